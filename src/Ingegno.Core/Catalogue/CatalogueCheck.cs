@@ -1,0 +1,123 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Programs;
+using Ingegno.Core.Strength;
+
+namespace Ingegno.Core.Catalogue;
+
+/// <summary>
+/// What a schema cannot see: references that lead nowhere, neighbours that do not know each other, families out of
+/// order, requirements that name unknown kit, set-up texts with roles that nothing plays.
+/// </summary>
+public static class CatalogueCheck
+{
+    /// <summary>All faults found, each as a sentence that names the exercise; empty when the catalogue is sound.</summary>
+    public static ImmutableArray<string> Faults(
+        ExerciseCatalogue catalogue, KitKinds kinds, StrengthTables strength, IReadOnlyCollection<string> techniques)
+    {
+        ArgumentNullException.ThrowIfNull(catalogue);
+        var names = catalogue.All
+            .SelectMany(e => e.Synonyms.Prepend(e.Name).Select(n => (Name: Words.Normalise(n), e.Id)))
+            .GroupBy(n => n.Name).Where(g => g.Select(n => n.Id).Distinct().Count() > 1)
+            .Select(g => $"the name \"{g.Key}\" stands for {Words.Join([.. g.Select(n => n.Id)])}");
+        return [.. names.Concat(catalogue.All.SelectMany(e => Faults(e, catalogue, kinds, strength, techniques)))];
+    }
+
+    private static IEnumerable<string> Faults(
+        Exercise e, ExerciseCatalogue catalogue, KitKinds kinds, StrengthTables strength, IReadOnlyCollection<string> techniques)
+    {
+        string Fault(string what) => $"{e.Id}: {what}";
+        foreach (var (id, back) in new[] { (e.Easier, (Func<Exercise, string?>)(o => o.Harder)), (e.Harder, o => o.Easier) })
+        {
+            if (id is null)
+            {
+                continue;
+            }
+
+            var other = catalogue.Find(id);
+            if (other is null)
+            {
+                yield return Fault($"its neighbour {id} does not exist");
+            }
+            else if (back(other) != e.Id)
+            {
+                yield return Fault($"its neighbour {id} does not point back");
+            }
+            else if (other.Family != e.Family || (id == e.Harder ? other.Rung <= e.Rung : other.Rung >= e.Rung))
+            {
+                yield return Fault($"its neighbour {id} is not the next rung of the same family");
+            }
+        }
+
+        if (Math.Abs(e.Muscles.Values.DefaultIfEmpty().Max() - 1) > 1e-9)
+        {
+            yield return Fault("the strongest involvement of a muscle must be 1");
+        }
+
+        if (e.AtHome && e.Setups.IsDefaultOrEmpty)
+        {
+            yield return Fault("an exercise for the home needs a set-up");
+        }
+
+        if (e.AtHome && (e.Cues.Length is 0 or > 3))
+        {
+            yield return Fault("an exercise for the home has one to three cues");
+        }
+
+        if (e.Strength is { } relation && strength.Find(relation.Anchor) is null)
+        {
+            yield return Fault($"the anchor lift {relation.Anchor} does not exist");
+        }
+
+        if (e.Tempo is not null && !Tempo.TryParse(e.Tempo, out _))
+        {
+            yield return Fault($"the tempo {e.Tempo} cannot be read");
+        }
+
+        foreach (var technique in e.Techniques.Where(t => !techniques.Contains(t)))
+        {
+            yield return Fault($"the technique {technique} does not exist");
+        }
+
+        foreach (var setup in e.Setups)
+        {
+            foreach (var fault in Faults(setup, kinds))
+            {
+                yield return Fault($"set-up {setup.Id}: {fault}");
+            }
+        }
+    }
+
+    private static IEnumerable<string> Faults(Setup setup, KitKinds kinds)
+    {
+        var leaves = setup.Needs is null ? [] : Leaves(setup.Needs).ToList();
+        foreach (var leaf in leaves.Where(l => l.Thing is null || !kinds.Knows(l.Thing)))
+        {
+            yield return $"needs unknown kit \"{leaf.Thing}\"";
+        }
+
+        var roles = leaves.Select(l => l.As ?? l.Thing).ToHashSet();
+        foreach (var role in SetupText.Roles(setup.Text).Where(r => r != SetupText.LoadRole && !roles.Contains(r)))
+        {
+            yield return $"nothing plays the role {{{role}}} of its text";
+        }
+
+        if (setup.Load.BodyShareByHeight is { } byHeight)
+        {
+            if (!roles.Contains(byHeight.Role))
+            {
+                yield return $"the load depends on the height of {byHeight.Role}, which nothing plays";
+            }
+
+            if (byHeight.Points.Zip(byHeight.Points.Skip(1)).Any(p => p.First[0] >= p.Second[0]))
+            {
+                yield return "the heights of its load points must rise";
+            }
+        }
+    }
+
+    private static IEnumerable<Requirement> Leaves(Requirement need) =>
+        need.All.IsDefaultOrEmpty && need.Any.IsDefaultOrEmpty
+            ? [need]
+            : need.All.Concat(need.Any).SelectMany(Leaves);
+}

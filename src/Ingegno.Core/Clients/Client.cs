@@ -1,0 +1,65 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Catalogue;
+
+namespace Ingegno.Core.Clients;
+
+/// <summary>Training level. Novice and intermediate tables of the trade are merged as handbook 10 gives them.</summary>
+public enum Level { Beginner, Novice, Intermediate, Advanced }
+
+/// <summary>What the training is for.</summary>
+public enum Goal { Strength, Muscle, Endurance, GeneralFitness }
+
+/// <summary>Sex as far as strength tables and segment masses need it; may be left unknown.</summary>
+public enum Sex { Unknown, Male, Female }
+
+/// <summary>How much a joint must be spared.</summary>
+public enum Soreness
+{
+    /// <summary>Heavy stress is left out, medium stress carries a caution.</summary>
+    Sore,
+
+    /// <summary>Medium stress is left out as well.</summary>
+    Injured,
+}
+
+/// <summary>A joint to spare.</summary>
+public sealed record SoreJoint(Joint Joint, Soreness Severity);
+
+/// <summary>A lift the client has done: anchor lift, external load in kg, reps reached.</summary>
+/// <param name="Anchor">Id of an anchor lift in <c>data/trade/strength.json</c>.</param>
+/// <param name="LoadKg">External load in kg, above 0, at most 500; for the pull-up the added load plus body mass.</param>
+/// <param name="Reps">Reps reached with it, 1–20.</param>
+public sealed record KnownLift(string Anchor, double LoadKg, int Reps = 1);
+
+/// <summary>The client, as far as rebuilding a program needs it.</summary>
+public sealed record ClientProfile
+{
+    public required Level Level { get; init; }
+
+    public required Goal Goal { get; init; }
+
+    public Sex Sex { get; init; }
+
+    /// <summary>Body mass in kg, 25–300; null when not known, then a marked estimate is used.</summary>
+    public double? BodyMassKg { get; init; }
+
+    /// <summary>Stature in cm, 100–250; null when not known, then a marked estimate is used.</summary>
+    public double? StatureCm { get; init; }
+
+    /// <summary>Age in years, 10–100.</summary>
+    public int? AgeYears { get; init; }
+
+    public int? DaysPerWeek { get; init; }
+
+    public int? MinutesPerSession { get; init; }
+
+    public ImmutableArray<SoreJoint> SoreJoints { get; init; } = [];
+
+    public ImmutableArray<KnownLift> KnownLifts { get; init; } = [];
+
+    /// <summary>Ids of exercises the client refuses or the coach has banned for this client.</summary>
+    public ImmutableArray<string> Refuses { get; init; } = [];
+
+    /// <summary>High blood pressure: no all-out isometrics, no head-down positions.</summary>
+    public bool HighBloodPressure { get; init; }
+}

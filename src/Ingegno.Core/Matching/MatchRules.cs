@@ -1,0 +1,51 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Catalogue;
+
+namespace Ingegno.Core.Matching;
+
+/// <summary>What a gym line is for in its session.</summary>
+public enum LineRole { Main, Secondary, Accessory, Activation }
+
+/// <summary>The parts of a match.</summary>
+public enum MatchPart { Muscles, Pattern, Structure, Resistance, Profile, Skill }
+
+/// <summary>Weights and neighbours that decide a match (<c>data/trade/matching.json</c>).</summary>
+public sealed record MatchRules
+{
+    /// <summary>Weight of each part by role; each set adds up to 1.</summary>
+    public required ImmutableDictionary<LineRole, ImmutableDictionary<MatchPart, double>> Weights { get; init; }
+
+    /// <summary>Patterns that come near one another, with the share of the pattern that is kept, 0–1.</summary>
+    public required ImmutableArray<PatternNeighbour> Neighbours { get; init; }
+
+    /// <summary>How much above the wanted reps still counts as on target, by role: 1.2 is 20 %.</summary>
+    public required ImmutableDictionary<LineRole, double> Tolerance { get; init; }
+
+    /// <summary>Cost of making up for a light load by techniques: resistance × (share of reps left)^cost.</summary>
+    public required ImmutableDictionary<LineRole, double> TechniqueCost { get; init; }
+
+    /// <summary>What a match loses at most, as a share, when the dose is out of reach, by role.</summary>
+    public required ImmutableDictionary<LineRole, double> LoadGate { get; init; }
+
+    /// <summary>Resistance part from which nothing is lost by the gate, above 0, at most 1.</summary>
+    public required double LoadGateFrom { get; init; }
+
+    /// <summary>
+    /// Match of weighted parts: their sum, lowered when the resistance is so far off that a heavy line would no
+    /// longer be strength work.
+    /// </summary>
+    public double Combine(LineRole role, double weightedSum, double resistance) =>
+        weightedSum * (1 - (LoadGate[role] * (1 - Math.Min(1, resistance / LoadGateFrom))));
+
+    /// <summary>Pattern part of a candidate against a gym line, 0–1.</summary>
+    public double PatternScore(MovementPattern wanted, MovementPattern offered) =>
+        wanted == offered
+            ? 1
+            : Neighbours.Where(n => n.Joins(wanted, offered)).Select(n => n.Score).DefaultIfEmpty(0).Max();
+}
+
+/// <summary>Two patterns that can stand in for one another.</summary>
+public sealed record PatternNeighbour(MovementPattern A, MovementPattern B, double Score)
+{
+    public bool Joins(MovementPattern x, MovementPattern y) => (A == x && B == y) || (A == y && B == x);
+}

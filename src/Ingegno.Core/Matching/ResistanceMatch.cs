@@ -1,0 +1,218 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Loading;
+using Ingegno.Core.Prescribing;
+using Ingegno.Core.Strength;
+
+namespace Ingegno.Core.Matching;
+
+/// <summary>The best way to load an exercise at a place for the wanted effort.</summary>
+/// <param name="Setup">Set-up taken.</param>
+/// <param name="Bindings">Things used in it.</param>
+/// <param name="External">External load or band.</param>
+/// <param name="SystemLoadKg">System load, null where load is not the measure.</param>
+/// <param name="Reps">Expected reps to failure with the techniques, null where reps are not the measure.</param>
+/// <param name="Techniques">Techniques that bring the reps into the zone.</param>
+/// <param name="Score">Resistance part of the match, 0–1.</param>
+/// <param name="Reason">Why.</param>
+/// <param name="RestsOn">What the expected reps rest on.</param>
+public sealed record LoadedSetup(
+    Setup Setup,
+    ImmutableArray<Binding> Bindings,
+    ReachableLoad External,
+    double? SystemLoadKg,
+    RepRange? Reps,
+    ImmutableArray<Technique> Techniques,
+    double Score,
+    string Reason,
+    string? RestsOn);
+
+/// <summary>Scores how well the dose of a gym line can be reached with what is at the place.</summary>
+public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, ClientProfile client, ClientStrength strength, Trade trade)
+{
+    /// <summary>Both lines are set by position and time: the dose carries over.</summary>
+    private const double HoldForHold = 0.95;
+
+    /// <summary>A hold in place of reps trains one angle only.</summary>
+    private const double HoldForReps = 0.4;
+
+    /// <summary>Reps whose difficulty no load measures, in place of a loaded line.</summary>
+    private const double UnmeasuredReps = 0.5;
+
+    private const double TooEasySpread = 0.5;
+    private const double TooHardSpread = 0.35;
+
+    /// <summary>
+    /// The best loaded set-up, or the reason why there is none: what is missing, or that even the lightest is too hard.
+    /// </summary>
+    public (LoadedSetup? Best, string? Missing) Best(Exercise exercise, LineToMatch line)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        ArgumentNullException.ThrowIfNull(line);
+        LoadedSetup? best = null;
+        var missing = new List<string>();
+        var sources = new List<LoadSource>();
+        foreach (var setup in exercise.Setups)
+        {
+            var fit = kit.Meets(setup.Needs);
+            if (!fit.Possible)
+            {
+                missing.Add(fit.Missing!);
+                continue;
+            }
+
+            var options = Options(setup.Load);
+            if (options.Count == 0)
+            {
+                sources.AddRange(setup.Load.External?.From ?? []);
+                missing.AddRange(setup.Load.Band is not null ? ["needs a band (none here)"] : Array.Empty<string>());
+                continue;
+            }
+
+            foreach (var option in options)
+            {
+                var loaded = Score(exercise, setup, fit.Bindings, option, line);
+
+                // The first of equals stays: set-ups are listed simplest first, loads lightest first.
+                if (best is null || loaded.Score > best.Score + 1e-9)
+                {
+                    best = loaded;
+                }
+            }
+        }
+
+        if (best is not null)
+        {
+            return (best, null);
+        }
+
+        if (sources.Count > 0)
+        {
+            missing.Insert(0, $"needs {SourcesInWords(sources)} (none here)");
+        }
+
+        return (null, string.Join("; or ", missing.Distinct()));
+    }
+
+    /// <summary>System load in kg of a set-up with an external load.</summary>
+    public double SystemLoad(LoadModel model, ImmutableArray<Binding> bindings, double externalKg)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        var share = model.BodyShare;
+        if (model.BodyShareByHeight is { } byHeight && bindings.FirstOrDefault(b => b.Role == byHeight.Role) is { } support)
+        {
+            share = byHeight.At(support.Thing.HeightCm / strength.StatureCm);
+        }
+
+        var body = share * strength.BodyMassKg;
+        if (model.Band is { } band)
+        {
+            return Math.Max(0, body + (band.Assists ? -1 : 1) * band.Factor * externalKg);
+        }
+
+        return body + ((model.External?.Share ?? 1) * externalKg);
+    }
+
+    private List<ReachableLoad> Options(LoadModel model)
+    {
+        var options = new List<ReachableLoad>();
+        if (model.External is not { Required: true } && model.Band is not { Required: true })
+        {
+            options.Add(ReachableLoad.None);
+        }
+
+        if (model.External is { } external)
+        {
+            options.AddRange(loads.From(external.From));
+        }
+
+        if (model.Band is not null)
+        {
+            options.AddRange(loads.Bands);
+        }
+
+        return options;
+    }
+
+    private LoadedSetup Score(
+        Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, ReachableLoad external, LineToMatch line)
+    {
+        if (exercise.Measure == Measure.Seconds || strength.For(exercise.Strength) is not { } estimate)
+        {
+            var (score, reason) = Unmeasured(exercise, line);
+            return new LoadedSetup(setup, bindings, external, null, null, [], score, reason, null);
+        }
+
+        var effort = line.Effort;
+        var system = SystemLoad(setup.Load, bindings, external.MassKg);
+        var own = OwnTempoLeaves(exercise);
+        var straight = Scale(ClientStrength.RepsAt(estimate, system, exercise.Strength!.Curve), own);
+        var high = effort.High * trade.Match.Tolerance[line.Role];
+        var techniques = own < 1
+            ? []
+            : TechniqueChoice.For(exercise, client.Level, straight.Mid, effort.Low, high, trade.Techniques);
+        var left = TechniqueChoice.RepsLeft(techniques);
+        var reps = Scale(straight, left);
+        var closeness = Closeness(reps.Mid, effort.Low, high) * Math.Pow(left, trade.Match.TechniqueCost[line.Role]);
+
+        // Of two loads in the zone the heavier is taken: reps nearer its lower end.
+        var nearer = closeness * (1 + (0.001 / (1 + reps.Mid)));
+        return new LoadedSetup(
+            setup, bindings, external, system, reps, techniques, Math.Min(1, nearer), Reason(reps, effort, high, techniques), estimate.RestsOn);
+    }
+
+    private static (double Score, string Reason) Unmeasured(Exercise exercise, LineToMatch line)
+    {
+        if (line.Line.Timed || line.Exercise.Strength is null)
+        {
+            return (HoldForHold, "Set by position and time, as in the gym.");
+        }
+
+        return exercise.Measure == Measure.Seconds
+            ? (HoldForReps, "A hold in place of reps: it trains one angle, and time sets how hard it is.")
+            : (UnmeasuredReps, "Control makes it hard, not a load that could be raised.");
+    }
+
+    /// <summary>Share of reps left by the slow tempo that belongs to the exercise itself.</summary>
+    private double OwnTempoLeaves(Exercise exercise) =>
+        Programs.Tempo.TryParse(exercise.Tempo, out var tempo)
+            ? trade.Techniques.Where(t => t.Eccentric is { } e && e <= tempo.Eccentric).Select(t => t.RepsLeft).DefaultIfEmpty(1).Min()
+            : 1;
+
+    private static RepRange Scale(RepRange reps, double factor) =>
+        factor >= 1 ? reps : new RepRange(reps.Low * factor, reps.Mid * factor, reps.High * factor);
+
+    private static double Closeness(double reps, double low, double high)
+    {
+        if (reps <= 0)
+        {
+            return 0;
+        }
+
+        var (distance, spread) = reps > high
+            ? (Math.Log(reps / high), TooEasySpread)
+            : reps < low ? (Math.Log(low / reps), TooHardSpread) : (0, 1);
+        return Math.Exp(-(distance * distance) / (2 * spread * spread));
+    }
+
+    private static string Reason(RepRange reps, WantedEffort effort, double high, ImmutableArray<Technique> techniques)
+    {
+        var wanted = effort.Low >= effort.High - 0.5
+            ? Words.Number(effort.Low, 0)
+            : $"{Words.Number(effort.Low, 0)}–{Words.Number(effort.High, 0)}";
+        var with = techniques.Length == 0 ? string.Empty : " with " + Words.Join([.. techniques.Select(t => t.Label)]);
+        var verdict = reps.Mid < effort.Low ? ": too hard for the planned reps" : reps.Mid > high ? ": lighter than planned" : string.Empty;
+        return $"{reps.InWords} reps to failure expected{with}, {wanted} wanted{verdict}.";
+    }
+
+    private static string SourcesInWords(IEnumerable<LoadSource> sources) => string.Join(" or ", sources.Distinct().Select(s => s switch
+    {
+        LoadSource.Pair => "two equal hand weights",
+        LoadSource.One => "a hand weight",
+        LoadSource.Worn => "a packed rucksack or vest",
+        LoadSource.Held => "a bag or jug to fill and hold",
+        _ => "a loaded bar",
+    }));
+}

@@ -1,0 +1,48 @@
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Programs;
+
+namespace Ingegno.Core.Prescribing;
+
+/// <summary>
+/// One step of an intensity technique that changes the tempo: how it changes it, and which share of the straight-set
+/// reps is left. Data: <c>data/trade/techniques.json</c>.
+/// </summary>
+public sealed record Technique
+{
+    /// <summary>Key of this step, for instance <c>slow-eccentric-5</c>.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>The technique it belongs to; a line takes one step of a technique at most.</summary>
+    public required string Of { get; init; }
+
+    public required string Label { get; init; }
+
+    /// <summary>What the client does, in a sentence.</summary>
+    public required string How { get; init; }
+
+    /// <summary>Share of straight-set reps left, above 0, at most 1.</summary>
+    public required double RepsLeft { get; init; }
+
+    /// <summary>How gladly a coach takes it, 1 first.</summary>
+    public required int Order { get; init; }
+
+    /// <summary>Eccentric in seconds, when the technique sets it.</summary>
+    public int? Eccentric { get; init; }
+
+    /// <summary>Pause in seconds at the point where the exercise is hard, when the technique sets it.</summary>
+    public int? Pause { get; init; }
+
+    /// <summary>The tempo with this technique applied; the pause goes to the end of the range that is hard.</summary>
+    public Tempo ApplyTo(Tempo tempo, Profile profile)
+    {
+        var changed = tempo with { Eccentric = Math.Max(tempo.Eccentric, Eccentric ?? 0) };
+        if (Pause is not { } pause)
+        {
+            return changed;
+        }
+
+        return profile == Profile.Shortened
+            ? changed with { PauseShortened = Math.Max(tempo.PauseShortened, pause) }
+            : changed with { PauseStretched = Math.Max(tempo.PauseStretched, pause) };
+    }
+}

@@ -1,0 +1,87 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Programs;
+
+namespace Ingegno.Core.Rebuilding;
+
+/// <summary>A self-contained request: the client, the kit of the place, the gym day in shorthand, the coach's choices.</summary>
+public sealed record RebuildRequest
+{
+    public required ClientProfile Client { get; init; }
+
+    public required PlaceKit Kit { get; init; }
+
+    /// <summary>Gym day in shorthand, one line per exercise.</summary>
+    public required ImmutableArray<string> GymLines { get; init; }
+
+    /// <summary>Choices of the coach that the engine keeps.</summary>
+    public ImmutableArray<CoachChoice> Choices { get; init; } = [];
+}
+
+/// <summary>A choice of the coach for the gym line on a line of the text.</summary>
+/// <param name="Line">Line of the text, 1 first.</param>
+/// <param name="CandidateId">Candidate taken, for instance <c>band-face-pull</c> or two ids joined by a plus sign; null to leave it to the engine.</param>
+/// <param name="Role">Role set by the coach; null to infer it.</param>
+public sealed record CoachChoice(int Line, string? CandidateId = null, LineRole? Role = null);
+
+/// <summary>The home plan of one day.</summary>
+public sealed record HomePlan
+{
+    public required ImmutableArray<HomeLine> Lines { get; init; }
+
+    /// <summary>Hard sets per muscle, gym beside home: prime mover 1, synergist ½ a set.</summary>
+    public required ImmutableArray<MuscleSets> HardSets { get; init; }
+
+    public required SessionMinutes Minutes { get; init; }
+
+    /// <summary>What the coach should know about the whole: missing kit, estimates, choices that could not be kept.</summary>
+    public required ImmutableArray<PlanNotice> Notices { get; init; }
+}
+
+/// <summary>One gym line and what takes its place.</summary>
+public sealed record HomeLine
+{
+    public required GymLine Gym { get; init; }
+
+    public required string GymExerciseName { get; init; }
+
+    /// <summary>The gym line's dose in shorthand.</summary>
+    public required string GymDose { get; init; }
+
+    public required LineRole Role { get; init; }
+
+    /// <summary>What is taken; null when nothing in the catalogue serves.</summary>
+    public Candidate? Chosen { get; init; }
+
+    /// <summary>True when the coach made the choice.</summary>
+    public bool Locked { get; init; }
+
+    /// <summary>All proposals, best first, the chosen one among them.</summary>
+    public ImmutableArray<Candidate> Candidates { get; init; } = [];
+
+    /// <summary>Relevant exercises that cannot be used here, with reasons.</summary>
+    public ImmutableArray<RuledOut> RuledOut { get; init; } = [];
+
+    /// <summary>What would make the line better.</summary>
+    public ImmutableArray<string> Better { get; init; } = [];
+}
+
+/// <summary>Hard sets of one muscle.</summary>
+public sealed record MuscleSets(Muscle Muscle, double Gym, double Home);
+
+/// <summary>Minutes of the session at home, warm-up and cool-down included.</summary>
+/// <param name="Total">Estimated minutes.</param>
+/// <param name="Limit">The client's minutes, null when not set.</param>
+public sealed record SessionMinutes(int Total, int? Limit);
+
+/// <summary>How much a notice matters.</summary>
+public enum NoticeLevel { Info, Warning }
+
+/// <summary>A remark about the whole plan.</summary>
+public sealed record PlanNotice(string Code, NoticeLevel Level, string Text);
+
+/// <summary>What a rebuild gives: the plan of the lines that could be read, and what is wrong with the others.</summary>
+public sealed record RebuildResult(HomePlan Plan, ImmutableArray<ShorthandError> Errors);

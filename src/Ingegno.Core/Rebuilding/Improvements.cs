@@ -1,0 +1,28 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Matching;
+
+namespace Ingegno.Core.Rebuilding;
+
+/// <summary>What would make a line better: exercises that only lack kit and would match clearly closer.</summary>
+public static class Improvements
+{
+    private const double Clear = 0.06;
+    private const double AssumedResistance = 0.85;
+    private const int Most = 2;
+
+    /// <summary>At most two sentences, the largest gain first; empty when nothing would clearly help.</summary>
+    public static ImmutableArray<string> For(HomeLine line, LineToMatch match, LineMatcher matcher, Trade trade)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        ArgumentNullException.ThrowIfNull(matcher);
+        ArgumentNullException.ThrowIfNull(trade);
+        var now = line.Chosen?.Match ?? 0;
+        return [.. line.RuledOut
+            .Where(r => r.Code == "kit")
+            .Select(r => (Row: r, Match: matcher.MatchIf(match, trade.Catalogue.Get(r.ExerciseId), AssumedResistance)))
+            .Where(r => r.Match > now + Clear)
+            .OrderByDescending(r => r.Match).ThenBy(r => r.Row.ExerciseId, StringComparer.Ordinal)
+            .Take(Most)
+            .Select(r => $"{r.Row.Name} would match about {Words.Percent(r.Match)}, {Words.Percent(now)} now. It {char.ToLowerInvariant(r.Row.Reason[0])}{r.Row.Reason[1..]}")];
+    }
+}

@@ -1,0 +1,60 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Kit;
+
+namespace Ingegno.Core.Rebuilding;
+
+/// <summary>Remarks about a whole plan: what is missing, what is assumed, what could not be kept.</summary>
+public static class PlanNotices
+{
+    /// <summary>All remarks, warnings first.</summary>
+    public static ImmutableArray<PlanNotice> For(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        ArgumentNullException.ThrowIfNull(kit);
+        return [.. All(request, kit, lines).OrderByDescending(n => n.Level)];
+    }
+
+    private static IEnumerable<PlanNotice> All(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines)
+    {
+        if (kit.Things.IsEmpty)
+        {
+            yield return new PlanNotice("no-kit", NoticeLevel.Warning, $"\"{kit.Name}\" has no kit yet: this plan uses floor and wall only. Add what is there, a band, a rucksack or a sturdy table first, and rebuild.");
+        }
+
+        if (request.Client.BodyMassKg is null)
+        {
+            yield return new PlanNotice("assumed-body-mass", NoticeLevel.Warning, $"Body mass is not known: {Words.Number(Strength.ClientStrength.AssumedBodyMassKg)} kg is assumed, so expected reps are rough. Enter it to sharpen them.");
+        }
+
+        if (request.Client.StatureCm is null)
+        {
+            yield return new PlanNotice("assumed-stature", NoticeLevel.Info, $"Stature is not known: {Words.Number(Strength.ClientStrength.AssumedStatureCm)} cm is assumed for support heights.");
+        }
+
+        foreach (var line in lines.Where(l => l.Chosen is null))
+        {
+            yield return new PlanNotice("line-without-substitute", NoticeLevel.Warning, $"Nothing in the catalogue serves for {line.GymExerciseName} here. {line.RuledOut.FirstOrDefault()?.Reason}".TrimEnd());
+        }
+
+        foreach (var choice in request.Choices.Where(c => c.CandidateId is not null))
+        {
+            var line = lines.FirstOrDefault(l => l.Gym.Line == choice.Line);
+            if (line is not null && !line.Locked)
+            {
+                yield return new PlanNotice("choice-not-kept", NoticeLevel.Warning, $"Your choice for {line.GymExerciseName} cannot be done with this kit or client any more, so another was taken. Its reason stands among the ruled-out ones.");
+            }
+        }
+
+        var estimated = kit.Things.Where(t => t.Estimated).Select(t => t.InWords).ToList();
+        if (estimated.Count > 0)
+        {
+            yield return new PlanNotice("estimated-kit", NoticeLevel.Info, $"Typical values stand in for what was not measured: {Words.Join([.. estimated.Take(4)])}{(estimated.Count > 4 ? " and more" : string.Empty)}.");
+        }
+
+        var minutes = PlanFigures.Minutes(lines, request.Client.MinutesPerSession);
+        if (minutes.Limit is { } limit && minutes.Total > limit)
+        {
+            yield return new PlanNotice("too-long", NoticeLevel.Warning, $"About {minutes.Total} minutes, {minutes.Total - limit} more than the client has. Pair two lines, shorten rests or drop a set.");
+        }
+    }
+}

@@ -1,0 +1,94 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Loading;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Prescribing;
+using Ingegno.Core.Programs;
+using Ingegno.Core.Strength;
+
+namespace Ingegno.Core.Rebuilding;
+
+/// <summary>
+/// Rebuilds a gym day for a place. A pure function of request and trade data: the same input gives the same plan.
+/// </summary>
+public sealed class RebuildEngine(Trade trade)
+{
+    private const int OptionsInJointChoice = 8;
+    private const int CandidatesShown = 9;
+    private const int RuledOutShown = 30;
+
+    /// <summary>Rebuilds the day; lines that cannot be read are returned as errors and the others are planned.</summary>
+    /// <exception cref="ArgumentException">The kit names a kind that does not exist.</exception>
+    public RebuildResult Rebuild(RebuildRequest request)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        var parsed = new ShorthandParser(trade.Names).Parse(string.Join('\n', request.GymLines));
+        var kit = new KitAtPlace(request.Kit, trade.KitKinds);
+        var strength = new ClientStrength(request.Client, trade.Strength);
+        var matcher = new LineMatcher(
+            new ResistanceMatch(kit, new ReachableLoads(kit), request.Client, strength, trade), request.Client, trade);
+        var writer = new CandidateWriter(request.Client, trade.Catalogue);
+        var drafts = parsed.Lines
+            .Select((line, i) => Draft(line, i, parsed.Lines.Length, request, matcher, writer))
+            .ToImmutableArray();
+        var taken = DayChoice.Choose([.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options))]);
+        var lines = drafts.Select((d, i) => d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] }).ToImmutableArray();
+        lines = [.. lines.Select((line, i) => line with { Better = Improvements.For(line, drafts[i].Match, matcher, trade) })];
+        var plan = new HomePlan
+        {
+            Lines = lines,
+            HardSets = PlanFigures.HardSets(lines, trade.Catalogue),
+            Minutes = PlanFigures.Minutes(lines, request.Client.MinutesPerSession),
+            Notices = PlanNotices.For(request, kit, lines),
+        };
+        return new RebuildResult(plan, parsed.Errors);
+    }
+
+    private LineDraft Draft(GymLine line, int position, int count, RebuildRequest request, LineMatcher matcher, CandidateWriter writer)
+    {
+        var exercise = trade.Catalogue.Get(line.ExerciseId);
+        var choice = request.Choices.LastOrDefault(c => c.Line == line.Line);
+        var role = choice?.Role ?? RoleOfLine.Infer(line, exercise, position, count);
+        var match = new LineToMatch(line, exercise, role, WantedEffort.Of(line, exercise, request.Client.Level));
+        var (usable, ruledOut) = matcher.Rank(match);
+        var candidates = usable.Take(CandidatesShown).Select(s => writer.Write(match, s)).ToList();
+        if (PairFinder.Best(match, usable, trade.Match) is { } pair)
+        {
+            candidates.Add(writer.Write(match, pair));
+        }
+
+        candidates = [.. candidates.OrderByDescending(c => c.Match).ThenBy(c => c.Id == exercise.Id ? 0 : 1).ThenBy(c => c.Id, StringComparer.Ordinal)];
+        var wanted = choice?.CandidateId is { } id ? candidates.FirstOrDefault(c => c.Id == id) ?? FromBeyond(id, match, usable, writer) : null;
+        if (wanted is not null && !candidates.Contains(wanted))
+        {
+            candidates.Add(wanted);
+        }
+
+        var home = new HomeLine
+        {
+            Gym = line,
+            GymExerciseName = exercise.Name,
+            GymDose = Shorthand.Dose(line),
+            Role = role,
+            Locked = wanted is not null,
+            Candidates = [.. candidates],
+            RuledOut = [.. ruledOut.Take(RuledOutShown)],
+        };
+        return new LineDraft(home, match, wanted is not null ? [wanted] : [.. candidates.Take(OptionsInJointChoice)]);
+    }
+
+    /// <summary>A choice of the coach that ranks below those shown, or a pair, as long as it can be done here at all.</summary>
+    private Candidate? FromBeyond(string id, LineToMatch match, ImmutableArray<Scored> usable, CandidateWriter writer)
+    {
+        var halves = id.Split('+').Select(half => usable.FirstOrDefault(s => s.Exercise.Id == half)).ToList();
+        return halves switch
+        {
+            [{ } one] => writer.Write(match, one),
+            [{ } first, { } second] => writer.Write(match, PairFinder.Of(match, first, second, trade.Match)),
+            _ => null,
+        };
+    }
+
+    private sealed record LineDraft(HomeLine Home, LineToMatch Match, ImmutableArray<Candidate> Options);
+}

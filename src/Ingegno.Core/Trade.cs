@@ -1,0 +1,60 @@
+using System.Collections.Immutable;
+using System.Text.Json;
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Prescribing;
+using Ingegno.Core.Programs;
+using Ingegno.Core.Strength;
+
+namespace Ingegno.Core;
+
+/// <summary>
+/// Everything that is data and not code: the catalogue, kit kinds, strength tables, weights of the match, pattern
+/// neighbours and techniques. Immutable; the shipped copy is built once.
+/// </summary>
+public sealed record Trade(
+    ExerciseCatalogue Catalogue,
+    KitKinds KitKinds,
+    StrengthTables Strength,
+    MatchRules Match,
+    ImmutableArray<Technique> Techniques)
+{
+    private static readonly Lazy<Trade> LazyShipped = new(ReadShipped);
+
+    /// <summary>The trade data that ships with the program.</summary>
+    public static Trade Shipped => LazyShipped.Value;
+
+    /// <summary>Names under which the shorthand finds exercises.</summary>
+    public ExerciseNames Names { get; } = new(Catalogue.All);
+
+    private static Trade ReadShipped()
+    {
+        var assembly = typeof(Trade).Assembly;
+        var exercises = assembly.GetManifestResourceNames()
+            .Where(n => n.StartsWith("catalogue/", StringComparison.Ordinal) && !n.EndsWith(".schema.json", StringComparison.Ordinal))
+            .Order(StringComparer.Ordinal)
+            .SelectMany(n => Read<ImmutableArray<Exercise>>(n));
+        return new Trade(
+            new ExerciseCatalogue(exercises),
+            new KitKinds(Read<KitKindsDocument>("trade/kit-kinds.json")),
+            Read<StrengthTables>("trade/strength.json"),
+            Read<MatchRules>("trade/matching.json"),
+            Read<ImmutableArray<Technique>>("trade/techniques.json"));
+
+        T Read<T>(string name)
+        {
+            using var stream = assembly.GetManifestResourceStream(name)
+                ?? throw new InvalidOperationException($"The data file {name} is missing from the program.");
+            try
+            {
+                return JsonSerializer.Deserialize<T>(stream, TradeJson.Strict)
+                    ?? throw new InvalidOperationException($"The data file {name} is empty.");
+            }
+            catch (JsonException wrong)
+            {
+                throw new InvalidOperationException($"The data file {name} cannot be read: {wrong.Message}", wrong);
+            }
+        }
+    }
+}
