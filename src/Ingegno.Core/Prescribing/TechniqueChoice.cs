@@ -51,7 +51,8 @@ public static class TechniqueChoice
                 select ImmutableArray.Create(a, b));
         }
 
-        var far = reps * RepsLeft(sets.MinBy(s => s.Max(t => t.Order) <= LastUsualOrder ? RepsLeft(s) : 1) ?? []) > DosePrescriber.MostUsefulReps;
+        var mostByUsualMeans = sets.Where(s => s.All(t => t.Order <= LastUsualOrder)).Select(s => RepsLeft(s)).DefaultIfEmpty(1).Min();
+        var far = reps * mostByUsualMeans > DosePrescriber.MostUsefulReps;
         return sets
             .Select(s => (Set: s, Left: reps * RepsLeft(s)))
             .Where(s => s.Left >= low && (far || s.Left <= high || s.Set.All(t => t.Order <= LastUsualOrder)))

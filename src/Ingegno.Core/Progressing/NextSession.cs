@@ -1,0 +1,61 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Loading;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Strength;
+
+namespace Ingegno.Core.Progressing;
+
+/// <summary>Proposes the next session of a plan from the last logged one.</summary>
+public sealed class NextSession(Trade trade)
+{
+    /// <summary>One proposal per home exercise of the plan, in its order.</summary>
+    public ImmutableArray<Proposal> Propose(
+        ClientProfile client, PlaceKit place, IEnumerable<HomeLine> lines, IReadOnlyCollection<LoggedExercise> log)
+    {
+        ArgumentNullException.ThrowIfNull(client);
+        ArgumentNullException.ThrowIfNull(place);
+        ArgumentNullException.ThrowIfNull(lines);
+        ArgumentNullException.ThrowIfNull(log);
+        var kit = new KitAtPlace(place, trade.KitKinds);
+        var loads = new ReachableLoads(kit);
+        var resistance = new ResistanceMatch(kit, loads, client, new ClientStrength(client, trade.Strength), trade);
+        return [.. from line in lines
+                   from home in line.Chosen?.Exercises ?? []
+                   let logged = log.FirstOrDefault(l => l.Line == line.Gym.Line && l.ExerciseId == home.ExerciseId)
+                   select DoubleProgression.Next(line.Gym.Line, Context(home, client, kit, loads, resistance), logged?.Sets ?? [])];
+    }
+
+    private ProgressionContext Context(HomeExercise home, ClientProfile client, KitAtPlace kit, ReachableLoads loads, ResistanceMatch resistance)
+    {
+        var exercise = trade.Catalogue.Get(home.ExerciseId);
+        var setup = exercise.Setups.First(s => s.Id == home.SetupId);
+        var bindings = kit.Meets(setup.Needs).Bindings;
+        var external = new List<ReachableLoad> { ReachableLoad.None };
+        if (setup.Load.External is { } more)
+        {
+            external = [.. more.Required ? [] : external, .. loads.From(more.From)];
+        }
+        else if (setup.Load.Band is { Assists: false })
+        {
+            external = [.. loads.Bands];
+        }
+
+        return new ProgressionContext(
+            home,
+            exercise,
+            [.. external.Select(l => (l, resistance.SystemLoad(setup.Load, bindings, l.MassKg)))],
+            Possible(exercise.Harder, client, kit),
+            Possible(exercise.Easier, client, kit));
+    }
+
+    private Exercise? Possible(string? id, ClientProfile client, KitAtPlace kit) =>
+        id is not null && trade.Catalogue.Find(id) is { } exercise
+        && CandidateFilter.Why(exercise, client) is null
+        && exercise.Setups.Any(s => kit.Meets(s.Needs).Possible)
+            ? exercise
+            : null;
+}

@@ -1,0 +1,50 @@
+using Ingegno.Core.Prescribing;
+
+namespace Ingegno.Core.Progressing;
+
+/// <summary>What to change for the next session.</summary>
+public enum Decision
+{
+    /// <summary>Nothing was logged, or too little to decide.</summary>
+    Wait,
+
+    /// <summary>The same again.</summary>
+    Repeat,
+
+    /// <summary>The next load.</summary>
+    MoreLoad,
+
+    /// <summary>A rep more per set.</summary>
+    MoreReps,
+
+    /// <summary>A set more.</summary>
+    MoreSets,
+
+    /// <summary>A harder variation.</summary>
+    NextRung,
+
+    /// <summary>A slower tempo.</summary>
+    TechniqueOn,
+
+    /// <summary>A lighter load or fewer reps.</summary>
+    StepBack,
+
+    /// <summary>Pain: change range, load or variation.</summary>
+    Ease,
+
+    /// <summary>Pain: stop this exercise and take another.</summary>
+    Swap,
+}
+
+/// <summary>Proposal for the next session of one exercise.</summary>
+/// <param name="Line">Line of the gym text.</param>
+/// <param name="ExerciseId">Exercise the proposal is about.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Decision">What to do.</param>
+/// <param name="Reason">Why, in words.</param>
+/// <param name="Dose">The dose to do next.</param>
+/// <param name="ExternalKg">External load to use next, kg.</param>
+/// <param name="Load">That load in words; empty for none.</param>
+/// <param name="FlagsCoach">True when the coach should look at it in person.</param>
+public sealed record Proposal(
+    int Line, string ExerciseId, string Name, Decision Decision, string Reason, Dose Dose, double ExternalKg, string Load, bool FlagsCoach);
