@@ -115,8 +115,10 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         return body + ((model.External?.Share ?? 1) * externalKg);
     }
 
-    private List<ReachableLoad> Options(LoadModel model)
+    /// <summary>External loads that a set-up can take here, lightest first.</summary>
+    public IReadOnlyList<ReachableLoad> Options(LoadModel model)
     {
+        ArgumentNullException.ThrowIfNull(model);
         var options = new List<ReachableLoad>();
         if (model.External is not { Required: true } && model.Band is not { Required: true })
         {

@@ -21,33 +21,20 @@ public sealed class NextSession(Trade trade)
         ArgumentNullException.ThrowIfNull(lines);
         ArgumentNullException.ThrowIfNull(log);
         var kit = new KitAtPlace(place, trade.KitKinds);
-        var loads = new ReachableLoads(kit);
-        var resistance = new ResistanceMatch(kit, loads, client, new ClientStrength(client, trade.Strength), trade);
+        var resistance = new ResistanceMatch(kit, new ReachableLoads(kit), client, new ClientStrength(client, trade.Strength), trade);
         return [.. from line in lines
                    from home in line.Chosen?.Exercises ?? []
                    let logged = log.FirstOrDefault(l => l.Line == line.Gym.Line && l.ExerciseId == home.ExerciseId)
-                   select DoubleProgression.Next(line.Gym.Line, Context(home, client, kit, loads, resistance), logged?.Sets ?? [])];
+                   select DoubleProgression.Next(line.Gym.Line, Context(home, client, kit, resistance), logged?.Sets ?? [])];
     }
 
-    private ProgressionContext Context(HomeExercise home, ClientProfile client, KitAtPlace kit, ReachableLoads loads, ResistanceMatch resistance)
+    private ProgressionContext Context(HomeExercise home, ClientProfile client, KitAtPlace kit, ResistanceMatch resistance)
     {
         var exercise = trade.Catalogue.Get(home.ExerciseId);
-        var setup = exercise.Setups.First(s => s.Id == home.SetupId);
-        var bindings = kit.Meets(setup.Needs).Bindings;
-        var external = new List<ReachableLoad> { ReachableLoad.None };
-        if (setup.Load.External is { } more)
-        {
-            external = [.. more.Required ? [] : external, .. loads.From(more.From)];
-        }
-        else if (setup.Load.Band is { Assists: false })
-        {
-            external = [.. loads.Bands];
-        }
-
         return new ProgressionContext(
             home,
             exercise,
-            [.. external.Select(l => (l, resistance.SystemLoad(setup.Load, bindings, l.MassKg)))],
+            SetupLoads.Of(home, trade.Catalogue, kit, resistance)?.Loads ?? [],
             Possible(exercise.Harder, client, kit),
             Possible(exercise.Easier, client, kit));
     }

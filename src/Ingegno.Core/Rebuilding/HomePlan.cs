@@ -19,6 +19,9 @@ public sealed record RebuildRequest
 
     /// <summary>Choices of the coach that the engine keeps.</summary>
     public ImmutableArray<CoachChoice> Choices { get; init; } = [];
+
+    /// <summary>Figures of home lines that the coach set.</summary>
+    public ImmutableArray<HomeEdit> Edits { get; init; } = [];
 }
 
 /// <summary>A choice of the coach for the gym line on a line of the text.</summary>

@@ -26,14 +26,15 @@ public sealed class RebuildEngine(Trade trade)
         var parsed = new ShorthandParser(trade.Names).Parse(string.Join('\n', request.GymLines));
         var kit = new KitAtPlace(request.Kit, trade.KitKinds);
         var strength = new ClientStrength(request.Client, trade.Strength);
-        var matcher = new LineMatcher(
-            new ResistanceMatch(kit, new ReachableLoads(kit), request.Client, strength, trade), request.Client, trade);
+        var resistance = new ResistanceMatch(kit, new ReachableLoads(kit), request.Client, strength, trade);
+        var matcher = new LineMatcher(resistance, request.Client, trade);
         var writer = new CandidateWriter(request.Client, trade.Catalogue);
         var drafts = parsed.Lines
             .Select((line, i) => Draft(line, i, parsed.Lines.Length, request, matcher, writer))
             .ToImmutableArray();
         var taken = DayChoice.Choose([.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options))]);
-        var lines = drafts.Select((d, i) => d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] }).ToImmutableArray();
+        var edits = new HomeEdits(request.Edits, trade.Catalogue, kit, resistance);
+        var lines = drafts.Select((d, i) => edits.Apply(d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] })).ToImmutableArray();
         lines = [.. lines.Select((line, i) => line with { Better = Improvements.For(line, drafts[i].Match, matcher, trade) })];
         var plan = new HomePlan
         {

@@ -1,0 +1,30 @@
+using Ingegno.Core.Programs;
+
+namespace Ingegno.Core.Rebuilding;
+
+/// <summary>
+/// A figure of a home line that the coach set, or accepted from a proposal. What is null stays as the engine
+/// prescribes it.
+/// </summary>
+public sealed record HomeEdit
+{
+    /// <summary>Line of the gym text.</summary>
+    public required int Line { get; init; }
+
+    /// <summary>Home exercise the edit belongs to; an edit of an exercise that is no longer taken rests.</summary>
+    public required string ExerciseId { get; init; }
+
+    public int? Sets { get; init; }
+
+    public SetTarget? Target { get; init; }
+
+    /// <summary>Tempo in the form 3-1-X-0.</summary>
+    public string? Tempo { get; init; }
+
+    public int? RestSeconds { get; init; }
+
+    public int? Rir { get; init; }
+
+    /// <summary>External load in kg; the nearest that can be reached here is taken.</summary>
+    public double? ExternalKg { get; init; }
+}

@@ -1,0 +1,71 @@
+using System.Text.Json;
+using Dapper;
+using Ingegno.Core;
+
+namespace Ingegno.Storage;
+
+/// <summary>
+/// Shared SQL of aggregates kept as one JSON document per row: client, place, gym day. Optimistic concurrency by
+/// revision; every statement names the coach.
+/// </summary>
+internal sealed class DocumentTable<T>(Database database, TimeProvider clock, string table, string? ownerColumn)
+{
+    private sealed record Row(long Id, long Revision, string Document, string UpdatedAt)
+    {
+        public Saved<T> ToSaved() => new(
+            Id, (int)Revision, JsonSerializer.Deserialize<T>(Document, TradeJson.Lenient)!, Timestamps.Read(UpdatedAt));
+    }
+
+    private const string Columns = "id AS Id, revision AS Revision, document AS Document, updated_at AS UpdatedAt";
+
+    public IReadOnlyList<Saved<T>> List(long coachId, long? ownerId)
+    {
+        using var connection = database.Open();
+        var owned = ownerId is null ? string.Empty : $"AND {ownerColumn} = @ownerId";
+        return [.. connection.Query<Row>($"SELECT {Columns} FROM {table} WHERE coach_id = @coachId {owned} ORDER BY name COLLATE NOCASE, id", new { coachId, ownerId }).Select(r => r.ToSaved())];
+    }
+
+    public Saved<T>? Find(long coachId, long id)
+    {
+        using var connection = database.Open();
+        return connection.QuerySingleOrDefault<Row>($"SELECT {Columns} FROM {table} WHERE coach_id = @coachId AND id = @id", new { coachId, id })?.ToSaved();
+    }
+
+    /// <summary>Adds a row; null when the owner is not this coach's.</summary>
+    public Saved<T>? Add(long coachId, long? ownerId, string name, T value)
+    {
+        using var connection = database.Open();
+        var (column, parameter, guard) = ownerColumn is null
+            ? (string.Empty, string.Empty, string.Empty)
+            : ($"{ownerColumn},", "@ownerId,", "WHERE EXISTS (SELECT 1 FROM client WHERE id = @ownerId AND coach_id = @coachId)");
+        var id = connection.ExecuteScalar<long?>(
+            $"""
+            INSERT INTO {table} (coach_id, {column} revision, name, document, updated_at)
+            SELECT @coachId, {parameter} 1, @name, @document, @now {guard}
+            RETURNING id
+            """,
+            new { coachId, ownerId, name, document = Write(value), now = Timestamps.Write(clock.GetUtcNow()) });
+        return id is { } added ? Find(coachId, added) : null;
+    }
+
+    public Written<T> Update(long coachId, long id, int revision, string name, T value)
+    {
+        using var connection = database.Open();
+        var changed = connection.Execute(
+            $"""
+            UPDATE {table} SET revision = revision + 1, name = @name, document = @document, updated_at = @now
+            WHERE coach_id = @coachId AND id = @id AND revision = @revision
+            """,
+            new { coachId, id, revision, name, document = Write(value), now = Timestamps.Write(clock.GetUtcNow()) });
+        var current = Find(coachId, id);
+        return new Written<T>(changed == 1 ? WriteOutcome.Done : current is null ? WriteOutcome.NotFound : WriteOutcome.Conflict, current);
+    }
+
+    public bool Delete(long coachId, long id)
+    {
+        using var connection = database.Open();
+        return connection.Execute($"DELETE FROM {table} WHERE coach_id = @coachId AND id = @id", new { coachId, id }) == 1;
+    }
+
+    private static string Write(T value) => JsonSerializer.Serialize(value, TradeJson.Lenient);
+}

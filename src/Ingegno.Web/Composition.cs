@@ -1,0 +1,156 @@
+using System.Reflection;
+using System.Threading.RateLimiting;
+using FluentValidation;
+using Ingegno.Core;
+using Ingegno.Core.Progressing;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Storage;
+using Ingegno.Web.Demo;
+using Ingegno.Web.Features;
+using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Authentication.Cookies;
+using Microsoft.AspNetCore.Authorization;
+using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.Extensions.Options;
+using Serilog;
+
+namespace Ingegno.Web;
+
+/// <summary>Puts the application together.</summary>
+public static class Composition
+{
+    /// <summary>True while the build writes the API description.</summary>
+    public static bool IsDescribingApi => Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+
+    public static void AddIngegno(this WebApplicationBuilder builder)
+    {
+        ArgumentNullException.ThrowIfNull(builder);
+        var services = builder.Services;
+        services.Configure<IngegnoOptions>(builder.Configuration);
+        builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = Limits.RequestBytes);
+        services.AddSerilog(log => log.ReadFrom.Configuration(builder.Configuration).WriteTo.Console(
+            standardErrorFromLevel: Serilog.Events.LogEventLevel.Verbose,
+            formatProvider: System.Globalization.CultureInfo.InvariantCulture));
+
+        services.AddSingleton(TimeProvider.System);
+        services.AddSingleton(_ => Trade.Shipped);
+        services.AddSingleton<RebuildEngine>();
+        services.AddSingleton<NextSession>();
+        services.AddSingleton(s => new Database(s.GetRequiredService<IOptions<IngegnoOptions>>().Value.DatabaseFile));
+        services.AddSingleton<CoachStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
+        services.AddSingleton<GymDayStore>().AddSingleton<PlanStore>().AddSingleton<LogStore>();
+        services.AddSingleton<IPasswordHasher<Coach>, PasswordHasher<Coach>>();
+        services.AddSingleton<DemoSeeder>();
+        services.AddValidatorsFromAssemblyContaining<IngegnoOptions>(ServiceLifetime.Singleton);
+
+        AddSignIn(services);
+        services.ConfigureHttpJsonOptions(json => TradeJson.Apply(json.SerializerOptions));
+        services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
+        services.AddProblemDetails();
+        services.AddExceptionHandler<ProblemHandler>();
+        services.AddOpenApi(openApi => openApi.AddSchemaTransformer<RequiredInAnswers>());
+    }
+
+    public static void UseIngegno(this WebApplication app)
+    {
+        ArgumentNullException.ThrowIfNull(app);
+        app.UseExceptionHandler();
+        app.UseSecurityHeaders();
+        if (!IsDescribingApi)
+        {
+            app.UseDefaultFiles();
+            app.UseStaticFiles();
+        }
+
+        app.UseRouting();
+        app.UseAuthentication();
+        app.UseRateLimiter();
+        app.UseAuthorization();
+        app.UseAntiforgeryCheck();
+
+        app.MapGet("/healthz", (CoachStore coaches) =>
+        {
+            _ = coaches.IsEmpty();
+            return TypedResults.Ok("ready");
+        }).AllowAnonymous().ExcludeFromDescription();
+
+        var api = app.MapGroup("/api/v1");
+        api.MapSession();
+        api.MapCatalogue();
+        api.MapClients();
+        api.MapPlaces();
+        api.MapGymDays();
+        api.MapRebuild();
+        api.MapPlans();
+        api.MapLogs();
+        app.Map("/api/{**rest}", () => Problems.Make(
+            StatusCodes.Status404NotFound, "no-such-endpoint", "There is no such address", "See docs/rebuild-api.md for what there is.")).ExcludeFromDescription();
+        if (!IsDescribingApi)
+        {
+            app.MapFallbackToFile("index.html").AllowAnonymous().ExcludeFromDescription();
+        }
+    }
+
+    /// <summary>Migrates and, for the demo, fills the database. False, with a clear line on the console, when that cannot be.</summary>
+    public static bool PrepareData(this WebApplication app)
+    {
+        ArgumentNullException.ThrowIfNull(app);
+        try
+        {
+            app.Services.GetRequiredService<Database>().Migrate();
+            app.Services.GetRequiredService<DemoSeeder>().SeedIfAsked();
+            return true;
+        }
+        catch (NewerDatabaseException newer)
+        {
+            Console.Error.WriteLine(newer.Message);
+            return false;
+        }
+    }
+
+    private static void AddSignIn(IServiceCollection services)
+    {
+        services.AddOptions<Microsoft.AspNetCore.DataProtection.KeyManagement.KeyManagementOptions>()
+            .Configure<IOptions<IngegnoOptions>, ILoggerFactory>((keys, options, logs) => keys.XmlRepository =
+                new Microsoft.AspNetCore.DataProtection.Repositories.FileSystemXmlRepository(new DirectoryInfo(Path.Combine(options.Value.Data, "keys")), logs));
+        services.AddDataProtection().SetApplicationName("Ingegno");
+        services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(cookie =>
+        {
+            cookie.Cookie.Name = "ingegno";
+            cookie.Cookie.HttpOnly = true;
+            cookie.Cookie.SameSite = SameSiteMode.Strict;
+            cookie.ExpireTimeSpan = TimeSpan.FromDays(14);
+            cookie.SlidingExpiration = true;
+            cookie.Events.OnRedirectToLogin = context => Refuse(
+                context.HttpContext, StatusCodes.Status401Unauthorized, "signed-out", "You are signed out", "Sign in again; what you typed is still here.");
+            cookie.Events.OnRedirectToAccessDenied = context => Refuse(
+                context.HttpContext, StatusCodes.Status403Forbidden, "forbidden", "That is not yours to open", "Sign in as the coach it belongs to.");
+            cookie.Events.OnRedirectToLogout = _ => Task.CompletedTask;
+        });
+
+        // Everything is closed unless it says otherwise; a test lists what does.
+        services.AddAuthorizationBuilder().SetFallbackPolicy(new AuthorizationPolicyBuilder().RequireAuthenticatedUser().Build());
+        services.AddAntiforgery(antiforgery =>
+        {
+            antiforgery.HeaderName = AntiforgeryCheck.Header;
+            antiforgery.Cookie.Name = "ingegno-antiforgery";
+            antiforgery.Cookie.SameSite = SameSiteMode.Strict;
+        });
+        services.AddRateLimiter(limiter =>
+        {
+            limiter.OnRejected = async (context, _) => await Refuse(
+                context.HttpContext, StatusCodes.Status429TooManyRequests, "too-many-tries", "Too many tries", "Wait a minute, then try again.");
+            limiter.AddPolicy(SessionEndpoints.RateLimit, context => RateLimitPartition.GetFixedWindowLimiter(
+                context.Connection.RemoteIpAddress?.ToString() ?? "unknown",
+                _ => new FixedWindowRateLimiterOptions
+                {
+                    PermitLimit = context.RequestServices.GetRequiredService<IOptions<IngegnoOptions>>().Value.SignInsPerMinute,
+                    Window = TimeSpan.FromMinutes(1),
+                }));
+        });
+    }
+
+    private static Task Refuse(HttpContext context, int status, string code, string title, string detail) =>
+        Problems.Make(status, code, title, detail).ExecuteAsync(context);
+}

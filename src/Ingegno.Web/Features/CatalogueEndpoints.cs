@@ -1,0 +1,28 @@
+using System.Collections.Immutable;
+using Ingegno.Core;
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Kit;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>An exercise in a list.</summary>
+public sealed record ExerciseSummary(string Id, string Name, ImmutableArray<string> Synonyms, MovementPattern Pattern, bool AtHome, int Skill);
+
+/// <summary>An anchor lift that a client may know.</summary>
+public sealed record AnchorSummary(string Id, string Label);
+
+/// <summary>What the interface needs to know of the trade.</summary>
+public sealed record TradeSummary(
+    ImmutableArray<ExerciseSummary> Exercises, ImmutableArray<KitKind> KitKinds, ImmutableArray<AnchorSummary> Anchors);
+
+/// <summary>The trade data, read-only.</summary>
+public static class CatalogueEndpoints
+{
+    public static void MapCatalogue(this IEndpointRouteBuilder api) => api.MapGet("/trade", Summary).WithTags("trade");
+
+    private static Ok<TradeSummary> Summary(Trade trade) => TypedResults.Ok(new TradeSummary(
+        [.. trade.Catalogue.All.Select(e => new ExerciseSummary(e.Id, e.Name, e.Synonyms, e.Pattern, e.AtHome, e.Skill))],
+        trade.KitKinds.All,
+        [.. trade.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))]));
+}

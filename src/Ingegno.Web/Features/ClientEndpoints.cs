@@ -1,0 +1,96 @@
+using System.Security.Claims;
+using FluentValidation;
+using Ingegno.Core.Clients;
+using Ingegno.Storage;
+using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>A change of something stored: the revision that was seen, and the new value.</summary>
+public sealed record Change<T>(int Revision, T Value);
+
+/// <summary>A client in the roster.</summary>
+public sealed record RosterRow(long Id, int Revision, ClientRecord Client, IReadOnlyList<PlaceInBrief> Places, int Plans);
+
+/// <summary>A place in the roster.</summary>
+public sealed record PlaceInBrief(long Id, string Name, int Items);
+
+public sealed class ClientProfileValidator : AbstractValidator<ClientProfile>
+{
+    public ClientProfileValidator()
+    {
+        RuleFor(c => c.BodyMassKg).InclusiveBetween(25, 300).WithMessage("Body mass lies between 25 and 300 kg.");
+        RuleFor(c => c.StatureCm).InclusiveBetween(100, 250).WithMessage("Stature lies between 100 and 250 cm.");
+        RuleFor(c => c.AgeYears).InclusiveBetween(10, 100).WithMessage("Age lies between 10 and 100 years.");
+        RuleFor(c => c.DaysPerWeek).InclusiveBetween(1, 7).WithMessage("A week has 1 to 7 training days.");
+        RuleFor(c => c.MinutesPerSession).InclusiveBetween(10, 240).WithMessage("A session takes 10 to 240 minutes.");
+        RuleFor(c => c.KnownLifts.Length).LessThanOrEqualTo(20).WithMessage("At most 20 known lifts.");
+        RuleFor(c => c.SoreJoints.Length).LessThanOrEqualTo(8).WithMessage("At most 8 sore joints.");
+        RuleFor(c => c.Refuses.Length).LessThanOrEqualTo(500).WithMessage("At most 500 refused exercises.");
+        RuleForEach(c => c.KnownLifts).ChildRules(lift =>
+        {
+            lift.RuleFor(l => l.LoadKg).GreaterThan(0).LessThanOrEqualTo(500).WithMessage("A known lift lies above 0 and at most at 500 kg.");
+            lift.RuleFor(l => l.Reps).InclusiveBetween(1, 20).WithMessage("A known lift has 1 to 20 reps; more say little about strength.");
+            lift.RuleFor(l => l.Anchor).Must(a => Core.Trade.Shipped.Strength.Find(a) is not null).WithMessage("That lift is not one of the anchor lifts.");
+        });
+    }
+}
+
+public sealed class ClientRecordValidator : AbstractValidator<ClientRecord>
+{
+    public ClientRecordValidator()
+    {
+        RuleFor(c => c.Name).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("The client needs a name.");
+        RuleFor(c => c.Name).MaximumLength(80).WithMessage("A name takes at most 80 characters.");
+        RuleFor(c => c.Note).MaximumLength(2000).WithMessage("A note takes at most 2,000 characters.");
+        RuleFor(c => c.Profile).NotNull().SetValidator(new ClientProfileValidator());
+    }
+}
+
+public sealed class ClientChangeValidator : AbstractValidator<Change<ClientRecord>>
+{
+    public ClientChangeValidator() => RuleFor(c => c.Value).SetValidator(new ClientRecordValidator());
+}
+
+/// <summary>The roster and its clients.</summary>
+public static class ClientEndpoints
+{
+    private const string What = "client";
+
+    public static void MapClients(this IEndpointRouteBuilder api)
+    {
+        var clients = api.MapGroup("/clients").WithTags("clients");
+        clients.MapGet("/", List);
+        clients.MapPost("/", Add).Validate<ClientRecord>().ProducesProblem(StatusCodes.Status400BadRequest);
+        clients.MapGet("/{id:long}", Find).ProducesProblem(StatusCodes.Status404NotFound);
+        clients.MapPut("/{id:long}", Update).Validate<Change<ClientRecord>>().ProducesProblem(StatusCodes.Status409Conflict);
+        clients.MapDelete("/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
+    }
+
+    private static Ok<IReadOnlyList<RosterRow>> List(ClaimsPrincipal user, ClientStore clients, PlaceStore places, PlanStore plans)
+    {
+        var coach = user.CoachId();
+        var planned = plans.List(coach).CountBy(p => p.ClientId).ToDictionary(p => p.Key, p => p.Value);
+        return TypedResults.Ok<IReadOnlyList<RosterRow>>([.. clients.List(coach).Select(c => new RosterRow(
+            c.Id, c.Revision, c.Value,
+            [.. places.List(coach, c.Id).Select(p => new PlaceInBrief(p.Id, p.Value.Name, p.Value.Items.Length))],
+            planned.GetValueOrDefault(c.Id)))]);
+    }
+
+    private static Created<Saved<ClientRecord>> Add(ClientRecord client, ClaimsPrincipal user, ClientStore clients)
+    {
+        var added = clients.Add(user.CoachId(), client with { Name = client.Name.Trim() });
+        return TypedResults.Created($"/api/v1/clients/{added.Id}", added);
+    }
+
+    private static Results<Ok<Saved<ClientRecord>>, ProblemHttpResult> Find(long id, ClaimsPrincipal user, ClientStore clients) =>
+        clients.Find(user.CoachId(), id) is { } client ? TypedResults.Ok(client) : Problems.NotFound(What);
+
+    private static Results<Ok<Saved<ClientRecord>>, ProblemHttpResult> Update(
+        long id, Change<ClientRecord> change, ClaimsPrincipal user, ClientStore clients) =>
+        clients.Update(user.CoachId(), id, change.Revision, change.Value with { Name = change.Value.Name.Trim() }).ToResult(What);
+
+    private static Results<NoContent, ProblemHttpResult> Delete(long id, ClaimsPrincipal user, ClientStore clients) =>
+        clients.Delete(user.CoachId(), id) ? TypedResults.NoContent() : Problems.NotFound(What);
+}

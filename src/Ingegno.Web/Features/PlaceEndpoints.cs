@@ -1,0 +1,71 @@
+using System.Security.Claims;
+using FluentValidation;
+using Ingegno.Core;
+using Ingegno.Core.Kit;
+using Ingegno.Storage;
+using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Web.Features;
+
+public sealed class KitItemValidator : AbstractValidator<KitItem>
+{
+    public KitItemValidator()
+    {
+        RuleFor(i => i.Id).NotEmpty().MaximumLength(40).WithMessage("Every thing needs a key of at most 40 characters.");
+        RuleFor(i => i.Kind).Must(k => Trade.Shipped.KitKinds.Find(k) is not null).WithMessage(i => $"\"{i.Kind}\" is no known kind of kit.");
+        RuleFor(i => i.Name).MaximumLength(60).WithMessage("The name of a thing takes at most 60 characters.");
+        RuleFor(i => i.Count).InclusiveBetween(1, 100).WithMessage("The count lies between 1 and 100.");
+        RuleFor(i => i.MassKg).GreaterThan(0).LessThanOrEqualTo(500).WithMessage("A mass lies above 0 and at most at 500 kg.");
+        RuleFor(i => i.ForceKg).GreaterThan(0).LessThanOrEqualTo(150).WithMessage("The force of a band lies above 0 and at most at 150 kg.");
+        RuleFor(i => i.HeightCm).InclusiveBetween(1, 250).WithMessage("A height lies between 1 and 250 cm.");
+        RuleFor(i => i.VolumeL).GreaterThan(0).LessThanOrEqualTo(300).WithMessage("A volume lies above 0 and at most at 300 L.");
+        RuleFor(i => i.MaxLoadKg).GreaterThan(0).LessThanOrEqualTo(1000).WithMessage("What a thing carries lies above 0 and at most at 1,000 kg.");
+    }
+}
+
+public sealed class PlaceKitValidator : AbstractValidator<PlaceKit>
+{
+    public PlaceKitValidator()
+    {
+        RuleFor(p => p.Name).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("The place needs a name.");
+        RuleFor(p => p.Name).MaximumLength(60).WithMessage("The name of a place takes at most 60 characters.");
+        RuleFor(p => p.Items.Length).LessThanOrEqualTo(Limits.KitItems).WithMessage($"A place holds at most {Limits.KitItems} things.");
+        RuleFor(p => p.Items).Must(items => items.Select(i => i.Id).Distinct().Count() == items.Length).WithMessage("Two things share one key.");
+        RuleForEach(p => p.Items).SetValidator(new KitItemValidator()).When(p => p.Items.Length <= Limits.KitItems);
+    }
+}
+
+public sealed class PlaceChangeValidator : AbstractValidator<Change<PlaceKit>>
+{
+    public PlaceChangeValidator() => RuleFor(c => c.Value).SetValidator(new PlaceKitValidator());
+}
+
+/// <summary>Places of a client and their kit.</summary>
+public static class PlaceEndpoints
+{
+    private const string What = "place";
+
+    public static void MapPlaces(this IEndpointRouteBuilder api)
+    {
+        var places = api.MapGroup("").WithTags("places");
+        places.MapGet("/clients/{clientId:long}/places", List);
+        places.MapPost("/clients/{clientId:long}/places", Add).Validate<PlaceKit>().ProducesProblem(StatusCodes.Status404NotFound);
+        places.MapPut("/places/{id:long}", Update).Validate<Change<PlaceKit>>().ProducesProblem(StatusCodes.Status409Conflict);
+        places.MapDelete("/places/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
+    }
+
+    private static Ok<IReadOnlyList<Saved<PlaceKit>>> List(long clientId, ClaimsPrincipal user, PlaceStore places) =>
+        TypedResults.Ok(places.List(user.CoachId(), clientId));
+
+    private static Results<Created<Saved<PlaceKit>>, ProblemHttpResult> Add(long clientId, PlaceKit place, ClaimsPrincipal user, PlaceStore places) =>
+        places.Add(user.CoachId(), clientId, place) is { } added
+            ? TypedResults.Created($"/api/v1/places/{added.Id}", added)
+            : Problems.NotFound("client");
+
+    private static Results<Ok<Saved<PlaceKit>>, ProblemHttpResult> Update(long id, Change<PlaceKit> change, ClaimsPrincipal user, PlaceStore places) =>
+        places.Update(user.CoachId(), id, change.Revision, change.Value).ToResult(What);
+
+    private static Results<NoContent, ProblemHttpResult> Delete(long id, ClaimsPrincipal user, PlaceStore places) =>
+        places.Delete(user.CoachId(), id) ? TypedResults.NoContent() : Problems.NotFound(What);
+}

@@ -1,0 +1,91 @@
+using System.Security.Claims;
+using FluentValidation;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Storage;
+using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>A plan to keep. The server rebuilds it from the request, so that what is stored is what the engine says.</summary>
+public sealed record NewPlan(string Title, long? PlaceId, long? GymDayId, RebuildRequest Request);
+
+/// <summary>A new version of a plan.</summary>
+/// <param name="Revision">Revision that was seen.</param>
+/// <param name="Title">Title of the plan.</param>
+/// <param name="Note">What changed, in a few words.</param>
+/// <param name="Request">What the version is built from.</param>
+public sealed record PlanChange(int Revision, string Title, string? Note, RebuildRequest Request);
+
+/// <summary>Names the revision that was seen, for undo and redo.</summary>
+public sealed record SeenRevision(int Revision);
+
+public sealed class NewPlanValidator : AbstractValidator<NewPlan>
+{
+    public NewPlanValidator()
+    {
+        RuleFor(p => p.Title).Must(t => !string.IsNullOrWhiteSpace(t)).MaximumLength(80).WithMessage("The plan needs a title of at most 80 characters.");
+        RuleFor(p => p.Request).NotNull().SetValidator(new RebuildRequestValidator());
+    }
+}
+
+public sealed class PlanChangeValidator : AbstractValidator<PlanChange>
+{
+    public PlanChangeValidator()
+    {
+        RuleFor(p => p.Title).Must(t => !string.IsNullOrWhiteSpace(t)).MaximumLength(80).WithMessage("The plan needs a title of at most 80 characters.");
+        RuleFor(p => p.Note).MaximumLength(200).WithMessage("The note takes at most 200 characters.");
+        RuleFor(p => p.Request).NotNull().SetValidator(new RebuildRequestValidator());
+    }
+}
+
+/// <summary>Plans as immutable versions, with undo and redo.</summary>
+public static class PlanEndpoints
+{
+    private const string What = "plan";
+
+    public static void MapPlans(this IEndpointRouteBuilder api)
+    {
+        var plans = api.MapGroup("").WithTags("plans");
+        plans.MapGet("/clients/{clientId:long}/plans", List);
+        plans.MapPost("/clients/{clientId:long}/plans", Add).Validate<NewPlan>().ProducesProblem(StatusCodes.Status404NotFound);
+        plans.MapGet("/plans/{id:long}", Find).ProducesProblem(StatusCodes.Status404NotFound);
+        plans.MapPost("/plans/{id:long}/versions", Save).Validate<PlanChange>().ProducesProblem(StatusCodes.Status409Conflict);
+        plans.MapPost("/plans/{id:long}/undo", Undo).ProducesProblem(StatusCodes.Status409Conflict);
+        plans.MapPost("/plans/{id:long}/redo", Redo).ProducesProblem(StatusCodes.Status409Conflict);
+        plans.MapDelete("/plans/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
+    }
+
+    /// <summary>What a version keeps of a rebuild: the choices, without the candidates that a rebuild can find again.</summary>
+    public static PlanDocument Document(string title, RebuildRequest request, RebuildEngine engine)
+    {
+        ArgumentNullException.ThrowIfNull(engine);
+        var plan = engine.Rebuild(request).Plan;
+        return new PlanDocument(title.Trim(), request, plan with { Lines = [.. plan.Lines.Select(l => l with { Candidates = [], RuledOut = [] })] });
+    }
+
+    private static Ok<IReadOnlyList<PlanSummary>> List(long clientId, ClaimsPrincipal user, PlanStore plans) =>
+        TypedResults.Ok(plans.List(user.CoachId(), clientId));
+
+    private static Results<Created<Saved<PlanRecord>>, ProblemHttpResult> Add(
+        long clientId, NewPlan plan, ClaimsPrincipal user, PlanStore plans, RebuildEngine engine) =>
+        plans.Add(user.CoachId(), clientId, plan.PlaceId, plan.GymDayId, Document(plan.Title, plan.Request, engine)) is { } added
+            ? TypedResults.Created($"/api/v1/plans/{added.Id}", added)
+            : Problems.NotFound("client");
+
+    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Find(long id, ClaimsPrincipal user, PlanStore plans) =>
+        plans.Find(user.CoachId(), id) is { } plan ? TypedResults.Ok(plan) : Problems.NotFound(What);
+
+    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Save(
+        long id, PlanChange change, ClaimsPrincipal user, PlanStore plans, RebuildEngine engine) =>
+        plans.Save(user.CoachId(), id, change.Revision, change.Note ?? string.Empty, Document(change.Title, change.Request, engine)).ToResult(What);
+
+    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Undo(long id, SeenRevision seen, ClaimsPrincipal user, PlanStore plans) =>
+        plans.Undo(user.CoachId(), id, seen.Revision).ToResult(What);
+
+    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Redo(long id, SeenRevision seen, ClaimsPrincipal user, PlanStore plans) =>
+        plans.Redo(user.CoachId(), id, seen.Revision).ToResult(What);
+
+    private static Results<NoContent, ProblemHttpResult> Delete(long id, ClaimsPrincipal user, PlanStore plans) =>
+        plans.Delete(user.CoachId(), id) ? TypedResults.NoContent() : Problems.NotFound(What);
+}

@@ -1,0 +1,45 @@
+using FluentValidation;
+using Ingegno.Core;
+using Ingegno.Core.Programs;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Web.Features;
+
+public sealed class RebuildRequestValidator : AbstractValidator<RebuildRequest>
+{
+    public RebuildRequestValidator()
+    {
+        RuleFor(r => r.Client).NotNull().SetValidator(new ClientProfileValidator());
+        RuleFor(r => r.Kit).NotNull().SetValidator(new PlaceKitValidator());
+        RuleFor(r => r.GymLines.Length).LessThanOrEqualTo(Limits.GymLines).WithMessage($"At most {Limits.GymLines} gym lines at once.");
+        RuleFor(r => r.GymLines).Must(l => l.All(line => line is not null)).WithMessage("A gym line is missing.");
+        RuleFor(r => r.Choices.Length).LessThanOrEqualTo(Limits.GymLines).WithMessage("More choices than lines.");
+        RuleFor(r => r.Edits.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More edits than exercises.");
+        RuleForEach(r => r.Edits).SetValidator(new HomeEditValidator());
+    }
+}
+
+public sealed class HomeEditValidator : AbstractValidator<HomeEdit>
+{
+    public HomeEditValidator()
+    {
+        RuleFor(e => e.Sets).InclusiveBetween(1, ShorthandLimits.Sets).WithMessage($"Sets lie between 1 and {ShorthandLimits.Sets}.");
+        RuleFor(e => e.Target).Must(t => t is null || t.IsOpen || (t.Min >= 1 && t.Max >= t.Min && t.Max <= ShorthandLimits.HoldSeconds)).WithMessage("The reps must run from a lower to a higher figure, from 1 up.");
+        RuleFor(e => e.Tempo).Must(t => t is null || Tempo.TryParse(t, out _)).WithMessage("A tempo has four figures, as in 3-1-1-0.");
+        RuleFor(e => e.RestSeconds).InclusiveBetween(0, ShorthandLimits.RestSeconds).WithMessage($"A rest lies between 0 and {ShorthandLimits.RestSeconds} s.");
+        RuleFor(e => e.Rir).InclusiveBetween(0, 10).WithMessage("RIR runs from 0 to 10.");
+        RuleFor(e => e.ExternalKg).InclusiveBetween(0, ShorthandLimits.LoadKg).WithMessage($"A load lies between 0 and {ShorthandLimits.LoadKg} kg.");
+    }
+}
+
+/// <summary>The stateless heart: a self-contained document in, the home plan out.</summary>
+public static class RebuildEndpoints
+{
+    public static void MapRebuild(this IEndpointRouteBuilder api) =>
+        api.MapPost("/rebuild", Rebuild).Validate<RebuildRequest>().WithTags("rebuild").ProducesProblem(StatusCodes.Status400BadRequest);
+
+    /// <summary>Rebuilds a gym day for a place. Nothing is stored; the same document gives the same plan.</summary>
+    private static Ok<RebuildResult> Rebuild(RebuildRequest request, RebuildEngine engine) => TypedResults.Ok(engine.Rebuild(request));
+}

@@ -1,0 +1,14 @@
+namespace Ingegno.Web.Infrastructure;
+
+/// <summary>Limits past which a request is refused before it costs anything.</summary>
+public static class Limits
+{
+    /// <summary>Largest request body, in bytes.</summary>
+    public const int RequestBytes = 512 * 1024;
+
+    /// <summary>Most kit items of a place.</summary>
+    public const int KitItems = 500;
+
+    /// <summary>Most gym lines of a rebuild.</summary>
+    public const int GymLines = 200;
+}

@@ -1,0 +1,47 @@
+using System.Text.Json;
+using Microsoft.AspNetCore.Antiforgery;
+using Microsoft.AspNetCore.Diagnostics;
+
+namespace Ingegno.Web.Infrastructure;
+
+/// <summary>Turns exceptions of the framework into problems with a code; what nobody foresaw is logged and owned up to.</summary>
+public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IExceptionHandler
+{
+    public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
+    {
+        ArgumentNullException.ThrowIfNull(httpContext);
+        var problem = exception switch
+        {
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Problems.Make(
+                StatusCodes.Status413PayloadTooLarge, "too-large", "That is too much at once",
+                $"A request may be at most {Limits.RequestBytes / 1024} KB. Nothing was changed; paste one day at a time."),
+            BadHttpRequestException { InnerException: JsonException json } => Json(json),
+            BadHttpRequestException bad => Problems.Make(
+                bad.StatusCode, "bad-request", "The request cannot be read", bad.Message),
+            AntiforgeryValidationException => Problems.Make(
+                StatusCodes.Status400BadRequest, "antiforgery", "The page is out of date", "Reload the page and try again; nothing was changed."),
+            _ => null,
+        };
+        if (problem is null)
+        {
+            LogUnexpected(exception, httpContext.Request.Method, httpContext.Request.Path);
+            problem = Problems.Make(
+                StatusCodes.Status500InternalServerError, "unexpected", "Something went wrong on the server",
+                "It was logged. What you typed is still here; try again, or reload the page.");
+        }
+
+        await problem.ExecuteAsync(httpContext);
+        return true;
+    }
+
+    private static Microsoft.AspNetCore.Http.HttpResults.ProblemHttpResult Json(JsonException json)
+    {
+        var where = string.IsNullOrEmpty(json.Path) || json.Path == "$" ? "the document" : json.Path;
+        return Problems.Make(
+            StatusCodes.Status400BadRequest, "json", "The document cannot be read",
+            $"At {where}, line {json.LineNumber + 1}: the value is missing, misspelt or of the wrong kind. docs/rebuild-api.md lists the fields.");
+    }
+
+    [LoggerMessage(LogLevel.Error, "Unexpected failure of {Method} {Path}")]
+    private partial void LogUnexpected(Exception exception, string method, string path);
+}

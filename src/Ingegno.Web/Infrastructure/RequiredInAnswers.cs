@@ -1,0 +1,32 @@
+using System.Text.Json;
+using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
+
+namespace Ingegno.Web.Infrastructure;
+
+/// <summary>
+/// Types that only answers contain always carry all their members that cannot be null; saying so spares the interface
+/// from guarding against what never happens.
+/// </summary>
+public sealed class RequiredInAnswers : IOpenApiSchemaTransformer
+{
+    private static readonly HashSet<string> AnswerTypes =
+    [
+        "Candidate", "HomeExercise", "HomeLine", "HomePlan", "Dose", "RuledOut", "RebuildResult", "GymLine", "ShorthandResult",
+        "ExerciseSummary", "KitKind",
+    ];
+
+    public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellationToken)
+    {
+        ArgumentNullException.ThrowIfNull(schema);
+        ArgumentNullException.ThrowIfNull(context);
+        if (AnswerTypes.Contains(context.JsonTypeInfo.Type.Name))
+        {
+            schema.Required = new HashSet<string>(context.JsonTypeInfo.Properties
+                .Where(p => !p.IsGetNullable)
+                .Select(p => p.Name));
+        }
+
+        return Task.CompletedTask;
+    }
+}
