@@ -9,6 +9,7 @@ namespace Ingegno.Storage;
 /// revision; every statement names the coach.
 /// </summary>
 internal sealed class DocumentTable<T>(Database database, TimeProvider clock, string table, string? ownerColumn)
+    where T : class
 {
     private sealed record Row(long Id, long Revision, string Document, string UpdatedAt)
     {

@@ -10,8 +10,7 @@ app.UseIngegno();
 // While the API description is written at build time the program runs without data.
 if (!Composition.IsDescribingApi)
 {
-    var ready = app.PrepareData();
-    if (!ready)
+    if (!app.PrepareData())
     {
         return 1;
     }
@@ -27,6 +26,17 @@ if (!Composition.IsDescribingApi)
     });
 }
 
-await app.RunAsync();
-await Log.CloseAndFlushAsync();
-return 0;
+try
+{
+    await app.RunAsync();
+    return 0;
+}
+catch (IOException taken) when (taken.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
+{
+    Console.Error.WriteLine($"{string.Join(", ", app.Urls)} is taken by another program; choose another port with --port.");
+    return 1;
+}
+finally
+{
+    await Log.CloseAndFlushAsync();
+}

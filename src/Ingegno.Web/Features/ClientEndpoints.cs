@@ -8,7 +8,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Ingegno.Web.Features;
 
 /// <summary>A change of something stored: the revision that was seen, and the new value.</summary>
-public sealed record Change<T>(int Revision, T Value);
+public sealed record Change<T>(int Revision, T Value)
+    where T : class;
 
 /// <summary>A client in the roster.</summary>
 public sealed record RosterRow(long Id, int Revision, ClientRecord Client, IReadOnlyList<PlaceInBrief> Places, int Plans);

@@ -22,9 +22,14 @@ public sealed class RequiredInAnswers : IOpenApiSchemaTransformer
         ArgumentNullException.ThrowIfNull(context);
         if (AnswerTypes.Contains(context.JsonTypeInfo.Type.Name))
         {
-            schema.Required = new HashSet<string>(context.JsonTypeInfo.Properties
-                .Where(p => !p.IsGetNullable)
-                .Select(p => p.Name));
+            var never = context.JsonTypeInfo.Properties.Where(p => !p.IsGetNullable).Select(p => p.Name).ToHashSet();
+            schema.Required = never;
+
+            // A property without a setter is described as if it could be null; what is read from it never is.
+            foreach (var property in schema.Properties?.Where(p => never.Contains(p.Key)).Select(p => p.Value).OfType<OpenApiSchema>() ?? [])
+            {
+                property.Type &= ~JsonSchemaType.Null;
+            }
         }
 
         return Task.CompletedTask;

@@ -8,6 +8,7 @@ public static class WrittenResults
 {
     /// <summary>200 with the new state, 404, or 409 with what stands now.</summary>
     public static Results<Ok<Saved<T>>, ProblemHttpResult> ToResult<T>(this Written<T> written, string what)
+        where T : class
     {
         ArgumentNullException.ThrowIfNull(written);
         return written.Outcome switch

@@ -1,0 +1,35 @@
+import type { components } from './schema';
+
+type Schemas = components['schemas'];
+
+export type Candidate = Schemas['Candidate'];
+export type ClientProfile = Schemas['ClientProfile'];
+export type ClientRecord = Schemas['ClientRecord'];
+export type CoachChoice = Schemas['CoachChoice'];
+export type Dose = Schemas['Dose'];
+export type GymDay = Schemas['GymDay'];
+export type HomeEdit = Schemas['HomeEdit'];
+export type HomeExercise = Schemas['HomeExercise'];
+export type HomeLine = Schemas['HomeLine'];
+export type HomePlan = Schemas['HomePlan'];
+export type KitItem = Schemas['KitItem'];
+export type KitKind = Schemas['KitKind'];
+export type LoggedSet = Schemas['LoggedSet'];
+export type MuscleSets = Schemas['MuscleSets'];
+export type NextProposals = Schemas['NextProposals'];
+export type PartScore = Schemas['PartScore'];
+export type PlaceKit = Schemas['PlaceKit'];
+export type PlanSummary = Schemas['PlanSummary'];
+export type Proposal = Schemas['Proposal'];
+export type RebuildRequest = Schemas['RebuildRequest'];
+export type RebuildResult = Schemas['RebuildResult'];
+export type RosterRow = Schemas['RosterRow'];
+export type SavedClient = Schemas['SavedOfClientRecord'];
+export type SavedDay = Schemas['SavedOfGymDay'];
+export type SavedPlace = Schemas['SavedOfPlaceKit'];
+export type SavedPlan = Schemas['SavedOfPlanRecord'];
+export type SavedSession = Schemas['SavedOfSessionRecord'];
+export type SessionRecord = Schemas['SessionRecord'];
+export type SessionState = Schemas['SessionState'];
+export type ShorthandError = Schemas['ShorthandError'];
+export type TradeSummary = Schemas['TradeSummary'];

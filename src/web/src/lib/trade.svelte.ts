@@ -1,0 +1,26 @@
+import { api, ask } from './api/client';
+import type { KitKind, TradeSummary } from './api/types';
+
+/** What the server knows of the trade, fetched once. */
+class Trade {
+  summary = $state<TradeSummary | null>(null);
+  #loading: Promise<void> | null = null;
+
+  load(): Promise<void> {
+    return (this.#loading ??= ask(() => api.GET('/api/v1/trade')).then(
+      (summary) => {
+        this.summary = summary;
+      },
+      (error: unknown) => {
+        this.#loading = null;
+        throw error;
+      },
+    ));
+  }
+
+  kind(id: string): KitKind | undefined {
+    return this.summary?.kitKinds.find((k) => k.id === id);
+  }
+}
+
+export const trade = new Trade();

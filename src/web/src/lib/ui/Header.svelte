@@ -1,0 +1,47 @@
+<script lang="ts">
+  import { p } from '../../router';
+  import { crumbs } from '../crumbs.svelte';
+  import { keys } from '../keys.svelte';
+  import { session } from '../session.svelte';
+  import { theme } from '../theme.svelte';
+  import { toasts } from '../toasts.svelte';
+</script>
+
+<a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-base-100 focus:p-2"
+  >Skip to the content</a
+>
+<header class="no-print rule-b flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 px-5 py-1">
+  <a href={p('/')} class="font-display text-2xl font-bold tracking-tight" aria-label="Ingegno, to the roster"
+    >Inge<span class="text-secondary">g</span>no</a
+  >
+  <nav aria-label="Where you are" class="min-w-0 flex-1">
+    <ol class="soft flex flex-wrap items-center gap-x-2">
+      {#each crumbs.list as crumb, i (crumb.text)}
+        <li class="flex items-center gap-2">
+          {#if i > 0}<span aria-hidden="true">/</span>{/if}
+          {#if crumb.href}
+            <a class="link-hover py-1" href={crumb.href}>{crumb.text}</a>
+          {:else}
+            <span class="font-semibold text-base-content" aria-current="page">{crumb.text}</span>
+          {/if}
+        </li>
+      {/each}
+    </ol>
+  </nav>
+  <div class="flex items-center gap-1">
+    <button class="btn btn-ghost btn-sm font-normal" onclick={() => (keys.sheetOpen = true)}
+      >All keys <span class="keycap">?</span></button
+    >
+    <button
+      class="btn btn-ghost btn-sm font-normal"
+      onclick={() => theme.toggle()}
+      aria-label="Switch to the {theme.current === 'paper' ? 'dark' : 'light'} theme"
+      >{theme.current === 'paper' ? 'Slate' : 'Paper'}</button
+    >
+    <button
+      class="btn btn-ghost btn-sm font-normal"
+      title={session.coach?.email}
+      onclick={() => session.signOut().catch((error: unknown) => toasts.problem(error))}>Sign out</button
+    >
+  </div>
+</header>

@@ -1,0 +1,23 @@
+/** "low-back" → "low back". */
+export const inWords = (key: string): string => key.replaceAll('-', ' ');
+
+/** First letter in upper case. */
+export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** 90 → "1:30", 45 → "45 s". */
+export const rest = (seconds: number): string =>
+  seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+
+/** At most one decimal, none when whole. */
+export const number = (value: number): string => String(Math.round(value * 10) / 10);
+
+/** A day in the reader's locale. */
+export const day = (iso: string): string =>
+  new Date(iso + (iso.length === 10 ? 'T00:00' : '')).toLocaleDateString(undefined, {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+  });
+
+/** "1 thing", "3 things". */
+export const count = (n: number, one: string, many = one + 's'): string => `${n} ${n === 1 ? one : many}`;

@@ -1,0 +1,151 @@
+<script lang="ts">
+  import type { HomeLine } from '../api/types';
+  import { count, inWords, sentence } from '../words';
+  import DoseEditor from './DoseEditor.svelte';
+  import Joint from './Joint.svelte';
+  import type { Workbench } from './workbench.svelte';
+
+  interface Props {
+    bench: Workbench;
+    line: HomeLine;
+  }
+
+  let { bench, line }: Props = $props();
+  const chosen = $derived(line.chosen);
+</script>
+
+<div class="rule-b p-4">
+  <div class="flex items-start gap-3">
+    <h2 class="min-w-0 flex-1 text-xl">
+      {chosen ? chosen.exercises.map((e) => e.name).join(' + ') : 'Nothing that serves'}
+    </h2>
+    {#if chosen}
+      <button
+        class={['btn btn-sm', line.locked && 'btn-neutral']}
+        aria-pressed={line.locked}
+        onclick={() => bench.toggleLock()}
+        >{line.locked ? 'Kept' : 'Keep'} <span class="keycap">L</span></button
+      >
+    {/if}
+  </div>
+  <p class="soft text-sm">for {line.gymExerciseName} {line.gymDose}, a {line.role} line</p>
+  {#if chosen}
+    <ul class="mt-2 grid list-disc gap-1 pl-5 text-[14px]">
+      {#each chosen.why as why (why)}<li>{why}</li>{/each}
+      {#each chosen.lost as lost (lost)}<li class="text-error">
+          <span class="font-semibold">Lost:</span>
+          {lost}
+        </li>{/each}
+    </ul>
+  {/if}
+  {#each line.better as better (better)}
+    <p class="mt-2 border-l-2 border-secondary pl-2 text-[14px]">
+      <span class="font-semibold">Better:</span>
+      {better}
+    </p>
+  {/each}
+</div>
+
+<section class="rule-b p-4" aria-labelledby="candidates">
+  <h3 id="candidates" class="mb-2 text-base">Candidates, press a number</h3>
+  <ol class="grid gap-1">
+    {#each line.candidates as candidate, i (candidate.id)}
+      {@const taken = candidate.id === chosen?.id}
+      <li>
+        <button
+          class={[
+            'grid w-full cursor-pointer grid-cols-[1.8rem_56px_minmax(0,1fr)_auto] items-center gap-2 rounded px-1 py-1 text-left hover:bg-base-200',
+            taken && 'font-semibold text-primary',
+          ]}
+          aria-pressed={taken}
+          disabled={bench.busy}
+          onclick={() => bench.choose(candidate.id)}
+        >
+          <span class="keycap">{i < 9 ? i + 1 : ''}</span>
+          <Joint match={candidate.match} parts={candidate.parts} width={52} height={26} />
+          <span class="min-w-0">
+            {candidate.exercises.map((e) => e.name).join(' + ')}
+            {#if candidate.exercises[0]?.expectedReps}
+              <span class="soft block text-[13px] font-normal"
+                >{candidate.exercises
+                  .map((e) => (e.expectedReps ? `${e.expectedReps} reps` : 'hold'))
+                  .join(', then ')} to failure</span
+              >
+            {/if}
+          </span>
+          <span class="figures">{Math.round(candidate.match * 100)} %</span>
+        </button>
+      </li>
+    {/each}
+  </ol>
+  {#if line.ruledOut.length > 0}
+    <details class="mt-2">
+      <summary class="cursor-pointer py-1 text-[14px]"
+        >{count(line.ruledOut.length, 'exercise')} ruled out, with reasons</summary
+      >
+      <ul class="mt-1 grid gap-1 text-[14px]">
+        {#each line.ruledOut as out (out.exerciseId)}
+          <li><span class="font-semibold">{out.name}.</span> {out.reason}</li>
+        {/each}
+      </ul>
+    </details>
+  {/if}
+</section>
+
+{#each chosen?.exercises ?? [] as home (home.exerciseId)}
+  <section class="rule-b p-4" aria-label="Set-up and dose of {home.name}">
+    <h3 class="text-base">{chosen && chosen.exercises.length > 1 ? home.name : 'Set-up and dose'}</h3>
+    <p class="mt-1">{home.setup}</p>
+    {#if home.steps.length > 0}
+      <ol class="mt-1 list-decimal pl-5 text-[14px]">
+        {#each home.steps as step (step)}<li>{step}</li>{/each}
+      </ol>
+    {/if}
+    {#if home.expectedReps}
+      <p class="mt-2 text-[14px]">
+        <span class="figures font-semibold">{home.expectedReps}</span> reps to failure expected at
+        <span class="figures">{home.systemLoadKg} kg</span> system load. Rests on {home.restsOn}.
+      </p>
+    {/if}
+    {#each home.dose.instructions as instruction (instruction)}
+      <p class="mt-1 text-[14px] text-secondary">{instruction}</p>
+    {/each}
+    <div class="mt-3">
+      {#key `${line.gym.line}/${home.exerciseId}/${home.dose.figures}/${home.dose.tempo}/${home.dose.restSeconds}/${home.externalKg}`}
+        <DoseEditor line={line.gym.line} {home} onedit={(edit) => bench.edit(edit)} />
+      {/key}
+    </div>
+    {#if home.cautions.length > 0}
+      <ul class="mt-3 grid gap-1 text-[14px]">
+        {#each home.cautions as caution (caution)}
+          <li class="border-l-2 border-warning pl-2"><span class="sr-only">Caution:</span> {caution}</li>
+        {/each}
+      </ul>
+    {/if}
+    {#if home.easierName || home.harderName}
+      <p class="soft mt-2 text-[14px]">
+        {home.easierName ? `Easier: ${home.easierName}. ` : ''}{home.harderName
+          ? `Harder: ${home.harderName}.`
+          : ''}
+      </p>
+    {/if}
+  </section>
+{/each}
+
+{#if chosen}
+  <section class="p-4" aria-labelledby="parts">
+    <h3 id="parts" class="mb-1 text-base">The match, part by part</h3>
+    <table class="w-full text-[14px]">
+      <thead class="sr-only"><tr><th>Part</th><th>Kept</th><th>Weight</th></tr></thead>
+      <tbody>
+        {#each chosen.parts as part (part.part)}
+          <tr class="rule-b last:border-b-0">
+            <th scope="row" class="py-1 text-left font-normal">{sentence(inWords(part.part))}</th>
+            <td class="figures text-right">{Math.round(part.score * 100)} %</td>
+            <td class="figures soft w-24 text-right">weight {Math.round(part.weight * 100)}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </section>
+{/if}

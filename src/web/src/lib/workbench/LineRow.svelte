@@ -1,0 +1,90 @@
+<script lang="ts">
+  import type { HomeLine } from '../api/types';
+  import { rest } from '../words';
+  import Joint from './Joint.svelte';
+  import TempoLine from './TempoLine.svelte';
+
+  interface Props {
+    line: HomeLine;
+    index: number;
+    selected: boolean;
+    onselect: () => void;
+  }
+
+  let { line, index, selected, onselect }: Props = $props();
+  const gym = $derived(line.gym);
+  const effort = $derived(
+    [
+      gym.shareOfMax ? `${Math.round(gym.shareOfMax * 100)} %` : '',
+      gym.rpe ? `RPE ${gym.rpe}` : '',
+      gym.rir != null ? `RIR ${gym.rir}` : '',
+      gym.load
+        ? `${gym.load.pieces && gym.load.pieces > 1 ? `${gym.load.pieces} × ` : ''}${gym.load.kg} kg`
+        : '',
+    ]
+      .filter(Boolean)
+      .join(' '),
+  );
+  const tempo = $derived(
+    gym.tempo
+      ? `${gym.tempo.eccentric}-${gym.tempo.pauseStretched}-${gym.tempo.explosive ? 'X' : gym.tempo.concentric}-${gym.tempo.pauseShortened}`
+      : '',
+  );
+  let element = $state<HTMLLIElement>();
+  $effect(() => {
+    if (selected) element?.scrollIntoView({ block: 'nearest' });
+  });
+</script>
+
+<li
+  bind:this={element}
+  class={[
+    'rule-b relative grid grid-cols-[minmax(0,1fr)_96px_minmax(0,1.75fr)] max-md:grid-cols-1',
+    selected ? 'bg-base-100 shadow-[inset_4px_0_0_var(--color-primary)]' : 'hover:bg-base-100/60',
+  ]}
+>
+  <button
+    class="absolute inset-0 z-10 cursor-pointer focus-visible:outline-offset-[-3px]"
+    aria-pressed={selected}
+    aria-label="Line {index + 1}: {line.gymExerciseName} {line.gymDose}, at home {line.chosen
+      ? line.chosen.exercises.map((e) => e.name).join(' and ')
+      : 'nothing that serves'}"
+    onclick={onselect}
+  ></button>
+  <div class="grid grid-cols-[2.2rem_minmax(0,1fr)] py-3 pl-4">
+    <span class="figures text-[13px] text-secondary">{gym.label ?? index + 1}</span>
+    <div>
+      <p class="font-semibold">{line.gymExerciseName}</p>
+      <p class="figures text-[14px]"><b>{line.gymDose}</b> {effort}</p>
+      <p class="figures soft text-[13px]">{tempo} {gym.restSeconds != null ? rest(gym.restSeconds) : ''}</p>
+      <p class="soft text-[13px]">{line.role}{gym.note ? `, ${gym.note}` : ''}</p>
+    </div>
+  </div>
+  <div class="flex flex-col items-center justify-center py-2">
+    {#if line.chosen}
+      <Joint match={line.chosen.match} parts={line.chosen.parts} />
+      <span class="figures mt-1 text-[13px]" aria-hidden="true">{Math.round(line.chosen.match * 100)} %</span>
+    {/if}
+  </div>
+  <div class="grid content-center gap-2 py-3 pr-4 pl-3">
+    {#each line.chosen?.exercises ?? [] as home, i (home.exerciseId)}
+      <div>
+        <p class="flex items-baseline gap-2">
+          <span class="font-semibold">{i > 0 ? '+ ' : ''}{home.name}</span>
+          {#if line.locked && i === 0}<span class="soft ml-auto text-[13px]">kept by you</span>{/if}
+        </p>
+        <p class="soft text-[13px] leading-snug">{home.setup}</p>
+        <p class="figures mt-0.5 flex flex-wrap items-center gap-x-4">
+          <b class="text-[19px] tracking-tight">{home.dose.figures}</b>
+          <span class="flex items-center gap-2 text-[14px]"
+            >{home.dose.tempo} <TempoLine tempo={home.dose.tempo} /></span
+          >
+          <span class="text-[14px]">{rest(home.dose.restSeconds)}</span>
+          <span class="text-[14px] text-primary">RIR {home.dose.rir}</span>
+        </p>
+      </div>
+    {:else}
+      <p class="text-error">Nothing here serves for this line. The reasons stand on the right.</p>
+    {/each}
+  </div>
+</li>

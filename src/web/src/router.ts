@@ -1,0 +1,13 @@
+import { createRouter } from 'sv-router';
+import Client from './routes/Client.svelte';
+import NotFound from './routes/NotFound.svelte';
+import Roster from './routes/Roster.svelte';
+
+export const { p, navigate, isActive, route } = createRouter({
+  '/': Roster,
+  '/clients/:id': Client,
+  '/clients/:id/workbench': () => import('./routes/Workbench.svelte'),
+  '/plans/:id/handout': () => import('./routes/Handout.svelte'),
+  '/plans/:id/log': () => import('./routes/Log.svelte'),
+  '*': NotFound,
+});

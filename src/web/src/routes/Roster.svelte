@@ -1,0 +1,160 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { api, ask } from '../lib/api/client';
+  import type { RosterRow } from '../lib/api/types';
+  import { crumbs } from '../lib/crumbs.svelte';
+  import { keys } from '../lib/keys.svelte';
+  import { toasts } from '../lib/toasts.svelte';
+  import Dialog from '../lib/ui/Dialog.svelte';
+  import { count, inWords, sentence } from '../lib/words';
+  import { navigate, p } from '../router';
+
+  let rows = $state<RosterRow[] | null>(null);
+  let filter = $state('');
+  let adding = $state(false);
+  let name = $state('');
+  let filterInput = $state<HTMLInputElement>();
+
+  const shown = $derived(
+    (rows ?? []).filter((row) => {
+      const text = [
+        row.client.name,
+        row.client.profile.level,
+        row.client.profile.goal,
+        ...row.places.map((x) => x.name),
+      ];
+      return filter
+        .toLowerCase()
+        .split(/\s+/)
+        .every((word) => text.join(' ').toLowerCase().includes(word));
+    }),
+  );
+
+  onMount(() => {
+    crumbs.set({ text: 'Roster' });
+    load();
+    return keys.add('Roster', [
+      { key: '/', label: 'filter the roster', run: () => filterInput?.focus() },
+      { key: 'n', label: 'add a client', run: () => (adding = true) },
+    ]);
+  });
+
+  function load(): void {
+    ask(() => api.GET('/api/v1/clients')).then(
+      (list) => (rows = list),
+      (error: unknown) => toasts.problem(error),
+    );
+  }
+
+  async function add(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    try {
+      const body = { name, profile: { level: 'intermediate' as const, goal: 'muscle' as const } };
+      const added = await ask(() => api.POST('/api/v1/clients', { body }));
+      adding = false;
+      await navigate('/clients/:id', { params: { id: String(added.id) } });
+    } catch (error) {
+      toasts.problem(error);
+    }
+  }
+
+  function progress(row: RosterRow): { text: string; todo: boolean } {
+    if (row.places.length === 0) return { text: 'no place yet', todo: true };
+    if (row.plans === 0) return { text: 'no home plan yet', todo: true };
+    return { text: count(row.plans, 'home plan'), todo: false };
+  }
+</script>
+
+<main id="main" class="mx-auto w-full max-w-6xl flex-1 p-6">
+  <div class="mb-4 flex flex-wrap items-end gap-4">
+    <h1 class="text-3xl">Roster</h1>
+    <p class="soft flex-1 pb-1" role="status">
+      {#if rows}{filter
+          ? `${shown.length} of ${count(rows.length, 'client')}`
+          : count(rows.length, 'client')}{/if}
+    </p>
+    <label>
+      <span class="sr-only">Filter the roster</span>
+      <input
+        class="input w-64"
+        type="search"
+        placeholder="Filter by name, level, goal, place"
+        bind:this={filterInput}
+        bind:value={filter}
+      />
+    </label>
+    <button class="btn btn-primary" onclick={() => (adding = true)}>Add a client</button>
+  </div>
+
+  {#if !rows}
+    <p class="soft" role="status">Reading the roster …</p>
+  {:else if rows.length === 0}
+    <div class="sheet p-8">
+      <h2 class="text-xl">Nobody here yet</h2>
+      <p class="mt-2">Add a client, say what stands at their home, paste a gym day, and press Rebuild.</p>
+    </div>
+  {:else}
+    <ul class="sheet">
+      {#each shown as row (row.id)}
+        {@const profile = row.client.profile}
+        {@const todo = progress(row)}
+        <li
+          class="rule-b grid items-center gap-x-6 gap-y-1 px-5 py-3 last:border-b-0 md:grid-cols-[1.3fr_1.2fr_1.4fr_auto]"
+        >
+          <div class="min-w-0">
+            <a
+              class="link-hover font-display text-lg font-semibold"
+              href={p('/clients/:id', { params: { id: String(row.id) } })}>{row.client.name}</a
+            >
+            {#if row.client.note}<p class="soft truncate text-sm" title={row.client.note}>
+                {row.client.note}
+              </p>{/if}
+          </div>
+          <div>
+            <p>{sentence(profile.level)}, {inWords(profile.goal)}</p>
+            <p class="soft text-sm">
+              {#if profile.daysPerWeek}{count(profile.daysPerWeek, 'day')} a week{/if}{#if profile.minutesPerSession},
+                {profile.minutesPerSession}
+                min{/if}
+            </p>
+          </div>
+          <div class="text-sm">
+            <p>
+              {#each row.places as place, i (place.id)}{i > 0 ? '; ' : ''}{place.name}
+                <span class="soft">({count(place.items, 'thing')})</span>{/each}
+            </p>
+            <p class="text-secondary">
+              {#each profile.soreJoints ?? [] as sore, i (sore.joint)}{i > 0 ? ', ' : ''}{inWords(sore.joint)}
+                {sore.severity}{/each}
+            </p>
+          </div>
+          <div class="flex items-center justify-end gap-4">
+            <span class={todo.todo ? 'font-semibold text-secondary' : 'soft'}>{todo.text}</span>
+            <a class="btn btn-sm" href={p('/clients/:id/workbench', { params: { id: String(row.id) } })}
+              >Workbench</a
+            >
+          </div>
+        </li>
+      {:else}
+        <li class="p-6">
+          Nobody matches "{filter}".
+          <button class="link" onclick={() => (filter = '')}>Clear the filter</button>
+        </li>
+      {/each}
+    </ul>
+  {/if}
+</main>
+
+<Dialog title="Add a client" open={adding} onclose={() => (adding = false)}>
+  <form id="add-client" onsubmit={add} class="mt-3">
+    <label>
+      <span class="label-text">Name</span>
+      <!-- svelte-ignore a11y_autofocus -->
+      <input class="input w-full" required maxlength="80" autofocus bind:value={name} />
+    </label>
+  </form>
+  {#snippet actions()}
+    <button class="btn" onclick={() => (adding = false)}>Cancel</button>
+    <button class="btn btn-primary" form="add-client">Add</button>
+  {/snippet}
+</Dialog>

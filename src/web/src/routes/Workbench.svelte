@@ -1,0 +1,283 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { searchParams } from 'sv-router';
+  import { crumbs } from '../lib/crumbs.svelte';
+  import { keys } from '../lib/keys.svelte';
+  import { trade } from '../lib/trade.svelte';
+  import ConflictDialog from '../lib/ui/ConflictDialog.svelte';
+  import GymDayEditor from '../lib/workbench/GymDayEditor.svelte';
+  import HardSets from '../lib/workbench/HardSets.svelte';
+  import Inspector from '../lib/workbench/Inspector.svelte';
+  import LineRow from '../lib/workbench/LineRow.svelte';
+  import { Workbench } from '../lib/workbench/workbench.svelte';
+  import { count, inWords, sentence } from '../lib/words';
+  import { navigate, p, route } from '../router';
+
+  const id = Number(route.params.id);
+  const bench = new Workbench();
+  const asked = (name: string): number | undefined => Number(searchParams.get(name)) || undefined;
+
+  const profile = $derived(bench.client?.value.profile);
+  const kit = $derived(
+    (bench.place?.value.items ?? []).map((item) => {
+      const name = item.name || trade.kind(item.kind)?.label.toLowerCase() || item.kind;
+      return (item.count ?? 1) > 1 ? `${item.count} × ${name}` : name;
+    }),
+  );
+  const minutes = $derived(bench.result?.plan.minutes);
+
+  onMount(() => {
+    void trade.load();
+    void bench.open(id, { plan: asked('plan'), day: asked('day'), place: asked('place') }).then(() => {
+      bench.selected = Math.max(0, (asked('line') ?? 1) - 1);
+    });
+    return keys.add('Workbench', [
+      { key: 'arrowdown', label: 'next line', run: () => move(1) },
+      { key: 'arrowup', label: 'line before', run: () => move(-1) },
+      ...Array.from({ length: 9 }, (_, i) => ({
+        key: String(i + 1),
+        label: i === 0 ? 'take a candidate' : '',
+        shown: '1–9',
+        run: () => take(i),
+      })),
+      {
+        key: 'l',
+        label: 'keep the choice, or leave it to the engine again',
+        run: () => void bench.toggleLock(),
+      },
+      { key: 'e', label: 'edit the gym day', run: () => (bench.editing = true) },
+      { key: 'r', label: 'rebuild', run: () => void bench.rebuild() },
+      { key: 'p', label: 'same day, next place', run: nextPlace },
+      { key: 'u', label: 'undo', run: () => void bench.undo() },
+      { key: 'u', shift: true, label: 'redo', run: () => void bench.redo() },
+      { key: 's', label: 'save', run: () => void save() },
+      { key: 'h', label: 'open the hand-out', run: () => void handout() },
+    ]);
+  });
+
+  $effect(() => {
+    const name = bench.client?.value.name;
+    if (name) {
+      crumbs.set(
+        { text: 'Roster', href: p('/') },
+        { text: name, href: p('/clients/:id', { params: { id: String(id) } }) },
+        { text: 'Workbench' },
+      );
+    }
+  });
+
+  // The address says which plan, day, place and line are open, so that reload and links lead back here.
+  $effect(() => {
+    const at = {
+      plan: bench.plan?.id,
+      day: bench.dayId,
+      place: bench.placeId,
+      line: bench.result ? bench.selected + 1 : null,
+    };
+    if (!bench.client) return;
+    const query = Object.entries(at)
+      .filter(([, value]) => value)
+      .map(([key, value]) => `${key}=${value}`);
+    const address = `${location.pathname}?${query.join('&')}`;
+    if (address !== location.pathname + location.search) history.replaceState(history.state, '', address);
+  });
+
+  function move(by: number): void {
+    bench.selected = Math.min(Math.max(0, bench.selected + by), Math.max(0, bench.lines.length - 1));
+  }
+
+  function take(index: number): void {
+    const candidate = bench.line?.candidates[index];
+    if (candidate && !bench.editing) void bench.choose(candidate.id);
+  }
+
+  function nextPlace(): void {
+    const at = bench.places.findIndex((x) => x.id === bench.placeId);
+    const next = bench.places[(at + 1) % Math.max(1, bench.places.length)];
+    if (next && next.id !== bench.placeId) void bench.switchPlace(next.id);
+  }
+
+  async function save(): Promise<boolean> {
+    return bench.save();
+  }
+
+  async function handout(): Promise<void> {
+    if ((bench.unsaved || !bench.plan) && !(await save())) return;
+    if (bench.plan) await navigate('/plans/:id/handout', { params: { id: String(bench.plan.id) } });
+  }
+</script>
+
+<main id="main" class="flex min-h-0 flex-1 flex-col">
+  <h1 class="sr-only">Workbench of {bench.client?.value.name ?? 'a client'}</h1>
+  {#if bench.client && profile}
+    <div
+      class="rule-b grid gap-px text-[14px] md:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)_minmax(0,2.2fr)_auto]"
+    >
+      <div class="px-5 py-2">
+        <p class="soft text-[13px]">Client</p>
+        <p class="font-semibold">
+          {bench.client.value.name}{profile.ageYears ? `, ${profile.ageYears}` : ''}
+        </p>
+        <p class="soft">{profile.level}, {inWords(profile.goal)}</p>
+        {#if profile.soreJoints?.length}
+          <p class="text-secondary">
+            {profile.soreJoints.map((s) => `${inWords(s.joint)} ${s.severity}`).join(', ')}
+          </p>
+        {/if}
+      </div>
+      <div class="rule-l grid content-start gap-1 px-4 py-2">
+        <label>
+          <span class="soft text-[13px]">Place <span class="keycap">P</span></span>
+          <select
+            class="select select-sm w-full font-semibold"
+            value={bench.placeId}
+            onchange={(event) => bench.switchPlace(Number(event.currentTarget.value))}
+          >
+            {#each bench.places as place (place.id)}<option value={place.id}>{place.value.name}</option
+              >{/each}
+            {#if bench.places.length === 0}<option value={null}>no place yet</option>{/if}
+          </select>
+        </label>
+        <label>
+          <span class="sr-only">Gym day</span>
+          <select
+            class="select select-sm w-full"
+            value={bench.dayId}
+            onchange={(event) => bench.switchDay(Number(event.currentTarget.value))}
+          >
+            {#each bench.days as day (day.id)}<option value={day.id}>{day.value.name}</option>{/each}
+            {#if bench.dayId === null}<option value={null}>new gym day</option>{/if}
+          </select>
+        </label>
+      </div>
+      <div class="rule-l px-4 py-2">
+        <p class="soft text-[13px]">Kit here</p>
+        <p class="line-clamp-2" title={kit.join(', ')}>
+          {kit.length > 0 ? sentence(kit.join(', ')) : 'nothing but floor and wall'}
+        </p>
+        <a class="link text-[14px]" href={p('/clients/:id', { params: { id: String(id) } })}>Change the kit</a
+        >
+      </div>
+      <div class="rule-l flex flex-wrap content-start items-center gap-2 px-4 py-2 md:max-w-72">
+        <button
+          class="btn btn-sm"
+          onclick={() => (bench.editing = !bench.editing)}
+          aria-pressed={bench.editing}>Gym day <span class="keycap">E</span></button
+        >
+        <button class="btn btn-sm" disabled={!bench.canUndo || bench.busy} onclick={() => bench.undo()}
+          >Undo <span class="keycap">U</span></button
+        >
+        <button class="btn btn-sm" disabled={!bench.canRedo || bench.busy} onclick={() => bench.redo()}
+          >Redo</button
+        >
+        <button
+          class={['btn btn-sm', bench.unsaved && 'btn-primary']}
+          disabled={!bench.result || bench.busy || (!bench.unsaved && bench.plan !== null)}
+          onclick={save}
+          >{bench.unsaved || !bench.plan ? 'Save' : `Saved, v${bench.plan.value.version}`}
+          <span class="keycap">S</span></button
+        >
+        <button class="btn btn-sm" disabled={!bench.result || bench.busy} onclick={handout}
+          >Hand-out <span class="keycap">H</span></button
+        >
+        {#if bench.plan}
+          <a class="btn btn-sm" href={p('/plans/:id/log', { params: { id: String(bench.plan.id) } })}>Log</a>
+        {/if}
+      </div>
+    </div>
+
+    {#if bench.editing}
+      <GymDayEditor {bench} />
+    {:else if bench.result}
+      <div class="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(340px,30vw)]" aria-busy={bench.busy}>
+        <section
+          aria-label="Gym plan facing home plan"
+          class="min-w-0 lg:max-h-[calc(100vh-20rem)] lg:min-h-80 lg:overflow-y-auto"
+        >
+          <div
+            class="rule-b sticky top-0 z-20 grid grid-cols-[minmax(0,1fr)_96px_minmax(0,1.75fr)] bg-base-200 py-1 text-[13px] font-semibold max-md:hidden"
+          >
+            <span class="soft pl-4">Gym plan, {bench.day?.value.name ?? 'day'}</span>
+            <span class="soft text-center">match</span>
+            <span class="soft pl-3">Home plan, {bench.place?.value.name ?? 'no place'}</span>
+          </div>
+          {#if bench.errors.length > 0}
+            <p class="rule-b border-l-4 border-l-error px-4 py-2">
+              {count(bench.errors.length, 'gym line')} could not be read and {bench.errors.length === 1
+                ? 'waits'
+                : 'wait'}.
+              <button class="link" onclick={() => (bench.editing = true)}
+                >Mend {bench.errors.length === 1 ? 'it' : 'them'}</button
+              >
+            </p>
+          {/if}
+          <ol>
+            {#each bench.lines as line, i (line.gym.line)}
+              <LineRow
+                {line}
+                index={i}
+                selected={i === bench.selected}
+                onselect={() => (bench.selected = i)}
+              />
+            {/each}
+          </ol>
+        </section>
+        <aside
+          aria-label="Inspector"
+          class="rule-l min-w-0 bg-base-100 max-lg:border-t lg:max-h-[calc(100vh-20rem)] lg:min-h-80 lg:overflow-y-auto"
+        >
+          {#if bench.line}
+            {#key bench.line.gym.line}<Inspector {bench} line={bench.line} />{/key}
+          {/if}
+        </aside>
+      </div>
+      <footer
+        class="grid border-t border-base-300 text-[14px] lg:grid-cols-[minmax(0,1.6fr)_7rem_minmax(0,1fr)]"
+        aria-label="The whole day"
+      >
+        <div class="min-w-0 px-5 py-2">
+          <p class="soft mb-1 text-[13px]">Hard sets this day, gym beside home</p>
+          <HardSets sets={bench.result.plan.hardSets} />
+        </div>
+        <div class="rule-l px-4 py-2">
+          <p class="soft text-[13px]">Minutes</p>
+          <p class="figures">
+            <b class={['text-[19px]', minutes?.limit && minutes.total > minutes.limit && 'text-error']}
+              >{minutes?.total}</b
+            >
+            {minutes?.limit ? `of ${minutes.limit}` : ''}
+          </p>
+        </div>
+        <div class="rule-l max-h-36 overflow-y-auto px-4 py-2" aria-live="polite">
+          <p class="soft text-[13px]">What to know</p>
+          <ul class="grid gap-1">
+            {#each bench.result.plan.notices as notice (notice.text)}
+              <li class={notice.level === 'warning' ? 'font-semibold text-error' : ''}>{notice.text}</li>
+            {:else}
+              <li class="soft">Nothing stands in the way.</li>
+            {/each}
+          </ul>
+        </div>
+      </footer>
+    {/if}
+  {:else if bench.failed}
+    <p class="p-8">The workbench cannot be opened. <a class="link" href={p('/')}>Back to the roster</a></p>
+  {:else}
+    <p class="soft p-8" role="status">Laying out the workbench …</p>
+  {/if}
+</main>
+
+<ConflictDialog
+  what="plan"
+  open={bench.conflict !== null}
+  onmine={() => bench.conflict && void bench.save(bench.conflict.revision)}
+  ontheirs={() => void bench.takeTheirs()}
+  onclose={() => (bench.conflict = null)}
+/>
+<ConflictDialog
+  what="gym day"
+  open={bench.dayConflict !== null}
+  onmine={() => void bench.keepMyDay()}
+  ontheirs={() => void bench.takeTheirDay()}
+  onclose={() => (bench.dayConflict = null)}
+/>
