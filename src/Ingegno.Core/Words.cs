@@ -40,11 +40,11 @@ public static class Words
     {
         ArgumentNullException.ThrowIfNull(name);
         var letters = new StringBuilder(name.Length);
-        foreach (var c in name.Normalize(NormalizationForm.FormD))
+        foreach (var c in name)
         {
             if (char.IsLetterOrDigit(c))
             {
-                letters.Append(char.ToLowerInvariant(c));
+                letters.Append(WithoutAccent(char.ToLowerInvariant(c)));
             }
             else if (CharUnicodeInfo.GetUnicodeCategory(c) != UnicodeCategory.NonSpacingMark && c != '\'')
             {
@@ -54,6 +54,15 @@ public static class Words
 
         var words = letters.ToString().Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(Singular);
         return string.Join(' ', words);
+    }
+
+    /// <summary>The plain letter of an accented one. By table: the invariant culture, in which all runs, does not take letters apart.</summary>
+    private static char WithoutAccent(char letter)
+    {
+        const string Accented = "àáâãäåçèéêëìíîïñòóôõöøùúûüýÿ";
+        const string Plain = "aaaaaaceeeeiiiinoooooouuuuyy";
+        var at = Accented.IndexOf(letter, StringComparison.Ordinal);
+        return at < 0 ? letter : Plain[at];
     }
 
     private static string Singular(string word) => word switch
@@ -68,9 +77,10 @@ public static class Words
         "pullup" or "pullups" => "pull up",
         "chinup" or "chinups" => "chin up",
         "situp" or "situps" => "sit up",
+        "ups" => "up",
         "press" or "cross" or "triceps" or "biceps" or "hips" => word,
         _ when word.Length > 3 && word.EndsWith("ies", StringComparison.Ordinal) => word[..^3] + "y",
-        _ when word.Length > 3 && word.EndsWith("es", StringComparison.Ordinal) && word[..^2].EndsWith('h') => word[..^2],
+        _ when word.Length > 3 && word.EndsWith("es", StringComparison.Ordinal) && (word[^3] == 'h' || word.EndsWith("sses", StringComparison.Ordinal)) => word[..^2],
         _ when word.Length > 3 && word.EndsWith('s') && !word.EndsWith("ss", StringComparison.Ordinal) => word[..^1],
         _ => word,
     };

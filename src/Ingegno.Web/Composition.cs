@@ -11,6 +11,8 @@ using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.DataProtection.KeyManagement;
+using Microsoft.AspNetCore.DataProtection.Repositories;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.Extensions.Options;
 using Serilog;
@@ -111,10 +113,7 @@ public static class Composition
 
     private static void AddSignIn(IServiceCollection services)
     {
-        services.AddOptions<Microsoft.AspNetCore.DataProtection.KeyManagement.KeyManagementOptions>()
-            .Configure<IOptions<IngegnoOptions>, ILoggerFactory>((keys, options, logs) => keys.XmlRepository =
-                new Microsoft.AspNetCore.DataProtection.Repositories.FileSystemXmlRepository(new DirectoryInfo(Path.Combine(options.Value.Data, "keys")), logs));
-        services.AddDataProtection().SetApplicationName("Ingegno");
+        AddKeys(services);
         services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(cookie =>
         {
             cookie.Cookie.Name = "ingegno";
@@ -149,6 +148,20 @@ public static class Composition
                     Window = TimeSpan.FromMinutes(1),
                 }));
         });
+    }
+
+    /// <summary>Keys that protect cookies: beside the database, except while the API is described, when nothing may be written.</summary>
+    private static void AddKeys(IServiceCollection services)
+    {
+        var protection = services.AddDataProtection().SetApplicationName("Ingegno");
+        if (IsDescribingApi)
+        {
+            protection.UseEphemeralDataProtectionProvider();
+            return;
+        }
+
+        services.AddOptions<KeyManagementOptions>().Configure<IOptions<IngegnoOptions>, ILoggerFactory>((keys, options, logs) =>
+            keys.XmlRepository = new FileSystemXmlRepository(new DirectoryInfo(Path.Combine(options.Value.Data, "keys")), logs));
     }
 
     private static Task Refuse(HttpContext context, int status, string code, string title, string detail) =>

@@ -47,14 +47,14 @@ public static class CandidateFilter
             return ("blood-pressure", "The head is below the hips: not with high blood pressure.");
         }
 
-        if (exercise.Skill > SkillCeiling(client.Level))
-        {
-            return ("level", $"Asks for more skill ({exercise.Skill} of 5) than a client at {Words.Of(client.Level)} level is trusted with.");
-        }
-
         if (exercise.Impact >= 2 && (client.Level == Level.Beginner || client.SoreJoints.Any(j => j.Joint is Joint.Knee or Joint.Ankle)))
         {
             return ("impact", client.Level == Level.Beginner ? "Hard landings are not for beginners." : "Hard landings are not for sore knees or ankles.");
+        }
+
+        if (exercise.Skill > SkillCeiling(client.Level))
+        {
+            return ("level", $"Asks for more skill ({exercise.Skill} of 5) than a client at {Words.Of(client.Level)} level is trusted with.");
         }
 
         return null;

@@ -1,0 +1,56 @@
+using Ingegno.Core;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Rebuilding;
+
+namespace Ingegno.Bench;
+
+/// <summary>One thing that is measured.</summary>
+internal sealed record Scenario(string Name, int Rounds, Action Run);
+
+/// <summary>What <c>./ingegno bench</c> measures inside the core.</summary>
+internal static class Scenarios
+{
+    public static IEnumerable<Scenario> All
+    {
+        get
+        {
+            var engine = new RebuildEngine(Trade.Shipped);
+            yield return new Scenario("rebuild of a six-line day, ordinary home", 200, () => engine.Rebuild(SixLines(OrdinaryHome)));
+            yield return new Scenario("rebuild of a six-line day, nothing but floor and wall", 200, () => engine.Rebuild(SixLines(new PlaceKit { Name = "empty" })));
+        }
+    }
+
+    private static PlaceKit OrdinaryHome { get; } = new()
+    {
+        Name = "flat",
+        Items =
+        [
+            new KitItem { Id = "db", Kind = "dumbbell", Count = 2, MassKg = 8 },
+            new KitItem { Id = "bag", Kind = "rucksack", MassKg = 0.9, VolumeL = 25, MaxLoadKg = 18 },
+            new KitItem { Id = "water", Kind = "bottle", Count = 6, MassKg = 1.53 },
+            new KitItem { Id = "book", Kind = "book", Count = 4, MassKg = 1.1 },
+            new KitItem { Id = "loop", Kind = "band-loop", ForceKg = 12 },
+            new KitItem { Id = "table", Kind = "dining-table", HeightCm = 74 },
+            new KitItem { Id = "sofa", Kind = "sofa", HeightCm = 44 },
+            new KitItem { Id = "stairs", Kind = "stairs", HeightCm = 19 },
+            new KitItem { Id = "floor", Kind = "sliding-floor" },
+            new KitItem { Id = "plates", Kind = "paper-plates" },
+        ],
+    };
+
+    private static RebuildRequest SixLines(PlaceKit kit) => new()
+    {
+        Client = new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle, Sex = Sex.Male, BodyMassKg = 80, StatureCm = 180 },
+        Kit = kit,
+        GymLines =
+        [
+            "Overhead press 3x6 + AMRAP @ 75% 2-0-1-0 180s",
+            "Deficit deadlift 4x5 @ RPE 8 3:00",
+            "C1 Neutral-grip pulldown 3x12 @ RPE 8 90 s",
+            "C2 Rear-delt fly 3x18 90 s",
+            "D1 Lateral step-up with dumbbells 3x10/side 2x10 kg",
+            "D2 Dumbbell lateral raise 3x15 @ 6 kg 60 s",
+        ],
+    };
+}

@@ -1,0 +1,3 @@
+# Pictures of the main views, from fresh demo data.
+(cd tests/browser && npx playwright test --config screenshots.config.ts)
+say "docs/screenshots is renewed."

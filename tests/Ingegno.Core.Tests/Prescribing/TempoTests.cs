@@ -1,0 +1,49 @@
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Prescribing;
+using Ingegno.Core.Programs;
+
+namespace Ingegno.Core.Tests.Prescribing;
+
+public class TempoTests
+{
+    [Theory]
+    [InlineData("3-1-1-0", 5)]
+    [InlineData("3-1-X-0", 5)]
+    [InlineData("0-0-0-0", 0)]
+    public void Seconds_of_a_rep_add_up(string text, int seconds)
+    {
+        Tempo.TryParse(text, out var tempo).ShouldBeTrue();
+        tempo.SecondsPerRep.ShouldBe(seconds);
+        tempo.ToString().ShouldBe(text);
+    }
+
+    [Theory]
+    [InlineData(null)]
+    [InlineData("3-1-1")]
+    [InlineData("3-1-1-0-2")]
+    [InlineData("3-X-1-0")]
+    [InlineData("31-0-0-0")]
+    [InlineData("-1-0-0-0")]
+    [InlineData("a-b-c-d")]
+    public void What_is_no_tempo_is_refused(string? text) => Tempo.TryParse(text, out _).ShouldBeFalse();
+
+    [Fact]
+    [Trait("source", "common practice: pause at the bottom of squats and push-ups, at the top of raises, bridges, rows")]
+    public void A_pause_goes_to_the_hard_end_of_the_range()
+    {
+        var pause = Trade.Shipped.Techniques.Single(t => t.Id == "pause-3");
+
+        pause.ApplyTo(Tempo.Usual, Profile.Stretched).ShouldBe(new Tempo(2, 3, 1, 0));
+        pause.ApplyTo(Tempo.Usual, Profile.Shortened).ShouldBe(new Tempo(2, 0, 1, 3));
+    }
+
+    [Fact]
+    [Trait("source", "handbook 07, common practice: even-count 3-3-3 of eight reps is 72 s under tension")]
+    public void Time_under_tension_of_an_even_count()
+    {
+        var dose = new Dose { Sets = 1, Target = new SetTarget(8, 8), Tempo = "3-3-3-0", RestSeconds = 60, Rir = 1 };
+
+        dose.WorkSeconds().ShouldBe(72);
+        (dose with { PerSide = true, Sets = 3 }).WorkSeconds().ShouldBe(72 * 2 * 3);
+    }
+}

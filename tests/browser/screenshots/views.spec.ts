@@ -1,0 +1,48 @@
+import type { Page } from '@playwright/test';
+import { join, resolve } from 'node:path';
+import { signIn, test } from '../support/fixtures.ts';
+
+const folder = process.env.SCREENSHOTS ?? resolve(import.meta.dirname, '../../../docs/screenshots');
+
+/** Renews the pictures of the main views from fresh demo data. */
+test('views', async ({ page, server }) => {
+  async function shoot(name: string, target: Page = page): Promise<void> {
+    await target.waitForLoadState('networkidle');
+    await target.evaluate(() => document.fonts.ready.then(() => undefined));
+    await target.screenshot({ path: join(folder, `${name}.png`) });
+  }
+
+  await page.goto(server.url);
+  await page.getByLabel('Password').waitFor();
+  await shoot('sign-in');
+  await signIn(page, server.url);
+  await shoot('roster');
+  await page.getByRole('link', { name: 'Tamsin Okoro' }).click();
+  await page.getByRole('heading', { name: 'Kit' }).waitFor();
+  await shoot('client');
+  await page.getByRole('link', { name: /Day 1, whole body, Flat/ }).click();
+  await page.getByRole('heading', { name: 'Candidates' }).waitFor();
+  await page.keyboard.press('ArrowDown');
+  await shoot('workbench');
+  await page.getByRole('button', { name: /dark theme/ }).click();
+  await shoot('workbench-slate');
+  await page.getByRole('button', { name: /light theme/ }).click();
+  const plan = new URL(page.url()).searchParams.get('plan');
+  await page.getByRole('button', { name: 'Gym day' }).click();
+  const area = page.getByLabel('Gym day, one line per exercise');
+  await area.fill(
+    (await area.inputValue()).replace('Rear-delt fly 3x18', 'Reer delt flye 3x999') + '\nBench press @ 80%',
+  );
+  await page.getByText('To mend').waitFor();
+  await shoot('gym-day');
+  await page.goto(`${server.url}/plans/${plan}/handout`);
+  await page.getByRole('button', { name: 'Print' }).waitFor();
+  await shoot('handout');
+  await page.goto(`${server.url}/plans/${plan}/log`);
+  await page.getByRole('heading', { name: 'Next session' }).waitFor();
+  await shoot('log');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${server.url}/plans/${plan}/handout`);
+  await page.getByRole('button', { name: 'Print' }).waitFor();
+  await shoot('handout-phone');
+});

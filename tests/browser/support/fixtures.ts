@@ -1,0 +1,90 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { test as base, expect, type Page } from '@playwright/test';
+import { demoCoach, Server } from './server.ts';
+
+/** Signs in through the form. */
+export async function signIn(page: Page, url: string): Promise<void> {
+  await page.goto(url);
+  await page.getByLabel('E-mail address').fill(demoCoach.email);
+  await page.getByLabel('Password').fill(demoCoach.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Roster' })).toBeVisible();
+}
+
+/** No accessibility fault that WCAG 2.2 A and AA name. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  const told = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' | ')}`);
+  expect(told).toEqual([]);
+}
+
+/** Adds a client with one place and one gym day through the API, so that every test has its own. */
+export async function addClient(
+  page: Page,
+  name: string,
+  options: { profile?: object; items?: object[]; text?: string } = {},
+): Promise<number> {
+  return page.evaluate(
+    async ({ name, options }) => {
+      const token = ((await (await fetch('/api/v1/session')).json()) as { token: string }).token;
+      const send = async (path: string, body: object): Promise<{ id: number }> => {
+        const answer = await fetch(path, {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json', 'X-Ingegno-Token': token },
+          body: JSON.stringify(body),
+        });
+        if (!answer.ok) throw new Error(`${path}: ${await answer.text()}`);
+        return (await answer.json()) as { id: number };
+      };
+      const profile = {
+        level: 'intermediate',
+        goal: 'muscle',
+        sex: 'male',
+        bodyMassKg: 80,
+        statureCm: 180,
+        ...options.profile,
+      };
+      const client = await send('/api/v1/clients', { name, profile });
+      await send(`/api/v1/clients/${client.id}/places`, { name: 'Home', items: options.items ?? [] });
+      if (options.text)
+        await send(`/api/v1/clients/${client.id}/gym-days`, { name: 'Day 1', text: options.text });
+      return client.id;
+    },
+    { name, options },
+  );
+}
+
+interface Fixtures {
+  /** Anything a browser wrote to its console as an error; must stay empty unless a test takes the expected ones out. */
+  consoleErrors: string[];
+}
+
+/** Tests get a signed-in page on a demo server of their worker, and fail on any console error. */
+export const test = base.extend<Fixtures, { server: Server }>({
+  server: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const server = new Server(true);
+      await server.start();
+      await use(server);
+      await server.dispose();
+    },
+    { scope: 'worker' },
+  ],
+  consoleErrors: [
+    async ({ page }, use) => {
+      const errors: string[] = [];
+      page.on('console', (message) => {
+        if (message.type() === 'error') errors.push(message.text());
+      });
+      page.on('pageerror', (error) => errors.push(String(error)));
+      await use(errors);
+      expect(errors).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
