@@ -1,5 +1,7 @@
+using System.Collections;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 
 namespace Ingegno.Core;
 
@@ -22,8 +24,42 @@ public static class TradeJson
         options.PropertyNamingPolicy = JsonNamingPolicy.CamelCase;
         options.DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull;
         options.NumberHandling = JsonNumberHandling.Strict;
+        options.RespectNullableAnnotations = true;
+        options.RespectRequiredConstructorParameters = true;
+        options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(RefuseNullItems);
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
     }
+
+    /// <summary>Nullable annotations do not reach into lists, so an item that is null is refused here.</summary>
+    private static void RefuseNullItems(JsonTypeInfo type)
+    {
+        if (type.Kind != JsonTypeInfoKind.Object)
+        {
+            return;
+        }
+
+        var lists = type.Properties
+            .Where(p => p.Get is not null && p.PropertyType.IsGenericType && p.PropertyType.GetGenericArguments() is [{ IsValueType: false }] && typeof(IEnumerable).IsAssignableFrom(p.PropertyType))
+            .ToList();
+        if (lists.Count == 0)
+        {
+            return;
+        }
+
+        type.OnDeserialized = value =>
+        {
+            foreach (var list in lists)
+            {
+                if (list.Get!(value) is IStructuralEquatable and IEnumerable items && !IsDefault(items) && items.Cast<object?>().Any(i => i is null))
+                {
+                    throw new JsonException($"An item of {list.Name} is null.");
+                }
+            }
+        };
+    }
+
+    /// <summary>An immutable array that was never set; asking it for its items would fail.</summary>
+    private static bool IsDefault(IEnumerable items) => items is IList { } && items.Equals(Activator.CreateInstance(items.GetType()));
 
     private static JsonSerializerOptions Create(JsonUnmappedMemberHandling unmapped)
     {

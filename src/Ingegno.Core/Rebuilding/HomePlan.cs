@@ -78,7 +78,7 @@ public sealed record MuscleSets(Muscle Muscle, double Gym, double Home);
 /// <summary>Minutes of the session at home, warm-up and cool-down included.</summary>
 /// <param name="Total">Estimated minutes.</param>
 /// <param name="Limit">The client's minutes, null when not set.</param>
-public sealed record SessionMinutes(int Total, int? Limit);
+public sealed record SessionMinutes(int Total, int? Limit = null);
 
 /// <summary>How much a notice matters.</summary>
 public enum NoticeLevel { Info, Warning }

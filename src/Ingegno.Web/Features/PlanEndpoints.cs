@@ -8,14 +8,14 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Ingegno.Web.Features;
 
 /// <summary>A plan to keep. The server rebuilds it from the request, so that what is stored is what the engine says.</summary>
-public sealed record NewPlan(string Title, long? PlaceId, long? GymDayId, RebuildRequest Request);
+public sealed record NewPlan(string Title, RebuildRequest Request, long? PlaceId = null, long? GymDayId = null);
 
 /// <summary>A new version of a plan.</summary>
 /// <param name="Revision">Revision that was seen.</param>
 /// <param name="Title">Title of the plan.</param>
-/// <param name="Note">What changed, in a few words.</param>
 /// <param name="Request">What the version is built from.</param>
-public sealed record PlanChange(int Revision, string Title, string? Note, RebuildRequest Request);
+/// <param name="Note">What changed, in a few words.</param>
+public sealed record PlanChange(int Revision, string Title, RebuildRequest Request, string? Note = null);
 
 /// <summary>Names the revision that was seen, for undo and redo.</summary>
 public sealed record SeenRevision(int Revision);

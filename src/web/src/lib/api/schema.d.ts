@@ -4,1837 +4,1768 @@
  */
 
 export interface paths {
-  '/api/v1/session': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SessionState"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SignIn"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Unauthorized */
+                401: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SessionState'];
-          };
+    "/api/v1/first-coach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FirstCoach"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['SignIn'];
+    "/api/v1/trade": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TradeSummary"];
+                    };
+                };
+            };
         };
-        /** @description Unauthorized */
-        401: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
+    "/api/v1/rebuild": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RebuildRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RebuildResult"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/first-coach': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/clients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClientRecord"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfClientRecord"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['FirstCoach'];
+    "/api/v1/clients/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfClientRecord"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeOfClientRecord"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfClientRecord"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/trade': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/clients/{clientId}/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlaceKit"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlaceKit"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlaceKit"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['TradeSummary'];
-          };
+    "/api/v1/places/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeOfPlaceKit"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlaceKit"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/rebuild': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/shorthand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ShorthandText"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ShorthandResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['RebuildRequest'];
+    "/api/v1/clients/{clientId}/gym-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['RebuildResult'];
-          };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfGymDay"][];
+                    };
+                };
+            };
         };
-        /** @description Bad Request */
-        400: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["GymDay"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfGymDay"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/clients': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/gym-days/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeOfGymDay"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfGymDay"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['RosterRow'][];
-          };
+    "/api/v1/clients/{clientId}/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PlanSummary"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewPlan"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlanRecord"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ClientRecord'];
+    "/api/v1/plans/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
-      responses: {
-        /** @description Created */
-        201: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfClientRecord'];
-          };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlanRecord"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-        /** @description Bad Request */
-        400: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/clients/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/plans/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlanChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlanRecord"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
+    "/api/v1/plans/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfClientRecord'];
-          };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SeenRevision"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlanRecord"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    put: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
+    "/api/v1/plans/{id}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ChangeOfClientRecord'];
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SeenRevision"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlanRecord"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfClientRecord'];
-          };
-        };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    post?: never;
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
+    "/api/v1/plans/{planId}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfSessionRecord"][];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SessionRecord"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SessionId"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/clients/{clientId}/places': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/plans/{planId}/sessions/{sessionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                    sessionId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
+    "/api/v1/plans/{planId}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlaceKit'][];
-          };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["NextProposals"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['PlaceKit'];
-        };
-      };
-      responses: {
-        /** @description Created */
-        201: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlaceKit'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/places/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ChangeOfPlaceKit'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlaceKit'];
-          };
-        };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    post?: never;
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/shorthand': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ShorthandText'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['ShorthandResult'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/clients/{clientId}/gym-days': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfGymDay'][];
-          };
-        };
-      };
-    };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['GymDay'];
-        };
-      };
-      responses: {
-        /** @description Created */
-        201: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfGymDay'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/gym-days/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ChangeOfGymDay'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfGymDay'];
-          };
-        };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    post?: never;
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/clients/{clientId}/plans': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['PlanSummary'][];
-          };
-        };
-      };
-    };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['NewPlan'];
-        };
-      };
-      responses: {
-        /** @description Created */
-        201: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlanRecord'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlanRecord'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    put?: never;
-    post?: never;
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{id}/versions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['PlanChange'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlanRecord'];
-          };
-        };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{id}/undo': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['SeenRevision'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlanRecord'];
-          };
-        };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{id}/redo': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['SeenRevision'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlanRecord'];
-          };
-        };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{planId}/sessions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          planId: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfSessionRecord'][];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          planId: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['SessionRecord'];
-        };
-      };
-      responses: {
-        /** @description Created */
-        201: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SessionId'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{planId}/sessions/{sessionId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          planId: number;
-          sessionId: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{planId}/next': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          planId: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['NextProposals'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    /** @enum {unknown} */
-    AnchorHeight: 'low' | 'knee' | 'chest' | 'high';
-    /** @description An anchor lift that a client may know. */
-    AnchorSummary: {
-      id: string;
-      label: string;
+    schemas: {
+        /** @enum {unknown} */
+        AnchorHeight: "low" | "knee" | "chest" | "high";
+        /** @description An anchor lift that a client may know. */
+        AnchorSummary: {
+            id: string;
+            label: string;
+        };
+        Candidate: {
+            id: string;
+            exercises: components["schemas"]["HomeExercise"][];
+            /** Format: double */
+            match: number;
+            parts: components["schemas"]["PartScore"][];
+            why: string[];
+            lost: string[];
+            name: string;
+        };
+        /** @description A change of something stored: the revision that was seen, and the new value. */
+        ChangeOfClientRecord: {
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["ClientRecord"];
+        };
+        /** @description A change of something stored: the revision that was seen, and the new value. */
+        ChangeOfGymDay: {
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["GymDay"];
+        };
+        /** @description A change of something stored: the revision that was seen, and the new value. */
+        ChangeOfPlaceKit: {
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["PlaceKit"];
+        };
+        ClientProfile: {
+            level: components["schemas"]["Level"];
+            goal: components["schemas"]["Goal"];
+            sex?: components["schemas"]["Sex"];
+            /** Format: double */
+            bodyMassKg?: null | number;
+            /** Format: double */
+            statureCm?: null | number;
+            /** Format: int32 */
+            ageYears?: null | number;
+            /** Format: int32 */
+            daysPerWeek?: null | number;
+            /** Format: int32 */
+            minutesPerSession?: null | number;
+            soreJoints?: components["schemas"]["SoreJoint"][];
+            knownLifts?: components["schemas"]["KnownLift"][];
+            refuses?: string[];
+            highBloodPressure?: boolean;
+        };
+        ClientRecord: {
+            name: string;
+            profile: components["schemas"]["ClientProfile"];
+            note?: null | string;
+        };
+        CoachChoice: {
+            /** Format: int32 */
+            line: number;
+            candidateId?: null | string;
+            role?: null | components["schemas"]["LineRole"];
+        };
+        /** @description The coach, as far as the interface shows it. */
+        CoachSummary: {
+            name: string;
+            email: string;
+        };
+        /** @enum {unknown} */
+        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "step-back" | "ease" | "swap";
+        Dose: {
+            /** Format: int32 */
+            sets: number;
+            target: components["schemas"]["SetTarget"];
+            timed: boolean;
+            lastSetOpen: boolean;
+            perSide: boolean;
+            tempo: string;
+            /** Format: int32 */
+            restSeconds: number;
+            /** Format: int32 */
+            rir: number;
+            techniques: string[];
+            instructions: string[];
+            reason: string;
+            figures: string;
+        };
+        /** @description An exercise in a list. */
+        ExerciseSummary: {
+            id: string;
+            name: string;
+            synonyms: string[];
+            pattern: components["schemas"]["MovementPattern"];
+            atHome: boolean;
+            /** Format: int32 */
+            skill: number;
+        };
+        /** @description The first coach of a new database. */
+        FirstCoach: {
+            name: string;
+            email: string;
+            password: string;
+        };
+        /** @enum {unknown} */
+        Goal: "strength" | "muscle" | "endurance" | "general-fitness";
+        GymDay: {
+            name: string;
+            text: string;
+        };
+        GymLine: {
+            /** Format: int32 */
+            line: number;
+            label?: null | string;
+            exerciseId: string;
+            name: string;
+            /** Format: int32 */
+            sets: number;
+            target: components["schemas"]["SetTarget"];
+            timed: boolean;
+            lastSetOpen: boolean;
+            perSide: boolean;
+            load?: null | components["schemas"]["PlannedLoad"];
+            /** Format: double */
+            shareOfMax?: null | number;
+            /** Format: double */
+            rpe?: null | number;
+            /** Format: int32 */
+            rir?: null | number;
+            tempo?: null | components["schemas"]["Tempo"];
+            /** Format: int32 */
+            restSeconds?: null | number;
+            note?: null | string;
+            /** Format: char */
+            supersetLetter?: null | string;
+        };
+        HomeEdit: {
+            /** Format: int32 */
+            line: number;
+            exerciseId: string;
+            /** Format: int32 */
+            sets?: null | number;
+            target?: null | components["schemas"]["SetTarget"];
+            tempo?: null | string;
+            /** Format: int32 */
+            restSeconds?: null | number;
+            /** Format: int32 */
+            rir?: null | number;
+            /** Format: double */
+            externalKg?: null | number;
+        };
+        HomeExercise: {
+            exerciseId: string;
+            name: string;
+            setupId: string;
+            setup: string;
+            /** Format: double */
+            externalKg: number;
+            /** Format: double */
+            systemLoadKg?: null | number;
+            expectedReps?: null | string;
+            restsOn?: null | string;
+            dose: components["schemas"]["Dose"];
+            steps: string[];
+            cues: string[];
+            cautions: string[];
+            easierName?: null | string;
+            harderName?: null | string;
+            usesItems: string[];
+        };
+        HomeLine: {
+            gym: components["schemas"]["GymLine"];
+            gymExerciseName: string;
+            gymDose: string;
+            role: components["schemas"]["LineRole"];
+            chosen?: null | components["schemas"]["Candidate"];
+            locked: boolean;
+            candidates: components["schemas"]["Candidate"][];
+            ruledOut: components["schemas"]["RuledOut"][];
+            better: string[];
+        };
+        HomePlan: {
+            lines: components["schemas"]["HomeLine"][];
+            hardSets: components["schemas"]["MuscleSets"][];
+            minutes: components["schemas"]["SessionMinutes"];
+            notices: components["schemas"]["PlanNotice"][];
+        };
+        /** @enum {unknown} */
+        Joint: "wrist" | "elbow" | "shoulder" | "neck" | "low-back" | "hip" | "knee" | "ankle";
+        /** @enum {unknown} */
+        KitGroup: "lift" | "pull-against" | "stand-or-lie-on" | "slide" | "fill" | "helps";
+        KitItem: {
+            id: string;
+            kind: string;
+            name?: null | string;
+            /** Format: int32 */
+            count?: number;
+            /** Format: double */
+            massKg?: null | number;
+            /** Format: double */
+            forceKg?: null | number;
+            /** Format: double */
+            heightCm?: null | number;
+            /** Format: double */
+            volumeL?: null | number;
+            /** Format: double */
+            maxLoadKg?: null | number;
+            anchorAt?: components["schemas"]["AnchorHeight"][];
+        };
+        KitKind: {
+            id: string;
+            label: string;
+            group: components["schemas"]["KitGroup"];
+            can: string[];
+            measures: string[];
+            /** Format: double */
+            typicalMassKg?: null | number;
+            /** Format: double */
+            typicalForceKg?: null | number;
+            /** Format: double */
+            typicalHeightCm?: null | number;
+            /** Format: double */
+            typicalVolumeL?: null | number;
+            /** Format: double */
+            typicalMaxLoadKg?: null | number;
+            typicalAnchorAt: components["schemas"]["AnchorHeight"][];
+            source: string;
+        };
+        KnownLift: {
+            anchor: string;
+            /** Format: double */
+            loadKg: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            reps: number;
+        };
+        /** @enum {unknown} */
+        Level: "beginner" | "novice" | "intermediate" | "advanced";
+        /** @enum {unknown} */
+        LineRole: "main" | "secondary" | "accessory" | "activation";
+        LoggedExercise: {
+            /** Format: int32 */
+            line: number;
+            exerciseId: string;
+            sets: components["schemas"]["LoggedSet"][];
+        };
+        LoggedSet: {
+            /** Format: int32 */
+            reps: number;
+            /** Format: double */
+            loadKg?: null | number;
+            /** Format: int32 */
+            rir?: null | number;
+            /** Format: int32 */
+            pain?: null | number;
+            painJoint?: null | components["schemas"]["Joint"];
+        };
+        /** @enum {unknown} */
+        MatchPart: "muscles" | "pattern" | "structure" | "resistance" | "profile" | "skill";
+        /** @enum {unknown} */
+        MovementPattern: "squat" | "hinge" | "lunge" | "horizontal-push" | "vertical-push" | "horizontal-pull" | "vertical-pull" | "elbow-flexion" | "elbow-extension" | "lateral-raise" | "rear-shoulder" | "fly" | "hip-extension" | "hip-abduction" | "hip-adduction" | "knee-flexion" | "knee-extension" | "plantar-flexion" | "dorsi-flexion" | "trunk-flexion" | "trunk-extension" | "rotation" | "anti-extension" | "anti-rotation" | "lateral-flexion" | "scapular-control" | "carry" | "crawl" | "jump" | "mobility" | "breathing";
+        /** @enum {unknown} */
+        Muscle: "upper-chest" | "mid-chest" | "lower-chest" | "front-delt" | "side-delt" | "rear-delt" | "rotator-cuff" | "serratus" | "lats" | "upper-back" | "upper-traps" | "biceps" | "forearms" | "triceps" | "triceps-long" | "abs" | "obliques" | "erectors" | "glutes" | "glute-med" | "adductors" | "quads" | "rectus-femoris" | "hamstrings" | "calves" | "tibialis" | "hip-flexors" | "neck";
+        MuscleSets: {
+            muscle: components["schemas"]["Muscle"];
+            /** Format: double */
+            gym: number;
+            /** Format: double */
+            home: number;
+        };
+        /** @description A plan to keep. The server rebuilds it from the request, so that what is stored is what the engine says. */
+        NewPlan: {
+            title: string;
+            request: components["schemas"]["RebuildRequest"];
+            /** Format: int64 */
+            placeId?: null | number;
+            /** Format: int64 */
+            gymDayId?: null | number;
+        };
+        /** @description What is proposed for the next session. */
+        NextProposals: {
+            /**
+             * Format: date
+             * @description Day of the session it rests on; null when nothing is logged yet.
+             */
+            basedOn: null | string;
+            /** @description One per home exercise. */
+            proposals: components["schemas"]["Proposal"][];
+        };
+        /** @enum {unknown} */
+        NoticeLevel: "info" | "warning";
+        PartScore: {
+            part: components["schemas"]["MatchPart"];
+            /** Format: double */
+            score: number;
+            /** Format: double */
+            weight: number;
+            reason: string;
+        };
+        /** @description A place in the roster. */
+        PlaceInBrief: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /** Format: int32 */
+            items: number;
+        };
+        PlaceKit: {
+            name: string;
+            items?: components["schemas"]["KitItem"][];
+        };
+        /** @description A new version of a plan. */
+        PlanChange: {
+            /**
+             * Format: int32
+             * @description Revision that was seen.
+             */
+            revision: number;
+            /** @description Title of the plan. */
+            title: string;
+            /** @description What the version is built from. */
+            request: components["schemas"]["RebuildRequest"];
+            /** @description What changed, in a few words. */
+            note?: null | string;
+        };
+        PlanDocument: {
+            title: string;
+            request: components["schemas"]["RebuildRequest"];
+            plan: components["schemas"]["HomePlan"];
+        };
+        PlanNotice: {
+            code: string;
+            level: components["schemas"]["NoticeLevel"];
+            text: string;
+        };
+        PlanRecord: {
+            /** Format: int64 */
+            clientId: number;
+            /** Format: int64 */
+            placeId: null | number;
+            /** Format: int64 */
+            gymDayId: null | number;
+            /** Format: int32 */
+            version: number;
+            /** Format: int32 */
+            versions: number;
+            canUndo: boolean;
+            canRedo: boolean;
+            document: components["schemas"]["PlanDocument"];
+        };
+        PlanSummary: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            clientId: number;
+            title: string;
+            /** Format: int32 */
+            version: number;
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        PlannedLoad: {
+            /** Format: double */
+            kg: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            pieces: number;
+            /** Format: double */
+            totalKg?: number;
+        };
+        ProblemDetails: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+        };
+        Proposal: {
+            /** Format: int32 */
+            line: number;
+            exerciseId: string;
+            name: string;
+            decision: components["schemas"]["Decision"];
+            reason: string;
+            dose: components["schemas"]["Dose"];
+            /** Format: double */
+            externalKg: number;
+            load: string;
+            flagsCoach: boolean;
+        };
+        RebuildRequest: {
+            client: components["schemas"]["ClientProfile"];
+            kit: components["schemas"]["PlaceKit"];
+            gymLines: string[];
+            choices?: components["schemas"]["CoachChoice"][];
+            edits?: components["schemas"]["HomeEdit"][];
+        };
+        RebuildResult: {
+            plan: components["schemas"]["HomePlan"];
+            errors: components["schemas"]["ShorthandError"][];
+        };
+        /** @description A client in the roster. */
+        RosterRow: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            client: components["schemas"]["ClientRecord"];
+            places: components["schemas"]["PlaceInBrief"][];
+            /** Format: int32 */
+            plans: number;
+        };
+        RuledOut: {
+            exerciseId: string;
+            name: string;
+            code: string;
+            reason: string;
+        };
+        SavedOfClientRecord: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["ClientRecord"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        SavedOfGymDay: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["GymDay"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        SavedOfPlaceKit: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["PlaceKit"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        SavedOfPlanRecord: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["PlanRecord"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        SavedOfSessionRecord: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["SessionRecord"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        /** @description Names the revision that was seen, for undo and redo. */
+        SeenRevision: {
+            /** Format: int32 */
+            revision: number;
+        };
+        /** @description Id of a logged session. */
+        SessionId: {
+            /** Format: int64 */
+            id: number;
+        };
+        SessionMinutes: {
+            /** Format: int32 */
+            total: number;
+            /** Format: int32 */
+            limit?: null | number;
+        };
+        SessionRecord: {
+            /** Format: int32 */
+            planVersion: number;
+            /** Format: date */
+            performedOn: string;
+            exercises: components["schemas"]["LoggedExercise"][];
+            /** Format: int32 */
+            effort?: null | number;
+            /** Format: int32 */
+            minutes?: null | number;
+            note?: null | string;
+        };
+        /** @description Who is signed in, and the token that changes need. */
+        SessionState: {
+            coach: null | components["schemas"]["CoachSummary"];
+            /** @description True when no coach exists yet: the first start asks to create one. */
+            needsFirstCoach: boolean;
+            /** @description Antiforgery token for the header of changing requests. */
+            token: string;
+        };
+        SetTarget: {
+            /** Format: int32 */
+            min: number;
+            /** Format: int32 */
+            max: number;
+            isOpen?: boolean;
+        };
+        /** @enum {unknown} */
+        Sex: "unknown" | "male" | "female";
+        ShorthandError: {
+            /** Format: int32 */
+            line: number;
+            /** Format: int32 */
+            column: number;
+            /** Format: int32 */
+            length: number;
+            code: string;
+            message: string;
+            suggestions: string[];
+        };
+        ShorthandResult: {
+            lines: components["schemas"]["GymLine"][];
+            errors: components["schemas"]["ShorthandError"][];
+        };
+        /** @description Text to read as shorthand. */
+        ShorthandText: {
+            text: string;
+        };
+        /** @description Sign-in. */
+        SignIn: {
+            email: string;
+            password: string;
+        };
+        SoreJoint: {
+            joint: components["schemas"]["Joint"];
+            severity: components["schemas"]["Soreness"];
+        };
+        /** @enum {unknown} */
+        Soreness: "sore" | "injured";
+        Tempo: {
+            /** Format: int32 */
+            eccentric?: number;
+            /** Format: int32 */
+            pauseStretched?: number;
+            /** Format: int32 */
+            concentric?: number;
+            /** Format: int32 */
+            pauseShortened?: number;
+            explosive?: boolean;
+            /** Format: int32 */
+            secondsPerRep?: number;
+        };
+        /** @description What the interface needs to know of the trade. */
+        TradeSummary: {
+            exercises: components["schemas"]["ExerciseSummary"][];
+            kitKinds: components["schemas"]["KitKind"][];
+            anchors: components["schemas"]["AnchorSummary"][];
+        };
     };
-    Candidate: {
-      id: string;
-      exercises: components['schemas']['HomeExercise'][];
-      /** Format: double */
-      match: number;
-      parts: components['schemas']['PartScore'][];
-      why: string[];
-      lost: string[];
-      name: string;
-    };
-    /** @description A change of something stored: the revision that was seen, and the new value. */
-    ChangeOfClientRecord: {
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['ClientRecord'];
-    };
-    /** @description A change of something stored: the revision that was seen, and the new value. */
-    ChangeOfGymDay: {
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['GymDay'];
-    };
-    /** @description A change of something stored: the revision that was seen, and the new value. */
-    ChangeOfPlaceKit: {
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['PlaceKit'];
-    };
-    ClientProfile: {
-      level: components['schemas']['Level'];
-      goal: components['schemas']['Goal'];
-      sex?: components['schemas']['Sex'];
-      /** Format: double */
-      bodyMassKg?: null | number;
-      /** Format: double */
-      statureCm?: null | number;
-      /** Format: int32 */
-      ageYears?: null | number;
-      /** Format: int32 */
-      daysPerWeek?: null | number;
-      /** Format: int32 */
-      minutesPerSession?: null | number;
-      soreJoints?: components['schemas']['SoreJoint'][];
-      knownLifts?: components['schemas']['KnownLift'][];
-      refuses?: string[];
-      highBloodPressure?: boolean;
-    };
-    ClientRecord: {
-      name: string;
-      profile: components['schemas']['ClientProfile'];
-      note?: null | string;
-    };
-    CoachChoice: {
-      /** Format: int32 */
-      line: number;
-      candidateId?: null | string;
-      role?: null | components['schemas']['LineRole'];
-    };
-    /** @description The coach, as far as the interface shows it. */
-    CoachSummary: {
-      name: string;
-      email: string;
-    };
-    /** @enum {unknown} */
-    Decision:
-      | 'wait'
-      | 'repeat'
-      | 'more-load'
-      | 'more-reps'
-      | 'more-sets'
-      | 'next-rung'
-      | 'technique-on'
-      | 'step-back'
-      | 'ease'
-      | 'swap';
-    Dose: {
-      /** Format: int32 */
-      sets: number;
-      target: components['schemas']['SetTarget'];
-      timed: boolean;
-      lastSetOpen: boolean;
-      perSide: boolean;
-      tempo: string;
-      /** Format: int32 */
-      restSeconds: number;
-      /** Format: int32 */
-      rir: number;
-      techniques: string[];
-      instructions: string[];
-      reason: string;
-      figures: string;
-    };
-    /** @description An exercise in a list. */
-    ExerciseSummary: {
-      id: string;
-      name: string;
-      synonyms: string[];
-      pattern: components['schemas']['MovementPattern'];
-      atHome: boolean;
-      /** Format: int32 */
-      skill: number;
-    };
-    /** @description The first coach of a new database. */
-    FirstCoach: {
-      name: string;
-      email: string;
-      password: string;
-    };
-    /** @enum {unknown} */
-    Goal: 'strength' | 'muscle' | 'endurance' | 'general-fitness';
-    GymDay: {
-      name: string;
-      text: string;
-    };
-    GymLine: {
-      /** Format: int32 */
-      line: number;
-      label?: null | string;
-      exerciseId: string;
-      name: string;
-      /** Format: int32 */
-      sets: number;
-      target: components['schemas']['SetTarget'];
-      timed: boolean;
-      lastSetOpen: boolean;
-      perSide: boolean;
-      load?: null | components['schemas']['PlannedLoad'];
-      /** Format: double */
-      shareOfMax?: null | number;
-      /** Format: double */
-      rpe?: null | number;
-      /** Format: int32 */
-      rir?: null | number;
-      tempo?: null | components['schemas']['Tempo'];
-      /** Format: int32 */
-      restSeconds?: null | number;
-      note?: null | string;
-      /** Format: char */
-      supersetLetter?: null | string;
-    };
-    HomeEdit: {
-      /** Format: int32 */
-      line: number;
-      exerciseId: string;
-      /** Format: int32 */
-      sets?: null | number;
-      target?: null | components['schemas']['SetTarget'];
-      tempo?: null | string;
-      /** Format: int32 */
-      restSeconds?: null | number;
-      /** Format: int32 */
-      rir?: null | number;
-      /** Format: double */
-      externalKg?: null | number;
-    };
-    HomeExercise: {
-      exerciseId: string;
-      name: string;
-      setupId: string;
-      setup: string;
-      /** Format: double */
-      externalKg: number;
-      /** Format: double */
-      systemLoadKg?: null | number;
-      expectedReps?: null | string;
-      restsOn?: null | string;
-      dose: components['schemas']['Dose'];
-      steps: string[];
-      cues: string[];
-      cautions: string[];
-      easierName?: null | string;
-      harderName?: null | string;
-      usesItems: string[];
-    };
-    HomeLine: {
-      gym: components['schemas']['GymLine'];
-      gymExerciseName: string;
-      gymDose: string;
-      role: components['schemas']['LineRole'];
-      chosen?: null | components['schemas']['Candidate'];
-      locked: boolean;
-      candidates: components['schemas']['Candidate'][];
-      ruledOut: components['schemas']['RuledOut'][];
-      better: string[];
-    };
-    HomePlan: {
-      lines: components['schemas']['HomeLine'][];
-      hardSets: components['schemas']['MuscleSets'][];
-      minutes: components['schemas']['SessionMinutes'];
-      notices: components['schemas']['PlanNotice'][];
-    };
-    /** @enum {unknown} */
-    Joint: 'wrist' | 'elbow' | 'shoulder' | 'neck' | 'low-back' | 'hip' | 'knee' | 'ankle';
-    /** @enum {unknown} */
-    KitGroup: 'lift' | 'pull-against' | 'stand-or-lie-on' | 'slide' | 'fill' | 'helps';
-    KitItem: {
-      id: string;
-      kind: string;
-      name?: null | string;
-      /** Format: int32 */
-      count?: number;
-      /** Format: double */
-      massKg?: null | number;
-      /** Format: double */
-      forceKg?: null | number;
-      /** Format: double */
-      heightCm?: null | number;
-      /** Format: double */
-      volumeL?: null | number;
-      /** Format: double */
-      maxLoadKg?: null | number;
-      anchorAt?: components['schemas']['AnchorHeight'][];
-    };
-    KitKind: {
-      id: string;
-      label: string;
-      group: components['schemas']['KitGroup'];
-      can: string[];
-      measures: string[];
-      /** Format: double */
-      typicalMassKg?: null | number;
-      /** Format: double */
-      typicalForceKg?: null | number;
-      /** Format: double */
-      typicalHeightCm?: null | number;
-      /** Format: double */
-      typicalVolumeL?: null | number;
-      /** Format: double */
-      typicalMaxLoadKg?: null | number;
-      typicalAnchorAt: components['schemas']['AnchorHeight'][];
-      source: string;
-    };
-    KnownLift: {
-      anchor: string;
-      /** Format: double */
-      loadKg: number;
-      /**
-       * Format: int32
-       * @default 1
-       */
-      reps: number;
-    };
-    /** @enum {unknown} */
-    Level: 'beginner' | 'novice' | 'intermediate' | 'advanced';
-    /** @enum {unknown} */
-    LineRole: 'main' | 'secondary' | 'accessory' | 'activation';
-    LoggedExercise: {
-      /** Format: int32 */
-      line: number;
-      exerciseId: string;
-      sets: components['schemas']['LoggedSet'][];
-    };
-    LoggedSet: {
-      /** Format: int32 */
-      reps: number;
-      /** Format: double */
-      loadKg?: null | number;
-      /** Format: int32 */
-      rir?: null | number;
-      /** Format: int32 */
-      pain?: null | number;
-      painJoint?: null | components['schemas']['Joint'];
-    };
-    /** @enum {unknown} */
-    MatchPart: 'muscles' | 'pattern' | 'structure' | 'resistance' | 'profile' | 'skill';
-    /** @enum {unknown} */
-    MovementPattern:
-      | 'squat'
-      | 'hinge'
-      | 'lunge'
-      | 'horizontal-push'
-      | 'vertical-push'
-      | 'horizontal-pull'
-      | 'vertical-pull'
-      | 'elbow-flexion'
-      | 'elbow-extension'
-      | 'lateral-raise'
-      | 'rear-shoulder'
-      | 'fly'
-      | 'hip-extension'
-      | 'hip-abduction'
-      | 'hip-adduction'
-      | 'knee-flexion'
-      | 'knee-extension'
-      | 'plantar-flexion'
-      | 'dorsi-flexion'
-      | 'trunk-flexion'
-      | 'trunk-extension'
-      | 'rotation'
-      | 'anti-extension'
-      | 'anti-rotation'
-      | 'lateral-flexion'
-      | 'scapular-control'
-      | 'carry'
-      | 'crawl'
-      | 'jump'
-      | 'mobility'
-      | 'breathing';
-    /** @enum {unknown} */
-    Muscle:
-      | 'upper-chest'
-      | 'mid-chest'
-      | 'lower-chest'
-      | 'front-delt'
-      | 'side-delt'
-      | 'rear-delt'
-      | 'rotator-cuff'
-      | 'serratus'
-      | 'lats'
-      | 'upper-back'
-      | 'upper-traps'
-      | 'biceps'
-      | 'forearms'
-      | 'triceps'
-      | 'triceps-long'
-      | 'abs'
-      | 'obliques'
-      | 'erectors'
-      | 'glutes'
-      | 'glute-med'
-      | 'adductors'
-      | 'quads'
-      | 'rectus-femoris'
-      | 'hamstrings'
-      | 'calves'
-      | 'tibialis'
-      | 'hip-flexors'
-      | 'neck';
-    MuscleSets: {
-      muscle: components['schemas']['Muscle'];
-      /** Format: double */
-      gym: number;
-      /** Format: double */
-      home: number;
-    };
-    /** @description A plan to keep. The server rebuilds it from the request, so that what is stored is what the engine says. */
-    NewPlan: {
-      title: string;
-      /** Format: int64 */
-      placeId: null | number;
-      /** Format: int64 */
-      gymDayId: null | number;
-      request: components['schemas']['RebuildRequest'];
-    };
-    /** @description What is proposed for the next session. */
-    NextProposals: {
-      /**
-       * Format: date
-       * @description Day of the session it rests on; null when nothing is logged yet.
-       */
-      basedOn: null | string;
-      /** @description One per home exercise. */
-      proposals: components['schemas']['Proposal'][];
-    };
-    /** @enum {unknown} */
-    NoticeLevel: 'info' | 'warning';
-    PartScore: {
-      part: components['schemas']['MatchPart'];
-      /** Format: double */
-      score: number;
-      /** Format: double */
-      weight: number;
-      reason: string;
-    };
-    /** @description A place in the roster. */
-    PlaceInBrief: {
-      /** Format: int64 */
-      id: number;
-      name: string;
-      /** Format: int32 */
-      items: number;
-    };
-    PlaceKit: {
-      name: string;
-      items?: components['schemas']['KitItem'][];
-    };
-    /** @description A new version of a plan. */
-    PlanChange: {
-      /**
-       * Format: int32
-       * @description Revision that was seen.
-       */
-      revision: number;
-      /** @description Title of the plan. */
-      title: string;
-      /** @description What changed, in a few words. */
-      note: null | string;
-      /** @description What the version is built from. */
-      request: components['schemas']['RebuildRequest'];
-    };
-    PlanDocument: {
-      title: string;
-      request: components['schemas']['RebuildRequest'];
-      plan: components['schemas']['HomePlan'];
-    };
-    PlanNotice: {
-      code: string;
-      level: components['schemas']['NoticeLevel'];
-      text: string;
-    };
-    PlanRecord: {
-      /** Format: int64 */
-      clientId: number;
-      /** Format: int64 */
-      placeId: null | number;
-      /** Format: int64 */
-      gymDayId: null | number;
-      /** Format: int32 */
-      version: number;
-      /** Format: int32 */
-      versions: number;
-      canUndo: boolean;
-      canRedo: boolean;
-      document: components['schemas']['PlanDocument'];
-    };
-    PlanSummary: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int64 */
-      clientId: number;
-      title: string;
-      /** Format: int32 */
-      version: number;
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    PlannedLoad: {
-      /** Format: double */
-      kg: number;
-      /**
-       * Format: int32
-       * @default 1
-       */
-      pieces: number;
-      /** Format: double */
-      totalKg?: number;
-    };
-    ProblemDetails: {
-      type?: null | string;
-      title?: null | string;
-      /** Format: int32 */
-      status?: null | number;
-      detail?: null | string;
-      instance?: null | string;
-    };
-    Proposal: {
-      /** Format: int32 */
-      line: number;
-      exerciseId: string;
-      name: string;
-      decision: components['schemas']['Decision'];
-      reason: string;
-      dose: components['schemas']['Dose'];
-      /** Format: double */
-      externalKg: number;
-      load: string;
-      flagsCoach: boolean;
-    };
-    RebuildRequest: {
-      client: components['schemas']['ClientProfile'];
-      kit: components['schemas']['PlaceKit'];
-      gymLines: string[];
-      choices?: components['schemas']['CoachChoice'][];
-      edits?: components['schemas']['HomeEdit'][];
-    };
-    RebuildResult: {
-      plan: components['schemas']['HomePlan'];
-      errors: components['schemas']['ShorthandError'][];
-    };
-    /** @description A client in the roster. */
-    RosterRow: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      client: components['schemas']['ClientRecord'];
-      places: components['schemas']['PlaceInBrief'][];
-      /** Format: int32 */
-      plans: number;
-    };
-    RuledOut: {
-      exerciseId: string;
-      name: string;
-      code: string;
-      reason: string;
-    };
-    SavedOfClientRecord: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['ClientRecord'];
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    SavedOfGymDay: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['GymDay'];
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    SavedOfPlaceKit: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['PlaceKit'];
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    SavedOfPlanRecord: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['PlanRecord'];
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    SavedOfSessionRecord: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['SessionRecord'];
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    /** @description Names the revision that was seen, for undo and redo. */
-    SeenRevision: {
-      /** Format: int32 */
-      revision: number;
-    };
-    /** @description Id of a logged session. */
-    SessionId: {
-      /** Format: int64 */
-      id: number;
-    };
-    SessionMinutes: {
-      /** Format: int32 */
-      total: number;
-      /** Format: int32 */
-      limit: null | number;
-    };
-    SessionRecord: {
-      /** Format: int32 */
-      planVersion: number;
-      /** Format: date */
-      performedOn: string;
-      exercises: components['schemas']['LoggedExercise'][];
-      /** Format: int32 */
-      effort?: null | number;
-      /** Format: int32 */
-      minutes?: null | number;
-      note?: null | string;
-    };
-    /** @description Who is signed in, and the token that changes need. */
-    SessionState: {
-      coach: null | components['schemas']['CoachSummary'];
-      /** @description True when no coach exists yet: the first start asks to create one. */
-      needsFirstCoach: boolean;
-      /** @description Antiforgery token for the header of changing requests. */
-      token: string;
-    };
-    SetTarget: {
-      /** Format: int32 */
-      min: number;
-      /** Format: int32 */
-      max: number;
-      isOpen?: boolean;
-    };
-    /** @enum {unknown} */
-    Sex: 'unknown' | 'male' | 'female';
-    ShorthandError: {
-      /** Format: int32 */
-      line: number;
-      /** Format: int32 */
-      column: number;
-      /** Format: int32 */
-      length: number;
-      code: string;
-      message: string;
-      suggestions: string[];
-    };
-    ShorthandResult: {
-      lines: components['schemas']['GymLine'][];
-      errors: components['schemas']['ShorthandError'][];
-    };
-    /** @description Text to read as shorthand. */
-    ShorthandText: {
-      text: string;
-    };
-    /** @description Sign-in. */
-    SignIn: {
-      email: string;
-      password: string;
-    };
-    SoreJoint: {
-      joint: components['schemas']['Joint'];
-      severity: components['schemas']['Soreness'];
-    };
-    /** @enum {unknown} */
-    Soreness: 'sore' | 'injured';
-    Tempo: {
-      /** Format: int32 */
-      eccentric?: number;
-      /** Format: int32 */
-      pauseStretched?: number;
-      /** Format: int32 */
-      concentric?: number;
-      /** Format: int32 */
-      pauseShortened?: number;
-      explosive?: boolean;
-      /** Format: int32 */
-      secondsPerRep?: number;
-    };
-    /** @description What the interface needs to know of the trade. */
-    TradeSummary: {
-      exercises: components['schemas']['ExerciseSummary'][];
-      kitKinds: components['schemas']['KitKind'][];
-      anchors: components['schemas']['AnchorSummary'][];
-    };
-  };
-  responses: never;
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export type operations = Record<string, never>;

@@ -1,0 +1,131 @@
+using System.Net;
+using Microsoft.AspNetCore.Authorization;
+using Microsoft.AspNetCore.Http;
+using Microsoft.AspNetCore.Routing;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace Ingegno.Web.Tests;
+
+public class SignInTests
+{
+    /// <summary>The only endpoints that answer before sign-in.</summary>
+    private static readonly string[] Open = ["GET /healthz", "GET /api/v1/session/", "POST /api/v1/session/", "POST /api/v1/first-coach", "/{*path:nonfile}"];
+
+    [Fact]
+    public async Task Every_endpoint_is_closed_unless_it_is_listed_as_open()
+    {
+        await using var server = new TestServer();
+        var browser = await server.Fresh();
+        var closed = 0;
+        foreach (var endpoint in server.Services.GetRequiredService<EndpointDataSource>().Endpoints.OfType<RouteEndpoint>())
+        {
+            var methods = endpoint.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? [string.Empty];
+            foreach (var method in methods)
+            {
+                var name = $"{method} {endpoint.RoutePattern.RawText}".Trim();
+                name = name.StartsWith('/') || name.Contains(" /", StringComparison.Ordinal) ? name : name.Replace(" ", " /", StringComparison.Ordinal);
+                if (endpoint.Metadata.GetMetadata<IAllowAnonymous>() is not null)
+                {
+                    Open.ShouldContain(o => name.EndsWith(o.TrimStart('/'), StringComparison.Ordinal) || o == name, name);
+                    continue;
+                }
+
+                var path = "/" + endpoint.RoutePattern.RawText!.TrimStart('/').Replace("{**rest}", "rest", StringComparison.Ordinal);
+                path = System.Text.RegularExpressions.Regex.Replace(path, @"\{[^}]+\}", "1");
+                using var request = new HttpRequestMessage(new HttpMethod(method.Length == 0 ? "GET" : method), path);
+                var answer = await browser.Http.SendAsync(request);
+                answer.StatusCode.ShouldBe(HttpStatusCode.Unauthorized, name);
+                closed++;
+            }
+        }
+
+        closed.ShouldBeGreaterThan(20, "the walk must have seen the endpoints");
+    }
+
+    [Fact]
+    public async Task A_wrong_password_and_an_unknown_address_are_told_alike()
+    {
+        await using var server = new TestServer();
+        var browser = await server.Fresh();
+
+        var wrong = await browser.Post("/api/v1/session", new { email = TestServer.Email, password = "guess" }).Problem(401, "wrong-password");
+        var unknown = await browser.Post("/api/v1/session", new { email = "nobody@elsewhere.example", password = "guess" }).Problem(401, "wrong-password");
+
+        unknown.GetProperty("detail").GetString().ShouldBe(wrong.GetProperty("detail").GetString());
+        await browser.Post("/api/v1/session", new { email = (string?)null, password = (string?)null }).Problem(400, "json");
+    }
+
+    [Fact]
+    public async Task Guessing_is_slowed_down()
+    {
+        await using var server = TestServer.Empty(signIns: 3);
+        var browser = await server.Fresh();
+        for (var i = 0; i < 3; i++)
+        {
+            await browser.Post("/api/v1/session", new { email = "a@b.example", password = "guess" }).Problem(401, "wrong-password");
+        }
+
+        await browser.Post("/api/v1/session", new { email = "a@b.example", password = "guess" }).Problem(429, "too-many-tries");
+    }
+
+    [Fact]
+    public async Task The_cookie_is_strict_and_out_of_reach_of_scripts()
+    {
+        await using var server = new TestServer();
+        var browser = await server.Fresh();
+        var answer = await browser.Post("/api/v1/session", new { email = TestServer.Email, password = TestServer.Password });
+
+        var cookie = answer.Headers.GetValues("Set-Cookie").Single(c => c.StartsWith("ingegno=", StringComparison.Ordinal));
+        cookie.ShouldContain("samesite=strict", Case.Insensitive);
+        cookie.ShouldContain("httponly", Case.Insensitive);
+    }
+
+    [Fact]
+    public async Task A_change_without_the_page_token_is_refused()
+    {
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+        browser.Http.DefaultRequestHeaders.Remove("X-Ingegno-Token");
+
+        await browser.Post("/api/v1/clients", new { name = "x", profile = new { level = "beginner", goal = "muscle" } }).Problem(400, "antiforgery");
+    }
+
+    [Fact]
+    public async Task After_signing_out_nothing_answers()
+    {
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+        (await browser.Delete("/api/v1/session")).EnsureSuccessStatusCode();
+
+        await browser.Get("/api/v1/clients").Problem(401, "signed-out");
+    }
+
+    [Fact]
+    public async Task The_first_start_asks_for_the_coach_and_knows_no_default_password()
+    {
+        await using var server = TestServer.Empty();
+        var browser = await server.Fresh();
+        (await browser.Read("/api/v1/session")).GetProperty("needsFirstCoach").GetBoolean().ShouldBeTrue();
+        await browser.Post("/api/v1/session", new { email = TestServer.Email, password = TestServer.Password }).Problem(401, "wrong-password");
+        await browser.Post("/api/v1/first-coach", new { name = "Lena", email = "lena@boathouse.example", password = "short" }).Problem(400, "validation");
+
+        var first = new { name = "Lena", email = "lena@boathouse.example", password = "a password long enough" };
+        (await browser.Post("/api/v1/first-coach", first)).EnsureSuccessStatusCode();
+
+        await browser.RenewToken();
+        (await browser.Read("/api/v1/session")).GetProperty("coach").GetProperty("name").GetString().ShouldBe("Lena");
+        await browser.Post("/api/v1/first-coach", first).Problem(409, "coach-exists");
+    }
+
+    [Fact]
+    public async Task Pages_carry_a_policy_that_keeps_foreign_scripts_out()
+    {
+        await using var server = new TestServer();
+        var answer = await (await server.Fresh()).Get("/healthz");
+
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+        var policy = answer.Headers.GetValues("Content-Security-Policy").Single();
+        policy.ShouldContain("script-src 'self';");
+        policy.ShouldNotContain("unsafe-eval");
+    }
+}

@@ -1,0 +1,112 @@
+using System.Net.Http.Json;
+using System.Text.Json;
+using Ingegno.Core;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+
+namespace Ingegno.Web.Tests;
+
+/// <summary>The whole application on a real SQLite file of its own, asked over HTTP.</summary>
+public sealed class TestServer : WebApplicationFactory<IngegnoOptions>
+{
+    public const string Email = "coach@boathouse.example";
+    public const string Password = "slipway-lantern-42";
+
+    private readonly DirectoryInfo _folder = Directory.CreateTempSubdirectory("ingegno-web-");
+    private readonly bool _demo;
+    private readonly int _signIns;
+
+    public TestServer()
+        : this(demo: true)
+    {
+    }
+
+    private TestServer(bool demo, int signIns = 1000) => (_demo, _signIns) = (demo, signIns);
+
+    public static JsonSerializerOptions Json { get; } = TradeJson.Lenient;
+
+    /// <summary>A server without demo data: nobody can sign in yet.</summary>
+    public static TestServer Empty(int signIns = 1000) => new(demo: false, signIns);
+
+    /// <summary>A browser that is signed in as the demo coach.</summary>
+    public async Task<Browser> SignedIn()
+    {
+        var browser = await Fresh();
+        (await browser.Post("/api/v1/session", new { email = Email, password = Password })).EnsureSuccessStatusCode();
+        await browser.RenewToken();
+        return browser;
+    }
+
+    /// <summary>A browser that only opened the page.</summary>
+    public async Task<Browser> Fresh()
+    {
+        var browser = new Browser(CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false }));
+        await browser.RenewToken();
+        return browser;
+    }
+
+    protected override void ConfigureWebHost(IWebHostBuilder builder)
+    {
+        builder.UseSetting("Data", _folder.FullName);
+        builder.UseSetting("Demo", _demo.ToString());
+        builder.UseSetting("SignInsPerMinute", _signIns.ToString(System.Globalization.CultureInfo.InvariantCulture));
+    }
+
+    protected override void Dispose(bool disposing)
+    {
+        base.Dispose(disposing);
+        if (disposing && _folder.Exists)
+        {
+            Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+            _folder.Delete(recursive: true);
+        }
+    }
+}
+
+/// <summary>Cookies and page token of one browser.</summary>
+public sealed class Browser(HttpClient http)
+{
+    public HttpClient Http => http;
+
+    public async Task RenewToken()
+    {
+        var state = await http.GetFromJsonAsync<JsonElement>("/api/v1/session");
+        http.DefaultRequestHeaders.Remove("X-Ingegno-Token");
+        http.DefaultRequestHeaders.Add("X-Ingegno-Token", state.GetProperty("token").GetString());
+    }
+
+    public Task<HttpResponseMessage> Get(string path) => http.GetAsync(new Uri(path, UriKind.Relative));
+
+    public Task<HttpResponseMessage> Post(string path, object body) => http.PostAsJsonAsync(path, body, TestServer.Json);
+
+    public Task<HttpResponseMessage> Put(string path, object body) => http.PutAsJsonAsync(path, body, TestServer.Json);
+
+    public Task<HttpResponseMessage> Delete(string path) => http.DeleteAsync(new Uri(path, UriKind.Relative));
+
+    public async Task<JsonElement> Read(string path) => await http.GetFromJsonAsync<JsonElement>(path);
+
+    /// <summary>Posts and reads what was made.</summary>
+    public async Task<JsonElement> Make(string path, object body)
+    {
+        var answer = await Post(path, body);
+        answer.IsSuccessStatusCode.ShouldBeTrue(await answer.Content.ReadAsStringAsync());
+        return await answer.Content.ReadFromJsonAsync<JsonElement>();
+    }
+}
+
+internal static class Answers
+{
+    /// <summary>The problem of an answer, checked for the form that every problem has.</summary>
+    public static async Task<JsonElement> Problem(this Task<HttpResponseMessage> call, int status, string code)
+    {
+        var answer = await call;
+        var text = await answer.Content.ReadAsStringAsync();
+        ((int)answer.StatusCode).ShouldBe(status, text);
+        answer.Content.Headers.ContentType!.MediaType.ShouldBe("application/problem+json");
+        var problem = JsonDocument.Parse(text).RootElement;
+        problem.GetProperty("code").GetString().ShouldBe(code);
+        problem.GetProperty("title").GetString().ShouldNotBeNullOrWhiteSpace();
+        problem.GetProperty("detail").GetString().ShouldNotBeNullOrWhiteSpace();
+        return problem;
+    }
+}
