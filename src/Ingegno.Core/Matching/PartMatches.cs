@@ -25,9 +25,9 @@ public static class PartMatches
         var partly = prime.Except(reached).Where(m => home.GetValueOrDefault(m) >= Exercise.SynergistInvolvement).ToList();
         var missed = prime.Except(reached).Except(partly).ToList();
         var sentences = new List<string>();
-        if (reached.Count > 0)
+        if (missed.Count > 0)
         {
-            sentences.Add($"{(missed.Count + partly.Count == 0 ? "same prime movers" : "keeps")}: {Names(reached)}");
+            sentences.Add($"leaves out {Names(missed)}");
         }
 
         if (partly.Count > 0)
@@ -35,9 +35,9 @@ public static class PartMatches
             sentences.Add($"only helps with {Names(partly)}");
         }
 
-        if (missed.Count > 0)
+        if (reached.Count > 0)
         {
-            sentences.Add($"leaves out {Names(missed)}");
+            sentences.Add(missed.Count + partly.Count == 0 ? $"same prime movers: {Names(reached)}" : $"keeps {Names(reached)}");
         }
 
         return (score, Words.Sentence(string.Join("; ", sentences)) + ".");

@@ -33,7 +33,7 @@ test('views', async ({ page, server }) => {
   await area.fill(
     (await area.inputValue()).replace('Rear-delt fly 3x18', 'Reer delt flye 3x999') + '\nBench press @ 80%',
   );
-  await page.getByText('To mend').waitFor();
+  await page.getByRole('heading', { name: 'To mend' }).waitFor();
   await shoot('gym-day');
   await page.goto(`${server.url}/plans/${plan}/handout`);
   await page.getByRole('button', { name: 'Print' }).waitFor();

@@ -9,7 +9,7 @@
   import { emptyLog, filled, type ExerciseDraft } from '../lib/log/draft';
   import NumberField from '../lib/ui/NumberField.svelte';
   import { conflictOf } from '../lib/ui/saving';
-  import { day } from '../lib/words';
+  import { day, inWords, sentence } from '../lib/words';
   import { p, route } from '../router';
 
   const id = Number(route.params.id);
@@ -157,6 +157,9 @@
     }
   }
 
+  /** Name of what was done; a line that the plan has changed since is named by its key. */
+  const nameOf = (line: number, exerciseId: string): string =>
+    drafts.find((d) => d.line === line && d.exerciseId === exerciseId)?.name ?? sentence(inWords(exerciseId));
   const best = (sets: LoggedSet[]): string =>
     sets.map((s) => `${s.reps}${s.loadKg ? ` @ ${s.loadKg} kg` : ''}`).join(', ');
 </script>
@@ -205,7 +208,8 @@
                 </div>
                 {#each session.value.exercises as exercise (`${exercise.line}/${exercise.exerciseId}`)}
                   <p class="text-sm">
-                    line {exercise.line}: <span class="figures">{best(exercise.sets)}</span>
+                    {nameOf(exercise.line, exercise.exerciseId)}:
+                    <span class="figures">{best(exercise.sets)}</span>
                   </p>
                 {/each}
                 {#if session.value.note}<p class="soft text-sm">{session.value.note}</p>{/if}

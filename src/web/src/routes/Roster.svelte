@@ -99,7 +99,7 @@
         {@const profile = row.client.profile}
         {@const todo = progress(row)}
         <li
-          class="rule-b grid items-center gap-x-6 gap-y-1 px-5 py-3 last:border-b-0 md:grid-cols-[1.3fr_1.2fr_1.4fr_auto]"
+          class="rule-b grid items-center gap-x-6 gap-y-1 px-5 py-3 last:border-b-0 md:grid-cols-[1.3fr_1.1fr_1.4fr_15rem]"
         >
           <div class="min-w-0">
             <a

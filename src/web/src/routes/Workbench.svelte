@@ -107,11 +107,11 @@
   }
 </script>
 
-<main id="main" class="flex min-h-0 flex-1 flex-col">
+<main id="main" class="flex min-h-0 flex-1 flex-col lg:h-[calc(100dvh-3.1rem)] lg:flex-none">
   <h1 class="sr-only">Workbench of {bench.client?.value.name ?? 'a client'}</h1>
   {#if bench.client && profile}
     <div
-      class="rule-b grid gap-px text-[14px] md:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)_minmax(0,2.2fr)_auto]"
+      class="rule-b grid gap-px text-[14px] md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.7fr)_auto]"
     >
       <div class="px-5 py-2">
         <p class="soft text-[13px]">Client</p>
@@ -158,7 +158,7 @@
         <a class="link text-[14px]" href={p('/clients/:id', { params: { id: String(id) } })}>Change the kit</a
         >
       </div>
-      <div class="rule-l flex flex-wrap content-start items-center gap-2 px-4 py-2 md:max-w-72">
+      <div class="rule-l grid grid-cols-3 content-start gap-x-1 gap-y-1 px-3 py-2">
         <button
           class="btn btn-sm"
           onclick={() => (bench.editing = !bench.editing)}
@@ -189,11 +189,11 @@
     {#if bench.editing}
       <GymDayEditor {bench} />
     {:else if bench.result}
-      <div class="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(340px,30vw)]" aria-busy={bench.busy}>
-        <section
-          aria-label="Gym plan facing home plan"
-          class="min-w-0 lg:max-h-[calc(100vh-20rem)] lg:min-h-80 lg:overflow-y-auto"
-        >
+      <div
+        class="grid min-h-0 flex-1 lg:min-h-64 lg:grid-cols-[minmax(0,1fr)_minmax(340px,30vw)]"
+        aria-busy={bench.busy}
+      >
+        <section aria-label="Gym plan facing home plan" class="min-w-0 lg:overflow-y-auto">
           <div
             class="rule-b sticky top-0 z-20 grid grid-cols-[minmax(0,1fr)_96px_minmax(0,1.75fr)] bg-base-200 py-1 text-[13px] font-semibold max-md:hidden"
           >
@@ -222,10 +222,7 @@
             {/each}
           </ol>
         </section>
-        <aside
-          aria-label="Inspector"
-          class="rule-l min-w-0 bg-base-100 max-lg:border-t lg:max-h-[calc(100vh-20rem)] lg:min-h-80 lg:overflow-y-auto"
-        >
+        <aside aria-label="Inspector" class="rule-l min-w-0 bg-base-100 max-lg:border-t lg:overflow-y-auto">
           {#if bench.line}
             {#key bench.line.gym.line}<Inspector {bench} line={bench.line} />{/key}
           {/if}

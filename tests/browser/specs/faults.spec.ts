@@ -1,0 +1,95 @@
+import { demoCoach } from '../support/server.ts';
+import { addClient, expect, signIn, test } from '../support/fixtures.ts';
+
+test.beforeEach(async ({ page, server }) => signIn(page, server.url));
+
+test('a session that ends while typing loses nothing', async ({ page, server, context, consoleErrors }) => {
+  const id = await addClient(page, 'Expired', { text: 'Bench press 3x8' });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  const area = page.getByLabel('Gym day, one line per exercise');
+  await area.fill('Bench press 3x8\nBack squat 4x6');
+  await context.clearCookies();
+  await page.getByRole('button', { name: /^Rebuild/ }).click();
+
+  const dialog = page.getByRole('dialog', { name: 'Sign in again' });
+  await dialog.getByLabel('Password').fill(demoCoach.password);
+  await dialog.getByRole('button', { name: 'Sign in' }).click();
+
+  await expect(
+    page.getByRole('region', { name: 'Gym plan facing home plan' }).getByRole('listitem'),
+  ).toHaveCount(2);
+  expect(consoleErrors.splice(0).every((e) => e.includes('401'))).toBe(true);
+});
+
+test('what was typed is still there after a reload', async ({ page, server }) => {
+  const id = await addClient(page, 'Reloaded', { text: 'Bench press 3x8' });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.getByLabel('Gym day, one line per exercise').fill('Bench press 3x8\nnot finish');
+  await page.reload();
+
+  await expect(page.getByLabel('Gym day, one line per exercise')).toHaveValue(/not finish/);
+  await expect(page.getByText('What you had typed for this day is back.')).toBeVisible();
+});
+
+test('two tabs on one client: both versions are offered', async ({
+  page,
+  server,
+  context,
+  consoleErrors,
+}) => {
+  const id = await addClient(page, 'Twice open');
+  await page.goto(`${server.url}/clients/${id}`);
+  const other = await context.newPage();
+  await other.goto(`${server.url}/clients/${id}`);
+  await other.getByLabel('Age').fill('30');
+  await other.getByRole('button', { name: 'Save client' }).click();
+  await expect(other.getByText('Client saved.')).toBeVisible();
+
+  await page.getByLabel('Age').fill('40');
+  await page.getByRole('button', { name: 'Save client' }).click();
+  const dialog = page.getByRole('dialog', { name: 'This client was changed elsewhere' });
+  await expect(dialog).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take theirs' }).click();
+
+  await expect(page.getByLabel('Age')).toHaveValue('30');
+  expect(consoleErrors.splice(0).every((e) => e.includes('409'))).toBe(true);
+});
+
+test('a home with nothing in it gets floor and wall, and hears what is missing', async ({ page, server }) => {
+  const id = await addClient(page, 'Bare', { text: 'Overhead press 3x6\nBarbell row 3x8' });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.getByRole('button', { name: /^Rebuild/ }).click();
+
+  await expect(page.getByText(/has no kit yet: this plan uses floor and wall only/)).toBeVisible();
+  await page.locator('body').press('ArrowDown');
+  await expect(page.getByText(/Better:/).first()).toBeVisible();
+});
+
+test('markup in a name is text and runs nothing', async ({ page, server }) => {
+  const name = '<img src=x onerror="document.title=1">';
+  const id = await addClient(page, name);
+  await page.goto(`${server.url}/clients/${id}`);
+
+  await expect(page.getByRole('heading', { name })).toBeVisible();
+  await expect(page).toHaveTitle(/onerror/);
+});
+
+test('impossible doses are named at their place', async ({ page, server }) => {
+  const id = await addClient(page, 'Impossible');
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page
+    .getByLabel('Gym day, one line per exercise')
+    .fill('Bench press 0x8\nBack squat 3x999\nPlank 3x30 s\nDeadlift 4x5 @ RPE 14');
+
+  await expect(page.getByText('1 good line, 3 to mend')).toBeVisible();
+  await expect(page.getByText('RPE runs from 1 to 10')).toBeVisible();
+});
+
+test('an address that leads nowhere says so', async ({ page, server, consoleErrors }) => {
+  await page.goto(`${server.url}/no/such/place`);
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+
+  await page.goto(`${server.url}/clients/999999`);
+  await expect(page.getByText('This client cannot be opened.')).toBeVisible();
+  expect(consoleErrors.splice(0).every((e) => e.includes('404'))).toBe(true);
+});
