@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Text.Json;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Kit;
+using Ingegno.Core.Loading;
 using Ingegno.Core.Matching;
 using Ingegno.Core.Prescribing;
 using Ingegno.Core.Programs;
@@ -16,7 +17,10 @@ namespace Ingegno.Core;
 public sealed record Trade(
     ExerciseCatalogue Catalogue,
     KitKinds KitKinds,
+    ImmutableArray<ReadyItem> ReadyItems,
+    ImmutableArray<KitTemplate> KitTemplates,
     StrengthTables Strength,
+    LeverageTables Leverage,
     MatchRules Match,
     ImmutableArray<Technique> Techniques)
 {
@@ -38,7 +42,10 @@ public sealed record Trade(
         return new Trade(
             new ExerciseCatalogue(exercises),
             new KitKinds(Read<KitKindsDocument>("trade/kit-kinds.json")),
+            Read<ImmutableArray<ReadyItem>>("trade/ready-items.json"),
+            Read<ImmutableArray<KitTemplate>>("trade/kit-templates.json"),
             Read<StrengthTables>("trade/strength.json"),
+            Read<LeverageTables>("trade/leverage.json"),
             Read<MatchRules>("trade/matching.json"),
             Read<ImmutableArray<Technique>>("trade/techniques.json"));
 

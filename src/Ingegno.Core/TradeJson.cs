@@ -26,8 +26,20 @@ public static class TradeJson
         options.NumberHandling = JsonNumberHandling.Strict;
         options.RespectNullableAnnotations = true;
         options.RespectRequiredConstructorParameters = true;
-        options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(RefuseNullItems);
+        options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(LetNullableMembersBeMissing).WithAddedModifier(RefuseNullItems);
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
+    }
+
+    /// <summary>What may be null is not written when it is, so it need not be there when read.</summary>
+    private static void LetNullableMembersBeMissing(JsonTypeInfo type)
+    {
+        foreach (var member in type.Properties)
+        {
+            if (member.AssociatedParameter is { } parameter && (parameter.IsNullable || Nullable.GetUnderlyingType(parameter.ParameterType) is not null))
+            {
+                member.IsRequired = false;
+            }
+        }
     }
 
     /// <summary>Nullable annotations do not reach into lists, so an item that is null is refused here.</summary>

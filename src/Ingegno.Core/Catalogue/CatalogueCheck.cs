@@ -102,6 +102,18 @@ public static class CatalogueCheck
             yield return $"nothing plays the role {{{role}}} of its text";
         }
 
+        var played = setup.Checks.Select(c => c.Role)
+            .Concat(new[] { setup.Load.Leverage?.Hands, setup.Load.Leverage?.Feet, setup.Load.Leverage?.Grip }.OfType<string>());
+        foreach (var role in played.Where(r => !roles.Contains(r)))
+        {
+            yield return $"a check or its leverage rests on {role}, which nothing plays";
+        }
+
+        if (setup.Load.Band is { } band && (band.Rig == Loading.Bands.BandRigKind.Anchored ? band.Travel <= 0 : band.Start == band.End))
+        {
+            yield return "its band does not change its length over the rep";
+        }
+
         if (setup.Load.BodyShareByHeight is { } byHeight)
         {
             if (!roles.Contains(byHeight.Role))

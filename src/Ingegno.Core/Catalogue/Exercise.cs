@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Loading;
+using Ingegno.Core.Loading.Objects;
 
 namespace Ingegno.Core.Catalogue;
 
@@ -113,6 +114,9 @@ public sealed record Setup
     public Requirement? Needs { get; init; }
 
     public required LoadModel Load { get; init; }
+
+    /// <summary>What is checked of the objects before the set-up is offered.</summary>
+    public ImmutableArray<SetupCheck> Checks { get; init; } = [];
 
     /// <summary>What to do before the first rep, in order.</summary>
     public ImmutableArray<string> Steps { get; init; } = [];

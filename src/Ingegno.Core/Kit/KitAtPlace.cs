@@ -28,6 +28,9 @@ public sealed class KitAtPlace
 
     public IEnumerable<Thing> ThatAre(string thing) => Things.Where(t => t.Kind.Is(thing));
 
+    /// <summary>Those that may be used: nothing is known against them.</summary>
+    public IEnumerable<Thing> UsableThatAre(string thing) => ThatAre(thing).Where(t => t.RuledOut is null);
+
     /// <summary>Whether the requirement is met here; when it is, with which things, each used once.</summary>
     public Fit Meets(Requirement? requirement) =>
         requirement is null ? Fit.Yes([]) : Meet(requirement, ImmutableDictionary<string, int>.Empty).Fit;
@@ -77,7 +80,7 @@ public sealed class KitAtPlace
         var thing = need.Thing!;
         var known = ThatAre(thing).ToList();
         var suitable = known
-            .Where(t => HeightFits(need, t) && AnchorFits(need, t))
+            .Where(t => t.RuledOut is null && HeightFits(need, t) && AnchorFits(need, t))
             .OrderBy(t => need.HeightCm.Length == 2 ? Math.Abs(t.HeightCm - ((need.HeightCm[0] + need.HeightCm[1]) / 2)) : 0)
             .ThenBy(t => t.Id, StringComparer.Ordinal)
             .FirstOrDefault(t => t.Count - used.GetValueOrDefault(t.Id) >= need.Count);
@@ -114,7 +117,7 @@ public sealed class KitAtPlace
             what += " at " + string.Join(" or ", need.At.Select(Words.Of)) + " height";
         }
 
-        var here = known.Count == 0 ? "none here" : "here only " + string.Join(", ", known.Take(3).Select(t => t.InWords));
+        var here = known.Count == 0 ? "none here" : "here only " + string.Join(", ", known.Take(3).Select(t => t.RuledOut is { } why ? $"{t.InWords}, never: {why}" : t.InWords));
         return $"needs {what} ({here})";
     }
 }

@@ -16,14 +16,24 @@ public sealed class KitKinds
         _byId = document.Kinds.ToImmutableDictionary(k => k.Id, StringComparer.Ordinal);
         _abilities = document.Abilities.ToImmutableDictionary(StringComparer.Ordinal);
         All = document.Kinds;
+        FirstUse = document.FirstUse;
         var unlabelled = document.Kinds.SelectMany(k => k.Can).FirstOrDefault(c => !_abilities.ContainsKey(c));
         if (unlabelled is not null)
         {
             throw new ArgumentException($"The ability \"{unlabelled}\" has no label.", nameof(document));
         }
+
+        var unknown = document.Kinds.SelectMany(k => k.FirstUse).FirstOrDefault(s => FirstUse.All(f => f.Id != s));
+        if (unknown is not null)
+        {
+            throw new ArgumentException($"The first-use step \"{unknown}\" has no text.", nameof(document));
+        }
     }
 
     public ImmutableArray<KitKind> All { get; }
+
+    /// <summary>Steps of first-use tests, by key.</summary>
+    public ImmutableArray<FirstUseStep> FirstUse { get; }
 
     public KitKind? Find(string id) => _byId.GetValueOrDefault(id);
 
@@ -38,4 +48,5 @@ public sealed class KitKinds
 /// <summary>JSON document of <c>data/trade/kit-kinds.json</c>.</summary>
 public sealed record KitKindsDocument(
     ImmutableSortedDictionary<string, string> Abilities,
+    ImmutableArray<FirstUseStep> FirstUse,
     ImmutableArray<KitKind> Kinds);

@@ -2,12 +2,18 @@ using System.Collections.Immutable;
 
 namespace Ingegno.Core.Loading;
 
-/// <summary>One external load that a place can provide.</summary>
-/// <param name="MassKg">Total mass in kg; 0 for no load.</param>
+/// <summary>One external load, or one rigged band, that a place can provide.</summary>
+/// <param name="MassKg">Total mass in kg, or the mean force of a band over the rep; 0 for no load.</param>
 /// <param name="InWords">The recipe: "2 × 12 kg dumbbells", "rucksack with 2 × bottle 1.5 kg: 4.1 kg".</param>
 /// <param name="ItemIds">Ids of the kit items used.</param>
 public sealed record ReachableLoad(double MassKg, string InWords, ImmutableArray<string> ItemIds)
 {
     /// <summary>No external load.</summary>
     public static ReachableLoad None { get; } = new(0, string.Empty, []);
+
+    /// <summary>Force of a band over the rep; null for a mass, which is the same everywhere.</summary>
+    public ResistanceRange? Band { get; init; }
+
+    /// <summary>Why to take care with it.</summary>
+    public string? Warning { get; init; }
 }

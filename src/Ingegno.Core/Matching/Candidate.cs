@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Loading;
+using Ingegno.Core.Loading.Objects;
 using Ingegno.Core.Prescribing;
 
 namespace Ingegno.Core.Matching;
@@ -20,6 +22,18 @@ public sealed record HomeExercise
 
     /// <summary>Load that the working limbs move, kg; null where load is not the measure.</summary>
     public double? SystemLoadKg { get; init; }
+
+    /// <summary>Resistance over the rep in kg: muscle long, middle, short; null where load is not the measure.</summary>
+    public ResistanceRange? Resistance { get; init; }
+
+    /// <summary>True when the body's part of the load is an estimate.</summary>
+    public bool LoadEstimated { get; init; }
+
+    /// <summary>What the body's part of the load rests on.</summary>
+    public string? LoadBasis { get; init; }
+
+    /// <summary>What was checked of the objects, with the sums.</summary>
+    public ImmutableArray<ObjectVerdict> Checks { get; init; } = [];
 
     /// <summary>Expected reps to failure in words, null where reps are not the measure.</summary>
     public string? ExpectedReps { get; init; }

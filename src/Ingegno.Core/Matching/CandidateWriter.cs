@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Loading;
+using Ingegno.Core.Loading.Objects;
 using Ingegno.Core.Prescribing;
 
 namespace Ingegno.Core.Matching;
@@ -38,6 +40,26 @@ public sealed class CandidateWriter(ClientProfile client, ExerciseCatalogue cata
             Lost = [.. parts.Where(p => p.Score < Loss).OrderByDescending(p => (1 - p.Score) * p.Weight).Select(p => p.Reason)],
         };
 
+    /// <summary>What bands, objects and things that nobody tested yet add.</summary>
+    private static IEnumerable<string> LoadCautions(LoadedSetup loaded)
+    {
+        if (loaded.External.Warning is { } warning)
+        {
+            yield return warning;
+        }
+
+        foreach (var check in loaded.Checks.Where(c => c.Verdict == Verdict.Care))
+        {
+            yield return Words.Sentence($"{check.Thing}: {check.Sum}. {check.Advice}");
+        }
+
+        var untested = loaded.Bindings.Select(b => b.Thing).Where(t => t.Kind.FirstUse.Except(t.Item.Tested).Any()).Select(t => t.InWords).Distinct().ToList();
+        if (untested.Count > 0 && loaded.Setup.Checks.Any(c => c.Kind != CheckKind.HeightFits))
+        {
+            yield return $"Not tested yet: {Words.Join(untested)}. Push, half weight, full weight before the first set.";
+        }
+    }
+
     private HomeExercise Home(LineToMatch line, Scored scored)
     {
         var (exercise, loaded) = (scored.Exercise, scored.Loaded);
@@ -50,13 +72,17 @@ public sealed class CandidateWriter(ClientProfile client, ExerciseCatalogue cata
             SetupId = loaded.Setup.Id,
             Setup = setup,
             ExternalKg = Math.Round(loaded.External.MassKg, 2),
-            SystemLoadKg = loaded.SystemLoadKg is { } kg ? Math.Round(kg, 1) : null,
+            SystemLoadKg = loaded.System is { } system ? Math.Round(system.Kg, 1) : null,
+            Resistance = loaded.System is { Range: var range } ? new ResistanceRange(Math.Round(range.Start, 1), Math.Round(range.Middle, 1), Math.Round(range.End, 1)) : null,
+            LoadEstimated = loaded.System is { Estimated: true },
+            LoadBasis = loaded.System?.Basis,
+            Checks = loaded.Checks,
             ExpectedReps = loaded.Reps?.InWords,
             RestsOn = loaded.RestsOn,
             Dose = DosePrescriber.Prescribe(line.Line, exercise, client, line.Effort, loaded.Reps?.Mid, loaded.Techniques),
             Steps = [.. loaded.Setup.Steps.Select(s => SetupText.Fill(s, loaded.Bindings, load))],
             Cues = exercise.Cues,
-            Cautions = [.. exercise.Cautions, .. loaded.Setup.Cautions, .. CandidateFilter.Cautions(exercise, client)],
+            Cautions = [.. exercise.Cautions, .. loaded.Setup.Cautions, .. CandidateFilter.Cautions(exercise, client), .. LoadCautions(loaded)],
             EasierName = exercise.Easier is { } easier ? catalogue.Find(easier)?.Name : null,
             HarderName = exercise.Harder is { } harder ? catalogue.Find(harder)?.Name : null,
             UsesItems = [.. loaded.Bindings.Select(b => b.Thing.Id).Concat(loaded.External.ItemIds).Distinct().Order(StringComparer.Ordinal)],

@@ -2,7 +2,10 @@ using System.Collections.Immutable;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Kit;
+using Ingegno.Core.Body;
 using Ingegno.Core.Loading;
+using Ingegno.Core.Loading.Bands;
+using Ingegno.Core.Loading.Objects;
 using Ingegno.Core.Prescribing;
 using Ingegno.Core.Strength;
 
@@ -12,7 +15,7 @@ namespace Ingegno.Core.Matching;
 /// <param name="Setup">Set-up taken.</param>
 /// <param name="Bindings">Things used in it.</param>
 /// <param name="External">External load or band.</param>
-/// <param name="SystemLoadKg">System load, null where load is not the measure.</param>
+/// <param name="System">System load, null where load is not the measure.</param>
 /// <param name="Reps">Expected reps to failure with the techniques, null where reps are not the measure.</param>
 /// <param name="Techniques">Techniques that bring the reps into the zone.</param>
 /// <param name="Score">Resistance part of the match, 0–1.</param>
@@ -22,12 +25,16 @@ public sealed record LoadedSetup(
     Setup Setup,
     ImmutableArray<Binding> Bindings,
     ReachableLoad External,
-    double? SystemLoadKg,
+    SystemLoad? System,
     RepRange? Reps,
     ImmutableArray<Technique> Techniques,
     double Score,
     string Reason,
-    string? RestsOn);
+    string? RestsOn)
+{
+    /// <summary>What was checked of the objects.</summary>
+    public ImmutableArray<ObjectVerdict> Checks { get; init; } = [];
+}
 
 /// <summary>Scores how well the dose of a gym line can be reached with what is at the place.</summary>
 public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, ClientProfile client, ClientStrength strength, Trade trade)
@@ -43,6 +50,9 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
 
     private const double TooEasySpread = 0.5;
     private const double TooHardSpread = 0.35;
+
+    private readonly SystemLoads _systems = new(new BodyShares(BodySegments.Of(client.Sex), strength.StatureCm, trade.Leverage), strength.BodyMassKg);
+    private readonly Dictionary<LoadModel, IReadOnlyList<ReachableLoad>> _options = new(ReferenceEqualityComparer.Instance);
 
     /// <summary>
     /// The best loaded set-up, or the reason why there is none: what is missing, or that even the lightest is too hard.
@@ -74,6 +84,11 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
             foreach (var option in options)
             {
                 var loaded = Score(exercise, setup, fit.Bindings, option, line);
+                if (loaded.Checks.FirstOrDefault(c => c.Verdict == Verdict.Refused) is { } refused)
+                {
+                    missing.Add($"{refused.Thing} is not up to it ({refused.Sum}). {refused.Advice}");
+                    continue;
+                }
 
                 // The first of equals stays: set-ups are listed simplest first, loads lightest first.
                 if (best is null || loaded.Score > best.Score + 1e-9)
@@ -96,47 +111,45 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         return (null, string.Join("; or ", missing.Distinct()));
     }
 
-    /// <summary>System load in kg of a set-up with an external load.</summary>
-    public double SystemLoad(LoadModel model, ImmutableArray<Binding> bindings, double externalKg)
-    {
-        ArgumentNullException.ThrowIfNull(model);
-        var share = model.BodyShare;
-        if (model.BodyShareByHeight is { } byHeight && bindings.FirstOrDefault(b => b.Role == byHeight.Role) is { } support)
-        {
-            share = byHeight.At(support.Thing.HeightCm / strength.StatureCm);
-        }
+    /// <summary>System load of a set-up with an external load or band.</summary>
+    public SystemLoad SystemLoad(LoadModel model, ImmutableArray<Binding> bindings, ReachableLoad external) =>
+        _systems.Of(model, bindings, external);
 
-        var body = share * strength.BodyMassKg;
-        if (model.Band is { } band)
-        {
-            return Math.Max(0, body + (band.Assists ? -1 : 1) * band.Factor * externalKg);
-        }
-
-        return body + ((model.External?.Share ?? 1) * externalKg);
-    }
-
-    /// <summary>External loads that a set-up can take here, lightest first.</summary>
+    /// <summary>External loads and rigged bands that a set-up can take here, lightest first.</summary>
     public IReadOnlyList<ReachableLoad> Options(LoadModel model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        var options = new List<ReachableLoad>();
-        if (model.External is not { Required: true } && model.Band is not { Required: true })
+        if (!_options.TryGetValue(model, out var options))
         {
-            options.Add(ReachableLoad.None);
-        }
-
-        if (model.External is { } external)
-        {
-            options.AddRange(loads.From(external.From));
-        }
-
-        if (model.Band is not null)
-        {
-            options.AddRange(loads.Bands);
+            _options[model] = options = [.. Unloaded(model), .. ExternalOf(model), .. BandsOf(model)];
         }
 
         return options;
     }
+
+    /// <summary>Whether anything here can load the set-up, without listing it all.</summary>
+    public bool CanLoad(LoadModel model)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        return Unloaded(model).Any() || (model.External is { } external && loads.Any(external.From)) || BandsOf(model).Count > 0;
+    }
+
+    /// <summary>What the objects of a set-up say to a load; for a set-up without system load, to the body mass.</summary>
+    public ImmutableArray<ObjectVerdict> Checks(Setup setup, ImmutableArray<Binding> bindings, double? systemKg)
+    {
+        ArgumentNullException.ThrowIfNull(setup);
+        return [.. from check in setup.Checks
+                   let binding = bindings.FirstOrDefault(b => b.Role == check.Role)
+                   where binding is not null
+                   select ObjectChecks.Run(check, binding.Thing, systemKg ?? strength.BodyMassKg, strength.StatureCm)];
+    }
+
+    private static IEnumerable<ReachableLoad> Unloaded(LoadModel model) =>
+        model.External is { Required: true } || model.Band is { Required: true } ? [] : [ReachableLoad.None];
+
+    private ImmutableArray<ReachableLoad> ExternalOf(LoadModel model) => model.External is { } external ? loads.From(external.From) : [];
+
+    private IReadOnlyList<ReachableLoad> BandsOf(LoadModel model) => model.Band is { } band ? BandOptions.For(kit, band, strength.StatureCm) : [];
 
     private LoadedSetup Score(
         Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, ReachableLoad external, LineToMatch line)
@@ -144,13 +157,13 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         if (exercise.Measure == Measure.Seconds || strength.For(exercise.Strength) is not { } estimate)
         {
             var (score, reason) = Unmeasured(exercise, line);
-            return new LoadedSetup(setup, bindings, external, null, null, [], score, reason, null);
+            return new LoadedSetup(setup, bindings, external, null, null, [], score, reason, null) { Checks = Checks(setup, bindings, null) };
         }
 
         var effort = line.Effort;
-        var system = SystemLoad(setup.Load, bindings, external.MassKg);
+        var system = SystemLoad(setup.Load, bindings, external);
         var own = OwnTempoLeaves(exercise);
-        var straight = Scale(ClientStrength.RepsAt(estimate, system, exercise.Strength!.Curve), own);
+        var straight = Scale(ClientStrength.RepsAt(estimate, system.Kg, exercise.Strength!.Curve), own);
         var high = effort.High * trade.Match.Tolerance[line.Role];
         var techniques = own < 1
             ? []
@@ -162,7 +175,10 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         // Of two loads in the zone the heavier is taken: reps nearer its lower end.
         var nearer = closeness * (1 + (0.001 / (1 + reps.Mid)));
         return new LoadedSetup(
-            setup, bindings, external, system, reps, techniques, Math.Min(1, nearer), Reason(reps, effort, high, techniques), estimate.RestsOn);
+            setup, bindings, external, system, reps, techniques, Math.Min(1, nearer), Reason(reps, effort, high, techniques), estimate.RestsOn)
+        {
+            Checks = Checks(setup, bindings, system.Kg),
+        };
     }
 
     private static (double Score, string Reason) Unmeasured(Exercise exercise, LineToMatch line)
@@ -212,6 +228,7 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
     private static string SourcesInWords(IEnumerable<LoadSource> sources) => string.Join(" or ", sources.Distinct().Select(s => s switch
     {
         LoadSource.Pair => "two equal hand weights",
+        LoadSource.Mixed => "two hand weights",
         LoadSource.One => "a hand weight",
         LoadSource.Worn => "a packed rucksack or vest",
         LoadSource.Held => "a bag or jug to fill and hold",

@@ -26,6 +26,6 @@ public sealed record SetupLoads(Setup Setup, ImmutableArray<Binding> Bindings, I
 
         var bindings = kit.Meets(setup.Needs).Bindings;
         return new SetupLoads(
-            setup, bindings, [.. resistance.Options(setup.Load).Select(l => (l, resistance.SystemLoad(setup.Load, bindings, l.MassKg)))]);
+            setup, bindings, [.. resistance.Options(setup.Load).Select(l => (l, resistance.SystemLoad(setup.Load, bindings, l).Kg))]);
     }
 }

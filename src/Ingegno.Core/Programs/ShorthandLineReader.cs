@@ -8,8 +8,6 @@ namespace Ingegno.Core.Programs;
 /// <summary>Recursive-descent reader of one shorthand line: label, name, dose, modifiers, note.</summary>
 internal sealed partial class ShorthandLineReader(string row, int line, ExerciseNames names)
 {
-    private const double KgPerPound = 0.45359237; // NIST SP 811
-
     private readonly TextCursor _at = new(row);
     private readonly HashSet<string> _given = [];
     private GymLine _read = new() { Line = line, ExerciseId = string.Empty, Name = string.Empty, Sets = 0, Target = SetTarget.Open };
@@ -286,7 +284,7 @@ internal sealed partial class ShorthandLineReader(string row, int line, Exercise
         }
         else if (_at.TakeWord("lbs", "lb", "pounds"))
         {
-            SetLoad(value * KgPerPound, pieces, start);
+            SetLoad(value * Units.KgPerPound, pieces, start);
         }
         else if (_at.TakeWord("seconds", "secs", "sec", "s") || restExpected && !_at.TakeWord("minutes", "mins", "min"))
         {

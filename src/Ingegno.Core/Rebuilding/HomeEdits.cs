@@ -45,10 +45,12 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ExerciseCatalogue 
         }
 
         var (load, system) = at.Loads.MinBy(l => Math.Abs(l.Load.MassKg - kg));
+        var range = resistance.SystemLoad(at.Setup.Load, at.Bindings, load).Range;
         return home with
         {
             ExternalKg = Math.Round(load.MassKg, 2),
             SystemLoadKg = home.SystemLoadKg is null ? null : Math.Round(system, 1),
+            Resistance = home.SystemLoadKg is null ? null : range,
             Setup = SetupText.Fill(at.Setup.Text, at.Bindings, load.InWords),
             UsesItems = [.. at.Bindings.Select(b => b.Thing.Id).Concat(load.ItemIds).Distinct().Order(StringComparer.Ordinal)],
         };

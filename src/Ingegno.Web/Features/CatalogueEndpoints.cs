@@ -2,19 +2,28 @@ using System.Collections.Immutable;
 using Ingegno.Core;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Kit;
+using Ingegno.Core.Loading.Bands;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Web.Features;
 
 /// <summary>An exercise in a list.</summary>
-public sealed record ExerciseSummary(string Id, string Name, ImmutableArray<string> Synonyms, MovementPattern Pattern, bool AtHome, int Skill);
+public sealed record ExerciseSummary(string Id, string Name, ImmutableArray<string> Synonyms, MovementPattern Pattern, bool AtHome, int Skill, ImmutableArray<BandSetup> BandSetups);
+
+/// <summary>A set-up of an exercise that uses a band.</summary>
+public sealed record BandSetup(string Id, string Text, BandRigKind Rig);
 
 /// <summary>An anchor lift that a client may know.</summary>
 public sealed record AnchorSummary(string Id, string Label);
 
 /// <summary>What the interface needs to know of the trade.</summary>
 public sealed record TradeSummary(
-    ImmutableArray<ExerciseSummary> Exercises, ImmutableArray<KitKind> KitKinds, ImmutableArray<AnchorSummary> Anchors);
+    ImmutableArray<ExerciseSummary> Exercises,
+    ImmutableArray<KitKind> KitKinds,
+    ImmutableArray<FirstUseStep> FirstUse,
+    ImmutableArray<ReadyItem> ReadyItems,
+    ImmutableArray<KitTemplate> KitTemplates,
+    ImmutableArray<AnchorSummary> Anchors);
 
 /// <summary>The trade data, read-only.</summary>
 public static class CatalogueEndpoints
@@ -22,7 +31,13 @@ public static class CatalogueEndpoints
     public static void MapCatalogue(this IEndpointRouteBuilder api) => api.MapGet("/trade", Summary).WithTags("trade");
 
     private static Ok<TradeSummary> Summary(Trade trade) => TypedResults.Ok(new TradeSummary(
-        [.. trade.Catalogue.All.Select(e => new ExerciseSummary(e.Id, e.Name, e.Synonyms, e.Pattern, e.AtHome, e.Skill))],
+        [.. trade.Catalogue.All.Select(e => new ExerciseSummary(e.Id, e.Name, e.Synonyms, e.Pattern, e.AtHome, e.Skill, BandSetups(e)))],
         trade.KitKinds.All,
+        trade.KitKinds.FirstUse,
+        trade.ReadyItems,
+        trade.KitTemplates,
         [.. trade.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))]));
+
+    private static ImmutableArray<BandSetup> BandSetups(Exercise exercise) =>
+        [.. exercise.Setups.Where(s => s.Load.Band is not null).Select(s => new BandSetup(s.Id, s.Text.Replace("{load}", "the band", StringComparison.Ordinal).Replace("{anchor}", "an anchor", StringComparison.Ordinal), s.Load.Band!.Rig))];
 }

@@ -19,7 +19,20 @@ public sealed class KitItemValidator : AbstractValidator<KitItem>
         RuleFor(i => i.MassKg).GreaterThan(0).LessThanOrEqualTo(500).WithMessage("A mass lies above 0 and at most at 500 kg.");
         RuleFor(i => i.ForceKg).GreaterThan(0).LessThanOrEqualTo(150).WithMessage("The force of a band lies above 0 and at most at 150 kg.");
         RuleFor(i => i.HeightCm).InclusiveBetween(1, 250).WithMessage("A height lies between 1 and 250 cm.");
-        RuleFor(i => i.VolumeL).GreaterThan(0).LessThanOrEqualTo(300).WithMessage("A volume lies above 0 and at most at 300 L.");
+        RuleFor(i => i.HandleKg).GreaterThan(0).LessThanOrEqualTo(100).WithMessage("A handle or bar lies above 0 and at most at 100 kg.");
+        RuleFor(i => i.Plates.Length).LessThanOrEqualTo(20).WithMessage("At most 20 sizes of plates.");
+        RuleForEach(i => i.Plates).Must(p => p.MassKg is > 0 and <= 50 && p.Count is >= 1 and <= 40).WithMessage("A plate lies above 0 and at most at 50 kg, 1 to 40 of them.");
+        RuleFor(i => i.RestLengthCm).InclusiveBetween(10, 500).WithMessage("The length of a band lies between 10 and 500 cm.");
+        RuleFor(i => i.WidthMm).InclusiveBetween(1, 200).WithMessage("A band is 1 to 200 mm wide.");
+        RuleFor(i => i.ThicknessMm).InclusiveBetween(0.1, 20).WithMessage("A band is 0.1 to 20 mm thick.");
+        RuleFor(i => i.Calibration.Length).LessThanOrEqualTo(30).WithMessage("At most 30 calibration points.");
+        RuleForEach(i => i.Calibration).Must(p => p.LengthCm is > 0 and <= 2000 && p.ForceKg is > 0 and <= 300).WithMessage("A calibration point has a length up to 2,000 cm and a force up to 300 kg, both above 0.");
+        RuleFor(i => i.DensityKgPerL).InclusiveBetween(0.05, 12).WithMessage("A density lies between 0.05 and 12 kg/L.");
+        RuleFor(i => i.OverhangCm).InclusiveBetween(0, 100).WithMessage("An overhang lies between 0 and 100 cm.");
+        RuleFor(i => i.LegToCentreCm).InclusiveBetween(1, 150).WithMessage("From the legs to the middle lie 1 to 150 cm.");
+        RuleFor(i => i.Hazards.Length).LessThanOrEqualTo(6).WithMessage("At most 6 hazards.");
+        RuleFor(i => i.Tested.Length).LessThanOrEqualTo(20).WithMessage("At most 20 test steps.");
+        RuleFor(i => i.VolumeL).GreaterThan(0).LessThanOrEqualTo(1000).WithMessage("A volume lies above 0 and at most at 1,000 L.");
         RuleFor(i => i.MaxLoadKg).GreaterThan(0).LessThanOrEqualTo(1000).WithMessage("What a thing carries lies above 0 and at most at 1,000 kg.");
     }
 }
@@ -51,12 +64,16 @@ public static class PlaceEndpoints
         var places = api.MapGroup("").WithTags("places");
         places.MapGet("/clients/{clientId:long}/places", List);
         places.MapPost("/clients/{clientId:long}/places", Add).Validate<PlaceKit>().ProducesProblem(StatusCodes.Status404NotFound);
+        places.MapGet("/places/{id:long}", Find).ProducesProblem(StatusCodes.Status404NotFound);
         places.MapPut("/places/{id:long}", Update).Validate<Change<PlaceKit>>().ProducesProblem(StatusCodes.Status409Conflict);
         places.MapDelete("/places/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
     }
 
     private static Ok<IReadOnlyList<Saved<PlaceKit>>> List(long clientId, ClaimsPrincipal user, PlaceStore places) =>
         TypedResults.Ok(places.List(user.CoachId(), clientId));
+
+    private static Results<Ok<Saved<PlaceKit>>, ProblemHttpResult> Find(long id, ClaimsPrincipal user, PlaceStore places) =>
+        places.Find(user.CoachId(), id) is { } place ? TypedResults.Ok(place) : Problems.NotFound(What);
 
     private static Results<Created<Saved<PlaceKit>>, ProblemHttpResult> Add(long clientId, PlaceKit place, ClaimsPrincipal user, PlaceStore places) =>
         places.Add(user.CoachId(), clientId, place) is { } added

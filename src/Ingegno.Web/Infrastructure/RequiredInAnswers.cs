@@ -13,7 +13,9 @@ public sealed class RequiredInAnswers : IOpenApiSchemaTransformer
     private static readonly HashSet<string> AnswerTypes =
     [
         "Candidate", "HomeExercise", "HomeLine", "HomePlan", "Dose", "RuledOut", "RebuildResult", "GymLine", "ShorthandResult",
-        "ExerciseSummary", "KitKind",
+        "ExerciseSummary", "KitKind", "BandSetup", "FirstUseStep", "KitEntry", "KitPossibilities", "ThingValue", "SetupRange", "ReachableSetup",
+        "LoadGap", "ResistanceRange", "BandRep", "BandBench", "LoadAnswer", "LoadRecipe", "Packing", "PackedPieces", "PouredFiller", "BuiltLoads",
+        "ObjectVerdict", "TradeSummary",
     ];
 
     public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellationToken)

@@ -63,8 +63,8 @@ internal static class Examples
 
             var number = double.Parse(part);
             var measures = Trade.Shipped.KitKinds.Find(item.Kind)!.Measures;
-            item = measures.Contains("height") ? item with { HeightCm = number }
-                : measures.Contains("force") ? item with { ForceKg = number }
+            item = measures.Contains(KitMeasure.Height) ? item with { HeightCm = number }
+                : measures.Contains(KitMeasure.Force) ? item with { ForceKg = number }
                 : item with { MassKg = number };
         }
 

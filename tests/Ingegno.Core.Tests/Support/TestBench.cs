@@ -31,7 +31,7 @@ internal sealed class TestBench
             let fit = Kit.Meets(setup.Needs)
             where fit.Possible
             from load in Resistance.Options(setup.Load)
-            select Resistance.SystemLoad(setup.Load, fit.Bindings, load.MassKg);
+            select Resistance.SystemLoad(setup.Load, fit.Bindings, load).Kg;
         return ClientStrength.RepsAt(Strength.For(exercise.Strength)!, heaviest.Max(), exercise.Strength!.Curve).Mid;
     }
 }

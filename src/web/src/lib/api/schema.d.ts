@@ -468,7 +468,37 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlaceKit"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
         put: {
             parameters: {
                 query?: never;
@@ -534,6 +564,201 @@ export interface paths {
                 };
             };
         };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/kit/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["KitText"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KitEntry"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/kit/possibilities": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClientAtPlace"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KitPossibilities"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/loads/build": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LoadToBuild"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BuiltLoads"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/bands/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BandOnBench"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BandBench"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/setups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ExerciseAtPlace"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SetupRange"];
+                    };
+                };
+            };
+        };
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1204,6 +1429,124 @@ export interface components {
             id: string;
             label: string;
         };
+        /** @enum {unknown} */
+        BandBasis: "nominal" | "size" | "calibrated";
+        /** @description What the bench shows. */
+        BandBench: {
+            /** @description What is wrong with the measures; null when a curve could be made. */
+            problem?: null | string;
+            curve?: null | components["schemas"]["BandForceCurve"];
+            /** @description The curve as points, from rest to its limit. */
+            points: components["schemas"]["ForceAtLength"][];
+            rep?: null | components["schemas"]["BandRep"];
+            /** @description Why the rig cannot be. */
+            repProblem?: null | string;
+            /**
+             * Format: double
+             * @description Value of the knob for the wanted force.
+             */
+            solvedCm?: null | number;
+            /** @description Why there is none. */
+            solveProblem?: null | string;
+            /** @description The stature was not known. */
+            statureAssumed: boolean;
+            /** @description The grip in words. */
+            howInWords: string;
+        };
+        BandForceCurve: {
+            /** Format: double */
+            restCm: number;
+            /** Format: int32 */
+            strands: number;
+            /** Format: double */
+            a: number;
+            /** Format: double */
+            b: number;
+            basis: components["schemas"]["BandBasis"];
+            /** Format: double */
+            largestMeasured?: null | number;
+            /** Format: double */
+            errorKg?: null | number;
+            /** Format: double */
+            flatCm?: number;
+            /** Format: double */
+            limit?: number;
+        };
+        BandGrip: {
+            /** @default false */
+            doubled: boolean;
+            /**
+             * Format: double
+             * @default 0
+             */
+            chokeCm: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            stanceCm: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            anchorCm: number;
+        };
+        /** @enum {unknown} */
+        BandKnob: "choke" | "stance" | "anchor" | null;
+        /** @description A band on the bench. */
+        BandOnBench: {
+            /** @description The band with its measures and calibration. */
+            band: components["schemas"]["KitItem"];
+            /**
+             * Format: double
+             * @description Stature of the client; null assumes one and says so.
+             */
+            statureCm?: null | number;
+            /** @description Exercise to rig it for; null for the curve alone. */
+            exerciseId?: null | string;
+            /** @description Set-up of the exercise; null takes the first with a band. */
+            setupId?: null | string;
+            grip?: null | components["schemas"]["BandGrip"];
+            knob?: null | components["schemas"]["BandKnob"];
+            /**
+             * Format: double
+             * @description Wanted force where the rep is hardest.
+             */
+            wantedKg?: null | number;
+        };
+        BandRep: {
+            force: components["schemas"]["ResistanceRange"];
+            /** Format: double */
+            startStretch: number;
+            /** Format: double */
+            endStretch: number;
+            /** Format: double */
+            mostStretch: number;
+            warning?: null | string;
+        };
+        /** @enum {unknown} */
+        BandRigKind: "stood-on" | "anchored" | "between" | "assist";
+        /** @description A set-up of an exercise that uses a band. */
+        BandSetup: {
+            id: string;
+            text: string;
+            rig: components["schemas"]["BandRigKind"];
+        };
+        /** @enum {unknown} */
+        BandState: "good" | "worn" | "nicked";
+        /** @description What can be built. */
+        BuiltLoads: {
+            /** @description The recipe, or the nearest ones. */
+            answer: components["schemas"]["LoadAnswer"];
+            /** @description Every mass of one hand that can be reached, lightest first, for the ruler. */
+            reachableKg: number[];
+        };
+        CalibrationPoint: {
+            /** Format: double */
+            lengthCm: number;
+            /** Format: double */
+            forceKg: number;
+        };
         Candidate: {
             id: string;
             exercises: components["schemas"]["HomeExercise"][];
@@ -1231,6 +1574,13 @@ export interface components {
             /** Format: int32 */
             revision: number;
             value: components["schemas"]["PlaceKit"];
+        };
+        /** @enum {unknown} */
+        CheckKind: "tipping" | "rated" | "chair-back" | "height-fits";
+        /** @description A client at a place. */
+        ClientAtPlace: {
+            client: components["schemas"]["ClientProfile"];
+            kit: components["schemas"]["PlaceKit"];
         };
         ClientProfile: {
             level: components["schemas"]["Level"];
@@ -1267,6 +1617,19 @@ export interface components {
             name: string;
             email: string;
         };
+        Container: {
+            id: string;
+            name: string;
+            /** Format: double */
+            tareKg: number;
+            /** Format: double */
+            volumeL: number;
+            /** Format: double */
+            contentLimitKg: number;
+            holdsWater: boolean;
+            /** Format: int32 */
+            count: number;
+        };
         /** @enum {unknown} */
         Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "step-back" | "ease" | "swap";
         Dose: {
@@ -1286,6 +1649,12 @@ export interface components {
             reason: string;
             figures: string;
         };
+        /** @description An exercise for a client at a place. */
+        ExerciseAtPlace: {
+            client: components["schemas"]["ClientProfile"];
+            kit: components["schemas"]["PlaceKit"];
+            exerciseId: string;
+        };
         /** @description An exercise in a list. */
         ExerciseSummary: {
             id: string;
@@ -1295,12 +1664,33 @@ export interface components {
             atHome: boolean;
             /** Format: int32 */
             skill: number;
+            bandSetups: components["schemas"]["BandSetup"][];
+        };
+        Filler: {
+            id: string;
+            name: string;
+            /** Format: double */
+            densityKgPerL: number;
+            /** Format: double */
+            availableL: number;
+            wet: boolean;
         };
         /** @description The first coach of a new database. */
         FirstCoach: {
             name: string;
             email: string;
             password: string;
+        };
+        FirstUseStep: {
+            id: string;
+            text: string;
+        };
+        /** @description Force of a band at a length. */
+        ForceAtLength: {
+            /** Format: double */
+            lengthCm: number;
+            /** Format: double */
+            forceKg: number;
         };
         /** @enum {unknown} */
         Goal: "strength" | "muscle" | "endurance" | "general-fitness";
@@ -1334,6 +1724,8 @@ export interface components {
             /** Format: char */
             supersetLetter?: null | string;
         };
+        /** @enum {unknown} */
+        Hazard: "glass" | "wheels" | "folds" | "door-opens-toward-pull" | "moves" | "radiator";
         HomeEdit: {
             /** Format: int32 */
             line: number;
@@ -1358,6 +1750,10 @@ export interface components {
             externalKg: number;
             /** Format: double */
             systemLoadKg?: null | number;
+            resistance?: null | components["schemas"]["ResistanceRange"];
+            loadEstimated: boolean;
+            loadBasis?: null | string;
+            checks: components["schemas"]["ObjectVerdict"][];
             expectedReps?: null | string;
             restsOn?: null | string;
             dose: components["schemas"]["Dose"];
@@ -1387,6 +1783,14 @@ export interface components {
         };
         /** @enum {unknown} */
         Joint: "wrist" | "elbow" | "shoulder" | "neck" | "low-back" | "hip" | "knee" | "ankle";
+        KitEntry: {
+            item?: null | components["schemas"]["KitItem"];
+            estimated: boolean;
+            error?: null | string;
+            /** Format: int32 */
+            column: number;
+            suggestions: string[];
+        };
         /** @enum {unknown} */
         KitGroup: "lift" | "pull-against" | "stand-or-lie-on" | "slide" | "fill" | "helps";
         KitItem: {
@@ -1397,34 +1801,87 @@ export interface components {
             count?: number;
             /** Format: double */
             massKg?: null | number;
+            printed?: components["schemas"]["MassUnit"];
+            weighed?: boolean;
+            /** Format: double */
+            handleKg?: null | number;
+            plates?: components["schemas"]["PlateSet"][];
             /** Format: double */
             forceKg?: null | number;
+            /** Format: double */
+            restLengthCm?: null | number;
+            /** Format: double */
+            widthMm?: null | number;
+            /** Format: double */
+            thicknessMm?: null | number;
+            calibration?: components["schemas"]["CalibrationPoint"][];
+            state?: components["schemas"]["BandState"];
             /** Format: double */
             heightCm?: null | number;
             /** Format: double */
             volumeL?: null | number;
             /** Format: double */
+            densityKgPerL?: null | number;
+            /** Format: double */
             maxLoadKg?: null | number;
+            /** Format: double */
+            overhangCm?: null | number;
+            /** Format: double */
+            legToCentreCm?: null | number;
             anchorAt?: components["schemas"]["AnchorHeight"][];
+            hazards?: components["schemas"]["Hazard"][];
+            tested?: string[];
         };
         KitKind: {
             id: string;
             label: string;
+            synonyms: string[];
             group: components["schemas"]["KitGroup"];
             can: string[];
-            measures: string[];
+            measures: components["schemas"]["KitMeasure"][];
             /** Format: double */
             typicalMassKg?: null | number;
             /** Format: double */
             typicalForceKg?: null | number;
             /** Format: double */
+            typicalRestLengthCm?: null | number;
+            /** Format: double */
+            typicalWidthMm?: null | number;
+            /** Format: double */
+            typicalThicknessMm?: null | number;
+            /** Format: double */
             typicalHeightCm?: null | number;
             /** Format: double */
             typicalVolumeL?: null | number;
             /** Format: double */
+            typicalDensityKgPerL?: null | number;
+            /** Format: double */
             typicalMaxLoadKg?: null | number;
+            /** Format: double */
+            typicalOverhangCm?: null | number;
+            /** Format: double */
+            typicalLegToCentreCm?: null | number;
             typicalAnchorAt: components["schemas"]["AnchorHeight"][];
+            firstUse: string[];
             source: string;
+        };
+        /** @enum {unknown} */
+        KitMeasure: "mass" | "plates" | "force" | "rest-length" | "width" | "thickness" | "height" | "volume" | "density" | "max-load" | "overhang" | "leg-to-centre" | "anchor";
+        KitPossibilities: {
+            /** Format: int32 */
+            exercises: number;
+            /** Format: int32 */
+            withNothing: number;
+            things: components["schemas"]["ThingValue"][];
+        };
+        KitTemplate: {
+            id: string;
+            name: string;
+            items: components["schemas"]["KitItem"][];
+        };
+        /** @description A thing as typed. */
+        KitText: {
+            text: string;
         };
         KnownLift: {
             anchor: string;
@@ -1440,6 +1897,51 @@ export interface components {
         Level: "beginner" | "novice" | "intermediate" | "advanced";
         /** @enum {unknown} */
         LineRole: "main" | "secondary" | "accessory" | "activation";
+        LoadAnswer: {
+            exact?: null | components["schemas"]["LoadRecipe"];
+            below?: null | components["schemas"]["LoadRecipe"];
+            above?: null | components["schemas"]["LoadRecipe"];
+            limit?: null | string;
+        };
+        LoadGap: {
+            /** Format: int32 */
+            after: number;
+            /** Format: double */
+            step: number;
+            fill: string[];
+        };
+        LoadRecipe: {
+            container: components["schemas"]["Container"];
+            packed: components["schemas"]["Packing"];
+            poured?: null | components["schemas"]["PouredFiller"];
+            /** Format: double */
+            massKg: number;
+            /** Format: int32 */
+            hands: number;
+            /** Format: double */
+            totalKg: number;
+            /** Format: int32 */
+            pieceCount: number;
+            inWords: string;
+        };
+        /** @description A load to build from a kit. */
+        LoadToBuild: {
+            /** @description What there is; counts and masses may be changed for trying out. */
+            kit: components["schemas"]["PlaceKit"];
+            /**
+             * Format: double
+             * @description Wanted mass of one hand, container included.
+             */
+            targetKg: number;
+            /**
+             * Format: int32
+             * @description 1, or 2 for the same in both hands.
+             * @default 1
+             */
+            hands: number;
+            /** @description Only this container; null for the best of all. */
+            containerId?: null | string;
+        };
         LoggedExercise: {
             /** Format: int32 */
             line: number;
@@ -1457,6 +1959,18 @@ export interface components {
             pain?: null | number;
             painJoint?: null | components["schemas"]["Joint"];
         };
+        LooseObject: {
+            id: string;
+            name: string;
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            volumeL: number;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @enum {unknown} */
+        MassUnit: "kg" | "lb";
         /** @enum {unknown} */
         MatchPart: "muscles" | "pattern" | "structure" | "resistance" | "profile" | "skill";
         /** @enum {unknown} */
@@ -1491,6 +2005,30 @@ export interface components {
         };
         /** @enum {unknown} */
         NoticeLevel: "info" | "warning";
+        ObjectVerdict: {
+            thing: string;
+            kind: components["schemas"]["CheckKind"];
+            verdict: components["schemas"]["Verdict"];
+            /** Format: double */
+            factor?: null | number;
+            sum: string;
+            advice: string;
+        };
+        PackedPieces: {
+            piece: components["schemas"]["LooseObject"];
+            /** Format: int32 */
+            count: number;
+        };
+        Packing: {
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            volumeL: number;
+            pieces: components["schemas"]["PackedPieces"][];
+            /** Format: int32 */
+            pieceCount: number;
+            inWords: string;
+        };
         PartScore: {
             part: components["schemas"]["MatchPart"];
             /** Format: double */
@@ -1572,6 +2110,19 @@ export interface components {
             /** Format: double */
             totalKg?: number;
         };
+        PlateSet: {
+            /** Format: double */
+            massKg: number;
+            /** Format: int32 */
+            count: number;
+        };
+        PouredFiller: {
+            filler: components["schemas"]["Filler"];
+            /** Format: double */
+            litres: number;
+            /** Format: double */
+            massKg: number;
+        };
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -1593,6 +2144,27 @@ export interface components {
             load: string;
             flagsCoach: boolean;
         };
+        ReachableSetup: {
+            setupId: string;
+            text: string;
+            /** Format: double */
+            systemKg: number;
+            range: components["schemas"]["ResistanceRange"];
+            /** Format: double */
+            externalKg: number;
+            reps?: null | string;
+            /** Format: double */
+            step?: null | number;
+            estimated: boolean;
+            basis: string;
+            warnings: string[];
+        };
+        ReadyItem: {
+            name: string;
+            item: components["schemas"]["KitItem"];
+            source: string;
+            synonyms?: string[];
+        };
         RebuildRequest: {
             client: components["schemas"]["ClientProfile"];
             kit: components["schemas"]["PlaceKit"];
@@ -1603,6 +2175,18 @@ export interface components {
         RebuildResult: {
             plan: components["schemas"]["HomePlan"];
             errors: components["schemas"]["ShorthandError"][];
+        };
+        ResistanceRange: {
+            /** Format: double */
+            start: number;
+            /** Format: double */
+            middle: number;
+            /** Format: double */
+            end: number;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            most: number;
         };
         /** @description A client in the roster. */
         RosterRow: {
@@ -1709,6 +2293,13 @@ export interface components {
             max: number;
             isOpen?: boolean;
         };
+        SetupRange: {
+            exerciseId: string;
+            name: string;
+            setups: components["schemas"]["ReachableSetup"][];
+            gap?: null | components["schemas"]["LoadGap"];
+            missing: string[];
+        };
         /** @enum {unknown} */
         Sex: "unknown" | "male" | "female";
         ShorthandError: {
@@ -1754,12 +2345,24 @@ export interface components {
             /** Format: int32 */
             secondsPerRep?: number;
         };
+        ThingValue: {
+            itemId: string;
+            /** Format: int32 */
+            used: number;
+            /** Format: int32 */
+            only: number;
+        };
         /** @description What the interface needs to know of the trade. */
         TradeSummary: {
             exercises: components["schemas"]["ExerciseSummary"][];
             kitKinds: components["schemas"]["KitKind"][];
+            firstUse: components["schemas"]["FirstUseStep"][];
+            readyItems: components["schemas"]["ReadyItem"][];
+            kitTemplates: components["schemas"]["KitTemplate"][];
             anchors: components["schemas"]["AnchorSummary"][];
         };
+        /** @enum {unknown} */
+        Verdict: "fine" | "care" | "refused";
     };
     responses: never;
     parameters: never;

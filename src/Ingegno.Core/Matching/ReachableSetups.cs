@@ -1,0 +1,166 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Loading;
+using Ingegno.Core.Loading.Objects;
+using Ingegno.Core.Strength;
+
+namespace Ingegno.Core.Matching;
+
+/// <summary>One way to do an exercise here, with its load.</summary>
+/// <param name="SetupId">Set-up of the exercise.</param>
+/// <param name="Text">Set-up and load in words.</param>
+/// <param name="SystemKg">System load in kg.</param>
+/// <param name="Range">Resistance over the rep in kg.</param>
+/// <param name="ExternalKg">External load or mean band force in kg.</param>
+/// <param name="Reps">Expected straight-set reps to failure in words; null where reps are not the measure.</param>
+/// <param name="Step">Step of system load from the one before, as a share; null for the first.</param>
+/// <param name="Estimated">The body's part is an estimate.</param>
+/// <param name="Basis">What it rests on.</param>
+/// <param name="Warnings">What to take care of.</param>
+public sealed record ReachableSetup(
+    string SetupId, string Text, double SystemKg, ResistanceRange Range, double ExternalKg, string? Reps, double? Step, bool Estimated, string Basis,
+    ImmutableArray<string> Warnings);
+
+/// <summary>The largest step between neighbours.</summary>
+/// <param name="After">Index of the set-up below the gap.</param>
+/// <param name="Step">The step as a share of the lighter one.</param>
+/// <param name="Fill">What would fill it, each with the step that is left.</param>
+public sealed record LoadGap(int After, double Step, ImmutableArray<string> Fill);
+
+/// <summary>All set-ups of an exercise at a place, lightest first.</summary>
+public sealed record SetupRange(string ExerciseId, string Name, ImmutableArray<ReachableSetup> Setups, LoadGap? Gap, ImmutableArray<string> Missing);
+
+/// <summary>Lists every reachable set-up of an exercise at a place: what a ladder is built from.</summary>
+public sealed class ReachableSetups(Trade trade)
+{
+    /// <summary>A step above this is worth filling: the ACSM position stand of 2009 raises load by 2–10 %.</summary>
+    public const double WorthFilling = 0.10;
+
+    /// <summary>Set-ups nearer to one another than this are one to a client; the simpler is kept.</summary>
+    private const double Same = 0.015;
+
+    private const int Most = 60;
+    private const int MostFills = 3;
+
+    /// <summary>Small things that a client can usually find, tried one by one to fill a gap.</summary>
+    private static readonly ImmutableArray<KitItem> EasyToFind =
+    [
+        new() { Id = "fill-bottle", Kind = "bottle", Count = 2, MassKg = 1.53 },
+        new() { Id = "fill-half-bottle", Kind = "bottle", Name = "half-litre bottle of water", Count = 2, MassKg = 0.52 },
+        new() { Id = "fill-rice", Kind = "rice", Count = 2, MassKg = 1 },
+        new() { Id = "fill-brick", Kind = "brick", Count = 2, MassKg = 2.3 },
+        new() { Id = "fill-rucksack", Kind = "rucksack" },
+        new() { Id = "fill-jug", Kind = "jug", VolumeL = 5 },
+        new() { Id = "fill-band", Kind = "band-loop", Name = "loop of 6 mm", RestLengthCm = 104, WidthMm = 6, ThicknessMm = 4.5 },
+        new() { Id = "fill-band-2", Kind = "band-loop", Name = "loop of 13 mm", RestLengthCm = 104, WidthMm = 13, ThicknessMm = 4.5 },
+        new() { Id = "fill-block", Kind = "books-block", HeightCm = 20 },
+        new() { Id = "fill-step", Kind = "step", HeightCm = 30 },
+    ];
+
+    /// <summary>All set-ups of an exercise for a client at a place, with the largest gap and what would fill it.</summary>
+    /// <exception cref="ArgumentException">The kit names a kind that does not exist.</exception>
+    public SetupRange For(Exercise exercise, ClientProfile client, PlaceKit place)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        ArgumentNullException.ThrowIfNull(client);
+        ArgumentNullException.ThrowIfNull(place);
+        var (setups, missing) = List(exercise, client, place);
+        return new SetupRange(exercise.Id, exercise.Name, setups, Gap(exercise, client, place, setups), missing);
+    }
+
+    private (ImmutableArray<ReachableSetup> Setups, ImmutableArray<string> Missing) List(Exercise exercise, ClientProfile client, PlaceKit place)
+    {
+        var kit = new KitAtPlace(place, trade.KitKinds);
+        var strength = new ClientStrength(client, trade.Strength);
+        var resistance = new ResistanceMatch(kit, new ReachableLoads(kit), client, strength, trade);
+        var estimate = strength.For(exercise.Strength);
+        var found = new List<ReachableSetup>();
+        var missing = new List<string>();
+        foreach (var setup in exercise.Setups)
+        {
+            var fit = kit.Meets(setup.Needs);
+            if (!fit.Possible)
+            {
+                missing.Add(Words.Sentence(fit.Missing!) + ".");
+                continue;
+            }
+
+            foreach (var option in resistance.Options(setup.Load))
+            {
+                var system = resistance.SystemLoad(setup.Load, fit.Bindings, option);
+                var checks = resistance.Checks(setup, fit.Bindings, system.Kg);
+                if (checks.FirstOrDefault(c => c.Verdict == Verdict.Refused) is { } refused)
+                {
+                    missing.Add($"{Words.Sentence(refused.Thing)} is not up to {Words.Number(system.Kg, 0)} kg: {refused.Sum}. {refused.Advice}");
+                    continue;
+                }
+
+                var reps = estimate is null || exercise.Measure == Measure.Seconds || system.Kg <= 0
+                    ? null
+                    : ClientStrength.RepsAt(estimate, system.Kg, exercise.Strength!.Curve).InWords;
+                found.Add(new ReachableSetup(
+                    setup.Id, SetupText.Fill(setup.Text, fit.Bindings, option.InWords), system.Kg, system.Range, option.MassKg, reps, null,
+                    system.Estimated, system.Basis, [.. checks.Where(c => c.Verdict == Verdict.Care).Select(c => $"{c.Sum}. {c.Advice}").Prepend(option.Warning).OfType<string>()]));
+            }
+        }
+
+        return (Ordered(found), [.. missing.Distinct().Take(8)]);
+    }
+
+    /// <summary>Lightest first, nearly equal ones merged, with the step from one to the next.</summary>
+    private static ImmutableArray<ReachableSetup> Ordered(List<ReachableSetup> found)
+    {
+        var ordered = new List<ReachableSetup>();
+        foreach (var setup in found.OrderBy(s => s.SystemKg).ThenBy(s => s.Text.Length).ThenBy(s => s.Text, StringComparer.Ordinal))
+        {
+            if (ordered.Count > 0 && setup.SystemKg - ordered[^1].SystemKg <= Same * ordered[^1].SystemKg)
+            {
+                continue;
+            }
+
+            ordered.Add(setup with
+            {
+                Step = ordered.Count == 0 || ordered[^1].SystemKg <= 0 ? null : (setup.SystemKg / ordered[^1].SystemKg) - 1,
+            });
+        }
+
+        return [.. ordered.Take(Most)];
+    }
+
+    private LoadGap? Gap(Exercise exercise, ClientProfile client, PlaceKit place, ImmutableArray<ReachableSetup> setups)
+    {
+        var widest = setups.Select((s, i) => (s.Step, Index: i)).Where(s => s.Step is not null).OrderByDescending(s => s.Step).FirstOrDefault();
+        if (widest.Step is not { } step)
+        {
+            return null;
+        }
+
+        var (below, above) = (setups[widest.Index - 1].SystemKg, setups[widest.Index].SystemKg);
+        return new LoadGap(widest.Index - 1, step, step <= WorthFilling ? [] : [.. Fills(exercise, client, place, below, above, step)]);
+    }
+
+    /// <summary>Tries easy finds one by one and keeps those that leave clearly smaller steps between the two.</summary>
+    private IEnumerable<string> Fills(Exercise exercise, ClientProfile client, PlaceKit place, double below, double above, double step)
+    {
+        var helped =
+            from item in EasyToFind
+            let with = List(exercise, client, place with { Items = place.Items.Add(item) }).Setups
+            let between = with.Where(s => s.SystemKg > below * (1 + Same) && s.SystemKg < above * (1 - Same)).Select(s => s.SystemKg).Order().ToList()
+            where between.Count > 0
+            let left = between.Prepend(below).Zip(between.Append(above), (a, b) => (b / a) - 1).Max()
+            where left < step * 0.8
+            orderby left, item.Id
+            select (Name: new Thing(item, trade.KitKinds.Find(item.Kind)!).InWords, item.Count, Left: left);
+        foreach (var (name, count, left) in helped.DistinctBy(h => Math.Round(h.Left, 3)).Take(MostFills))
+        {
+            yield return $"{(count > 1 ? $"{count} × " : "a ")}{name}: the largest step is then {Words.Percent(left)}";
+        }
+
+        if (exercise.Techniques.Contains("slow-eccentric"))
+        {
+            yield return "three seconds down at the lighter load, before the step is taken";
+        }
+    }
+}

@@ -1,0 +1,50 @@
+using Ingegno.Core.Kit;
+using Ingegno.Core.Loading;
+
+namespace Ingegno.Core.Tests.Loading;
+
+public class HandWeightsTests
+{
+    [Fact]
+    public void A_fixed_pair_has_one_load_and_a_single_one_has_no_pair()
+    {
+        HandWeights.Pair(Weight("dumbbell", 2, kg: 8)).ShouldHaveSingleItem().MassKg.ShouldBe(16);
+        HandWeights.Pair(Weight("dumbbell", 1, kg: 8)).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Pounds_stay_pounds_in_words_and_are_kilograms_inside()
+    {
+        var load = HandWeights.One(new Thing(new KitItem { Id = "a", Kind = "dumbbell", MassKg = 20 * Units.KgPerPound, Printed = MassUnit.Lb }, Kind("dumbbell"))).Single();
+
+        load.InWords.ShouldBe("dumbbell 20 lb");
+        load.MassKg.ShouldBe(9.0718, 0.0001, "NIST SP 811: 1 lb = 0.45359237 kg");
+    }
+
+    /// <summary>By hand: handle 2 kg, four plates of 1.25 and four of 2.5: on one handle two of each a side, for a pair one.</summary>
+    [Fact]
+    [Trait("source", "worked by hand")]
+    public void Adjustable_dumbbells_load_both_sides_alike_and_share_the_plates_of_a_pair()
+    {
+        var thing = new Thing(
+            new KitItem { Id = "a", Kind = "adjustable-dumbbell", Count = 2, HandleKg = 2, Plates = [new(1.25, 4), new(2.5, 4)] }, Kind("adjustable-dumbbell"));
+
+        HandWeights.Pair(thing).Select(l => l.MassKg / 2).ShouldBe([2, 4.5, 7, 9.5], 1e-9);
+        HandWeights.One(thing).Select(l => l.MassKg).ShouldBe([2, 4.5, 7, 9.5, 12, 14.5, 17], 1e-9);
+        HandWeights.Pair(thing).Last().InWords.ShouldContain("1.25 kg and 2.5 kg on each side: 9.5 kg");
+    }
+
+    [Fact]
+    public void Two_unequal_kettlebells_can_be_mixed()
+    {
+        var mixed = HandWeights.Mixed([Weight("kettlebell", 1, 12, "a"), Weight("kettlebell", 1, 16, "b")]).ShouldHaveSingleItem();
+
+        mixed.MassKg.ShouldBe(28);
+        mixed.InWords.ShouldContain("swapped every set");
+    }
+
+    private static Thing Weight(string kind, int count, double kg, string id = "a") =>
+        new(new KitItem { Id = id, Kind = kind, Count = count, MassKg = kg }, Kind(kind));
+
+    private static KitKind Kind(string id) => Trade.Shipped.KitKinds.Find(id)!;
+}

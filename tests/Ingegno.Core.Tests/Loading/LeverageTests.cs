@@ -1,0 +1,108 @@
+using System.Collections.Immutable;
+using CsCheck;
+using Ingegno.Core.Body;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Loading;
+using Ingegno.Core.Tests.Support;
+
+namespace Ingegno.Core.Tests.Loading;
+
+public class LeverageTests
+{
+    /// <summary>Ebben et al. 2011, J Strength Cond Res 25(10), from memory, ±.02.</summary>
+    [Theory]
+    [Trait("source", "Ebben et al. 2011, from memory, ±.02")]
+    [InlineData("push-up", 0, 0.64)]
+    [InlineData("knee-push-up", 0, 0.49)]
+    [InlineData("feet-raised-push-up", 30.5, 0.70)]
+    [InlineData("feet-raised-push-up", 61, 0.74)]
+    [InlineData("hands-raised-push-up", 30.5, 0.55)]
+    [InlineData("hands-raised-push-up", 61, 0.41)]
+    public void Published_push_up_shares_are_met(string exercise, double height, double share) =>
+        Share(exercise, height).Mean.ShouldBe(share, 0.02);
+
+    /// <summary>Suprak et al. 2011: .69 up and .75 down; the ratio is kept, the mean stays with Ebben.</summary>
+    [Fact]
+    [Trait("source", "Suprak et al. 2011, from memory")]
+    public void The_bottom_is_heavier_than_the_top()
+    {
+        var share = Share("push-up", 0);
+
+        (share.Start / share.End).ShouldBe(0.75 / 0.69, 0.01);
+        share.Estimated.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void Higher_hands_never_make_it_heavier_and_higher_feet_never_lighter() =>
+        Gen.Select(Gen.Double[15, 99], Gen.Double[0, 20], Gen.Double[150, 200]).Sample((height, more, stature) =>
+            Share("hands-raised-push-up", height + more, stature).Mean <= Share("hands-raised-push-up", height, stature).Mean + 1e-9
+            && Share("feet-raised-push-up", height + more, stature).Mean >= Share("feet-raised-push-up", height, stature).Mean - 1e-9);
+
+    [Fact]
+    public void Outside_the_published_heights_it_says_that_it_is_an_estimate()
+    {
+        Share("hands-raised-push-up", 45).Estimated.ShouldBeFalse();
+        Share("hands-raised-push-up", 95).Estimated.ShouldBeTrue();
+        Share("table-row", 74).Estimated.ShouldBeTrue();
+    }
+
+    [Theory]
+    [Trait("source", "handbook 10: table row lying low about .6–.68 of body mass")]
+    [InlineData(70)]
+    [InlineData(78)]
+    public void A_low_table_row_pulls_two_thirds(double table) => Share("table-row", table).Mean.ShouldBeInRange(0.6, 0.69);
+
+    [Fact]
+    public void A_higher_table_makes_a_row_lighter() => Share("table-row", 88).Mean.ShouldBeLessThan(Share("table-row", 66).Mean);
+
+    [Fact]
+    public void Mass_on_the_body_adds_only_the_share_at_its_place()
+    {
+        var bench = new TestBench(Examples.ClientA, Examples.Kit("rucksack"));
+        var load = Examples.Exercise("push-up").Setups[0].Load;
+        double System(double kg) => bench.Resistance.SystemLoad(load, [], new ReachableLoad(kg, "rucksack", [])).Kg;
+
+        (System(10) - System(0)).ShouldBe(7, 1e-9, "a rucksack on the back adds about 0.7 of itself");
+    }
+
+    [Fact]
+    public void More_mass_never_gives_less_system_load() =>
+        Gen.Select(Gen.Double[0, 60], Gen.Double[0, 20], Gen.OneOfConst("push-up", "split-squat", "goblet-squat", "chin-up", "glute-bridge")).Sample((kg, more, exercise) =>
+        {
+            var bench = new TestBench(Examples.ClientA, Examples.Kit());
+            double System(double x) => bench.Resistance.SystemLoad(Examples.Exercise(exercise).Setups[0].Load, [], new ReachableLoad(x, "x", [])).Kg;
+            return System(kg + more) >= System(kg);
+        });
+
+    [Fact]
+    [Trait("source", "handbook 02: +50 % of the dumbbell may be +7 % of a split squat")]
+    public void A_jump_of_the_dumbbell_is_a_small_step_of_the_system()
+    {
+        var bench = new TestBench(Examples.ClientA, Examples.Kit());
+        double System(double kg) => bench.Resistance.SystemLoad(Examples.Exercise("split-squat").Setups[0].Load, [], new ReachableLoad(kg, "x", [])).Kg;
+
+        ((System(24) / System(16)) - 1).ShouldBeInRange(0.05, 0.10);
+    }
+
+    [Fact]
+    public void A_band_a_weight_and_the_body_add_up_at_every_point()
+    {
+        var squat = Examples.Exercise("band-squat").Setups[0].Load;
+        var bench = new TestBench(Examples.ClientA, Examples.Kit("band-loop"));
+        var option = bench.Resistance.Options(squat)[^1];
+        var body = bench.Resistance.SystemLoad(squat, [], ReachableLoad.None).Range;
+        var both = bench.Resistance.SystemLoad(squat, [], option).Range;
+
+        both.End.ShouldBe(body.End + option.Band!.End, 1e-9);
+        both.End.ShouldBeGreaterThan(both.Start, "a band loads the top of a squat");
+    }
+
+    private static BodyShareOverRep Share(string exercise, double heightCm, double statureCm = 180)
+    {
+        var setup = Examples.Exercise(exercise).Setups[0];
+        var role = setup.Needs?.As ?? "none";
+        var thing = new Thing(new KitItem { Id = "x", Kind = "step", HeightCm = Math.Max(1, heightCm) }, Trade.Shipped.KitKinds.Find("step")!);
+        return new BodyShares(BodySegments.Of(Sex.Male), statureCm, Trade.Shipped.Leverage).Of(setup.Load, [new Binding(role, thing)]);
+    }
+}
