@@ -2,10 +2,22 @@ using System.Diagnostics;
 using Ingegno.Bench;
 
 // ./ingegno bench runs this: figures for the README and for whoever changes the engine, never a pass or fail.
-foreach (var scenario in Scenarios.All)
+Report(Scenarios.All);
+Console.WriteLine();
+var loads = Report(LoadScenarios.All);
+Console.WriteLine($"CP-SAT takes {loads[1] / loads[0]:0.0} times as long as the load builder (medians of this run)");
+
+static List<double> Report(IEnumerable<Scenario> scenarios)
 {
-    var times = Measure(scenario.Run, scenario.Rounds);
-    Console.WriteLine($"{scenario.Name,-58} median {Milliseconds(times, 0.5),9}   p95 {Milliseconds(times, 0.95),9}   ({scenario.Rounds} rounds)");
+    var medians = new List<double>();
+    foreach (var scenario in scenarios)
+    {
+        var times = Measure(scenario.Run, scenario.Rounds);
+        medians.Add(times[times.Length / 2]);
+        Console.WriteLine($"{scenario.Name,-58} median {Milliseconds(times, 0.5),9}   p95 {Milliseconds(times, 0.95),9}   ({scenario.Rounds} rounds)");
+    }
+
+    return medians;
 }
 
 static double[] Measure(Action run, int rounds)

@@ -66,7 +66,7 @@ public sealed class ReachableLoads
         foreach (var container in PlaceLoads.Containers(_kit, use).Where(c => c.Count >= hands))
         {
             var others = container with { ContentLimitKg = Math.Min(container.ContentLimitKg, MostHeldKg) };
-            foreach (var recipe in Merge(builder.Reachable(others, hands), r => r.TotalKg, r => r.PieceCount))
+            foreach (var recipe in Merge(builder.Reachable(others, hands, MergeKg / hands), r => r.TotalKg, r => r.PieceCount))
             {
                 yield return new ReachableLoad(
                     recipe.TotalKg, recipe.InWords, [container.Id, .. recipe.Packed.Pieces.Select(p => p.Piece.Id)]);

@@ -24,6 +24,9 @@ public sealed record MatchRules
     /// <summary>Cost of making up for a light load by techniques: resistance × (share of reps left)^cost.</summary>
     public required ImmutableDictionary<LineRole, double> TechniqueCost { get; init; }
 
+    /// <summary>What every further thing in a rig costs of the resistance part: a client must find, pack and carry it.</summary>
+    public required double RigCost { get; init; }
+
     /// <summary>What a match loses at most, as a share, when the dose is out of reach, by role.</summary>
     public required ImmutableDictionary<LineRole, double> LoadGate { get; init; }
 

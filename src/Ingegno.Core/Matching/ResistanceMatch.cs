@@ -61,9 +61,10 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(line);
-        LoadedSetup? best = null;
+        (Setup Setup, ImmutableArray<Binding> Bindings, Rating Rating)? best = null;
         var missing = new List<string>();
         var sources = new List<LoadSource>();
+        var techniques = TechniqueChoice.SetsFor(exercise, client.Level, trade.Techniques);
         foreach (var setup in exercise.Setups)
         {
             var fit = kit.Meets(setup.Needs);
@@ -83,24 +84,24 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
 
             foreach (var option in options)
             {
-                var loaded = Score(exercise, setup, fit.Bindings, option, line);
-                if (loaded.Checks.FirstOrDefault(c => c.Verdict == Verdict.Refused) is { } refused)
+                var rating = Rate(exercise, setup, fit.Bindings, option, line, techniques);
+                if (setup.Checks.Length > 0 && Checks(setup, fit.Bindings, rating.System?.Kg).FirstOrDefault(c => c.Verdict == Verdict.Refused) is { } refused)
                 {
                     missing.Add($"{refused.Thing} is not up to it ({refused.Sum}). {refused.Advice}");
                     continue;
                 }
 
                 // The first of equals stays: set-ups are listed simplest first, loads lightest first.
-                if (best is null || loaded.Score > best.Score + 1e-9)
+                if (best is null || rating.Score > best.Value.Rating.Score + 1e-9)
                 {
-                    best = loaded;
+                    best = (setup, fit.Bindings, rating);
                 }
             }
         }
 
-        if (best is not null)
+        if (best is { } found)
         {
-            return (best, null);
+            return (Describe(exercise, found.Setup, found.Bindings, found.Rating, line), null);
         }
 
         if (sources.Count > 0)
@@ -151,13 +152,15 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
 
     private IReadOnlyList<ReachableLoad> BandsOf(LoadModel model) => model.Band is { } band ? BandOptions.For(kit, band, strength.StatureCm) : [];
 
-    private LoadedSetup Score(
-        Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, ReachableLoad external, LineToMatch line)
+    /// <summary>How well one load reaches the dose, before anything is put into words.</summary>
+    private readonly record struct Rating(ReachableLoad External, SystemLoad? System, RepRange? Reps, TechniqueSet Techniques, double Score);
+
+    private Rating Rate(
+        Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, ReachableLoad external, LineToMatch line, ImmutableArray<TechniqueSet> sets)
     {
         if (exercise.Measure == Measure.Seconds || strength.For(exercise.Strength) is not { } estimate)
         {
-            var (score, reason) = Unmeasured(exercise, line);
-            return new LoadedSetup(setup, bindings, external, null, null, [], score, reason, null) { Checks = Checks(setup, bindings, null) };
+            return new Rating(external, null, null, TechniqueSet.None, Unmeasured(exercise, line).Score);
         }
 
         var effort = line.Effort;
@@ -165,19 +168,29 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         var own = OwnTempoLeaves(exercise);
         var straight = Scale(ClientStrength.RepsAt(estimate, system.Kg, exercise.Strength!.Curve), own);
         var high = effort.High * trade.Match.Tolerance[line.Role];
-        var techniques = own < 1
-            ? []
-            : TechniqueChoice.For(exercise, client.Level, straight.Mid, effort.Low, high, trade.Techniques);
-        var left = TechniqueChoice.RepsLeft(techniques);
-        var reps = Scale(straight, left);
-        var closeness = Closeness(reps.Mid, effort.Low, high) * Math.Pow(left, trade.Match.TechniqueCost[line.Role]);
+        var techniques = own < 1 ? TechniqueSet.None : TechniqueChoice.For(sets, straight.Mid, effort.Low, high);
+        var reps = Scale(straight, techniques.RepsLeft);
+        var closeness = Closeness(reps.Mid, effort.Low, high) * Math.Pow(techniques.RepsLeft, trade.Match.TechniqueCost[line.Role]);
 
         // Of two loads in the zone the heavier is taken: reps nearer its lower end.
-        var nearer = closeness * (1 + (0.001 / (1 + reps.Mid)));
-        return new LoadedSetup(
-            setup, bindings, external, system, reps, techniques, Math.Min(1, nearer), Reason(reps, effort, high, techniques), estimate.RestsOn)
+        var rig = 1 - (trade.Match.RigCost * Math.Max(0, external.ItemIds.Length - 1));
+        return new Rating(external, system, reps, techniques, Math.Min(1, closeness * rig * (1 + (0.001 / (1 + reps.Mid)))));
+    }
+
+    private LoadedSetup Describe(Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, Rating rating, LineToMatch line)
+    {
+        var checks = Checks(setup, bindings, rating.System?.Kg);
+        if (rating.Reps is not { } reps)
         {
-            Checks = Checks(setup, bindings, system.Kg),
+            return new LoadedSetup(setup, bindings, rating.External, null, null, [], rating.Score, Unmeasured(exercise, line).Reason, null) { Checks = checks };
+        }
+
+        var high = line.Effort.High * trade.Match.Tolerance[line.Role];
+        return new LoadedSetup(
+            setup, bindings, rating.External, rating.System, reps, rating.Techniques.Steps, rating.Score,
+            Reason(reps, line.Effort, high, rating.Techniques.Steps), strength.For(exercise.Strength)?.RestsOn)
+        {
+            Checks = checks,
         };
     }
 

@@ -25,45 +25,82 @@ public static class TechniqueChoice
         _ => 1,
     };
 
-    /// <summary>
-    /// The cheapest set of technique steps with which <paramref name="reps"/> fall to <paramref name="high"/> or
-    /// below without falling under <paramref name="low"/>; when none does, the one that comes nearest, where the
-    /// long steps (see <see cref="LastUsualOrder"/>) are kept for sets that would still run past thirty reps; none at
-    /// all when the reps are low enough as they are.
-    /// </summary>
-    public static ImmutableArray<Technique> For(
-        Exercise exercise, Level level, double reps, double low, double high, ImmutableArray<Technique> all)
+    /// <summary>Every set of technique steps that fits an exercise and a level, cheapest first.</summary>
+    public static ImmutableArray<TechniqueSet> SetsFor(Exercise exercise, Level level, ImmutableArray<Technique> all)
     {
         ArgumentNullException.ThrowIfNull(exercise);
-        if (reps <= high || exercise.Measure == Measure.Seconds)
-        {
-            return [];
-        }
-
         var fitting = all.Where(t => exercise.Techniques.Contains(t.Of)).OrderBy(t => t.Order).ToList();
-        var sets = fitting.Select(t => ImmutableArray.Create(t)).ToList();
+        var sets = fitting.Select(t => ImmutableArray.Create(t));
         if (Most(level, exercise.Pattern) > 1)
         {
-            sets.AddRange(
+            sets = sets.Concat(
                 from a in fitting
                 from b in fitting
                 where string.CompareOrdinal(a.Of, b.Of) < 0
                 select ImmutableArray.Create(a, b));
         }
 
-        var mostByUsualMeans = sets.Where(s => s.All(t => t.Order <= LastUsualOrder)).Select(s => RepsLeft(s)).DefaultIfEmpty(1).Min();
+        return [.. sets.Select(s => new TechniqueSet(s, RepsLeft(s), s.All(t => t.Order <= LastUsualOrder)))
+            .OrderBy(s => s.Steps.Length).ThenBy(s => s.Steps.Sum(t => t.Order))];
+    }
+
+    /// <summary>
+    /// The cheapest set of technique steps with which <paramref name="reps"/> fall to <paramref name="high"/> or
+    /// below without falling under <paramref name="low"/>; when none does, the one that comes nearest, where the
+    /// long steps (see <see cref="LastUsualOrder"/>) are kept for sets that would still run past thirty reps; none at
+    /// all when the reps are low enough as they are.
+    /// </summary>
+    public static TechniqueSet For(ImmutableArray<TechniqueSet> sets, double reps, double low, double high)
+    {
+        if (reps <= high)
+        {
+            return TechniqueSet.None;
+        }
+
+        var mostByUsualMeans = 1.0;
+        foreach (var set in sets)
+        {
+            mostByUsualMeans = set.Usual ? Math.Min(mostByUsualMeans, set.RepsLeft) : mostByUsualMeans;
+        }
+
         var far = reps * mostByUsualMeans > DosePrescriber.MostUsefulReps;
-        return sets
-            .Select(s => (Set: s, Left: reps * RepsLeft(s)))
-            .Where(s => s.Left >= low && (far || s.Left <= high || s.Set.All(t => t.Order <= LastUsualOrder)))
-            .OrderBy(s => s.Left <= high ? 0 : 1)
-            .ThenBy(s => s.Left <= high ? s.Set.Length : 0)
-            .ThenBy(s => s.Left <= high ? s.Set.Sum(t => t.Order) : s.Left)
-            .Select(s => s.Set)
-            .FirstOrDefault([]);
+        var nearest = TechniqueSet.None;
+        foreach (var set in sets)
+        {
+            var left = reps * set.RepsLeft;
+            if (left >= low && left <= high)
+            {
+                return set; // They come cheapest first.
+            }
+
+            if (left >= low && (far || set.Usual) && set.RepsLeft < nearest.RepsLeft)
+            {
+                nearest = set;
+            }
+        }
+
+        return nearest;
+    }
+
+    /// <summary>The choice for one exercise, see <see cref="For(ImmutableArray{TechniqueSet}, double, double, double)"/>.</summary>
+    public static ImmutableArray<Technique> For(
+        Exercise exercise, Level level, double reps, double low, double high, ImmutableArray<Technique> all)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        return exercise.Measure == Measure.Seconds ? [] : For(SetsFor(exercise, level, all), reps, low, high).Steps;
     }
 
     /// <summary>Share of straight-set reps that a set of techniques leaves: the product of the single shares.</summary>
     public static double RepsLeft(IEnumerable<Technique> techniques) =>
         techniques.Aggregate(1.0, (left, t) => left * t.RepsLeft);
+}
+
+/// <summary>Steps taken together.</summary>
+/// <param name="Steps">The steps.</param>
+/// <param name="RepsLeft">Share of straight-set reps that they leave, above 0, at most 1.</param>
+/// <param name="Usual">All are everyday means.</param>
+public sealed record TechniqueSet(ImmutableArray<Technique> Steps, double RepsLeft, bool Usual)
+{
+    /// <summary>Straight sets.</summary>
+    public static TechniqueSet None { get; } = new([], 1, true);
 }

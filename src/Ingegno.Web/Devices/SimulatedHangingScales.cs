@@ -36,11 +36,11 @@ public sealed class SimulatedHangingScale(SimulatedPull pull, TimeProvider clock
     public async IAsyncEnumerable<ScaleReading> Readings([EnumeratorCancellation] CancellationToken cancellation)
     {
         // The same pull trembles the same way, so that what a test or a demo shows can be shown again.
-        var hand = new Random(HashCode.Combine((int)pull.LengthCm, (int)pull.WidthMm));
+        var hand = new Random(((int)pull.LengthCm * 397) + (int)pull.WidthMm);
         using var timer = new PeriodicTimer(Interval, clock);
         for (var i = 0; i < MostReadings; i++)
         {
-            var settling = Math.Exp(-i / 3.0) * Math.Cos(i * 1.1);
+            var settling = Math.Exp(-i / 2.0) * Math.Cos(i * 1.1);
             var tremble = (hand.NextDouble() - 0.5) * 0.04;
             var force = TrueForceKg * (1 - settling) * (1 + (tremble * (i < ReadingsUntilSteady ? 1 : 0.15)));
             yield return new ScaleReading(Math.Round(Math.Max(0, force) / ResolutionKg) * ResolutionKg, i >= ReadingsUntilSteady);

@@ -14,7 +14,7 @@ public sealed class RequiredInAnswers : IOpenApiSchemaTransformer
     [
         "Candidate", "HomeExercise", "HomeLine", "HomePlan", "Dose", "RuledOut", "RebuildResult", "GymLine", "ShorthandResult",
         "ExerciseSummary", "KitKind", "BandSetup", "FirstUseStep", "KitEntry", "KitPossibilities", "ThingValue", "SetupRange", "ReachableSetup",
-        "LoadGap", "ResistanceRange", "BandRep", "BandBench", "LoadAnswer", "LoadRecipe", "Packing", "PackedPieces", "PouredFiller", "BuiltLoads",
+        "LoadGap", "ResistanceRange", "BandForceCurve", "BandRep", "BandBench", "LoadAnswer", "LoadRecipe", "Packing", "PackedPieces", "PouredFiller", "BuiltLoads",
         "ObjectVerdict", "TradeSummary",
     ];
 

@@ -6,6 +6,7 @@ import Roster from './routes/Roster.svelte';
 export const { p, navigate, isActive, route } = createRouter({
   '/': Roster,
   '/clients/:id': Client,
+  '/clients/:id/kit': () => import('./routes/Kit.svelte'),
   '/clients/:id/workbench': () => import('./routes/Workbench.svelte'),
   '/plans/:id/handout': () => import('./routes/Handout.svelte'),
   '/plans/:id/log': () => import('./routes/Log.svelte'),

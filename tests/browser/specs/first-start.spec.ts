@@ -20,7 +20,9 @@ test('the first start without demo data asks for the coach, and the empty roster
     await page.getByLabel('Name').fill('First Client');
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await expect(page.getByRole('heading', { name: 'First Client' })).toBeVisible();
-    await page.getByRole('button', { name: 'Add a place' }).click();
+    await page.getByRole('link', { name: 'Open the kit' }).click();
+    await page.getByRole('button', { name: 'Add a place' }).first().click();
+    await page.getByRole('button', { name: 'Add the place' }).click();
     await expect(page.getByText(/Nothing here yet: plans for this place/)).toBeVisible();
   } finally {
     await empty.dispose();

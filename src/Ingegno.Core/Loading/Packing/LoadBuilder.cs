@@ -91,12 +91,15 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
         return new LoadAnswer(null, below, above, above is null ? Ends(usable, below, wish.Hands) : null);
     }
 
-    /// <summary>Everything that one container can be filled to, lightest first, fillers by the half litre.</summary>
-    public IEnumerable<LoadRecipe> Reachable(Container container, int hands = 1)
+    /// <summary>
+    /// Everything that one container can be filled to, fillers by the half litre; masses nearer to one another than
+    /// <paramref name="apartKg"/> count as one.
+    /// </summary>
+    public IEnumerable<LoadRecipe> Reachable(Container container, int hands = 1, double apartKg = 0)
     {
         ArgumentNullException.ThrowIfNull(container);
         var limit = Math.Min(container.ContentLimitKg, MostKg);
-        foreach (var packing in new PackingTable(Shared(hands), limit, container.VolumeL).All().Where(p => p.PieceCount > 0))
+        foreach (var packing in new PackingTable(Shared(hands), limit, container.VolumeL).All(apartKg).Where(p => p.PieceCount > 0))
         {
             yield return Recipe(container, packing, null, hands);
         }

@@ -58,15 +58,31 @@ public sealed class PackingTable
     /// <summary>Volume in L that the fewest pieces take; the mass must be reachable.</summary>
     public double VolumeAt(int units) => _best[units]!.VolumeL;
 
-    /// <summary>All masses that can be packed, lightest first, from nothing up.</summary>
-    public IEnumerable<Packing> All()
+    /// <summary>
+    /// All masses that can be packed, lightest first, from nothing up; of those nearer to one another than
+    /// <paramref name="apartKg"/> the one with the fewest pieces.
+    /// </summary>
+    public IEnumerable<Packing> All(double apartKg = 0)
     {
+        var apart = Math.Max(1, ToUnits(apartKg));
         for (var units = 0; units <= Top; units++)
         {
-            if (_best[units] is { } node)
+            if (_best[units] is null)
             {
-                yield return Trace(units, node);
+                continue;
             }
+
+            var simplest = units;
+            for (var near = units + 1; near < units + apart && near <= Top; near++)
+            {
+                if (_best[near] is { } other && other.Pieces < _best[simplest]!.Pieces)
+                {
+                    simplest = near;
+                }
+            }
+
+            yield return Trace(simplest, _best[simplest]!);
+            units += apart - 1;
         }
     }
 

@@ -10,9 +10,12 @@ export interface KeyBinding {
   shift?: boolean;
 }
 
+/** Letters typed into a field are text; on a tick box or button they are keys. */
 const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  target instanceof HTMLInputElement
+    ? !/^(checkbox|radio|button|submit)$/.test(target.type)
+    : target instanceof HTMLElement &&
+      (target.isContentEditable || /^(TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** Keys of the screens that are open, and the sheet that lists them. */
 class KeyMap {

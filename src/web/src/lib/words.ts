@@ -11,6 +11,9 @@ export const rest = (seconds: number): string =>
 /** At most one decimal, none when whole. */
 export const number = (value: number): string => String(Math.round(value * 10) / 10);
 
+/** A mass exact to 10 g. */
+export const kg = (value: number): string => `${Math.round(value * 100) / 100} kg`;
+
 /** A day in the reader's locale. */
 export const day = (iso: string): string =>
   new Date(iso + (iso.length === 10 ? 'T00:00' : '')).toLocaleDateString(undefined, {

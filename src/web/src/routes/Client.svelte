@@ -4,7 +4,7 @@
   import type { PlanSummary, SavedClient, SavedDay, SavedPlace } from '../lib/api/types';
   import ProfileForm from '../lib/client/ProfileForm.svelte';
   import { crumbs } from '../lib/crumbs.svelte';
-  import KitEditor from '../lib/kit/KitEditor.svelte';
+  import { figureOf } from '../lib/kit/kitGroups';
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
   import { trade } from '../lib/trade.svelte';
@@ -18,15 +18,13 @@
   let places = $state<SavedPlace[]>([]);
   let days = $state<SavedDay[]>([]);
   let plans = $state<PlanSummary[]>([]);
-  let placeId = $state<number | null>(null);
   let missing = $state(false);
-  let deleting = $state<'client' | 'place' | null>(null);
-
-  const place = $derived(places.find((x) => x.id === placeId) ?? places[0]);
+  let deleting = $state(false);
 
   onMount(() => {
     void load();
     return keys.add('Client', [
+      { key: 'k', label: 'open the kit', run: () => void navigate('/clients/:id/kit', { params: path }) },
       {
         key: 'w',
         label: 'open the workbench',
@@ -57,37 +55,12 @@
     crumbs.set({ text: 'Roster', href: p('/') }, { text: client?.value.name ?? 'Client' });
   }
 
-  async function addPlace(): Promise<void> {
-    try {
-      const name = places.length === 0 ? 'Home' : `Place ${places.length + 1}`;
-      const added = await ask(() =>
-        api.POST('/api/v1/clients/{clientId}/places', {
-          params: { path: { clientId: id } },
-          body: { name, items: [] },
-        }),
-      );
-      places = [...places, added];
-      placeId = added.id;
-    } catch (error) {
-      toasts.problem(error);
-    }
-  }
-
   async function confirmDelete(): Promise<void> {
-    const what = deleting;
-    deleting = null;
+    deleting = false;
     try {
-      if (what === 'client') {
-        await ask(() => api.DELETE('/api/v1/clients/{id}', { params: { path: { id } } }));
-        toasts.done('Client deleted with everything that belonged to them.');
-        await navigate('/');
-      } else if (what === 'place' && place) {
-        const gone = place.id;
-        await ask(() => api.DELETE('/api/v1/places/{id}', { params: { path: { id: gone } } }));
-        places = places.filter((x) => x.id !== gone);
-        placeId = null;
-        toasts.done('Place deleted. Plans made for it stay.');
-      }
+      await ask(() => api.DELETE('/api/v1/clients/{id}', { params: { path: { id } } }));
+      toasts.done('Client deleted with everything that belonged to them.');
+      await navigate('/');
     } catch (error) {
       toasts.problem(error);
     }
@@ -153,7 +126,7 @@
               {/each}
             </ul>
           {/if}
-          <button class="btn btn-ghost btn-sm mt-4" onclick={() => (deleting = 'client')}
+          <button class="btn btn-ghost btn-sm mt-4" onclick={() => (deleting = true)}
             >Delete this client</button
           >
         </section>
@@ -161,30 +134,38 @@
       <section class="sheet min-w-0 p-5" aria-labelledby="kit">
         <div class="mb-3 flex flex-wrap items-center gap-3">
           <h2 id="kit" class="flex-1 text-xl">Kit</h2>
-          {#if places.length > 1}
-            <div class="join" role="group" aria-label="Places">
-              {#each places as x (x.id)}
-                <button
-                  class={['btn join-item btn-sm', x.id === place?.id && 'btn-neutral']}
-                  aria-pressed={x.id === place?.id}
-                  onclick={() => (placeId = x.id)}>{x.value.name}</button
-                >
-              {/each}
-            </div>
-          {/if}
-          <button class="btn btn-sm" onclick={addPlace}>Add a place</button>
+          <a class="btn btn-sm" href={p('/clients/:id/kit', { params: path })}
+            >Open the kit <span class="keycap">K</span></a
+          >
         </div>
-        {#if place}
-          {#key place.id}
-            <KitEditor
-              {place}
-              onsaved={(saved) => (places = places.map((x) => (x.id === saved.id ? saved : x)))}
-              ondelete={() => (deleting = 'place')}
-            />
-          {/key}
-        {:else}
-          <p>No place yet. Add the first one: home, a hotel, a park.</p>
-        {/if}
+        <ul class="grid gap-3">
+          {#each places as place (place.id)}
+            <li>
+              <a
+                class="link-hover font-display text-lg font-semibold"
+                href={p('/clients/:id/kit', { params: path, search: { place: place.id } })}
+                >{place.value.name}</a
+              >
+              <ul class="mt-1 grid grid-cols-2 gap-x-6">
+                {#each place.value.items ?? [] as item (item.id)}
+                  {@const kind = trade.kind(item.kind)}
+                  {#if kind}
+                    <li class="rule-b flex items-baseline gap-2 py-1 text-[14px]">
+                      <span class="min-w-0 flex-1"
+                        >{(item.count ?? 1) > 1 ? `${item.count} × ` : ''}{item.name || kind.label}</span
+                      >
+                      <span class="figures soft text-right text-[13px]">{figureOf(item, kind)}</span>
+                    </li>
+                  {/if}
+                {:else}
+                  <li class="soft col-span-2">Nothing yet: plans use floor and wall only.</li>
+                {/each}
+              </ul>
+            </li>
+          {:else}
+            <li>No place yet. Open the kit and add the first one: home, a hotel, a park.</li>
+          {/each}
+        </ul>
       </section>
     </div>
   {:else if missing}
@@ -194,18 +175,10 @@
   {/if}
 </main>
 
-<Dialog
-  title={deleting === 'client' ? `Delete ${client?.value.name}?` : `Delete ${place?.value.name}?`}
-  open={deleting !== null}
-  onclose={() => (deleting = null)}
->
-  <p class="mt-3">
-    {deleting === 'client'
-      ? 'Places, gym days, plans and logs go with the client. This cannot be undone.'
-      : 'The kit of this place goes with it. Plans made for it stay. This cannot be undone.'}
-  </p>
+<Dialog title="Delete {client?.value.name}?" open={deleting} onclose={() => (deleting = false)}>
+  <p class="mt-3">Places, gym days, plans and logs go with the client. This cannot be undone.</p>
   {#snippet actions()}
-    <button class="btn" onclick={() => (deleting = null)}>Keep</button>
+    <button class="btn" onclick={() => (deleting = false)}>Keep</button>
     <button class="btn btn-error" onclick={confirmDelete}>Delete</button>
   {/snippet}
 </Dialog>

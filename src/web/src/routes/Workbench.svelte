@@ -155,7 +155,12 @@
         <p class="line-clamp-2" title={kit.join(', ')}>
           {kit.length > 0 ? sentence(kit.join(', ')) : 'nothing but floor and wall'}
         </p>
-        <a class="link text-[14px]" href={p('/clients/:id', { params: { id: String(id) } })}>Change the kit</a
+        <a
+          class="link text-[14px]"
+          href={p('/clients/:id/kit', {
+            params: { id: String(id) },
+            search: bench.placeId ? { place: bench.placeId } : {},
+          })}>Change the kit</a
         >
       </div>
       <div class="rule-l grid grid-cols-3 content-start gap-x-1 gap-y-1 px-3 py-2">

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { HomeLine } from '../api/types';
+  import ResistanceChart from '../kit/ResistanceChart.svelte';
   import { count, inWords, sentence } from '../words';
   import DoseEditor from './DoseEditor.svelte';
   import Joint from './Joint.svelte';
@@ -102,11 +103,28 @@
       </ol>
     {/if}
     {#if home.expectedReps}
-      <p class="mt-2 text-[14px]">
-        <span class="figures font-semibold">{home.expectedReps}</span> reps to failure expected at
-        <span class="figures">{home.systemLoadKg} kg</span> system load. Rests on {home.restsOn}.
-      </p>
+      <div class="mt-2 flex flex-wrap items-center gap-3">
+        {#if home.resistance}<ResistanceChart range={home.resistance} />{/if}
+        <p class="min-w-40 flex-1 text-[14px]">
+          <span class="figures font-semibold">{home.expectedReps}</span> reps to failure expected at
+          <span class="figures">{home.systemLoadKg} kg</span> system load. Rests on {home.restsOn}.
+          {#if home.loadEstimated}<span class="text-warning"
+              >The body’s share is estimated: {home.loadBasis}.</span
+            >{/if}
+        </p>
+      </div>
     {/if}
+    {#each home.checks as check (check.kind + check.thing)}
+      <p
+        class={[
+          'mt-1 border-l-2 pl-2 text-[13px]',
+          check.verdict === 'fine' ? 'border-primary' : 'border-warning',
+        ]}
+      >
+        {check.thing}: {check.sum}.
+        {check.advice}
+      </p>
+    {/each}
     {#each home.dose.instructions as instruction (instruction)}
       <p class="mt-1 text-[14px] text-secondary">{instruction}</p>
     {/each}
