@@ -14,6 +14,21 @@ public sealed record ReachableLoad(double MassKg, string InWords, ImmutableArray
     /// <summary>Force of a band over the rep; null for a mass, which is the same everywhere.</summary>
     public ResistanceRange? Band { get; init; }
 
+    /// <summary>Mass among it in kg: all of it, or what is beside a band.</summary>
+    public double WeightKg { get; init; } = MassKg;
+
+    /// <summary>A weight with a band beside it: what a light weight lacks toward lock-out.</summary>
+    public ReachableLoad With(ReachableLoad band)
+    {
+        ArgumentNullException.ThrowIfNull(band);
+        return new ReachableLoad(MassKg + band.MassKg, $"{InWords}, with it {band.InWords}", [.. ItemIds.Union(band.ItemIds)])
+        {
+            WeightKg = MassKg,
+            Band = band.Band,
+            Warning = band.Warning,
+        };
+    }
+
     /// <summary>Why to take care with it.</summary>
     public string? Warning { get; init; }
 }

@@ -24,9 +24,12 @@ public sealed class SystemLoads(BodyShares shares, double bodyMassKg)
         ArgumentNullException.ThrowIfNull(external);
         var share = shares.Of(model, bindings);
         var body = share.Of(bodyMassKg);
-        var range = external.Band is { } band
-            ? body.Plus(band, model.Band is { Assists: true } ? -1 : 1)
-            : body.Plus(ResistanceRange.Even(external.MassKg), model.External?.Share ?? 1);
+        var range = body.Plus(ResistanceRange.Even(external.WeightKg), model.External?.Share ?? 1);
+        if (external.Band is { } band)
+        {
+            range = range.Plus(band, model.Band is { Assists: true } ? -1 : 1);
+        }
+
         return new SystemLoad(range, share.Estimated, share.Basis, external.Band is null ? 0 : model.Band?.Peak ?? 0);
     }
 }

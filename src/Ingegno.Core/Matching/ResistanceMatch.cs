@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Body;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Kit;
-using Ingegno.Core.Body;
 using Ingegno.Core.Loading;
 using Ingegno.Core.Loading.Bands;
 using Ingegno.Core.Loading.Objects;
@@ -122,7 +122,8 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         ArgumentNullException.ThrowIfNull(model);
         if (!_options.TryGetValue(model, out var options))
         {
-            _options[model] = options = [.. Unloaded(model), .. ExternalOf(model), .. BandsOf(model)];
+            var (weights, bands) = (ExternalOf(model), BandsOf(model));
+            _options[model] = options = [.. Unloaded(model), .. weights, .. bands.Where(_ => model.External is not { Required: true }), .. Both(weights, bands)];
         }
 
         return options;
@@ -132,7 +133,7 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
     public bool CanLoad(LoadModel model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        return Unloaded(model).Any() || (model.External is { } external && loads.Any(external.From)) || BandsOf(model).Count > 0;
+        return Unloaded(model).Any() || (model.External is { } external && loads.Any(external.From)) || (model.External is not { Required: true } && BandsOf(model).Count > 0);
     }
 
     /// <summary>What the objects of a set-up say to a load; for a set-up without system load, to the body mass.</summary>
@@ -143,6 +144,21 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
                    let binding = bindings.FirstOrDefault(b => b.Role == check.Role)
                    where binding is not null
                    select ObjectChecks.Run(check, binding.Thing, systemKg ?? strength.BodyMassKg, strength.StatureCm)];
+    }
+
+    /// <summary>The heaviest weights with a light and a strong rig of one band: below them a heavier weight does it alone.</summary>
+    private static IEnumerable<ReachableLoad> Both(ImmutableArray<ReachableLoad> weights, IReadOnlyList<ReachableLoad> bands)
+    {
+        var single = bands.Where(b => b.ItemIds.Length == 1).ToList();
+        if (weights.IsEmpty || single.Count == 0)
+        {
+            return [];
+        }
+
+        ReachableLoad[] rigs = [single[0], single[single.Count / 2], single[^1]];
+        return from weight in weights.TakeLast(2)
+               from rig in rigs.Distinct()
+               select weight.With(rig);
     }
 
     private static IEnumerable<ReachableLoad> Unloaded(LoadModel model) =>

@@ -100,6 +100,7 @@ public sealed class BandOnBenchValidator : AbstractValidator<BandOnBench>
         RuleFor(b => b.WantedKg).GreaterThan(0).LessThanOrEqualTo(150).WithMessage("A wanted force lies above 0 and at most at 150 kg.");
         RuleFor(b => b.Grip!.ChokeCm).InclusiveBetween(0, 400).WithMessage("A band is gripped 0 to 400 cm short.").When(b => b.Grip is not null);
         RuleFor(b => b.Grip!.StanceCm).InclusiveBetween(0, 200).WithMessage("The feet stand 0 to 200 cm apart.").When(b => b.Grip is not null);
+        RuleFor(b => b.Grip!.AnchorHeightCm).InclusiveBetween(0, 300).WithMessage("An anchor is 0 to 300 cm high.").When(b => b.Grip is not null);
         RuleFor(b => b.Grip!.AnchorCm).InclusiveBetween(0, 1000).WithMessage("The anchor is 0 to 1,000 cm away.").When(b => b.Grip is not null);
     }
 }

@@ -43,6 +43,21 @@ public class BandRigTests
         BandRig.Rep(Loop13, Row, new BandGrip(AnchorCm: 140), 180).Force.End.ShouldBeGreaterThan(BandRig.Rep(Loop13, Row, new BandGrip(AnchorCm: 110), 180).Force.End);
     }
 
+    /// <summary>By hand: hands level at 108 cm, anchor on the floor, 110 cm away: 154 cm of band, and cos 44.5° of its force.</summary>
+    [Fact]
+    [Trait("source", "worked by hand")]
+    public void An_anchor_off_the_line_stretches_more_and_pulls_askew()
+    {
+        var row = Row with { HandHeight = 0.6 };
+        var level = BandRig.Rep(Loop13, row, new BandGrip(AnchorCm: 110), 180);
+        var low = BandRig.Rep(Loop13, row, new BandGrip(AnchorCm: 110, AnchorHeightCm: 0), 180);
+
+        level.StartStretch.ShouldBe(110.0 / 104, 1e-9);
+        low.StartStretch.ShouldBe(Math.Sqrt((110 * 110) + (108 * 108)) / 104, 1e-9);
+        low.Force.Start.ShouldBe(Loop13.ForceKg(154.16) * 110 / 154.16, 0.01);
+        BandRig.Rep(Loop13, row, new BandGrip(AnchorCm: 110, AnchorHeightCm: 108), 180).Force.ShouldBe(level.Force);
+    }
+
     [Fact]
     public void The_other_way_round_finds_the_grip_for_a_wanted_force() =>
         Gen.Select(Gen.Double[1, 12], Gen.Double[150, 200], Gen.OneOfConst(BandKnob.Choke, BandKnob.Stance, BandKnob.Anchor)).Sample((wanted, stature, knob) =>

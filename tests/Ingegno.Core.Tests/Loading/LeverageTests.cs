@@ -98,6 +98,21 @@ public class LeverageTests
         both.End.ShouldBeGreaterThan(both.Start, "a band loads the top of a squat");
     }
 
+    [Fact]
+    public void A_light_weight_with_a_band_is_one_set_up()
+    {
+        var press = Examples.Exercise("dumbbell-floor-press").Setups[0].Load;
+        var bench = new TestBench(Examples.ClientA, Examples.Kit("dumbbell 8 x2", "band-loop"));
+        var both = bench.Resistance.Options(press).Where(o => o.ItemIds.Length == 2).ToList();
+
+        both.ShouldNotBeEmpty();
+        both.ShouldAllBe(o => o.WeightKg == 16 && o.InWords.Contains("8 kg, with it"));
+        var range = bench.Resistance.SystemLoad(press, [], both[^1]).Range;
+        range.Start.ShouldBe(16 + both[^1].Band!.Start, 1e-9);
+        range.End.ShouldBe(16 + both[^1].Band!.End, 1e-9);
+        bench.Resistance.Options(press).ShouldAllBe(o => o.WeightKg > 0, "the band alone is another exercise");
+    }
+
     private static BodyShareOverRep Share(string exercise, double heightCm, double statureCm = 180)
     {
         var setup = Examples.Exercise(exercise).Setups[0];

@@ -24,6 +24,7 @@ public enum BandRigKind
 /// </param>
 /// <param name="End">The same at the end of the rep (muscle short).</param>
 /// <param name="Travel">Anchored: how far the hand or foot moves away from the anchor.</param>
+/// <param name="HandHeight">Anchored: height of the hands or feet over the floor.</param>
 /// <param name="Hands">Between: 2 when both hands press against their own end, so that the force counts twice.</param>
 /// <param name="Peak">
 /// How much the hardest point counts beside the mean, 0–1: nothing where the movement gets easier toward its end (squat,
@@ -31,7 +32,7 @@ public enum BandRigKind
 /// </param>
 /// <param name="Required">True when the exercise makes no sense without a band.</param>
 public sealed record BandLoad(
-    BandRigKind Rig, double Start = 0, double End = 0, double Travel = 0, int Hands = 1, double Peak = 0, bool Required = true)
+    BandRigKind Rig, double Start = 0, double End = 0, double Travel = 0, double HandHeight = 0, int Hands = 1, double Peak = 0, bool Required = true)
 {
     /// <summary>The band takes load off instead of adding it.</summary>
     public bool Assists => Rig == BandRigKind.Assist;

@@ -87,6 +87,7 @@ public static class BandOptions
         return new ReachableLoad(rep.Force.Mean, $"{band.InWords}{(how.Length > 0 ? ", " + how : string.Empty)}: {force}", [band.Id])
         {
             Band = rep.Force,
+            WeightKg = 0,
             Warning = rep.Warning,
         };
     }
@@ -142,6 +143,7 @@ public static class BandOptions
                 yield return new ReachableLoad(force.Mean, each[i].Id == each[j].Id ? $"2 × {a.InWords} each" : $"{a.InWords}; with it {b.InWords}", [.. a.ItemIds.Union(b.ItemIds)])
                 {
                     Band = force,
+                    WeightKg = 0,
                     Warning = a.Warning ?? b.Warning,
                 };
             }

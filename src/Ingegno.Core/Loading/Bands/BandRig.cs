@@ -4,8 +4,9 @@ namespace Ingegno.Core.Loading.Bands;
 /// <param name="Doubled">The band is folded: half as long, twice the strands.</param>
 /// <param name="ChokeCm">How much shorter it is gripped, in cm of its length end to end, 0 or more.</param>
 /// <param name="StanceCm">Stood on: distance between the feet in cm; 0 for one foot.</param>
-/// <param name="AnchorCm">Anchored: distance from the anchor to the hand at the start of the rep, in cm.</param>
-public sealed record BandGrip(bool Doubled = false, double ChokeCm = 0, double StanceCm = 0, double AnchorCm = 0);
+/// <param name="AnchorCm">Anchored: level distance from the anchor to the hand at the start of the rep, in cm.</param>
+/// <param name="AnchorHeightCm">Anchored: height of the anchor in cm; null when it is level with the hands.</param>
+public sealed record BandGrip(bool Doubled = false, double ChokeCm = 0, double StanceCm = 0, double AnchorCm = 0, double? AnchorHeightCm = null);
 
 /// <summary>Force of a rigged band at three points of a rep.</summary>
 /// <param name="Force">kg at the start (muscle long), middle and end (muscle short).</param>
@@ -43,7 +44,7 @@ public static class BandRig
         return new BandRep(
             new ResistanceRange(At(start).ForceKg, At(middle).ForceKg, At(end).ForceKg), At(start).Stretch, At(end).Stretch);
 
-        (double ForceKg, double Stretch) At(double cm) => ForceAt(curve, load, grip, cm);
+        (double ForceKg, double Stretch) At(double cm) => ForceAt(curve, load, grip, cm, statureCm);
     }
 
     /// <summary>Shortest useful distance to an anchor: the band just taut.</summary>
@@ -59,18 +60,19 @@ public static class BandRig
         ? (grip.AnchorCm, grip.AnchorCm + (load.Travel * statureCm))
         : (load.Start * statureCm, load.End * statureCm);
 
-    private static (double ForceKg, double Stretch) ForceAt(BandForceCurve curve, BandLoad load, BandGrip grip, double cm)
+    private static (double ForceKg, double Stretch) ForceAt(BandForceCurve curve, BandLoad load, BandGrip grip, double cm, double statureCm)
     {
         var bundles = Bundles(curve, load.Rig, grip);
-        var active = Active(curve, grip, bundles);
 
-        // Feet apart: two slanted runs and the part that lies between the feet.
+        // Off the line of the pull: half the stance, or the anchor above or below the hands.
         var half = load.Rig == BandRigKind.StoodOn ? grip.StanceCm / 2 : 0;
-        var run = Math.Sqrt((cm * cm) + (half * half));
-        var path = bundles * (run + half);
-        var stretch = path / active;
-        var upright = run > 0 ? cm / run : 1;
-        return (Units.ToKg(bundles * curve.TensionN(stretch)) * upright * load.Hands, stretch);
+        var aside = load.Rig == BandRigKind.Anchored && grip.AnchorHeightCm is { } height ? height - (load.HandHeight * statureCm) : half;
+        var run = Math.Sqrt((cm * cm) + (aside * aside));
+
+        // Feet apart, a part of the band lies between them.
+        var stretch = bundles * (run + half) / Active(curve, grip, bundles);
+        var along = run > 0 ? cm / run : 1;
+        return (Units.ToKg(bundles * curve.TensionN(stretch)) * along * load.Hands, stretch);
     }
 
     /// <summary>Strands that run from end to end of the rig.</summary>

@@ -48,9 +48,6 @@ public static class ObjectChecks
     public const double RefusedBelow = 1.5;
     public const double CareBelow = 2;
 
-    /// <summary>Said wherever a sum is shown.</summary>
-    public const string Limits = "A sum for slow, even movement: it is an aid to judgement and certifies nothing. Test before the first use.";
-
     /// <summary>Runs a check for a system load in kg and a stature in cm.</summary>
     public static ObjectVerdict Run(SetupCheck check, Thing thing, double systemKg, double statureCm)
     {

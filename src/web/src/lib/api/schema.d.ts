@@ -1490,6 +1490,8 @@ export interface components {
        * @default 0
        */
       anchorCm: number;
+      /** Format: double */
+      anchorHeightCm?: null | number;
     };
     /** @enum {unknown} */
     BandKnob: 'choke' | 'stance' | 'anchor' | null;

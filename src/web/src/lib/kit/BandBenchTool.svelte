@@ -216,6 +216,12 @@
           />
         {:else if setup?.rig === 'anchored'}
           <QuantityField
+            label="Height of the anchor, empty when level"
+            kind="length"
+            max={300}
+            bind:value={grip.anchorHeightCm}
+          />
+          <QuantityField
             label="Anchor to hand at the start"
             kind="length"
             max={1000}

@@ -125,6 +125,11 @@
         {check.advice}
       </p>
     {/each}
+    {#if home.checks.length > 0}
+      <p class="soft mt-1 text-[13px]">
+        Sums for slow, even movement: aids to judgement, no certificates. Test before the first use.
+      </p>
+    {/if}
     {#each home.dose.instructions as instruction (instruction)}
       <p class="mt-1 text-[14px] text-secondary">{instruction}</p>
     {/each}

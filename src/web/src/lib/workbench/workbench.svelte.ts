@@ -54,7 +54,13 @@ export class Workbench {
   readonly canUndo = $derived(this.history.canUndo || (!this.unsaved && (this.plan?.value.canUndo ?? false)));
   readonly canRedo = $derived(this.history.canRedo || (!this.unsaved && (this.plan?.value.canRedo ?? false)));
 
-  async open(clientId: number, at: { plan?: number; day?: number; place?: number }): Promise<void> {
+  #opening: Promise<void> = Promise.resolve();
+
+  open(clientId: number, at: { plan?: number; day?: number; place?: number }): Promise<void> {
+    return (this.#opening = this.#open(clientId, at));
+  }
+
+  async #open(clientId: number, at: { plan?: number; day?: number; place?: number }): Promise<void> {
     try {
       const params = { params: { path: { clientId } } };
       const [client, places, days] = await Promise.all([
@@ -112,6 +118,7 @@ export class Workbench {
 
   /** Proposes a home plan for what is typed. */
   async rebuild(): Promise<void> {
+    await this.#opening; // A key may be pressed before everything is there.
     if (!this.client || this.busy) return;
     this.busy = true;
     try {
