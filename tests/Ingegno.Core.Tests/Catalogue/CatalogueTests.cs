@@ -1,4 +1,5 @@
 using Ingegno.Core.Catalogue;
+using Ingegno.Core.Tests.Support;
 using NJsonSchema;
 
 namespace Ingegno.Core.Tests.Catalogue;
@@ -49,12 +50,54 @@ public class CatalogueTests
     }
 
     [Fact]
-    public void It_starts_with_at_least_thirty_gym_and_fifty_home_exercises()
+    [Trait("source", "handbook 03: at least 90 gym exercises and 230 home ones, about 320 in all")]
+    public void It_has_the_size_that_a_coach_needs()
     {
         var all = Trade.Shipped.Catalogue.All;
 
-        all.Count(e => !e.AtHome).ShouldBeGreaterThanOrEqualTo(30);
-        all.Count(e => e.AtHome).ShouldBeGreaterThanOrEqualTo(50);
+        all.Count(e => e.Venues.Contains(Venue.Gym)).ShouldBeGreaterThanOrEqualTo(90);
+        all.Count(e => e.AtHome).ShouldBeGreaterThanOrEqualTo(230);
+        all.Length.ShouldBeGreaterThanOrEqualTo(320);
+    }
+
+    [Fact]
+    public void Families_run_from_easy_to_hard_without_two_on_one_rung()
+    {
+        foreach (var family in Trade.Shipped.Catalogue.All.GroupBy(e => e.Family))
+        {
+            family.Select(e => e.Rung).ShouldBeUnique(family.Key);
+            var home = family.Where(e => e.AtHome).OrderBy(e => e.Rung).ToList();
+            home.Zip(home.Skip(1)).ShouldAllBe(p => p.First.Harder == p.Second.Id && p.Second.Easier == p.First.Id);
+        }
+    }
+
+    [Fact]
+    public void Every_home_exercise_says_how_to_do_it()
+    {
+        foreach (var exercise in Trade.Shipped.Catalogue.AtHome)
+        {
+            exercise.Cues.Length.ShouldBeInRange(1, 3, exercise.Id);
+            exercise.Cues.ShouldBeUnique(exercise.Id);
+            exercise.Setups.Select(s => s.Id).ShouldBeUnique(exercise.Id);
+            exercise.Muscles.Count.ShouldBeGreaterThan(0, exercise.Id);
+        }
+    }
+
+    /// <summary>Handbook 03: choices for band only, one dumbbell, rucksack, furniture, where anatomy allows it.</summary>
+    [Theory]
+    [InlineData("band-loop", "squat hinge horizontal-push vertical-push horizontal-pull elbow-flexion elbow-extension lateral-raise rear-shoulder")]
+    [InlineData("dumbbell 10", "squat hinge lunge horizontal-push vertical-push horizontal-pull vertical-pull elbow-flexion elbow-extension lateral-raise")]
+    [InlineData("rucksack;book x8", "squat hinge lunge horizontal-push vertical-push horizontal-pull vertical-pull elbow-flexion elbow-extension hip-extension")]
+    [InlineData("chair x2;dining-table;sofa", "squat lunge horizontal-push vertical-push horizontal-pull knee-flexion hip-extension elbow-extension")]
+    public void Each_usual_kit_has_a_choice_of_its_own_per_pattern(string kit, string patterns)
+    {
+        var here = new TestBench(Examples.ClientA, Examples.Kit(kit.Split(';')));
+        foreach (var pattern in patterns.Split(' '))
+        {
+            Trade.Shipped.Catalogue.AtHome
+                .Any(e => Words.Of(e.Pattern).Replace(' ', '-') == pattern && e.Setups.Any(s => here.Kit.Meets(s.Needs).Possible && !NeedsNothing(s) && here.Resistance.CanLoad(s.Load)))
+                .ShouldBeTrue($"{kit}: nothing for {pattern}");
+        }
     }
 
     [Theory]
@@ -71,6 +114,23 @@ public class CatalogueTests
     [InlineData(MovementPattern.RearShoulder)]
     [InlineData(MovementPattern.KneeFlexion)]
     [InlineData(MovementPattern.HipExtension)]
+    [InlineData(MovementPattern.HipAbduction)]
+    [InlineData(MovementPattern.HipAdduction)]
+    [InlineData(MovementPattern.KneeExtension)]
+    [InlineData(MovementPattern.PlantarFlexion)]
+    [InlineData(MovementPattern.DorsiFlexion)]
+    [InlineData(MovementPattern.TrunkFlexion)]
+    [InlineData(MovementPattern.TrunkExtension)]
+    [InlineData(MovementPattern.Rotation)]
+    [InlineData(MovementPattern.AntiExtension)]
+    [InlineData(MovementPattern.AntiRotation)]
+    [InlineData(MovementPattern.LateralFlexion)]
+    [InlineData(MovementPattern.ScapularControl)]
+    [InlineData(MovementPattern.Crawl)]
+    [InlineData(MovementPattern.Fly)]
+    [InlineData(MovementPattern.Jump)]
+    [InlineData(MovementPattern.Mobility)]
+    [InlineData(MovementPattern.Breathing)]
     public void Main_patterns_have_a_choice_for_beginners_with_floor_and_wall_only(MovementPattern pattern) =>
         Trade.Shipped.Catalogue.AtHome
             .Any(e => e.Pattern == pattern && e.Skill <= 2 && e.Setups.Any(NeedsNothing))

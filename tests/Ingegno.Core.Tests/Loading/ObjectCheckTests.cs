@@ -1,5 +1,6 @@
 using Ingegno.Core.Kit;
 using Ingegno.Core.Loading.Objects;
+using Ingegno.Core.Rebuilding;
 using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Loading;
@@ -74,8 +75,14 @@ public class ObjectCheckTests
     [Fact]
     public void A_high_step_is_offered_with_care()
     {
-        var line = Examples.Rebuild(Examples.ClientB, Examples.Kit("step 55"), "Back squat 3x10").Plan.Lines[0];
-        var step = line.Candidates.SelectMany(c => c.Exercises).First(e => e.ExerciseId == "step-up");
+        var request = new RebuildRequest
+        {
+            Client = Examples.ClientB,
+            Kit = Examples.Kit("step 52"),
+            GymLines = ["Barbell step-up 3x5/side"],
+            Choices = [new CoachChoice(1, "step-up")],
+        };
+        var step = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan.Lines[0].Chosen!.Exercises[0];
 
         step.Checks.ShouldContain(c => c.Kind == CheckKind.HeightFits && c.Verdict == Verdict.Care);
         step.Cautions.ShouldContain(c => c.Contains("High for this client"));

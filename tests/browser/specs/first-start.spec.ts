@@ -25,6 +25,7 @@ test('the first start without demo data asks for the coach, and the empty roster
     await page.getByRole('button', { name: 'Add the place' }).click();
     await expect(page.getByText(/Nothing here yet: plans for this place/)).toBeVisible();
   } finally {
+    await page.goto('about:blank');
     await empty.dispose();
   }
 });

@@ -4,2455 +4,2373 @@
  */
 
 export interface paths {
-  '/api/v1/session': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SessionState"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SignIn"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Unauthorized */
+                401: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SessionState'];
-          };
+    "/api/v1/first-coach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FirstCoach"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['SignIn'];
+    "/api/v1/trade": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TradeSummary"];
+                    };
+                };
+            };
         };
-        /** @description Unauthorized */
-        401: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
+    "/api/v1/rebuild": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RebuildRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RebuildResult"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/first-coach': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/clients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClientRecord"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfClientRecord"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['FirstCoach'];
+    "/api/v1/clients/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfClientRecord"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeOfClientRecord"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfClientRecord"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/trade': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/clients/{clientId}/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlaceKit"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlaceKit"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlaceKit"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['TradeSummary'];
-          };
+    "/api/v1/places/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlaceKit"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeOfPlaceKit"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlaceKit"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/rebuild': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/kit/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["KitText"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KitEntry"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['RebuildRequest'];
+    "/api/v1/kit/possibilities": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['RebuildResult'];
-          };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClientAtPlace"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KitPossibilities"];
+                    };
+                };
+            };
         };
-        /** @description Bad Request */
-        400: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/clients': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/loads/build": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LoadToBuild"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BuiltLoads"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['RosterRow'][];
-          };
+    "/api/v1/bands/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BandOnBench"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BandBench"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ClientRecord'];
+    "/api/v1/setups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-      };
-      responses: {
-        /** @description Created */
-        201: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfClientRecord'];
-          };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ExerciseAtPlace"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SetupRange"];
+                    };
+                };
+            };
         };
-        /** @description Bad Request */
-        400: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/clients/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/shorthand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ShorthandText"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ShorthandResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
+    "/api/v1/clients/{clientId}/gym-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfClientRecord'];
-          };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfGymDay"][];
+                    };
+                };
+            };
         };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["GymDay"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfGymDay"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    put: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
+    "/api/v1/gym-days/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ChangeOfClientRecord'];
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeOfGymDay"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfGymDay"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfClientRecord'];
-          };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    post?: never;
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
+    "/api/v1/clients/{clientId}/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PlanSummary"][];
+                    };
+                };
+            };
         };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewPlan"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlanRecord"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/clients/{clientId}/places': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/plans/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlanRecord"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
+    "/api/v1/plans/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlaceKit'][];
-          };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlanChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlanRecord"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
+    "/api/v1/plans/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['PlaceKit'];
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SeenRevision"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlanRecord"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
-      responses: {
-        /** @description Created */
-        201: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlaceKit'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/places/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/v1/plans/{id}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SeenRevision"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlanRecord"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
+    "/api/v1/plans/{planId}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlaceKit'];
-          };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfSessionRecord"][];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SessionRecord"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SessionId"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    put: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
+    "/api/v1/plans/{planId}/sessions/{sessionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ChangeOfPlaceKit'];
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                    sessionId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlaceKit'];
-          };
-        };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    post?: never;
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
+    "/api/v1/plans/{planId}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
         };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["NextProposals"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
         };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/kit/read': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['KitText'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['KitEntry'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/kit/possibilities': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ClientAtPlace'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['KitPossibilities'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/loads/build': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['LoadToBuild'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['BuiltLoads'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/bands/bench': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['BandOnBench'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['BandBench'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/setups': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ExerciseAtPlace'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SetupRange'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/shorthand': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ShorthandText'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['ShorthandResult'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/clients/{clientId}/gym-days': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfGymDay'][];
-          };
-        };
-      };
-    };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['GymDay'];
-        };
-      };
-      responses: {
-        /** @description Created */
-        201: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfGymDay'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/gym-days/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ChangeOfGymDay'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfGymDay'];
-          };
-        };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    post?: never;
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/clients/{clientId}/plans': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['PlanSummary'][];
-          };
-        };
-      };
-    };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          clientId: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['NewPlan'];
-        };
-      };
-      responses: {
-        /** @description Created */
-        201: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlanRecord'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlanRecord'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    put?: never;
-    post?: never;
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{id}/versions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['PlanChange'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlanRecord'];
-          };
-        };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{id}/undo': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['SeenRevision'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlanRecord'];
-          };
-        };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{id}/redo': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['SeenRevision'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfPlanRecord'];
-          };
-        };
-        /** @description Conflict */
-        409: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{planId}/sessions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          planId: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SavedOfSessionRecord'][];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          planId: number;
-        };
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['SessionRecord'];
-        };
-      };
-      responses: {
-        /** @description Created */
-        201: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SessionId'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{planId}/sessions/{sessionId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          planId: number;
-          sessionId: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description No Content */
-        204: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content?: never;
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/v1/plans/{planId}/next': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          planId: number;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['NextProposals'];
-          };
-        };
-        /** @description Not Found */
-        404: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/problem+json': components['schemas']['ProblemDetails'];
-          };
-        };
-      };
-    };
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    /** @enum {unknown} */
-    AnchorHeight: 'low' | 'knee' | 'chest' | 'high';
-    /** @description An anchor lift that a client may know. */
-    AnchorSummary: {
-      id: string;
-      label: string;
-    };
-    /** @enum {unknown} */
-    BandBasis: 'nominal' | 'size' | 'calibrated';
-    /** @description What the bench shows. */
-    BandBench: {
-      /** @description What is wrong with the measures; null when a curve could be made. */
-      problem?: null | string;
-      curve?: null | components['schemas']['BandForceCurve'];
-      /** @description The curve as points, from rest to its limit. */
-      points: components['schemas']['ForceAtLength'][];
-      rep?: null | components['schemas']['BandRep'];
-      /** @description Why the rig cannot be. */
-      repProblem?: null | string;
-      /**
-       * Format: double
-       * @description Value of the knob for the wanted force.
-       */
-      solvedCm?: null | number;
-      /** @description Why there is none. */
-      solveProblem?: null | string;
-      /** @description The stature was not known. */
-      statureAssumed: boolean;
-      /** @description The grip in words. */
-      howInWords: string;
-    };
-    BandForceCurve: {
-      /** Format: double */
-      restCm: number;
-      /** Format: int32 */
-      strands: number;
-      /** Format: double */
-      a: number;
-      /** Format: double */
-      b: number;
-      basis: components['schemas']['BandBasis'];
-      /** Format: double */
-      largestMeasured?: null | number;
-      /** Format: double */
-      errorKg?: null | number;
-      /** Format: double */
-      flatCm: number;
-      /** Format: double */
-      limit: number;
-    };
-    BandGrip: {
-      /** @default false */
-      doubled: boolean;
-      /**
-       * Format: double
-       * @default 0
-       */
-      chokeCm: number;
-      /**
-       * Format: double
-       * @default 0
-       */
-      stanceCm: number;
-      /**
-       * Format: double
-       * @default 0
-       */
-      anchorCm: number;
-      /** Format: double */
-      anchorHeightCm?: null | number;
-    };
-    /** @enum {unknown} */
-    BandKnob: 'choke' | 'stance' | 'anchor' | null;
-    /** @description A band on the bench. */
-    BandOnBench: {
-      /** @description The band with its measures and calibration. */
-      band: components['schemas']['KitItem'];
-      /**
-       * Format: double
-       * @description Stature of the client; null assumes one and says so.
-       */
-      statureCm?: null | number;
-      /** @description Exercise to rig it for; null for the curve alone. */
-      exerciseId?: null | string;
-      /** @description Set-up of the exercise; null takes the first with a band. */
-      setupId?: null | string;
-      grip?: null | components['schemas']['BandGrip'];
-      knob?: null | components['schemas']['BandKnob'];
-      /**
-       * Format: double
-       * @description Wanted force where the rep is hardest.
-       */
-      wantedKg?: null | number;
-    };
-    BandRep: {
-      force: components['schemas']['ResistanceRange'];
-      /** Format: double */
-      startStretch: number;
-      /** Format: double */
-      endStretch: number;
-      /** Format: double */
-      mostStretch: number;
-      warning?: null | string;
-    };
-    /** @enum {unknown} */
-    BandRigKind: 'stood-on' | 'anchored' | 'between' | 'assist';
-    /** @description A set-up of an exercise that uses a band. */
-    BandSetup: {
-      id: string;
-      text: string;
-      rig: components['schemas']['BandRigKind'];
-    };
-    /** @enum {unknown} */
-    BandState: 'good' | 'worn' | 'nicked';
-    /** @description What can be built. */
-    BuiltLoads: {
-      /** @description The recipe, or the nearest ones. */
-      answer: components['schemas']['LoadAnswer'];
-      /** @description Every mass of one hand that can be reached, lightest first, for the ruler. */
-      reachableKg: number[];
-    };
-    CalibrationPoint: {
-      /** Format: double */
-      lengthCm: number;
-      /** Format: double */
-      forceKg: number;
-    };
-    Candidate: {
-      id: string;
-      exercises: components['schemas']['HomeExercise'][];
-      /** Format: double */
-      match: number;
-      parts: components['schemas']['PartScore'][];
-      why: string[];
-      lost: string[];
-      name: string;
-    };
-    /** @description A change of something stored: the revision that was seen, and the new value. */
-    ChangeOfClientRecord: {
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['ClientRecord'];
-    };
-    /** @description A change of something stored: the revision that was seen, and the new value. */
-    ChangeOfGymDay: {
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['GymDay'];
-    };
-    /** @description A change of something stored: the revision that was seen, and the new value. */
-    ChangeOfPlaceKit: {
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['PlaceKit'];
-    };
-    /** @enum {unknown} */
-    CheckKind: 'tipping' | 'rated' | 'chair-back' | 'height-fits';
-    /** @description A client at a place. */
-    ClientAtPlace: {
-      client: components['schemas']['ClientProfile'];
-      kit: components['schemas']['PlaceKit'];
-    };
-    ClientProfile: {
-      level: components['schemas']['Level'];
-      goal: components['schemas']['Goal'];
-      sex?: components['schemas']['Sex'];
-      /** Format: double */
-      bodyMassKg?: null | number;
-      /** Format: double */
-      statureCm?: null | number;
-      /** Format: int32 */
-      ageYears?: null | number;
-      /** Format: int32 */
-      daysPerWeek?: null | number;
-      /** Format: int32 */
-      minutesPerSession?: null | number;
-      soreJoints?: components['schemas']['SoreJoint'][];
-      knownLifts?: components['schemas']['KnownLift'][];
-      refuses?: string[];
-      highBloodPressure?: boolean;
-    };
-    ClientRecord: {
-      name: string;
-      profile: components['schemas']['ClientProfile'];
-      note?: null | string;
-    };
-    CoachChoice: {
-      /** Format: int32 */
-      line: number;
-      candidateId?: null | string;
-      role?: null | components['schemas']['LineRole'];
-    };
-    /** @description The coach, as far as the interface shows it. */
-    CoachSummary: {
-      name: string;
-      email: string;
-    };
-    Container: {
-      id: string;
-      name: string;
-      /** Format: double */
-      tareKg: number;
-      /** Format: double */
-      volumeL: number;
-      /** Format: double */
-      contentLimitKg: number;
-      holdsWater: boolean;
-      /** Format: int32 */
-      count: number;
-    };
-    /** @enum {unknown} */
-    Decision:
-      | 'wait'
-      | 'repeat'
-      | 'more-load'
-      | 'more-reps'
-      | 'more-sets'
-      | 'next-rung'
-      | 'technique-on'
-      | 'step-back'
-      | 'ease'
-      | 'swap';
-    Dose: {
-      /** Format: int32 */
-      sets: number;
-      target: components['schemas']['SetTarget'];
-      timed: boolean;
-      lastSetOpen: boolean;
-      perSide: boolean;
-      tempo: string;
-      /** Format: int32 */
-      restSeconds: number;
-      /** Format: int32 */
-      rir: number;
-      techniques: string[];
-      instructions: string[];
-      reason: string;
-      figures: string;
-    };
-    /** @description An exercise for a client at a place. */
-    ExerciseAtPlace: {
-      client: components['schemas']['ClientProfile'];
-      kit: components['schemas']['PlaceKit'];
-      exerciseId: string;
-    };
-    /** @description An exercise in a list. */
-    ExerciseSummary: {
-      id: string;
-      name: string;
-      synonyms: string[];
-      pattern: components['schemas']['MovementPattern'];
-      atHome: boolean;
-      /** Format: int32 */
-      skill: number;
-      bandSetups: components['schemas']['BandSetup'][];
-    };
-    Filler: {
-      id: string;
-      name: string;
-      /** Format: double */
-      densityKgPerL: number;
-      /** Format: double */
-      availableL: number;
-      wet: boolean;
-    };
-    /** @description The first coach of a new database. */
-    FirstCoach: {
-      name: string;
-      email: string;
-      password: string;
-    };
-    FirstUseStep: {
-      id: string;
-      text: string;
-    };
-    /** @description Force of a band at a length. */
-    ForceAtLength: {
-      /** Format: double */
-      lengthCm: number;
-      /** Format: double */
-      forceKg: number;
-    };
-    /** @enum {unknown} */
-    Goal: 'strength' | 'muscle' | 'endurance' | 'general-fitness';
-    GymDay: {
-      name: string;
-      text: string;
-    };
-    GymLine: {
-      /** Format: int32 */
-      line: number;
-      label?: null | string;
-      exerciseId: string;
-      name: string;
-      /** Format: int32 */
-      sets: number;
-      target: components['schemas']['SetTarget'];
-      timed: boolean;
-      lastSetOpen: boolean;
-      perSide: boolean;
-      load?: null | components['schemas']['PlannedLoad'];
-      /** Format: double */
-      shareOfMax?: null | number;
-      /** Format: double */
-      rpe?: null | number;
-      /** Format: int32 */
-      rir?: null | number;
-      tempo?: null | components['schemas']['Tempo'];
-      /** Format: int32 */
-      restSeconds?: null | number;
-      note?: null | string;
-      /** Format: char */
-      supersetLetter?: null | string;
-    };
-    /** @enum {unknown} */
-    Hazard: 'glass' | 'wheels' | 'folds' | 'door-opens-toward-pull' | 'moves' | 'radiator';
-    HomeEdit: {
-      /** Format: int32 */
-      line: number;
-      exerciseId: string;
-      /** Format: int32 */
-      sets?: null | number;
-      target?: null | components['schemas']['SetTarget'];
-      tempo?: null | string;
-      /** Format: int32 */
-      restSeconds?: null | number;
-      /** Format: int32 */
-      rir?: null | number;
-      /** Format: double */
-      externalKg?: null | number;
-    };
-    HomeExercise: {
-      exerciseId: string;
-      name: string;
-      setupId: string;
-      setup: string;
-      /** Format: double */
-      externalKg: number;
-      /** Format: double */
-      systemLoadKg?: null | number;
-      resistance?: null | components['schemas']['ResistanceRange'];
-      loadEstimated: boolean;
-      loadBasis?: null | string;
-      checks: components['schemas']['ObjectVerdict'][];
-      expectedReps?: null | string;
-      restsOn?: null | string;
-      dose: components['schemas']['Dose'];
-      steps: string[];
-      cues: string[];
-      cautions: string[];
-      easierName?: null | string;
-      harderName?: null | string;
-      usesItems: string[];
-    };
-    HomeLine: {
-      gym: components['schemas']['GymLine'];
-      gymExerciseName: string;
-      gymDose: string;
-      role: components['schemas']['LineRole'];
-      chosen?: null | components['schemas']['Candidate'];
-      locked: boolean;
-      candidates: components['schemas']['Candidate'][];
-      ruledOut: components['schemas']['RuledOut'][];
-      better: string[];
-    };
-    HomePlan: {
-      lines: components['schemas']['HomeLine'][];
-      hardSets: components['schemas']['MuscleSets'][];
-      minutes: components['schemas']['SessionMinutes'];
-      notices: components['schemas']['PlanNotice'][];
-    };
-    /** @enum {unknown} */
-    Joint: 'wrist' | 'elbow' | 'shoulder' | 'neck' | 'low-back' | 'hip' | 'knee' | 'ankle';
-    KitEntry: {
-      item?: null | components['schemas']['KitItem'];
-      estimated: boolean;
-      error?: null | string;
-      /** Format: int32 */
-      column: number;
-      suggestions: string[];
-    };
-    /** @enum {unknown} */
-    KitGroup: 'lift' | 'pull-against' | 'stand-or-lie-on' | 'slide' | 'fill' | 'helps';
-    KitItem: {
-      id: string;
-      kind: string;
-      name?: null | string;
-      /** Format: int32 */
-      count?: number;
-      /** Format: double */
-      massKg?: null | number;
-      printed?: components['schemas']['MassUnit'];
-      weighed?: boolean;
-      /** Format: double */
-      handleKg?: null | number;
-      plates?: components['schemas']['PlateSet'][];
-      /** Format: double */
-      forceKg?: null | number;
-      /** Format: double */
-      restLengthCm?: null | number;
-      /** Format: double */
-      widthMm?: null | number;
-      /** Format: double */
-      thicknessMm?: null | number;
-      calibration?: components['schemas']['CalibrationPoint'][];
-      state?: components['schemas']['BandState'];
-      /** Format: double */
-      heightCm?: null | number;
-      /** Format: double */
-      volumeL?: null | number;
-      /** Format: double */
-      densityKgPerL?: null | number;
-      /** Format: double */
-      maxLoadKg?: null | number;
-      /** Format: double */
-      overhangCm?: null | number;
-      /** Format: double */
-      legToCentreCm?: null | number;
-      anchorAt?: components['schemas']['AnchorHeight'][];
-      hazards?: components['schemas']['Hazard'][];
-      tested?: string[];
-    };
-    KitKind: {
-      id: string;
-      label: string;
-      synonyms: string[];
-      group: components['schemas']['KitGroup'];
-      can: string[];
-      measures: components['schemas']['KitMeasure'][];
-      /** Format: double */
-      typicalMassKg?: null | number;
-      /** Format: double */
-      typicalForceKg?: null | number;
-      /** Format: double */
-      typicalRestLengthCm?: null | number;
-      /** Format: double */
-      typicalWidthMm?: null | number;
-      /** Format: double */
-      typicalThicknessMm?: null | number;
-      /** Format: double */
-      typicalHeightCm?: null | number;
-      /** Format: double */
-      typicalVolumeL?: null | number;
-      /** Format: double */
-      typicalDensityKgPerL?: null | number;
-      /** Format: double */
-      typicalMaxLoadKg?: null | number;
-      /** Format: double */
-      typicalOverhangCm?: null | number;
-      /** Format: double */
-      typicalLegToCentreCm?: null | number;
-      typicalAnchorAt: components['schemas']['AnchorHeight'][];
-      firstUse: string[];
-      source: string;
-    };
-    /** @enum {unknown} */
-    KitMeasure:
-      | 'mass'
-      | 'plates'
-      | 'force'
-      | 'rest-length'
-      | 'width'
-      | 'thickness'
-      | 'height'
-      | 'volume'
-      | 'density'
-      | 'max-load'
-      | 'overhang'
-      | 'leg-to-centre'
-      | 'anchor';
-    KitPossibilities: {
-      /** Format: int32 */
-      exercises: number;
-      /** Format: int32 */
-      withNothing: number;
-      things: components['schemas']['ThingValue'][];
-    };
-    KitTemplate: {
-      id: string;
-      name: string;
-      items: components['schemas']['KitItem'][];
-    };
-    /** @description A thing as typed. */
-    KitText: {
-      text: string;
-    };
-    KnownLift: {
-      anchor: string;
-      /** Format: double */
-      loadKg: number;
-      /**
-       * Format: int32
-       * @default 1
-       */
-      reps: number;
-    };
-    /** @enum {unknown} */
-    Level: 'beginner' | 'novice' | 'intermediate' | 'advanced';
-    /** @enum {unknown} */
-    LineRole: 'main' | 'secondary' | 'accessory' | 'activation';
-    LoadAnswer: {
-      exact?: null | components['schemas']['LoadRecipe'];
-      below?: null | components['schemas']['LoadRecipe'];
-      above?: null | components['schemas']['LoadRecipe'];
-      limit?: null | string;
-    };
-    LoadGap: {
-      /** Format: int32 */
-      after: number;
-      /** Format: double */
-      step: number;
-      fill: string[];
-    };
-    LoadRecipe: {
-      container: components['schemas']['Container'];
-      packed: components['schemas']['Packing'];
-      poured?: null | components['schemas']['PouredFiller'];
-      /** Format: double */
-      massKg: number;
-      /** Format: int32 */
-      hands: number;
-      /** Format: double */
-      totalKg: number;
-      /** Format: int32 */
-      pieceCount: number;
-      inWords: string;
-    };
-    /** @description A load to build from a kit. */
-    LoadToBuild: {
-      /** @description What there is; counts and masses may be changed for trying out. */
-      kit: components['schemas']['PlaceKit'];
-      /**
-       * Format: double
-       * @description Wanted mass of one hand, container included.
-       */
-      targetKg: number;
-      /**
-       * Format: int32
-       * @description 1, or 2 for the same in both hands.
-       * @default 1
-       */
-      hands: number;
-      /** @description Only this container; null for the best of all. */
-      containerId?: null | string;
-    };
-    LoggedExercise: {
-      /** Format: int32 */
-      line: number;
-      exerciseId: string;
-      sets: components['schemas']['LoggedSet'][];
-    };
-    LoggedSet: {
-      /** Format: int32 */
-      reps: number;
-      /** Format: double */
-      loadKg?: null | number;
-      /** Format: int32 */
-      rir?: null | number;
-      /** Format: int32 */
-      pain?: null | number;
-      painJoint?: null | components['schemas']['Joint'];
-    };
-    LooseObject: {
-      id: string;
-      name: string;
-      /** Format: double */
-      massKg: number;
-      /** Format: double */
-      volumeL: number;
-      /** Format: int32 */
-      count: number;
-    };
-    /** @enum {unknown} */
-    MassUnit: 'kg' | 'lb';
-    /** @enum {unknown} */
-    MatchPart: 'muscles' | 'pattern' | 'structure' | 'resistance' | 'profile' | 'skill';
-    /** @enum {unknown} */
-    MovementPattern:
-      | 'squat'
-      | 'hinge'
-      | 'lunge'
-      | 'horizontal-push'
-      | 'vertical-push'
-      | 'horizontal-pull'
-      | 'vertical-pull'
-      | 'elbow-flexion'
-      | 'elbow-extension'
-      | 'lateral-raise'
-      | 'rear-shoulder'
-      | 'fly'
-      | 'hip-extension'
-      | 'hip-abduction'
-      | 'hip-adduction'
-      | 'knee-flexion'
-      | 'knee-extension'
-      | 'plantar-flexion'
-      | 'dorsi-flexion'
-      | 'trunk-flexion'
-      | 'trunk-extension'
-      | 'rotation'
-      | 'anti-extension'
-      | 'anti-rotation'
-      | 'lateral-flexion'
-      | 'scapular-control'
-      | 'carry'
-      | 'crawl'
-      | 'jump'
-      | 'mobility'
-      | 'breathing';
-    /** @enum {unknown} */
-    Muscle:
-      | 'upper-chest'
-      | 'mid-chest'
-      | 'lower-chest'
-      | 'front-delt'
-      | 'side-delt'
-      | 'rear-delt'
-      | 'rotator-cuff'
-      | 'serratus'
-      | 'lats'
-      | 'upper-back'
-      | 'upper-traps'
-      | 'biceps'
-      | 'forearms'
-      | 'triceps'
-      | 'triceps-long'
-      | 'abs'
-      | 'obliques'
-      | 'erectors'
-      | 'glutes'
-      | 'glute-med'
-      | 'adductors'
-      | 'quads'
-      | 'rectus-femoris'
-      | 'hamstrings'
-      | 'calves'
-      | 'tibialis'
-      | 'hip-flexors'
-      | 'neck';
-    MuscleSets: {
-      muscle: components['schemas']['Muscle'];
-      /** Format: double */
-      gym: number;
-      /** Format: double */
-      home: number;
-    };
-    /** @description A plan to keep. The server rebuilds it from the request, so that what is stored is what the engine says. */
-    NewPlan: {
-      title: string;
-      request: components['schemas']['RebuildRequest'];
-      /** Format: int64 */
-      placeId?: null | number;
-      /** Format: int64 */
-      gymDayId?: null | number;
-    };
-    /** @description What is proposed for the next session. */
-    NextProposals: {
-      /**
-       * Format: date
-       * @description Day of the session it rests on; null when nothing is logged yet.
-       */
-      basedOn: null | string;
-      /** @description One per home exercise. */
-      proposals: components['schemas']['Proposal'][];
-    };
-    /** @enum {unknown} */
-    NoticeLevel: 'info' | 'warning';
-    ObjectVerdict: {
-      thing: string;
-      kind: components['schemas']['CheckKind'];
-      verdict: components['schemas']['Verdict'];
-      /** Format: double */
-      factor?: null | number;
-      sum: string;
-      advice: string;
-    };
-    PackedPieces: {
-      piece: components['schemas']['LooseObject'];
-      /** Format: int32 */
-      count: number;
-    };
-    Packing: {
-      /** Format: double */
-      massKg: number;
-      /** Format: double */
-      volumeL: number;
-      pieces: components['schemas']['PackedPieces'][];
-      /** Format: int32 */
-      pieceCount: number;
-      inWords: string;
-    };
-    PartScore: {
-      part: components['schemas']['MatchPart'];
-      /** Format: double */
-      score: number;
-      /** Format: double */
-      weight: number;
-      reason: string;
-    };
-    /** @description A place in the roster. */
-    PlaceInBrief: {
-      /** Format: int64 */
-      id: number;
-      name: string;
-      /** Format: int32 */
-      items: number;
-    };
-    PlaceKit: {
-      name: string;
-      items?: components['schemas']['KitItem'][];
-    };
-    /** @description A new version of a plan. */
-    PlanChange: {
-      /**
-       * Format: int32
-       * @description Revision that was seen.
-       */
-      revision: number;
-      /** @description Title of the plan. */
-      title: string;
-      /** @description What the version is built from. */
-      request: components['schemas']['RebuildRequest'];
-      /** @description What changed, in a few words. */
-      note?: null | string;
-    };
-    PlanDocument: {
-      title: string;
-      request: components['schemas']['RebuildRequest'];
-      plan: components['schemas']['HomePlan'];
-    };
-    PlanNotice: {
-      code: string;
-      level: components['schemas']['NoticeLevel'];
-      text: string;
-    };
-    PlanRecord: {
-      /** Format: int64 */
-      clientId: number;
-      /** Format: int64 */
-      placeId: null | number;
-      /** Format: int64 */
-      gymDayId: null | number;
-      /** Format: int32 */
-      version: number;
-      /** Format: int32 */
-      versions: number;
-      canUndo: boolean;
-      canRedo: boolean;
-      document: components['schemas']['PlanDocument'];
-    };
-    PlanSummary: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int64 */
-      clientId: number;
-      title: string;
-      /** Format: int32 */
-      version: number;
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    PlannedLoad: {
-      /** Format: double */
-      kg: number;
-      /**
-       * Format: int32
-       * @default 1
-       */
-      pieces: number;
-      /** Format: double */
-      totalKg?: number;
-    };
-    PlateSet: {
-      /** Format: double */
-      massKg: number;
-      /** Format: int32 */
-      count: number;
-    };
-    PouredFiller: {
-      filler: components['schemas']['Filler'];
-      /** Format: double */
-      litres: number;
-      /** Format: double */
-      massKg: number;
-    };
-    ProblemDetails: {
-      type?: null | string;
-      title?: null | string;
-      /** Format: int32 */
-      status?: null | number;
-      detail?: null | string;
-      instance?: null | string;
-    };
-    Proposal: {
-      /** Format: int32 */
-      line: number;
-      exerciseId: string;
-      name: string;
-      decision: components['schemas']['Decision'];
-      reason: string;
-      dose: components['schemas']['Dose'];
-      /** Format: double */
-      externalKg: number;
-      load: string;
-      flagsCoach: boolean;
-    };
-    ReachableSetup: {
-      setupId: string;
-      text: string;
-      /** Format: double */
-      systemKg: number;
-      range: components['schemas']['ResistanceRange'];
-      /** Format: double */
-      externalKg: number;
-      reps?: null | string;
-      /** Format: double */
-      step?: null | number;
-      estimated: boolean;
-      basis: string;
-      warnings: string[];
-    };
-    ReadyItem: {
-      name: string;
-      item: components['schemas']['KitItem'];
-      source: string;
-      synonyms?: string[];
-    };
-    RebuildRequest: {
-      client: components['schemas']['ClientProfile'];
-      kit: components['schemas']['PlaceKit'];
-      gymLines: string[];
-      choices?: components['schemas']['CoachChoice'][];
-      edits?: components['schemas']['HomeEdit'][];
-    };
-    RebuildResult: {
-      plan: components['schemas']['HomePlan'];
-      errors: components['schemas']['ShorthandError'][];
-    };
-    ResistanceRange: {
-      /** Format: double */
-      start: number;
-      /** Format: double */
-      middle: number;
-      /** Format: double */
-      end: number;
-      /** Format: double */
-      mean: number;
-      /** Format: double */
-      most: number;
-    };
-    /** @description A client in the roster. */
-    RosterRow: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      client: components['schemas']['ClientRecord'];
-      places: components['schemas']['PlaceInBrief'][];
-      /** Format: int32 */
-      plans: number;
-    };
-    RuledOut: {
-      exerciseId: string;
-      name: string;
-      code: string;
-      reason: string;
-    };
-    SavedOfClientRecord: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['ClientRecord'];
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    SavedOfGymDay: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['GymDay'];
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    SavedOfPlaceKit: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['PlaceKit'];
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    SavedOfPlanRecord: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['PlanRecord'];
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    SavedOfSessionRecord: {
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      revision: number;
-      value: components['schemas']['SessionRecord'];
-      /** Format: date-time */
-      updatedAt: string;
-    };
-    /** @description Names the revision that was seen, for undo and redo. */
-    SeenRevision: {
-      /** Format: int32 */
-      revision: number;
-    };
-    /** @description Id of a logged session. */
-    SessionId: {
-      /** Format: int64 */
-      id: number;
-    };
-    SessionMinutes: {
-      /** Format: int32 */
-      total: number;
-      /** Format: int32 */
-      limit?: null | number;
-    };
-    SessionRecord: {
-      /** Format: int32 */
-      planVersion: number;
-      /** Format: date */
-      performedOn: string;
-      exercises: components['schemas']['LoggedExercise'][];
-      /** Format: int32 */
-      effort?: null | number;
-      /** Format: int32 */
-      minutes?: null | number;
-      note?: null | string;
-    };
-    /** @description Who is signed in, and the token that changes need. */
-    SessionState: {
-      coach: null | components['schemas']['CoachSummary'];
-      /** @description True when no coach exists yet: the first start asks to create one. */
-      needsFirstCoach: boolean;
-      /** @description Antiforgery token for the header of changing requests. */
-      token: string;
-    };
-    SetTarget: {
-      /** Format: int32 */
-      min: number;
-      /** Format: int32 */
-      max: number;
-      isOpen?: boolean;
-    };
-    SetupRange: {
-      exerciseId: string;
-      name: string;
-      setups: components['schemas']['ReachableSetup'][];
-      gap?: null | components['schemas']['LoadGap'];
-      missing: string[];
-    };
-    /** @enum {unknown} */
-    Sex: 'unknown' | 'male' | 'female';
-    ShorthandError: {
-      /** Format: int32 */
-      line: number;
-      /** Format: int32 */
-      column: number;
-      /** Format: int32 */
-      length: number;
-      code: string;
-      message: string;
-      suggestions: string[];
-    };
-    ShorthandResult: {
-      lines: components['schemas']['GymLine'][];
-      errors: components['schemas']['ShorthandError'][];
-    };
-    /** @description Text to read as shorthand. */
-    ShorthandText: {
-      text: string;
-    };
-    /** @description Sign-in. */
-    SignIn: {
-      email: string;
-      password: string;
-    };
-    SoreJoint: {
-      joint: components['schemas']['Joint'];
-      severity: components['schemas']['Soreness'];
-    };
-    /** @enum {unknown} */
-    Soreness: 'sore' | 'injured';
-    Tempo: {
-      /** Format: int32 */
-      eccentric?: number;
-      /** Format: int32 */
-      pauseStretched?: number;
-      /** Format: int32 */
-      concentric?: number;
-      /** Format: int32 */
-      pauseShortened?: number;
-      explosive?: boolean;
-      /** Format: int32 */
-      secondsPerRep?: number;
-    };
-    ThingValue: {
-      itemId: string;
-      /** Format: int32 */
-      used: number;
-      /** Format: int32 */
-      only: number;
-    };
-    /** @description What the interface needs to know of the trade. */
-    TradeSummary: {
-      exercises: components['schemas']['ExerciseSummary'][];
-      kitKinds: components['schemas']['KitKind'][];
-      firstUse: components['schemas']['FirstUseStep'][];
-      readyItems: components['schemas']['ReadyItem'][];
-      kitTemplates: components['schemas']['KitTemplate'][];
-      anchors: components['schemas']['AnchorSummary'][];
-    };
-    /** @enum {unknown} */
-    Verdict: 'fine' | 'care' | 'refused';
-  };
-  responses: never;
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+    schemas: {
+        /** @enum {unknown} */
+        AnchorHeight: "low" | "knee" | "chest" | "high";
+        /** @description An anchor lift that a client may know. */
+        AnchorSummary: {
+            id: string;
+            label: string;
+        };
+        /** @enum {unknown} */
+        BandBasis: "nominal" | "size" | "calibrated";
+        /** @description What the bench shows. */
+        BandBench: {
+            /** @description What is wrong with the measures; null when a curve could be made. */
+            problem?: null | string;
+            curve?: null | components["schemas"]["BandForceCurve"];
+            /** @description The curve as points, from rest to its limit. */
+            points: components["schemas"]["ForceAtLength"][];
+            rep?: null | components["schemas"]["BandRep"];
+            /** @description Why the rig cannot be. */
+            repProblem?: null | string;
+            /**
+             * Format: double
+             * @description Value of the knob for the wanted force.
+             */
+            solvedCm?: null | number;
+            /** @description Why there is none. */
+            solveProblem?: null | string;
+            /** @description The stature was not known. */
+            statureAssumed: boolean;
+            /** @description The grip in words. */
+            howInWords: string;
+        };
+        BandForceCurve: {
+            /** Format: double */
+            restCm: number;
+            /** Format: int32 */
+            strands: number;
+            /** Format: double */
+            a: number;
+            /** Format: double */
+            b: number;
+            basis: components["schemas"]["BandBasis"];
+            /** Format: double */
+            largestMeasured?: null | number;
+            /** Format: double */
+            errorKg?: null | number;
+            /** Format: double */
+            flatCm: number;
+            /** Format: double */
+            limit: number;
+        };
+        BandGrip: {
+            /** @default false */
+            doubled: boolean;
+            /**
+             * Format: double
+             * @default 0
+             */
+            chokeCm: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            stanceCm: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            anchorCm: number;
+            /** Format: double */
+            anchorHeightCm?: null | number;
+        };
+        /** @enum {unknown} */
+        BandKnob: "choke" | "stance" | "anchor" | null;
+        /** @description A band on the bench. */
+        BandOnBench: {
+            /** @description The band with its measures and calibration. */
+            band: components["schemas"]["KitItem"];
+            /**
+             * Format: double
+             * @description Stature of the client; null assumes one and says so.
+             */
+            statureCm?: null | number;
+            /** @description Exercise to rig it for; null for the curve alone. */
+            exerciseId?: null | string;
+            /** @description Set-up of the exercise; null takes the first with a band. */
+            setupId?: null | string;
+            grip?: null | components["schemas"]["BandGrip"];
+            knob?: null | components["schemas"]["BandKnob"];
+            /**
+             * Format: double
+             * @description Wanted force where the rep is hardest.
+             */
+            wantedKg?: null | number;
+        };
+        BandRep: {
+            force: components["schemas"]["ResistanceRange"];
+            /** Format: double */
+            startStretch: number;
+            /** Format: double */
+            endStretch: number;
+            /** Format: double */
+            mostStretch: number;
+            warning?: null | string;
+        };
+        /** @enum {unknown} */
+        BandRigKind: "stood-on" | "anchored" | "between" | "assist";
+        /** @description A set-up of an exercise that uses a band. */
+        BandSetup: {
+            id: string;
+            text: string;
+            rig: components["schemas"]["BandRigKind"];
+        };
+        /** @enum {unknown} */
+        BandState: "good" | "worn" | "nicked";
+        /** @description What can be built. */
+        BuiltLoads: {
+            /** @description The recipe, or the nearest ones. */
+            answer: components["schemas"]["LoadAnswer"];
+            /** @description Every mass of one hand that can be reached, lightest first, for the ruler. */
+            reachableKg: number[];
+        };
+        CalibrationPoint: {
+            /** Format: double */
+            lengthCm: number;
+            /** Format: double */
+            forceKg: number;
+        };
+        Candidate: {
+            id: string;
+            exercises: components["schemas"]["HomeExercise"][];
+            /** Format: double */
+            match: number;
+            parts: components["schemas"]["PartScore"][];
+            why: string[];
+            lost: string[];
+            name: string;
+        };
+        /** @description A change of something stored: the revision that was seen, and the new value. */
+        ChangeOfClientRecord: {
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["ClientRecord"];
+        };
+        /** @description A change of something stored: the revision that was seen, and the new value. */
+        ChangeOfGymDay: {
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["GymDay"];
+        };
+        /** @description A change of something stored: the revision that was seen, and the new value. */
+        ChangeOfPlaceKit: {
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["PlaceKit"];
+        };
+        /** @enum {unknown} */
+        CheckKind: "tipping" | "rated" | "chair-back" | "height-fits";
+        /** @description A client at a place. */
+        ClientAtPlace: {
+            client: components["schemas"]["ClientProfile"];
+            kit: components["schemas"]["PlaceKit"];
+        };
+        ClientProfile: {
+            level: components["schemas"]["Level"];
+            goal: components["schemas"]["Goal"];
+            sex?: components["schemas"]["Sex"];
+            /** Format: double */
+            bodyMassKg?: null | number;
+            /** Format: double */
+            statureCm?: null | number;
+            /** Format: int32 */
+            ageYears?: null | number;
+            /** Format: int32 */
+            daysPerWeek?: null | number;
+            /** Format: int32 */
+            minutesPerSession?: null | number;
+            soreJoints?: components["schemas"]["SoreJoint"][];
+            knownLifts?: components["schemas"]["KnownLift"][];
+            refuses?: string[];
+            highBloodPressure?: boolean;
+        };
+        ClientRecord: {
+            name: string;
+            profile: components["schemas"]["ClientProfile"];
+            note?: null | string;
+        };
+        CoachChoice: {
+            /** Format: int32 */
+            line: number;
+            candidateId?: null | string;
+            role?: null | components["schemas"]["LineRole"];
+        };
+        /** @description The coach, as far as the interface shows it. */
+        CoachSummary: {
+            name: string;
+            email: string;
+        };
+        Container: {
+            id: string;
+            name: string;
+            /** Format: double */
+            tareKg: number;
+            /** Format: double */
+            volumeL: number;
+            /** Format: double */
+            contentLimitKg: number;
+            holdsWater: boolean;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @enum {unknown} */
+        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "step-back" | "ease" | "swap";
+        Dose: {
+            /** Format: int32 */
+            sets: number;
+            target: components["schemas"]["SetTarget"];
+            timed: boolean;
+            lastSetOpen: boolean;
+            perSide: boolean;
+            tempo: string;
+            /** Format: int32 */
+            restSeconds: number;
+            /** Format: int32 */
+            rir: number;
+            techniques: string[];
+            instructions: string[];
+            reason: string;
+            figures: string;
+        };
+        /** @description An exercise for a client at a place. */
+        ExerciseAtPlace: {
+            client: components["schemas"]["ClientProfile"];
+            kit: components["schemas"]["PlaceKit"];
+            exerciseId: string;
+        };
+        /** @description An exercise in a list. */
+        ExerciseSummary: {
+            id: string;
+            name: string;
+            synonyms: string[];
+            pattern: components["schemas"]["MovementPattern"];
+            atHome: boolean;
+            /** Format: int32 */
+            skill: number;
+            bandSetups: components["schemas"]["BandSetup"][];
+        };
+        Filler: {
+            id: string;
+            name: string;
+            /** Format: double */
+            densityKgPerL: number;
+            /** Format: double */
+            availableL: number;
+            wet: boolean;
+        };
+        /** @description The first coach of a new database. */
+        FirstCoach: {
+            name: string;
+            email: string;
+            password: string;
+        };
+        FirstUseStep: {
+            id: string;
+            text: string;
+        };
+        /** @description Force of a band at a length. */
+        ForceAtLength: {
+            /** Format: double */
+            lengthCm: number;
+            /** Format: double */
+            forceKg: number;
+        };
+        /** @enum {unknown} */
+        Goal: "strength" | "muscle" | "endurance" | "general-fitness";
+        GymDay: {
+            name: string;
+            text: string;
+        };
+        GymLine: {
+            /** Format: int32 */
+            line: number;
+            label?: null | string;
+            exerciseId: string;
+            name: string;
+            /** Format: int32 */
+            sets: number;
+            target: components["schemas"]["SetTarget"];
+            timed: boolean;
+            lastSetOpen: boolean;
+            perSide: boolean;
+            load?: null | components["schemas"]["PlannedLoad"];
+            /** Format: double */
+            shareOfMax?: null | number;
+            /** Format: double */
+            rpe?: null | number;
+            /** Format: int32 */
+            rir?: null | number;
+            tempo?: null | components["schemas"]["Tempo"];
+            /** Format: int32 */
+            restSeconds?: null | number;
+            note?: null | string;
+            /** Format: char */
+            supersetLetter?: null | string;
+        };
+        /** @enum {unknown} */
+        Hazard: "glass" | "wheels" | "folds" | "door-opens-toward-pull" | "moves" | "radiator";
+        HomeEdit: {
+            /** Format: int32 */
+            line: number;
+            exerciseId: string;
+            /** Format: int32 */
+            sets?: null | number;
+            target?: null | components["schemas"]["SetTarget"];
+            tempo?: null | string;
+            /** Format: int32 */
+            restSeconds?: null | number;
+            /** Format: int32 */
+            rir?: null | number;
+            /** Format: double */
+            externalKg?: null | number;
+        };
+        HomeExercise: {
+            exerciseId: string;
+            name: string;
+            setupId: string;
+            setup: string;
+            /** Format: double */
+            externalKg: number;
+            /** Format: double */
+            systemLoadKg?: null | number;
+            resistance?: null | components["schemas"]["ResistanceRange"];
+            loadEstimated: boolean;
+            loadBasis?: null | string;
+            checks: components["schemas"]["ObjectVerdict"][];
+            expectedReps?: null | string;
+            restsOn?: null | string;
+            dose: components["schemas"]["Dose"];
+            steps: string[];
+            cues: string[];
+            cautions: string[];
+            easierName?: null | string;
+            harderName?: null | string;
+            usesItems: string[];
+        };
+        HomeLine: {
+            gym: components["schemas"]["GymLine"];
+            gymExerciseName: string;
+            gymDose: string;
+            role: components["schemas"]["LineRole"];
+            chosen?: null | components["schemas"]["Candidate"];
+            locked: boolean;
+            candidates: components["schemas"]["Candidate"][];
+            ruledOut: components["schemas"]["RuledOut"][];
+            better: string[];
+        };
+        HomePlan: {
+            lines: components["schemas"]["HomeLine"][];
+            hardSets: components["schemas"]["MuscleSets"][];
+            minutes: components["schemas"]["SessionMinutes"];
+            notices: components["schemas"]["PlanNotice"][];
+        };
+        /** @enum {unknown} */
+        Joint: "wrist" | "elbow" | "shoulder" | "neck" | "low-back" | "hip" | "knee" | "ankle";
+        KitEntry: {
+            item?: null | components["schemas"]["KitItem"];
+            estimated: boolean;
+            error?: null | string;
+            /** Format: int32 */
+            column: number;
+            suggestions: string[];
+        };
+        /** @enum {unknown} */
+        KitGroup: "lift" | "pull-against" | "stand-or-lie-on" | "slide" | "fill" | "helps";
+        KitItem: {
+            id: string;
+            kind: string;
+            name?: null | string;
+            /** Format: int32 */
+            count?: number;
+            /** Format: double */
+            massKg?: null | number;
+            printed?: components["schemas"]["MassUnit"];
+            weighed?: boolean;
+            /** Format: double */
+            handleKg?: null | number;
+            plates?: components["schemas"]["PlateSet"][];
+            /** Format: double */
+            forceKg?: null | number;
+            /** Format: double */
+            restLengthCm?: null | number;
+            /** Format: double */
+            widthMm?: null | number;
+            /** Format: double */
+            thicknessMm?: null | number;
+            calibration?: components["schemas"]["CalibrationPoint"][];
+            state?: components["schemas"]["BandState"];
+            /** Format: double */
+            heightCm?: null | number;
+            /** Format: double */
+            volumeL?: null | number;
+            /** Format: double */
+            densityKgPerL?: null | number;
+            /** Format: double */
+            maxLoadKg?: null | number;
+            /** Format: double */
+            overhangCm?: null | number;
+            /** Format: double */
+            legToCentreCm?: null | number;
+            anchorAt?: components["schemas"]["AnchorHeight"][];
+            hazards?: components["schemas"]["Hazard"][];
+            tested?: string[];
+        };
+        KitKind: {
+            id: string;
+            label: string;
+            synonyms: string[];
+            group: components["schemas"]["KitGroup"];
+            can: string[];
+            measures: components["schemas"]["KitMeasure"][];
+            /** Format: double */
+            typicalMassKg?: null | number;
+            /** Format: double */
+            typicalForceKg?: null | number;
+            /** Format: double */
+            typicalRestLengthCm?: null | number;
+            /** Format: double */
+            typicalWidthMm?: null | number;
+            /** Format: double */
+            typicalThicknessMm?: null | number;
+            /** Format: double */
+            typicalHeightCm?: null | number;
+            /** Format: double */
+            typicalVolumeL?: null | number;
+            /** Format: double */
+            typicalDensityKgPerL?: null | number;
+            /** Format: double */
+            typicalMaxLoadKg?: null | number;
+            /** Format: double */
+            typicalOverhangCm?: null | number;
+            /** Format: double */
+            typicalLegToCentreCm?: null | number;
+            typicalAnchorAt: components["schemas"]["AnchorHeight"][];
+            firstUse: string[];
+            source: string;
+        };
+        /** @enum {unknown} */
+        KitMeasure: "mass" | "plates" | "force" | "rest-length" | "width" | "thickness" | "height" | "volume" | "density" | "max-load" | "overhang" | "leg-to-centre" | "anchor";
+        KitPossibilities: {
+            /** Format: int32 */
+            exercises: number;
+            /** Format: int32 */
+            withNothing: number;
+            things: components["schemas"]["ThingValue"][];
+        };
+        KitTemplate: {
+            id: string;
+            name: string;
+            items: components["schemas"]["KitItem"][];
+        };
+        /** @description A thing as typed. */
+        KitText: {
+            text: string;
+        };
+        KnownLift: {
+            anchor: string;
+            /** Format: double */
+            loadKg: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            reps: number;
+        };
+        /** @enum {unknown} */
+        Level: "beginner" | "novice" | "intermediate" | "advanced";
+        /** @enum {unknown} */
+        LineRole: "main" | "secondary" | "accessory" | "activation";
+        LoadAnswer: {
+            exact?: null | components["schemas"]["LoadRecipe"];
+            below?: null | components["schemas"]["LoadRecipe"];
+            above?: null | components["schemas"]["LoadRecipe"];
+            limit?: null | string;
+        };
+        LoadGap: {
+            /** Format: int32 */
+            after: number;
+            /** Format: double */
+            step: number;
+            fill: string[];
+        };
+        LoadRecipe: {
+            container: components["schemas"]["Container"];
+            packed: components["schemas"]["Packing"];
+            poured?: null | components["schemas"]["PouredFiller"];
+            /** Format: double */
+            massKg: number;
+            /** Format: int32 */
+            hands: number;
+            /** Format: double */
+            totalKg: number;
+            /** Format: int32 */
+            pieceCount: number;
+            inWords: string;
+        };
+        /** @description A load to build from a kit. */
+        LoadToBuild: {
+            /** @description What there is; counts and masses may be changed for trying out. */
+            kit: components["schemas"]["PlaceKit"];
+            /**
+             * Format: double
+             * @description Wanted mass of one hand, container included.
+             */
+            targetKg: number;
+            /**
+             * Format: int32
+             * @description 1, or 2 for the same in both hands.
+             * @default 1
+             */
+            hands: number;
+            /** @description Only this container; null for the best of all. */
+            containerId?: null | string;
+        };
+        LoggedExercise: {
+            /** Format: int32 */
+            line: number;
+            exerciseId: string;
+            sets: components["schemas"]["LoggedSet"][];
+        };
+        LoggedSet: {
+            /** Format: int32 */
+            reps: number;
+            /** Format: double */
+            loadKg?: null | number;
+            /** Format: int32 */
+            rir?: null | number;
+            /** Format: int32 */
+            pain?: null | number;
+            painJoint?: null | components["schemas"]["Joint"];
+        };
+        LooseObject: {
+            id: string;
+            name: string;
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            volumeL: number;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @enum {unknown} */
+        MassUnit: "kg" | "lb";
+        /** @enum {unknown} */
+        MatchPart: "muscles" | "pattern" | "structure" | "resistance" | "profile" | "skill";
+        /** @enum {unknown} */
+        MovementPattern: "squat" | "hinge" | "lunge" | "horizontal-push" | "vertical-push" | "horizontal-pull" | "vertical-pull" | "elbow-flexion" | "elbow-extension" | "lateral-raise" | "rear-shoulder" | "fly" | "hip-extension" | "hip-abduction" | "hip-adduction" | "knee-flexion" | "knee-extension" | "plantar-flexion" | "dorsi-flexion" | "trunk-flexion" | "trunk-extension" | "rotation" | "anti-extension" | "anti-rotation" | "lateral-flexion" | "scapular-control" | "carry" | "crawl" | "jump" | "mobility" | "breathing";
+        /** @enum {unknown} */
+        Muscle: "upper-chest" | "mid-chest" | "lower-chest" | "front-delt" | "side-delt" | "rear-delt" | "rotator-cuff" | "serratus" | "lats" | "upper-back" | "upper-traps" | "biceps" | "forearms" | "triceps" | "triceps-long" | "abs" | "obliques" | "erectors" | "glutes" | "glute-med" | "adductors" | "quads" | "rectus-femoris" | "hamstrings" | "calves" | "tibialis" | "hip-flexors" | "neck";
+        MuscleSets: {
+            muscle: components["schemas"]["Muscle"];
+            /** Format: double */
+            gym: number;
+            /** Format: double */
+            home: number;
+        };
+        /** @description A plan to keep. The server rebuilds it from the request, so that what is stored is what the engine says. */
+        NewPlan: {
+            title: string;
+            request: components["schemas"]["RebuildRequest"];
+            /** Format: int64 */
+            placeId?: null | number;
+            /** Format: int64 */
+            gymDayId?: null | number;
+        };
+        /** @description What is proposed for the next session. */
+        NextProposals: {
+            /**
+             * Format: date
+             * @description Day of the session it rests on; null when nothing is logged yet.
+             */
+            basedOn: null | string;
+            /** @description One per home exercise. */
+            proposals: components["schemas"]["Proposal"][];
+        };
+        /** @enum {unknown} */
+        NoticeLevel: "info" | "warning";
+        ObjectVerdict: {
+            thing: string;
+            kind: components["schemas"]["CheckKind"];
+            verdict: components["schemas"]["Verdict"];
+            /** Format: double */
+            factor?: null | number;
+            sum: string;
+            advice: string;
+        };
+        PackedPieces: {
+            piece: components["schemas"]["LooseObject"];
+            /** Format: int32 */
+            count: number;
+        };
+        Packing: {
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            volumeL: number;
+            pieces: components["schemas"]["PackedPieces"][];
+            /** Format: int32 */
+            pieceCount: number;
+            inWords: string;
+        };
+        PartScore: {
+            part: components["schemas"]["MatchPart"];
+            /** Format: double */
+            score: number;
+            /** Format: double */
+            weight: number;
+            reason: string;
+        };
+        /** @description A place in the roster. */
+        PlaceInBrief: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /** Format: int32 */
+            items: number;
+        };
+        PlaceKit: {
+            name: string;
+            items?: components["schemas"]["KitItem"][];
+        };
+        /** @description A new version of a plan. */
+        PlanChange: {
+            /**
+             * Format: int32
+             * @description Revision that was seen.
+             */
+            revision: number;
+            /** @description Title of the plan. */
+            title: string;
+            /** @description What the version is built from. */
+            request: components["schemas"]["RebuildRequest"];
+            /** @description What changed, in a few words. */
+            note?: null | string;
+        };
+        PlanDocument: {
+            title: string;
+            request: components["schemas"]["RebuildRequest"];
+            plan: components["schemas"]["HomePlan"];
+        };
+        PlanNotice: {
+            code: string;
+            level: components["schemas"]["NoticeLevel"];
+            text: string;
+        };
+        PlanRecord: {
+            /** Format: int64 */
+            clientId: number;
+            /** Format: int64 */
+            placeId: null | number;
+            /** Format: int64 */
+            gymDayId: null | number;
+            /** Format: int32 */
+            version: number;
+            /** Format: int32 */
+            versions: number;
+            canUndo: boolean;
+            canRedo: boolean;
+            document: components["schemas"]["PlanDocument"];
+        };
+        PlanSummary: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            clientId: number;
+            title: string;
+            /** Format: int32 */
+            version: number;
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        PlannedLoad: {
+            /** Format: double */
+            kg: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            pieces: number;
+            /** Format: double */
+            totalKg?: number;
+        };
+        PlateSet: {
+            /** Format: double */
+            massKg: number;
+            /** Format: int32 */
+            count: number;
+        };
+        PouredFiller: {
+            filler: components["schemas"]["Filler"];
+            /** Format: double */
+            litres: number;
+            /** Format: double */
+            massKg: number;
+        };
+        ProblemDetails: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+        };
+        Proposal: {
+            /** Format: int32 */
+            line: number;
+            exerciseId: string;
+            name: string;
+            decision: components["schemas"]["Decision"];
+            reason: string;
+            dose: components["schemas"]["Dose"];
+            /** Format: double */
+            externalKg: number;
+            load: string;
+            flagsCoach: boolean;
+        };
+        ReachableSetup: {
+            setupId: string;
+            text: string;
+            /** Format: double */
+            systemKg: number;
+            range: components["schemas"]["ResistanceRange"];
+            /** Format: double */
+            externalKg: number;
+            reps?: null | string;
+            /** Format: double */
+            step?: null | number;
+            estimated: boolean;
+            basis: string;
+            warnings: string[];
+        };
+        ReadyItem: {
+            name: string;
+            item: components["schemas"]["KitItem"];
+            source: string;
+            synonyms?: string[];
+        };
+        RebuildRequest: {
+            client: components["schemas"]["ClientProfile"];
+            kit: components["schemas"]["PlaceKit"];
+            gymLines: string[];
+            choices?: components["schemas"]["CoachChoice"][];
+            edits?: components["schemas"]["HomeEdit"][];
+        };
+        RebuildResult: {
+            plan: components["schemas"]["HomePlan"];
+            errors: components["schemas"]["ShorthandError"][];
+        };
+        ResistanceRange: {
+            /** Format: double */
+            start: number;
+            /** Format: double */
+            middle: number;
+            /** Format: double */
+            end: number;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            most: number;
+        };
+        /** @description A client in the roster. */
+        RosterRow: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            client: components["schemas"]["ClientRecord"];
+            places: components["schemas"]["PlaceInBrief"][];
+            /** Format: int32 */
+            plans: number;
+        };
+        RuledOut: {
+            exerciseId: string;
+            name: string;
+            code: string;
+            reason: string;
+        };
+        SavedOfClientRecord: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["ClientRecord"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        SavedOfGymDay: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["GymDay"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        SavedOfPlaceKit: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["PlaceKit"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        SavedOfPlanRecord: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["PlanRecord"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        SavedOfSessionRecord: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["SessionRecord"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        /** @description Names the revision that was seen, for undo and redo. */
+        SeenRevision: {
+            /** Format: int32 */
+            revision: number;
+        };
+        /** @description Id of a logged session. */
+        SessionId: {
+            /** Format: int64 */
+            id: number;
+        };
+        SessionMinutes: {
+            /** Format: int32 */
+            total: number;
+            /** Format: int32 */
+            limit?: null | number;
+        };
+        SessionRecord: {
+            /** Format: int32 */
+            planVersion: number;
+            /** Format: date */
+            performedOn: string;
+            exercises: components["schemas"]["LoggedExercise"][];
+            /** Format: int32 */
+            effort?: null | number;
+            /** Format: int32 */
+            minutes?: null | number;
+            note?: null | string;
+        };
+        /** @description Who is signed in, and the token that changes need. */
+        SessionState: {
+            coach: null | components["schemas"]["CoachSummary"];
+            /** @description True when no coach exists yet: the first start asks to create one. */
+            needsFirstCoach: boolean;
+            /** @description Antiforgery token for the header of changing requests. */
+            token: string;
+        };
+        SetTarget: {
+            /** Format: int32 */
+            min: number;
+            /** Format: int32 */
+            max: number;
+            isOpen?: boolean;
+        };
+        SetupRange: {
+            exerciseId: string;
+            name: string;
+            setups: components["schemas"]["ReachableSetup"][];
+            gap?: null | components["schemas"]["LoadGap"];
+            missing: string[];
+        };
+        /** @enum {unknown} */
+        Sex: "unknown" | "male" | "female";
+        ShorthandError: {
+            /** Format: int32 */
+            line: number;
+            /** Format: int32 */
+            column: number;
+            /** Format: int32 */
+            length: number;
+            code: string;
+            message: string;
+            suggestions: string[];
+        };
+        ShorthandResult: {
+            lines: components["schemas"]["GymLine"][];
+            errors: components["schemas"]["ShorthandError"][];
+        };
+        /** @description Text to read as shorthand. */
+        ShorthandText: {
+            text: string;
+        };
+        /** @description Sign-in. */
+        SignIn: {
+            email: string;
+            password: string;
+        };
+        SoreJoint: {
+            joint: components["schemas"]["Joint"];
+            severity: components["schemas"]["Soreness"];
+        };
+        /** @enum {unknown} */
+        Soreness: "sore" | "injured";
+        Tempo: {
+            /** Format: int32 */
+            eccentric?: number;
+            /** Format: int32 */
+            pauseStretched?: number;
+            /** Format: int32 */
+            concentric?: number;
+            /** Format: int32 */
+            pauseShortened?: number;
+            explosive?: boolean;
+            /** Format: int32 */
+            secondsPerRep?: number;
+        };
+        ThingValue: {
+            itemId: string;
+            /** Format: int32 */
+            used: number;
+            /** Format: int32 */
+            only: number;
+        };
+        /** @description What the interface needs to know of the trade. */
+        TradeSummary: {
+            exercises: components["schemas"]["ExerciseSummary"][];
+            kitKinds: components["schemas"]["KitKind"][];
+            firstUse: components["schemas"]["FirstUseStep"][];
+            readyItems: components["schemas"]["ReadyItem"][];
+            kitTemplates: components["schemas"]["KitTemplate"][];
+            anchors: components["schemas"]["AnchorSummary"][];
+        };
+        /** @enum {unknown} */
+        Verdict: "fine" | "care" | "refused";
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
