@@ -9,8 +9,15 @@ public static class Words
 {
     /// <summary>The enumeration value in words: <c>HorizontalPull</c> becomes "horizontal pull".</summary>
     public static string Of<T>(T value)
-        where T : struct, Enum =>
-        JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString()).Replace('-', ' ');
+        where T : struct, Enum => EnumWords<T>.Texts.GetValueOrDefault(value) ?? value.ToString();
+
+    /// <summary>Words of every value, made once: reasons name them thousands of times.</summary>
+    private static class EnumWords<T>
+        where T : struct, Enum
+    {
+        public static readonly Dictionary<T, string> Texts = Enum.GetValues<T>().Distinct()
+            .ToDictionary(v => v, v => JsonNamingPolicy.KebabCaseLower.ConvertName(v.ToString()).Replace('-', ' '));
+    }
 
     /// <summary>A list as a sentence part: "a", "a and b", "a, b and c".</summary>
     public static string Join(IReadOnlyList<string> parts) => parts.Count switch

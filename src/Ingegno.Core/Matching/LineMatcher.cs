@@ -30,10 +30,10 @@ public sealed class LineMatcher(ResistanceMatch resistance, ClientProfile client
         var ruledOut = new List<(RuledOut Row, double Relevance)>();
         foreach (var exercise in trade.Catalogue.AtHome)
         {
-            var muscles = PartMatches.Muscles(line.Exercise.Muscles, exercise.Muscles);
-            var pattern = PartMatches.Pattern(line.Exercise, exercise, trade.Match);
-            var relevance = muscles.Score + (0.5 * pattern.Score);
-            if (exercise.Id != line.Exercise.Id && (muscles.Score < RelevantMuscles || (pattern.Score <= 0 && muscles.Score < 0.45)))
+            var (muscles, pattern) = (
+                PartMatches.MuscleScore(line.Exercise.Muscles, exercise.Muscles), PartMatches.PatternScore(line.Exercise, exercise, trade.Match));
+            var relevance = muscles + (0.5 * pattern);
+            if (exercise.Id != line.Exercise.Id && (muscles < RelevantMuscles || (pattern <= 0 && muscles < 0.45)))
             {
                 continue;
             }
@@ -57,7 +57,7 @@ public sealed class LineMatcher(ResistanceMatch resistance, ClientProfile client
                 continue;
             }
 
-            usable.Add(Score(line, exercise, loaded, muscles, pattern));
+            usable.Add(Score(line, exercise, loaded));
         }
 
         return (
@@ -80,15 +80,14 @@ public sealed class LineMatcher(ResistanceMatch resistance, ClientProfile client
         return trade.Match.Combine(line.Role, sum, resistanceScore);
     }
 
-    private Scored Score(
-        LineToMatch line, Exercise exercise, LoadedSetup loaded, (double Score, string Reason) muscles, (double Score, string Reason) pattern)
+    private Scored Score(LineToMatch line, Exercise exercise, LoadedSetup loaded)
     {
         var weights = trade.Match.Weights[line.Role];
         PartScore Part(MatchPart part, (double Score, string Reason) scored) => new(part, scored.Score, weights[part], scored.Reason);
         ImmutableArray<PartScore> parts =
         [
-            Part(MatchPart.Muscles, muscles),
-            Part(MatchPart.Pattern, pattern),
+            Part(MatchPart.Muscles, PartMatches.Muscles(line.Exercise.Muscles, exercise.Muscles)),
+            Part(MatchPart.Pattern, PartMatches.Pattern(line.Exercise, exercise, trade.Match)),
             Part(MatchPart.Structure, PartMatches.Structure(line.Exercise, exercise)),
             Part(MatchPart.Resistance, (loaded.Score, loaded.Reason)),
             Part(MatchPart.Profile, PartMatches.Profile(line.Exercise, exercise)),

@@ -45,10 +45,11 @@ public static class PairFinder
         var pool = usable.Where(s => prime.Any(m => Covers(s, m)) && (s.Exercise.Measure == Measure.Reps || line.Line.Timed))
             .OrderByDescending(s => prime.Count(m => Covers(s, m)) * s.Of(MatchPart.Resistance))
             .ThenByDescending(s => s.Match).Take(Pool).ToList();
-        foreach (var a in pool)
+        for (var i = 0; i < pool.Count; i++)
         {
-            foreach (var b in pool)
+            for (var j = i + 1; j < pool.Count; j++)
             {
+                var (a, b) = (pool[i], pool[j]);
                 if (Complete(a, b, prime) && Score(line, a, b, prime, rules) is var pair && (best is null || pair.Match > best.Match + 1e-9))
                 {
                     best = pair;

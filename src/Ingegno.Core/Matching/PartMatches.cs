@@ -7,6 +7,42 @@ namespace Ingegno.Core.Matching;
 /// <summary>Parts of the match that depend on the two exercises alone. Each returns a score 0–1 and its reason.</summary>
 public static class PartMatches
 {
+    /// <summary>The score of <see cref="Muscles"/> alone, for sorting out what has nothing to do with a line.</summary>
+    public static double MuscleScore(IReadOnlyDictionary<Muscle, double> gym, IReadOnlyDictionary<Muscle, double> home)
+    {
+        ArgumentNullException.ThrowIfNull(gym);
+        ArgumentNullException.ThrowIfNull(home);
+        double kept = 0, wanted = 0, both = 0, either = 0;
+        foreach (var (muscle, involvement) in gym)
+        {
+            var at = home.GetValueOrDefault(muscle);
+            var shared = Math.Min(involvement, at);
+            kept += involvement * shared;
+            wanted += involvement * involvement;
+            both += shared;
+            either += Math.Max(involvement, at);
+        }
+
+        foreach (var (muscle, involvement) in home)
+        {
+            either += gym.ContainsKey(muscle) ? 0 : involvement;
+        }
+
+        return (0.75 * kept / wanted) + (0.25 * both / either);
+    }
+
+    /// <summary>The score of <see cref="Pattern"/> alone.</summary>
+    public static double PatternScore(Exercise gym, Exercise home, MatchRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(gym);
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(rules);
+        var score = rules.PatternScore(gym.Pattern, home.Pattern);
+        return score >= 1 && gym.Plane != home.Plane ? OtherPlane : score;
+    }
+
+    private const double OtherPlane = 0.85;
+
     /// <summary>
     /// Overlap of involvement vectors: three parts how much of the gym line's work is kept, each muscle weighing as much
     /// as the line uses it (Σ gym·min / Σ gym²), one part how little is added beside it (Σ min / Σ max).
@@ -16,10 +52,7 @@ public static class PartMatches
     {
         ArgumentNullException.ThrowIfNull(gym);
         ArgumentNullException.ThrowIfNull(home);
-        var all = gym.Keys.Union(home.Keys).ToList();
-        double Both(Muscle m) => Math.Min(gym.GetValueOrDefault(m), home.GetValueOrDefault(m));
-        var kept = all.Sum(m => gym.GetValueOrDefault(m) * Both(m)) / gym.Values.Sum(g => g * g);
-        var score = (0.75 * kept) + (0.25 * all.Sum(Both) / all.Sum(m => Math.Max(gym.GetValueOrDefault(m), home.GetValueOrDefault(m))));
+        var score = MuscleScore(gym, home);
         var prime = gym.Where(m => m.Value >= Exercise.PrimeMoverInvolvement).Select(m => m.Key).Order().ToList();
         var reached = prime.Where(m => home.GetValueOrDefault(m) >= Exercise.PrimeMoverInvolvement).ToList();
         var partly = prime.Except(reached).Where(m => home.GetValueOrDefault(m) >= Exercise.SynergistInvolvement).ToList();
@@ -33,6 +66,12 @@ public static class PartMatches
         if (partly.Count > 0)
         {
             sentences.Add($"only helps with {Names(partly)}");
+        }
+
+        var helpers = gym.Where(m => m.Value is >= Exercise.SynergistInvolvement and < Exercise.PrimeMoverInvolvement && home.GetValueOrDefault(m.Key) < 0.2).Select(m => m.Key).Order().ToList();
+        if (helpers.Count > 0 && missed.Count + partly.Count == 0)
+        {
+            sentences.Add($"without the help of {Names(helpers)}");
         }
 
         if (reached.Count > 0)
@@ -49,12 +88,12 @@ public static class PartMatches
         ArgumentNullException.ThrowIfNull(gym);
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(rules);
-        var score = rules.PatternScore(gym.Pattern, home.Pattern);
-        if (score >= 1)
+        var score = PatternScore(gym, home, rules);
+        if (gym.Pattern == home.Pattern)
         {
             return gym.Plane == home.Plane
                 ? (1, $"Same pattern: {Words.Of(gym.Pattern)}.")
-                : (0.85, $"Same pattern, {Words.Of(gym.Pattern)}, in the {Words.Of(home.Plane)} plane instead of the {Words.Of(gym.Plane)}.");
+                : (OtherPlane, $"Same pattern, {Words.Of(gym.Pattern)}, in the {Words.Of(home.Plane)} plane instead of the {Words.Of(gym.Plane)}.");
         }
 
         return score > 0

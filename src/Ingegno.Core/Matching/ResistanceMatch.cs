@@ -53,6 +53,8 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
 
     private readonly SystemLoads _systems = new(new BodyShares(BodySegments.Of(client.Sex), strength.StatureCm, trade.Leverage), strength.BodyMassKg);
     private readonly Dictionary<LoadModel, IReadOnlyList<ReachableLoad>> _options = new(ReferenceEqualityComparer.Instance);
+    private readonly Dictionary<Setup, Prepared> _prepared = new(ReferenceEqualityComparer.Instance);
+    private readonly Dictionary<Exercise, ImmutableArray<TechniqueSet>> _techniques = new(ReferenceEqualityComparer.Instance);
 
     /// <summary>
     /// The best loaded set-up, or the reason why there is none: what is missing, or that even the lightest is too hard.
@@ -61,47 +63,30 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(line);
-        (Setup Setup, ImmutableArray<Binding> Bindings, Rating Rating)? best = null;
+        (Prepared At, Rating Rating)? best = null;
         var missing = new List<string>();
         var sources = new List<LoadSource>();
-        var techniques = TechniqueChoice.SetsFor(exercise, client.Level, trade.Techniques);
+        var techniques = TechniquesFor(exercise);
         foreach (var setup in exercise.Setups)
         {
-            var fit = kit.Meets(setup.Needs);
-            if (!fit.Possible)
+            var at = Prepare(exercise, setup);
+            missing.AddRange(at.Missing);
+            sources.AddRange(at.LacksLoadFrom);
+            foreach (var load in at.Loads)
             {
-                missing.Add(fit.Missing!);
-                continue;
-            }
-
-            var options = Options(setup.Load);
-            if (options.Count == 0)
-            {
-                sources.AddRange(setup.Load.External?.From ?? []);
-                missing.AddRange(setup.Load.Band is not null ? ["needs a band (none here)"] : Array.Empty<string>());
-                continue;
-            }
-
-            foreach (var option in options)
-            {
-                var rating = Rate(exercise, setup, fit.Bindings, option, line, techniques);
-                if (setup.Checks.Length > 0 && Checks(setup, fit.Bindings, rating.System?.Kg).FirstOrDefault(c => c.Verdict == Verdict.Refused) is { } refused)
-                {
-                    missing.Add($"{refused.Thing} is not up to it ({refused.Sum}). {refused.Advice}");
-                    continue;
-                }
+                var rating = Rate(exercise, load, line, techniques);
 
                 // The first of equals stays: set-ups are listed simplest first, loads lightest first.
                 if (best is null || rating.Score > best.Value.Rating.Score + 1e-9)
                 {
-                    best = (setup, fit.Bindings, rating);
+                    best = (at, rating);
                 }
             }
         }
 
         if (best is { } found)
         {
-            return (Describe(exercise, found.Setup, found.Bindings, found.Rating, line), null);
+            return (Describe(exercise, found.At.Setup, found.At.Bindings, found.Rating, line), null);
         }
 
         if (sources.Count > 0)
@@ -168,29 +153,81 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
 
     private IReadOnlyList<ReachableLoad> BandsOf(LoadModel model) => model.Band is { } band ? BandOptions.For(kit, band, strength.StatureCm) : [];
 
+    /// <summary>What of a set-up does not depend on the line: computed once, asked by every line.</summary>
+    private sealed record Prepared(
+        Setup Setup, ImmutableArray<Binding> Bindings, ImmutableArray<LoadHere> Loads, ImmutableArray<string> Missing, ImmutableArray<LoadSource> LacksLoadFrom);
+
+    /// <summary>One load of a set-up with its system load and expected straight-set reps to failure.</summary>
+    private readonly record struct LoadHere(ReachableLoad External, SystemLoad? System, RepRange? Straight);
+
+    private Prepared Prepare(Exercise exercise, Setup setup)
+    {
+        if (_prepared.TryGetValue(setup, out var known))
+        {
+            return known;
+        }
+
+        var fit = kit.Meets(setup.Needs);
+        if (!fit.Possible)
+        {
+            return _prepared[setup] = new Prepared(setup, [], [], [fit.Missing!], []);
+        }
+
+        var options = Options(setup.Load);
+        if (options.Count == 0)
+        {
+            ImmutableArray<string> noBand = setup.Load.Band is not null ? ["needs a band (none here)"] : [];
+            return _prepared[setup] = new Prepared(setup, fit.Bindings, [], noBand, setup.Load.External?.From ?? []);
+        }
+
+        var estimate = exercise.Measure == Measure.Seconds ? null : strength.For(exercise.Strength);
+        var own = OwnTempoLeaves(exercise);
+        var loads = ImmutableArray.CreateBuilder<LoadHere>();
+        var missing = ImmutableArray.CreateBuilder<string>();
+        foreach (var option in options)
+        {
+            var system = estimate is null ? null : SystemLoad(setup.Load, fit.Bindings, option);
+            if (setup.Checks.Length > 0 && Checks(setup, fit.Bindings, system?.Kg).FirstOrDefault(c => c.Verdict == Verdict.Refused) is { } refused)
+            {
+                missing.Add($"{refused.Thing} is not up to it ({refused.Sum}). {refused.Advice}");
+                continue;
+            }
+
+            loads.Add(new LoadHere(option, system, estimate is null ? null : Scale(ClientStrength.RepsAt(estimate, system!.Kg, exercise.Strength!.Curve), own)));
+        }
+
+        return _prepared[setup] = new Prepared(setup, fit.Bindings, loads.ToImmutable(), missing.ToImmutable(), []);
+    }
+
+    private ImmutableArray<TechniqueSet> TechniquesFor(Exercise exercise)
+    {
+        if (!_techniques.TryGetValue(exercise, out var sets))
+        {
+            _techniques[exercise] = sets = OwnTempoLeaves(exercise) < 1 ? [] : TechniqueChoice.SetsFor(exercise, client.Level, trade.Techniques);
+        }
+
+        return sets;
+    }
+
     /// <summary>How well one load reaches the dose, before anything is put into words.</summary>
     private readonly record struct Rating(ReachableLoad External, SystemLoad? System, RepRange? Reps, TechniqueSet Techniques, double Score);
 
-    private Rating Rate(
-        Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, ReachableLoad external, LineToMatch line, ImmutableArray<TechniqueSet> sets)
+    private Rating Rate(Exercise exercise, LoadHere load, LineToMatch line, ImmutableArray<TechniqueSet> sets)
     {
-        if (exercise.Measure == Measure.Seconds || strength.For(exercise.Strength) is not { } estimate)
+        if (load.Straight is not { } straight)
         {
-            return new Rating(external, null, null, TechniqueSet.None, Unmeasured(exercise, line).Score);
+            return new Rating(load.External, null, null, TechniqueSet.None, Unmeasured(exercise, line).Score);
         }
 
         var effort = line.Effort;
-        var system = SystemLoad(setup.Load, bindings, external);
-        var own = OwnTempoLeaves(exercise);
-        var straight = Scale(ClientStrength.RepsAt(estimate, system.Kg, exercise.Strength!.Curve), own);
         var high = effort.High * trade.Match.Tolerance[line.Role];
-        var techniques = own < 1 ? TechniqueSet.None : TechniqueChoice.For(sets, straight.Mid, effort.Low, high);
+        var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high);
         var reps = Scale(straight, techniques.RepsLeft);
         var closeness = Closeness(reps.Mid, effort.Low, high) * Math.Pow(techniques.RepsLeft, trade.Match.TechniqueCost[line.Role]);
 
         // Of two loads in the zone the heavier is taken: reps nearer its lower end.
-        var rig = 1 - (trade.Match.RigCost * Math.Max(0, external.ItemIds.Length - 1));
-        return new Rating(external, system, reps, techniques, Math.Min(1, closeness * rig * (1 + (0.001 / (1 + reps.Mid)))));
+        var rig = 1 - (trade.Match.RigCost * Math.Max(0, load.External.ItemIds.Length - 1));
+        return new Rating(load.External, load.System, reps, techniques, Math.Min(1, closeness * rig * (1 + (0.001 / (1 + reps.Mid)))));
     }
 
     private LoadedSetup Describe(Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, Rating rating, LineToMatch line)

@@ -28,7 +28,14 @@ public sealed record TradeSummary(
 /// <summary>The trade data, read-only.</summary>
 public static class CatalogueEndpoints
 {
-    public static void MapCatalogue(this IEndpointRouteBuilder api) => api.MapGet("/trade", Summary).WithTags("trade");
+    public static void MapCatalogue(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/trade", Summary).WithTags("trade");
+        api.MapGet("/catalogue", All).WithTags("trade");
+    }
+
+    /// <summary>Every exercise with all that the catalogue says of it.</summary>
+    private static Ok<ImmutableArray<Exercise>> All(Trade trade) => TypedResults.Ok(trade.Catalogue.All);
 
     private static Ok<TradeSummary> Summary(Trade trade) => TypedResults.Ok(new TradeSummary(
         [.. trade.Catalogue.All.Select(e => new ExerciseSummary(e.Id, e.Name, e.Synonyms, e.Pattern, e.AtHome, e.Skill, BandSetups(e)))],

@@ -5,6 +5,7 @@ import Roster from './routes/Roster.svelte';
 
 export const { p, navigate, isActive, route } = createRouter({
   '/': Roster,
+  '/catalogue': () => import('./routes/Catalogue.svelte'),
   '/clients/:id': Client,
   '/clients/:id/kit': () => import('./routes/Kit.svelte'),
   '/clients/:id/workbench': () => import('./routes/Workbench.svelte'),

@@ -37,6 +37,9 @@ test('views', async ({ page, server }) => {
   await page.getByRole('button', { name: 'Exercise X' }).click();
   await page.getByText(/The largest step is/).waitFor();
   await shoot('kit-exercise');
+  await page.goto(`${server.url}/catalogue?kit=cloth&exercise=overhead-towel-pull`);
+  await page.getByRole('heading', { name: 'Towel pull overhead' }).waitFor();
+  await shoot('catalogue');
   await page.goto(`${server.url}/clients/1`);
   await page.getByRole('link', { name: /Day 1, whole body, Flat/ }).click();
   await page.getByRole('heading', { name: 'Candidates' }).waitFor();

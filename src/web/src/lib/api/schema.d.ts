@@ -167,6 +167,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Exercise"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/rebuild": {
         parameters: {
             query?: never;
@@ -1495,6 +1530,42 @@ export interface components {
         };
         /** @enum {unknown} */
         BandKnob: "choke" | "stance" | "anchor" | null;
+        BandLoad: {
+            rig: components["schemas"]["BandRigKind"];
+            /**
+             * Format: double
+             * @default 0
+             */
+            start: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            end: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            travel: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            handHeight: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            hands: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            peak: number;
+            /** @default true */
+            required: boolean;
+            assists?: boolean;
+        };
         /** @description A band on the bench. */
         BandOnBench: {
             /** @description The band with its measures and calibration. */
@@ -1536,6 +1607,19 @@ export interface components {
         };
         /** @enum {unknown} */
         BandState: "good" | "worn" | "nicked";
+        BodyLeverage: {
+            model: components["schemas"]["LeverageKind"];
+            /**
+             * Format: double
+             * @default 1
+             */
+            factor: number;
+            hands?: null | string;
+            feet?: null | string;
+            grip?: null | string;
+            /** @default false */
+            knees: boolean;
+        };
         /** @description What can be built. */
         BuiltLoads: {
             /** @description The recipe, or the nearest ones. */
@@ -1559,6 +1643,8 @@ export interface components {
             lost: string[];
             name: string;
         };
+        /** @enum {unknown} */
+        Chain: "open" | "closed";
         /** @description A change of something stored: the revision that was seen, and the new value. */
         ChangeOfClientRecord: {
             /** Format: int32 */
@@ -1633,6 +1719,8 @@ export interface components {
             count: number;
         };
         /** @enum {unknown} */
+        CurveKind: "lower" | "middle" | "single-joint";
+        /** @enum {unknown} */
         Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "step-back" | "ease" | "swap";
         Dose: {
             /** Format: int32 */
@@ -1651,12 +1739,53 @@ export interface components {
             reason: string;
             figures: string;
         };
+        Exercise: {
+            id: string;
+            name: string;
+            synonyms: string[];
+            venues: components["schemas"]["Venue"][];
+            pattern: components["schemas"]["MovementPattern"];
+            plane: components["schemas"]["Plane"];
+            structure: components["schemas"]["ExerciseStructure"];
+            sides: components["schemas"]["Sides"];
+            chain: components["schemas"]["Chain"];
+            /** Format: int32 */
+            stability: number;
+            muscles: {
+                [key: string]: number;
+            };
+            profile: components["schemas"]["Profile"];
+            family: string;
+            /** Format: int32 */
+            rung: number;
+            /** Format: int32 */
+            skill: number;
+            /** Format: int32 */
+            impact: number;
+            headDown: boolean;
+            joints: {
+                [key: string]: number;
+            };
+            techniques: string[];
+            strength?: null | components["schemas"]["StrengthRelation"];
+            measure: components["schemas"]["Measure"];
+            tempo?: null | string;
+            cues: string[];
+            cautions: string[];
+            offByDefault?: null | string;
+            easier?: null | string;
+            harder?: null | string;
+            setups: components["schemas"]["Setup"][];
+            atHome: boolean;
+        };
         /** @description An exercise for a client at a place. */
         ExerciseAtPlace: {
             client: components["schemas"]["ClientProfile"];
             kit: components["schemas"]["PlaceKit"];
             exerciseId: string;
         };
+        /** @enum {unknown} */
+        ExerciseStructure: "compound" | "isolation";
         /** @description An exercise in a list. */
         ExerciseSummary: {
             id: string;
@@ -1667,6 +1796,16 @@ export interface components {
             /** Format: int32 */
             skill: number;
             bandSetups: components["schemas"]["BandSetup"][];
+        };
+        ExternalLoad: {
+            from: components["schemas"]["LoadSource"][];
+            /**
+             * Format: double
+             * @default 1
+             */
+            share: number;
+            /** @default false */
+            required: boolean;
         };
         Filler: {
             id: string;
@@ -1898,6 +2037,8 @@ export interface components {
         /** @enum {unknown} */
         Level: "beginner" | "novice" | "intermediate" | "advanced";
         /** @enum {unknown} */
+        LeverageKind: "push-up" | "row" | "above-the-knees" | "less-forearms";
+        /** @enum {unknown} */
         LineRole: "main" | "secondary" | "accessory" | "activation";
         LoadAnswer: {
             exact?: null | components["schemas"]["LoadRecipe"];
@@ -1911,6 +2052,16 @@ export interface components {
             /** Format: double */
             step: number;
             fill: string[];
+        };
+        LoadModel: {
+            /** Format: double */
+            bodyShare?: number;
+            bodyShareByHeight?: null | components["schemas"]["ShareByHeight"];
+            leverage?: null | components["schemas"]["BodyLeverage"];
+            /** Format: double */
+            assistedShare?: number;
+            external?: null | components["schemas"]["ExternalLoad"];
+            band?: null | components["schemas"]["BandLoad"];
         };
         LoadRecipe: {
             container: components["schemas"]["Container"];
@@ -1926,6 +2077,8 @@ export interface components {
             pieceCount: number;
             inWords: string;
         };
+        /** @enum {unknown} */
+        LoadSource: "pair" | "one" | "mixed" | "worn" | "held" | "bar";
         /** @description A load to build from a kit. */
         LoadToBuild: {
             /** @description What there is; counts and masses may be changed for trying out. */
@@ -1975,6 +2128,8 @@ export interface components {
         MassUnit: "kg" | "lb";
         /** @enum {unknown} */
         MatchPart: "muscles" | "pattern" | "structure" | "resistance" | "profile" | "skill";
+        /** @enum {unknown} */
+        Measure: "reps" | "seconds";
         /** @enum {unknown} */
         MovementPattern: "squat" | "hinge" | "lunge" | "horizontal-push" | "vertical-push" | "horizontal-pull" | "vertical-pull" | "elbow-flexion" | "elbow-extension" | "lateral-raise" | "rear-shoulder" | "fly" | "hip-extension" | "hip-abduction" | "hip-adduction" | "knee-flexion" | "knee-extension" | "plantar-flexion" | "dorsi-flexion" | "trunk-flexion" | "trunk-extension" | "rotation" | "anti-extension" | "anti-rotation" | "lateral-flexion" | "scapular-control" | "carry" | "crawl" | "jump" | "mobility" | "breathing";
         /** @enum {unknown} */
@@ -2101,6 +2256,8 @@ export interface components {
             /** Format: date-time */
             updatedAt: string;
         };
+        /** @enum {unknown} */
+        Plane: "sagittal" | "frontal" | "transverse";
         PlannedLoad: {
             /** Format: double */
             kg: number;
@@ -2133,6 +2290,8 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        /** @enum {unknown} */
+        Profile: "stretched" | "middle" | "shortened" | "even";
         Proposal: {
             /** Format: int32 */
             line: number;
@@ -2177,6 +2336,16 @@ export interface components {
         RebuildResult: {
             plan: components["schemas"]["HomePlan"];
             errors: components["schemas"]["ShorthandError"][];
+        };
+        Requirement: {
+            all: components["schemas"]["Requirement"][];
+            any: components["schemas"]["Requirement"][];
+            thing?: null | string;
+            as?: null | string;
+            /** Format: int32 */
+            count: number;
+            heightCm: number[];
+            at: components["schemas"]["AnchorHeight"][];
         };
         ResistanceRange: {
             /** Format: double */
@@ -2295,6 +2464,34 @@ export interface components {
             max: number;
             isOpen?: boolean;
         };
+        Setup: {
+            id: string;
+            text: string;
+            needs?: null | components["schemas"]["Requirement"];
+            load: components["schemas"]["LoadModel"];
+            checks: components["schemas"]["SetupCheck"][];
+            steps: string[];
+            cautions: string[];
+        };
+        SetupCheck: {
+            role: string;
+            kind: components["schemas"]["CheckKind"];
+            /**
+             * Format: double
+             * @default 1
+             */
+            share: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            lowShare: number;
+            /**
+             * Format: double
+             * @default 1
+             */
+            highShare: number;
+        };
         SetupRange: {
             exerciseId: string;
             name: string;
@@ -2304,6 +2501,13 @@ export interface components {
         };
         /** @enum {unknown} */
         Sex: "unknown" | "male" | "female";
+        ShareByHeight: {
+            role: string;
+            points: number[][];
+            source: string;
+            /** @default false */
+            estimated: boolean;
+        };
         ShorthandError: {
             /** Format: int32 */
             line: number;
@@ -2323,6 +2527,8 @@ export interface components {
         ShorthandText: {
             text: string;
         };
+        /** @enum {unknown} */
+        Sides: "bilateral" | "unilateral";
         /** @description Sign-in. */
         SignIn: {
             email: string;
@@ -2334,6 +2540,14 @@ export interface components {
         };
         /** @enum {unknown} */
         Soreness: "sore" | "injured";
+        StrengthRelation: {
+            anchor: string;
+            /** Format: double */
+            ratio: number;
+            curve: components["schemas"]["CurveKind"];
+            /** Format: double */
+            beginnerRatio?: null | number;
+        };
         Tempo: {
             /** Format: int32 */
             eccentric?: number;
@@ -2363,6 +2577,8 @@ export interface components {
             kitTemplates: components["schemas"]["KitTemplate"][];
             anchors: components["schemas"]["AnchorSummary"][];
         };
+        /** @enum {unknown} */
+        Venue: "gym" | "home";
         /** @enum {unknown} */
         Verdict: "fine" | "care" | "refused";
     };
