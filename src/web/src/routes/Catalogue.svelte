@@ -9,6 +9,7 @@
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
   import { trade } from '../lib/trade.svelte';
+  import { showInAddress } from '../lib/ui/address';
   import { count, inWords, sentence } from '../lib/words';
   import { p } from '../router';
 
@@ -45,7 +46,7 @@
     crumbs.set({ text: 'Roster', href: p('/') }, { text: 'Catalogue' });
     for (const key of Object.keys(noFilter) as (keyof Filter)[]) {
       const asked = searchParams.get(key);
-      if (asked !== null && asked !== undefined) filter[key] = String(asked);
+      if (asked !== null && asked !== undefined) filter[key] = asked === 'any' ? '' : String(asked);
     }
 
     openId = String(searchParams.get('exercise') ?? '');
@@ -64,14 +65,11 @@
   // The filter and the open exercise stand in the address.
   $effect(() => {
     if (!all) return;
-    const query = [...Object.entries(filter), ['exercise', openId] as [string, string]]
-      .filter(
-        ([key, value]) =>
-          value !== (noFilter as unknown as Record<string, string>)[key] && (key !== 'exercise' || value),
-      )
-      .map(([key, value]) => `${key}=${encodeURIComponent(value)}`);
-    const address = query.length > 0 ? `${location.pathname}?${query.join('&')}` : location.pathname;
-    if (address !== location.pathname + location.search) history.replaceState(history.state, '', address);
+    const changed = Object.entries(filter).map(([key, value]): [string, string | null] => [
+      key,
+      value === noFilter[key as keyof Filter] ? null : value || 'any',
+    ]);
+    showInAddress({ ...Object.fromEntries(changed), exercise: openId });
   });
 
   function move(by: number): void {

@@ -13,6 +13,7 @@
   import Shelf from '../lib/kit/Shelf.svelte';
   import ThingPanel from '../lib/kit/ThingPanel.svelte';
   import { trade } from '../lib/trade.svelte';
+  import { showInAddress } from '../lib/ui/address';
   import ConflictDialog from '../lib/ui/ConflictDialog.svelte';
   import Dialog from '../lib/ui/Dialog.svelte';
   import { count } from '../lib/words';
@@ -80,15 +81,11 @@
   // Place, thing and tool stand in the address, so that reload and links lead back here.
   $effect(() => {
     if (!bench.client) return;
-    const query = Object.entries({
+    showInAddress({
       place: bench.placeId,
       thing: bench.selectedId,
       tool: bench.tool === 'thing' ? null : bench.tool,
-    })
-      .filter(([, value]) => value)
-      .map(([key, value]) => `${key}=${encodeURIComponent(String(value))}`);
-    const address = `${location.pathname}?${query.join('&')}`;
-    if (address !== location.pathname + location.search) history.replaceState(history.state, '', address);
+    });
   });
 
   function nextPlace(): void {

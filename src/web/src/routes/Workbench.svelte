@@ -4,6 +4,7 @@
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
   import { trade } from '../lib/trade.svelte';
+  import { showInAddress } from '../lib/ui/address';
   import ConflictDialog from '../lib/ui/ConflictDialog.svelte';
   import GymDayEditor from '../lib/workbench/GymDayEditor.svelte';
   import HardSets from '../lib/workbench/HardSets.svelte';
@@ -68,18 +69,13 @@
 
   // The address says which plan, day, place and line are open, so that reload and links lead back here.
   $effect(() => {
-    const at = {
+    if (!bench.client) return;
+    showInAddress({
       plan: bench.plan?.id,
       day: bench.dayId,
       place: bench.placeId,
       line: bench.result ? bench.selected + 1 : null,
-    };
-    if (!bench.client) return;
-    const query = Object.entries(at)
-      .filter(([, value]) => value)
-      .map(([key, value]) => `${key}=${value}`);
-    const address = `${location.pathname}?${query.join('&')}`;
-    if (address !== location.pathname + location.search) history.replaceState(history.state, '', address);
+    });
   });
 
   function move(by: number): void {
