@@ -6,6 +6,7 @@ using Ingegno.Core.Loading;
 using Ingegno.Core.Matching;
 using Ingegno.Core.Prescribing;
 using Ingegno.Core.Programs;
+using Ingegno.Core.Rebuilding;
 using Ingegno.Core.Strength;
 
 namespace Ingegno.Core;
@@ -19,6 +20,7 @@ public sealed record Trade(
     KitKinds KitKinds,
     ImmutableArray<ReadyItem> ReadyItems,
     ImmutableArray<KitTemplate> KitTemplates,
+    ImmutableArray<Purchase> Purchases,
     StrengthTables Strength,
     LeverageTables Leverage,
     MatchRules Match,
@@ -44,6 +46,7 @@ public sealed record Trade(
             new KitKinds(Read<KitKindsDocument>("trade/kit-kinds.json")),
             Read<ImmutableArray<ReadyItem>>("trade/ready-items.json"),
             Read<ImmutableArray<KitTemplate>>("trade/kit-templates.json"),
+            Read<ImmutableArray<Purchase>>("trade/purchases.json"),
             Read<StrengthTables>("trade/strength.json"),
             Read<LeverageTables>("trade/leverage.json"),
             Read<MatchRules>("trade/matching.json"),

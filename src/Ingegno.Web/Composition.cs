@@ -42,7 +42,7 @@ public static class Composition
         services.AddSingleton(_ => Trade.Shipped);
         services.AddSingleton<RebuildEngine>();
         services.AddSingleton<NextSession>();
-        services.AddSingleton<KitValue>().AddSingleton<ReachableSetups>();
+        services.AddSingleton<KitValue>().AddSingleton<ReachableSetups>().AddSingleton<BuyNext>();
         services.AddSingleton(s => new KitShorthand(s.GetRequiredService<Trade>().KitKinds, s.GetRequiredService<Trade>().ReadyItems));
         services.AddSingleton<IHangingScales, SimulatedHangingScales>();
         services.AddSingleton(s => new Database(s.GetRequiredService<IOptions<IngegnoOptions>>().Value.DatabaseFile));
@@ -92,6 +92,7 @@ public static class Composition
         api.MapScale();
         api.MapGymDays();
         api.MapRebuild();
+        api.MapBuyNext();
         api.MapPlans();
         api.MapLogs();
         app.Map("/api/{**rest}", () => Problems.Make(

@@ -93,6 +93,40 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
         await browser.Post("/api/v1/setups", new { client = Profile, kit, exerciseId = "no-such" }).Problem(400, "validation");
     }
 
+    [Fact]
+    public async Task What_to_buy_next_is_ranked_by_gain_for_the_coachs_own_prices()
+    {
+        var browser = await server.SignedIn();
+        var plans = new[] { new { client = Profile, kit = new { name = "x", items = Bag }, gymLines = new[] { "Pull-up 4x8", "Leg curl 3x12" } } };
+        var usual = (await browser.Make("/api/v1/buy-next", new { plans })).EnumerateArray().ToList();
+        var last = usual[^1].GetProperty("name").GetString()!;
+        var own = await browser.Make("/api/v1/buy-next", new { plans, budget = 30, prices = new[] { new { name = last, price = 0.5 } } });
+
+        usual.Count.ShouldBeGreaterThan(3);
+        usual.Select(g => g.GetProperty("gainPer100").GetDouble()).ShouldBeInOrder(SortDirection.Descending);
+        own[0].GetProperty("name").GetString().ShouldBe(last, "it costs next to nothing now");
+        own.EnumerateArray().ShouldAllBe(g => g.GetProperty("price").GetDouble() <= 30);
+    }
+
+    [Fact]
+    public async Task What_to_buy_next_refuses_no_plans_too_many_and_impossible_money()
+    {
+        var browser = await server.SignedIn();
+        var plan = new { client = Profile, kit = new { name = "x", items = Bag }, gymLines = new[] { "Pull-up 4x8" } };
+
+        foreach (var wrong in new object[]
+        {
+            new { plans = Array.Empty<object>() },
+            new { plans = new object?[] { null } },
+            new { plans = Enumerable.Repeat(plan, 13) },
+            new { plans = new[] { plan }, budget = -5 },
+            new { plans = new[] { plan }, prices = new[] { new { name = "Bench", price = 0 } } },
+        })
+        {
+            (await browser.Post("/api/v1/buy-next", wrong)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        }
+    }
+
     public static TheoryData<string> AbsurdItems() =>
     [
         """{ "id": "a", "kind": "dumbbell", "massKg": -8 }""",

@@ -250,6 +250,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/buy-next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BuyNextQuestion"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PurchaseGain"][];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/clients": {
         parameters: {
             query?: never;
@@ -1627,6 +1675,18 @@ export interface components {
             /** @description Every mass of one hand that can be reached, lightest first, for the ruler. */
             reachableKg: number[];
         };
+        /** @description Plans for which something could be bought. */
+        BuyNextQuestion: {
+            /** @description Gym days with client and kit, 1–12. */
+            plans: components["schemas"]["RebuildRequest"][];
+            /**
+             * Format: double
+             * @description Most to spend on one thing; null for no limit.
+             */
+            budget?: null | number;
+            /** @description The coach's own prices by name of the purchase. */
+            prices?: components["schemas"]["OwnPrice"][];
+        };
         CalibrationPoint: {
             /** Format: double */
             lengthCm: number;
@@ -1922,6 +1982,15 @@ export interface components {
             minutes: components["schemas"]["SessionMinutes"];
             notices: components["schemas"]["PlanNotice"][];
         };
+        ImprovedLine: {
+            gymExercise: string;
+            before: string;
+            after: string;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+        };
         /** @enum {unknown} */
         Joint: "wrist" | "elbow" | "shoulder" | "neck" | "low-back" | "hip" | "knee" | "ankle";
         KitEntry: {
@@ -2171,6 +2240,12 @@ export interface components {
             sum: string;
             advice: string;
         };
+        /** @description A price that the coach set. */
+        OwnPrice: {
+            name: string;
+            /** Format: double */
+            price: number;
+        };
         PackedPieces: {
             piece: components["schemas"]["LooseObject"];
             /** Format: int32 */
@@ -2304,6 +2379,17 @@ export interface components {
             externalKg: number;
             load: string;
             flagsCoach: boolean;
+        };
+        PurchaseGain: {
+            name: string;
+            /** Format: double */
+            price: number;
+            /** Format: double */
+            gain: number;
+            /** Format: double */
+            gainPer100: number;
+            item: components["schemas"]["KitItem"];
+            lines: components["schemas"]["ImprovedLine"][];
         };
         ReachableSetup: {
             setupId: string;
