@@ -37,6 +37,12 @@ test('views', async ({ page, server }) => {
   await page.getByRole('button', { name: 'Exercise X' }).click();
   await page.getByText(/The largest step is/).waitFor();
   await shoot('kit-exercise');
+  await page.getByRole('button', { name: 'Buy N' }).click();
+  await page
+    .getByText(/points of match/)
+    .first()
+    .click();
+  await shoot('kit-buy-next');
   await page.goto(`${server.url}/catalogue?kit=cloth&exercise=overhead-towel-pull`);
   await page.getByRole('heading', { name: 'Towel pull overhead' }).waitFor();
   await shoot('catalogue');

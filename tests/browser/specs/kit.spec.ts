@@ -149,3 +149,42 @@ test('a place starts from a usual kit or another client’s', async ({ page, ser
   );
   await expect(page.getByRole('region', { name: 'Fill' })).toContainText('Suitcase');
 });
+
+test('what to buy next is tried in the gym days, by the coach\u2019s prices and budget, and can be added', async ({
+  page,
+  server,
+}) => {
+  const id = await addClient(page, 'Buyer', { items: home, text: 'Pull-up 4x8\nLeg curl 3x12' });
+  await page.goto(`${server.url}/clients/${id}/kit`);
+  await page.getByText(/exercises possible here/).waitFor();
+  await page.locator('body').press('n');
+  await expect(page.getByText(/Each offer is tried in 1 gym day/)).toBeVisible();
+  const offers = page.getByRole('complementary', { name: 'Tools' }).getByRole('listitem');
+  await expect(offers.filter({ hasText: 'Pull-up bar' })).toBeVisible();
+  await expectAccessible(page);
+
+  await page.getByLabel('Price of Pull-up bar').fill('0.5');
+  await page.getByLabel('Price of Pull-up bar').blur();
+  await expect(offers.first()).toContainText('Pull-up bar');
+  await page.getByLabel('Price of Pull-up bar').fill('-1');
+  await page.getByLabel('Price of Pull-up bar').blur();
+  await expect(page.getByText(/A price lies above 0/)).toBeVisible();
+  await page.getByLabel('Most to spend on one thing').fill('0');
+  await expect(page.getByText(/The budget lies above 0/)).toBeVisible();
+  await page.getByLabel('Most to spend on one thing').fill('12');
+  await expect(offers.filter({ hasText: 'Straps' })).toHaveCount(0);
+  await expect(offers.first()).toContainText('Pull-up bar');
+
+  await page.getByRole('button', { name: /^Pull-up bar/ }).click();
+  await expect(offers.first()).toContainText('Pull-up:');
+  await page.getByRole('button', { name: 'It is here now: add it to the kit' }).click();
+  await expect(page.getByText('Pull-up bar stands here now.')).toBeVisible();
+  await page.locator('body').press('n');
+  await expect(offers.filter({ hasText: 'Pull-up bar' })).toHaveCount(0);
+});
+
+test('without a gym day what to buy next says what to do first', async ({ page, server }) => {
+  const id = await addClient(page, 'No days', { items: home });
+  await page.goto(`${server.url}/clients/${id}/kit?tool=next`);
+  await expect(page.getByText(/No gym day is kept for this client yet/)).toBeVisible();
+});

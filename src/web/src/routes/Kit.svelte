@@ -5,6 +5,7 @@
   import { keys } from '../lib/keys.svelte';
   import AddPlaceDialog from '../lib/kit/AddPlaceDialog.svelte';
   import BandBenchTool from '../lib/kit/BandBenchTool.svelte';
+  import BuyNextTool from '../lib/kit/BuyNextTool.svelte';
   import { KitBench, type Tool } from '../lib/kit/kitBench.svelte';
   import { groups } from '../lib/kit/kitGroups';
   import LoadBuilderTool from '../lib/kit/LoadBuilderTool.svelte';
@@ -26,6 +27,7 @@
     { id: 'loads', label: 'Loads', key: 'l' },
     { id: 'bands', label: 'Bands', key: 'b' },
     { id: 'exercises', label: 'Exercise', key: 'x' },
+    { id: 'next', label: 'Buy', key: 'n' },
   ];
   let input = $state<HTMLInputElement>();
   let addingPlace = $state(false);
@@ -186,6 +188,7 @@
             {#if bench.tool === 'loads'}<LoadBuilderTool {bench} />
             {:else if bench.tool === 'bands'}<BandBenchTool {bench} />
             {:else if bench.tool === 'exercises'}<SetupLadderTool {bench} />
+            {:else if bench.tool === 'next'}<BuyNextTool {bench} />
             {:else if bench.selected && kind}
               {#key bench.selected.id}<ThingPanel {bench} item={bench.selected} {kind} />{/key}
             {:else}<p class="soft p-4">Choose a thing, or add one.</p>{/if}

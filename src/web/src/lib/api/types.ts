@@ -30,6 +30,7 @@ export type PartScore = Schemas['PartScore'];
 export type PlaceKit = Schemas['PlaceKit'];
 export type PlanSummary = Schemas['PlanSummary'];
 export type Proposal = Schemas['Proposal'];
+export type PurchaseGain = Schemas['PurchaseGain'];
 export type RebuildRequest = Schemas['RebuildRequest'];
 export type RebuildResult = Schemas['RebuildResult'];
 export type Requirement = Schemas['Requirement'];

@@ -6,7 +6,7 @@ import { conflictOf } from '../ui/saving';
 import { History } from '../workbench/history.svelte';
 import { freshId, groups } from './kitGroups';
 
-export type Tool = 'thing' | 'loads' | 'bands' | 'exercises';
+export type Tool = 'thing' | 'loads' | 'bands' | 'exercises' | 'next';
 
 const draftKey = (placeId: number): string => `ingegno-kit-${placeId}`;
 

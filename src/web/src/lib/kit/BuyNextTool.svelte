@@ -1,0 +1,152 @@
+<script lang="ts">
+  import { api, ask } from '../api/client';
+  import type { ClientProfile, PlaceKit, PurchaseGain, SavedDay } from '../api/types';
+  import { toasts } from '../toasts.svelte';
+  import NumberField from '../ui/NumberField.svelte';
+  import { count, number } from '../words';
+  import type { KitBench } from './kitBench.svelte';
+  import { ownPrices } from './ownPrices.svelte';
+
+  interface Props {
+    bench: KitBench;
+  }
+
+  let { bench }: Props = $props();
+  let days = $state<SavedDay[] | null>(null);
+  let gains = $state<PurchaseGain[] | null>(null);
+  let budget = $state<number | null>(null);
+  let open = $state<string | null>(null);
+  let busy = $state(false);
+  let wrongPrice = $state<string | null>(null);
+  let run = 0;
+  const mostDays = 12;
+  const most = $derived(Math.max(0.01, ...(gains ?? []).map((g) => g.gain)));
+  const budgetIsWrong = $derived(budget !== null && (budget <= 0 || budget > 1_000_000));
+
+  $effect(() => {
+    const clientId = bench.client?.id;
+    if (clientId === undefined) return;
+    ask(() => api.GET('/api/v1/clients/{clientId}/gym-days', { params: { path: { clientId } } })).then(
+      (answer) => (days = answer),
+      (error: unknown) => toasts.problem(error),
+    );
+  });
+
+  $effect(() => {
+    const client = bench.client?.value.profile;
+    if (!client || !days || days.length === 0 || budgetIsWrong) return;
+    const kit = $state.snapshot(bench.draft) as PlaceKit;
+    const body = {
+      plans: days.slice(0, mostDays).map((day) => ({
+        client: $state.snapshot(client) as ClientProfile,
+        kit,
+        gymLines: day.value.text.split(/\r?\n/),
+      })),
+      budget,
+      prices: ownPrices.list(),
+    };
+    const mine = ++run;
+    const timer = setTimeout(() => {
+      busy = true;
+      ask(() => api.POST('/api/v1/buy-next', { body }))
+        .then(
+          (answer) => mine === run && (gains = answer),
+          (error: unknown) => toasts.problem(error),
+        )
+        .finally(() => mine === run && (busy = false));
+    }, 300);
+    return () => clearTimeout(timer);
+  });
+
+  const percent = (match: number): string => `${Math.round(match * 100)} %`;
+</script>
+
+<div class="grid gap-3 p-4" aria-busy={busy}>
+  <h2 class="text-xl">What to buy or borrow next</h2>
+  {#if days && days.length === 0}
+    <p>
+      No gym day is kept for this client yet. Rebuild one at the workbench; then each offer is tried in it.
+    </p>
+  {:else}
+    <p class="soft text-[14px]">
+      Each offer is tried in {days ? count(Math.min(days.length, mostDays), 'gym day') : 'the gym days'} with the
+      kit of this place; most gain in match for the money comes first. Prices are usual ones until you set your
+      own.
+    </p>
+    <NumberField
+      class="w-40"
+      label="Most to spend on one thing"
+      bind:value={budget}
+      min={0}
+      placeholder="any"
+    />
+    {#if budgetIsWrong}<p class="text-error" role="alert">
+        The budget lies above 0 and up to 1 000 000.
+      </p>{/if}
+    {#if gains === null}
+      <p class="soft" role="status">Trying each offer in the plan …</p>
+    {:else if gains.length === 0}
+      <p>Nothing on offer {budget ? 'within the budget ' : ''}would bring a line closer to the gym.</p>
+    {:else}
+      <p class="sr-only" role="status">{count(gains.length, 'offer')} would help.</p>
+      <ol>
+        {#each gains as gain (gain.name)}
+          <li class="rule-b last:border-b-0">
+            <div class="grid grid-cols-[minmax(0,1fr)_6rem] items-center gap-2 py-1.5">
+              <button
+                class="cursor-pointer text-left"
+                aria-expanded={open === gain.name}
+                onclick={() => (open = open === gain.name ? null : gain.name)}
+              >
+                <span class="block leading-tight">{gain.name}</span>
+                <span class="mt-1 block h-1.5 bg-primary" style:width="{(gain.gain / most) * 100}%"></span>
+                <span class="soft text-[13px]"
+                  >{count(gain.lines.length, 'line')} closer,
+                  <span class="figures">{number(gain.gain * 100)}</span>
+                  points of match, <span class="figures">{number(gain.gainPer100)}</span> per unit of money</span
+                >
+              </button>
+              <input
+                class="input figures h-9 w-full px-2"
+                type="number"
+                min="0.01"
+                step="any"
+                aria-label="Price of {gain.name}"
+                value={gain.price}
+                onchange={(event) => {
+                  wrongPrice = ownPrices.set(gain.name, event.currentTarget.valueAsNumber) ? null : gain.name;
+                  if (wrongPrice) event.currentTarget.value = String(gain.price);
+                }}
+              />
+            </div>
+            {#if wrongPrice === gain.name}<p class="pb-1 text-[14px] text-error" role="alert">
+                A price lies above 0 and up to 1 000 000; the one before stays.
+              </p>{/if}
+            {#if open === gain.name}
+              <div class="grid gap-1 pb-2 text-[14px]">
+                {#each gain.lines as line, i (i)}
+                  <p>
+                    <b>{line.gymExercise}</b>: {line.before}
+                    <span class="figures soft">{percent(line.from)}</span>
+                    → {line.after} <span class="figures text-primary">{percent(line.to)}</span>
+                  </p>
+                {/each}
+                <button
+                  class="btn btn-sm justify-self-start"
+                  onclick={() => {
+                    bench.add(gain.item);
+                    toasts.done(`${gain.name} stands here now.`, () => bench.undo());
+                  }}>It is here now: add it to the kit</button
+                >
+              </div>
+            {/if}
+          </li>
+        {/each}
+      </ol>
+    {/if}
+    {#if ownPrices.any}<button
+        class="btn btn-ghost btn-sm justify-self-start"
+        onclick={() => ownPrices.clear()}>Back to usual prices</button
+      >{/if}
+  {/if}
+</div>
