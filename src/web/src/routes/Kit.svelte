@@ -177,7 +177,7 @@
           <div class="rule-b flex flex-wrap gap-1 px-3 py-1.5" role="group" aria-label="Tool">
             {#each tools as t (t.id)}
               <button
-                class={['btn btn-sm', bench.tool === t.id ? 'btn-neutral' : 'btn-ghost']}
+                class={['btn btn-sm px-2', bench.tool === t.id ? 'btn-neutral' : 'btn-ghost']}
                 aria-pressed={bench.tool === t.id}
                 onclick={() => (bench.tool = t.id)}
                 >{t.label} <span class="keycap">{t.key.toUpperCase()}</span></button

@@ -74,7 +74,7 @@
       own.
     </p>
     <NumberField
-      class="w-40"
+      class="w-60"
       label="Most to spend on one thing"
       bind:value={budget}
       min={0}
