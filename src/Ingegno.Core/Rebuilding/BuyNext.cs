@@ -16,7 +16,7 @@ public sealed record ImprovedLine(string GymExercise, string Before, string Afte
 /// <summary>What a purchase would bring.</summary>
 /// <param name="Name">The purchase.</param>
 /// <param name="Price">Its price.</param>
-/// <param name="Gain">Gain in match over all lines, main lifts counting half as much again: 1 is one line from nothing to perfect.</param>
+/// <param name="Gain">Gain in match over all lines, weighed by role as in the choice of a day: 1 is one accessory from nothing to perfect.</param>
 /// <param name="GainPer100">Gain for 100 units of money.</param>
 /// <param name="Item">The thing as it would stand in the kit.</param>
 /// <param name="Lines">Lines it improves, largest gain first.</param>
@@ -57,7 +57,7 @@ public sealed class BuyNext(RebuildEngine engine)
             foreach (var (old, now) in lines.Zip(after))
             {
                 var (from, to) = (old.Chosen?.Match ?? 0, now.Chosen?.Match ?? 0);
-                var weight = old.Role == LineRole.Main ? 1.5 : 1;
+                var weight = DayChoice.RoleWeight(old.Role);
                 gain += weight * (to - from);
                 if (to - from > Noticeable)
                 {

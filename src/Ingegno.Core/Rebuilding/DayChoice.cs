@@ -33,7 +33,8 @@ public static class DayChoice
         return search.Best;
     }
 
-    private static double RoleWeight(LineRole role) => role switch
+    /// <summary>How much a line's match counts by its role: a design decision, an accessory is 1.</summary>
+    public static double RoleWeight(LineRole role) => role switch
     {
         LineRole.Main => 1.5,
         LineRole.Secondary => 1.2,

@@ -44,7 +44,10 @@ public class BuyNextTests
     {
         var full = new RebuildRequest { Client = Examples.ClientA, Kit = Examples.Kit("band-loop", "banister"), GymLines = ["Cable face pull 3x15"] };
 
-        Advice.Rank([full], Trade.Shipped.Purchases.Where(p => p.Name == "Door anchor strap")).ShouldBeEmpty();
+        var anchor = Trade.Shipped.Purchases.Where(p => p.Name == "Door anchor strap").ToList();
+
+        Advice.Rank([full], anchor).ShouldBeEmpty();
+        Advice.Rank([full with { Kit = Examples.Kit("band-loop") }], anchor).ShouldHaveSingleItem("without an anchor it does help");
     }
 
     /// <summary>The property that the advice rests on.</summary>

@@ -103,7 +103,7 @@
                 <span class="soft text-[13px]"
                   >{count(gain.lines.length, 'line')} closer,
                   <span class="figures">{number(gain.gain * 100)}</span>
-                  points of match, <span class="figures">{number(gain.gainPer100)}</span> per unit of money</span
+                  points of match; <span class="figures">{Math.round(gain.gainPer100 * 100)}</span> for 100 spent</span
                 >
               </button>
               <input
