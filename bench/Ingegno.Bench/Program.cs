@@ -23,7 +23,7 @@ static List<double> Report(IEnumerable<Scenario> scenarios)
 static double[] Measure(Action run, int rounds)
 {
     // The first rounds compile; they are not what a coach waits for all day.
-    for (var i = 0; i < Math.Min(5, rounds); i++)
+    for (var i = 0; i < Math.Min(30, rounds); i++)
     {
         run();
     }

@@ -22,6 +22,6 @@ public sealed class ClientStore(Database database, TimeProvider clock)
     public Written<ClientRecord> Update(long coachId, long id, int revision, ClientRecord client) =>
         _table.Update(coachId, id, revision, client.Name, client);
 
-    /// <summary>Erases the client with places, gym days, plans and logs.</summary>
+    /// <summary>Erases the client with places, gym weeks, plans and logs.</summary>
     public bool Delete(long coachId, long id) => _table.Delete(coachId, id);
 }

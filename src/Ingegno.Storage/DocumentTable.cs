@@ -5,7 +5,7 @@ using Ingegno.Core;
 namespace Ingegno.Storage;
 
 /// <summary>
-/// Shared SQL of aggregates kept as one JSON document per row: client, place, gym day. Optimistic concurrency by
+/// Shared SQL of aggregates kept as one JSON document per row: client, place, gym week. Optimistic concurrency by
 /// revision; every statement names the coach.
 /// </summary>
 internal sealed class DocumentTable<T>(Database database, TimeProvider clock, string table, string? ownerColumn)

@@ -12,17 +12,17 @@ public sealed record PlanDocument(string Title, RebuildRequest Request, HomePlan
 /// <summary>A plan at its current version.</summary>
 /// <param name="ClientId">Whose plan.</param>
 /// <param name="PlaceId">Place it was made for; null when that was deleted.</param>
-/// <param name="GymDayId">Gym day it was made from; null when that was deleted.</param>
+/// <param name="GymWeekId">Gym week it was made from; null when that was deleted.</param>
 /// <param name="Version">Number of the current version, 1 first.</param>
 /// <param name="Versions">How many versions there are.</param>
 /// <param name="CanUndo">There is a version before.</param>
 /// <param name="CanRedo">There is a version that was undone.</param>
 /// <param name="Document">The current version.</param>
 public sealed record PlanRecord(
-    long ClientId, long? PlaceId, long? GymDayId, int Version, int Versions, bool CanUndo, bool CanRedo, PlanDocument Document);
+    long ClientId, long? PlaceId, long? GymWeekId, int Version, int Versions, bool CanUndo, bool CanRedo, PlanDocument Document);
 
 /// <summary>A plan in a list.</summary>
-public sealed record PlanSummary(long Id, long ClientId, string Title, int Version, DateTimeOffset UpdatedAt);
+public sealed record PlanSummary(long Id, long ClientId, string Title, int Version, DateTimeOffset UpdatedAt, long? PlaceId = null, long? GymWeekId = null);
 
 /// <summary>Plans as immutable versions with a head that undo and redo move.</summary>
 public sealed class PlanStore(Database database, TimeProvider clock)
@@ -41,7 +41,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
 
         public long? PlaceId { get; init; }
 
-        public long? GymDayId { get; init; }
+        public long? GymWeekId { get; init; }
 
         public long Head { get; init; }
 
@@ -59,13 +59,13 @@ public sealed class PlanStore(Database database, TimeProvider clock)
     public IReadOnlyList<PlanSummary> List(long coachId, long? clientId = null)
     {
         using var connection = database.Open();
-        return [.. connection.Query<(long Id, long ClientId, string Title, long Head, string UpdatedAt)>(
+        return [.. connection.Query<(long Id, long ClientId, string Title, long Head, string UpdatedAt, long? PlaceId, long? GymWeekId)>(
             """
-            SELECT id, client_id, title, head, updated_at FROM plan
+            SELECT id, client_id, title, head, updated_at, place_id, gym_week_id FROM plan
             WHERE coach_id = @coachId AND (@clientId IS NULL OR client_id = @clientId)
             ORDER BY updated_at DESC, id DESC
             """,
-            new { coachId, clientId }).Select(r => new PlanSummary(r.Id, r.ClientId, r.Title, (int)r.Head, Timestamps.Read(r.UpdatedAt)))];
+            new { coachId, clientId }).Select(r => new PlanSummary(r.Id, r.ClientId, r.Title, (int)r.Head, Timestamps.Read(r.UpdatedAt), r.PlaceId, r.GymWeekId))];
     }
 
     public Saved<PlanRecord>? Find(long coachId, long id)
@@ -74,8 +74,8 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         return Find(connection, coachId, id);
     }
 
-    /// <summary>Adds a plan with its first version; null when client, place or gym day are not this coach's.</summary>
-    public Saved<PlanRecord>? Add(long coachId, long clientId, long? placeId, long? gymDayId, PlanDocument document)
+    /// <summary>Adds a plan with its first version; null when client, place or gym week are not this coach's.</summary>
+    public Saved<PlanRecord>? Add(long coachId, long clientId, long? placeId, long? gymWeekId, PlanDocument document)
     {
         ArgumentNullException.ThrowIfNull(document);
         using var connection = database.Open();
@@ -83,14 +83,14 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         var now = Timestamps.Write(clock.GetUtcNow());
         var id = connection.ExecuteScalar<long?>(
             """
-            INSERT INTO plan (coach_id, client_id, place_id, gym_day_id, title, revision, head, created_at, updated_at)
-            SELECT @coachId, @clientId, @placeId, @gymDayId, @title, 1, 1, @now, @now
+            INSERT INTO plan (coach_id, client_id, place_id, gym_week_id, title, revision, head, created_at, updated_at)
+            SELECT @coachId, @clientId, @placeId, @gymWeekId, @title, 1, 1, @now, @now
             WHERE EXISTS (SELECT 1 FROM client WHERE id = @clientId AND coach_id = @coachId)
               AND (@placeId IS NULL OR EXISTS (SELECT 1 FROM place WHERE id = @placeId AND client_id = @clientId))
-              AND (@gymDayId IS NULL OR EXISTS (SELECT 1 FROM gym_day WHERE id = @gymDayId AND client_id = @clientId))
+              AND (@gymWeekId IS NULL OR EXISTS (SELECT 1 FROM gym_week WHERE id = @gymWeekId AND client_id = @clientId))
             RETURNING id
             """,
-            new { coachId, clientId, placeId, gymDayId, title = document.Title, now }, transaction);
+            new { coachId, clientId, placeId, gymWeekId, title = document.Title, now }, transaction);
         if (id is null)
         {
             return null;
@@ -175,7 +175,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
 
     private static Row? Read(SqliteConnection connection, long coachId, long id) => connection.QuerySingleOrDefault<Row>(
         $"""
-        SELECT p.id AS Id, p.revision AS Revision, p.client_id AS ClientId, p.place_id AS PlaceId, p.gym_day_id AS GymDayId, p.head AS Head,
+        SELECT p.id AS Id, p.revision AS Revision, p.client_id AS ClientId, p.place_id AS PlaceId, p.gym_week_id AS GymWeekId, p.head AS Head,
                (SELECT max(number) FROM plan_version WHERE plan_id = p.id) AS Versions,
                {ParentOfHead} AS Parent, {NewestChild} AS Child, v.document AS Document, p.updated_at AS UpdatedAt
         FROM plan p JOIN plan_version v ON v.plan_id = p.id AND v.number = p.head
@@ -187,7 +187,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         row.Id,
         (int)row.Revision,
         new PlanRecord(
-            row.ClientId, row.PlaceId, row.GymDayId, (int)row.Head, (int)row.Versions, row.Parent is not null, row.Child is not null,
+            row.ClientId, row.PlaceId, row.GymWeekId, (int)row.Head, (int)row.Versions, row.Parent is not null, row.Child is not null,
             JsonSerializer.Deserialize<PlanDocument>(row.Document, TradeJson.Lenient)!),
         Timestamps.Read(row.UpdatedAt));
 }

@@ -42,12 +42,12 @@ public static class Composition
         services.AddSingleton(_ => Trade.Shipped);
         services.AddSingleton<RebuildEngine>();
         services.AddSingleton<NextSession>();
-        services.AddSingleton<KitValue>().AddSingleton<ReachableSetups>().AddSingleton<BuyNext>();
+        services.AddSingleton<KitValue>().AddSingleton<ReachableSetups>().AddSingleton(s => new BuyNext(s.GetRequiredService<RebuildEngine>(), s.GetRequiredService<Trade>().Match.Week));
         services.AddSingleton(s => new KitShorthand(s.GetRequiredService<Trade>().KitKinds, s.GetRequiredService<Trade>().ReadyItems));
         services.AddSingleton<IHangingScales, SimulatedHangingScales>();
         services.AddSingleton(s => new Database(s.GetRequiredService<IOptions<IngegnoOptions>>().Value.DatabaseFile));
         services.AddSingleton<CoachStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
-        services.AddSingleton<GymDayStore>().AddSingleton<PlanStore>().AddSingleton<LogStore>();
+        services.AddSingleton<GymWeekStore>().AddSingleton<PlanStore>().AddSingleton<LogStore>();
         services.AddSingleton<IPasswordHasher<Coach>, PasswordHasher<Coach>>();
         services.AddSingleton<DemoSeeder>();
         services.AddValidatorsFromAssemblyContaining<IngegnoOptions>(ServiceLifetime.Singleton);
@@ -90,7 +90,7 @@ public static class Composition
         api.MapPlaces();
         api.MapKitTools();
         api.MapScale();
-        api.MapGymDays();
+        api.MapGymWeeks();
         api.MapRebuild();
         api.MapBuyNext();
         api.MapPlans();

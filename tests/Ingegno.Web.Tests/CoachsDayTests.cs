@@ -71,9 +71,9 @@ public sealed class CoachsDayTests(TestServer server) : IClassFixture<TestServer
         (await browser.Delete($"/api/v1/places/{id}")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         await browser.Delete($"/api/v1/places/{id}").Problem(404, "not-found");
 
-        var day = await browser.Make($"/api/v1/clients/{client}/gym-days", new { name = "Day 1", text = "Bench press 3x8\nhalf typed" });
-        (await browser.Read($"/api/v1/clients/{client}/gym-days"))[0].GetProperty("value").GetProperty("text").GetString()!.ShouldContain("half typed");
-        (await browser.Delete($"/api/v1/gym-days/{day.GetProperty("id").GetInt64()}")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        var day = await browser.Make($"/api/v1/clients/{client}/gym-weeks", new { name = "Day 1", text = "Bench press 3x8\nhalf typed" });
+        (await browser.Read($"/api/v1/clients/{client}/gym-weeks"))[0].GetProperty("value").GetProperty("text").GetString()!.ShouldContain("half typed");
+        (await browser.Delete($"/api/v1/gym-weeks/{day.GetProperty("id").GetInt64()}")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
     }
 
     [Fact]

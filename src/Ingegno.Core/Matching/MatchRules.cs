@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Catalogue;
+using Ingegno.Core.Rebuilding.Choosing;
 
 namespace Ingegno.Core.Matching;
 
@@ -32,6 +33,9 @@ public sealed record MatchRules
 
     /// <summary>Resistance part from which nothing is lost by the gate, above 0, at most 1.</summary>
     public required double LoadGateFrom { get; init; }
+
+    /// <summary>What counts when a whole week is chosen together.</summary>
+    public required WeekRules Week { get; init; }
 
     /// <summary>
     /// Match of weighted parts: their sum, lowered when the resistance is so far off that a heavy line would no

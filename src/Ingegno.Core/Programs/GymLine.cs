@@ -18,11 +18,14 @@ public sealed record SetTarget(int Min, int Max)
     public bool IsOpen => Max == 0;
 }
 
-/// <summary>One line of a gym day, as the shorthand gives it.</summary>
+/// <summary>One line of a gym week, as the shorthand gives it.</summary>
 public sealed record GymLine
 {
     /// <summary>Line of the text it stands on, 1 first.</summary>
     public required int Line { get; init; }
+
+    /// <summary>Day of the week it belongs to, 0 first (<see cref="ShorthandResult.Days"/>).</summary>
+    public int Day { get; init; }
 
     /// <summary>Superset label such as A1; null when none.</summary>
     public string? Label { get; init; }

@@ -13,4 +13,8 @@ public sealed record ShorthandError(
     int Line, int Column, int Length, string Code, string Message, ImmutableArray<string> Suggestions);
 
 /// <summary>What was read: the good lines, and what is wrong with the others.</summary>
-public sealed record ShorthandResult(ImmutableArray<GymLine> Lines, ImmutableArray<ShorthandError> Errors);
+public sealed record ShorthandResult(ImmutableArray<GymLine> Lines, ImmutableArray<ShorthandError> Errors)
+{
+    /// <summary>The days of the week in their order; one without a name when the text has no headings.</summary>
+    public ImmutableArray<GymDay> Days { get; init; } = [];
+}

@@ -13,6 +13,10 @@ namespace Ingegno.Core.Progressing;
 public sealed class NextSession(Trade trade)
 {
     /// <summary>One proposal per home exercise of the plan, in its order.</summary>
+    /// <param name="client">The client.</param>
+    /// <param name="place">The kit of the plan.</param>
+    /// <param name="lines">Lines of the plan.</param>
+    /// <param name="log">What was logged, newest first: each exercise rests on its own last session.</param>
     public ImmutableArray<Proposal> Propose(
         ClientProfile client, PlaceKit place, IEnumerable<HomeLine> lines, IReadOnlyCollection<LoggedExercise> log)
     {

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Matching;
+using Ingegno.Core.Rebuilding.Choosing;
 
 namespace Ingegno.Core.Rebuilding;
 
@@ -16,14 +17,14 @@ public sealed record ImprovedLine(string GymExercise, string Before, string Afte
 /// <summary>What a purchase would bring.</summary>
 /// <param name="Name">The purchase.</param>
 /// <param name="Price">Its price.</param>
-/// <param name="Gain">Gain in match over all lines, weighed by role as in the choice of a day: 1 is one accessory from nothing to perfect.</param>
+/// <param name="Gain">Gain in match over all lines, weighed by role as in the choice of a week: 1 is one accessory from nothing to perfect.</param>
 /// <param name="GainPer100">Gain for 100 units of money.</param>
 /// <param name="Item">The thing as it would stand in the kit.</param>
 /// <param name="Lines">Lines it improves, largest gain first.</param>
 public sealed record PurchaseGain(string Name, double Price, double Gain, double GainPer100, KitItem Item, ImmutableArray<ImprovedLine> Lines);
 
 /// <summary>Answers what to buy or borrow next: each offer is tried in the plans as they stand (handbook 03).</summary>
-public sealed class BuyNext(RebuildEngine engine)
+public sealed class BuyNext(RebuildEngine engine, WeekRules rules)
 {
     /// <summary>A line that gains less than this is not worth naming.</summary>
     private const double Noticeable = 0.01;
@@ -31,7 +32,7 @@ public sealed class BuyNext(RebuildEngine engine)
     /// <summary>
     /// Offers that bring something within the budget, most gain for the money first. The coach's locks stay as they are.
     /// </summary>
-    /// <param name="plans">Gym days with their kit and client; one client or several.</param>
+    /// <param name="plans">Gym weeks with their kit and client; one client or several.</param>
     /// <param name="offers">What could be bought.</param>
     /// <param name="budget">Most to spend on one thing; null for no limit.</param>
     public ImmutableArray<PurchaseGain> Rank(IReadOnlyCollection<RebuildRequest> plans, IEnumerable<Purchase> offers, double? budget = null)
@@ -57,7 +58,7 @@ public sealed class BuyNext(RebuildEngine engine)
             foreach (var (old, now) in lines.Zip(after))
             {
                 var (from, to) = (old.Chosen?.Match ?? 0, now.Chosen?.Match ?? 0);
-                var weight = DayChoice.RoleWeight(old.Role);
+                var weight = rules.RoleWeight[old.Role];
                 gain += weight * (to - from);
                 if (to - from > Noticeable)
                 {

@@ -7,14 +7,14 @@ using Ingegno.Core.Programs;
 
 namespace Ingegno.Core.Rebuilding;
 
-/// <summary>A self-contained request: the client, the kit of the place, the gym day in shorthand, the coach's choices.</summary>
+/// <summary>A self-contained request: the client, the kit of the place, the gym week in shorthand, the coach's choices.</summary>
 public sealed record RebuildRequest
 {
     public required ClientProfile Client { get; init; }
 
     public required PlaceKit Kit { get; init; }
 
-    /// <summary>Gym day in shorthand, one line per exercise.</summary>
+    /// <summary>Gym week in shorthand, one line per exercise, with headings for its days.</summary>
     public required ImmutableArray<string> GymLines { get; init; }
 
     /// <summary>Choices of the coach that the engine keeps.</summary>
@@ -22,7 +22,19 @@ public sealed record RebuildRequest
 
     /// <summary>Figures of home lines that the coach set.</summary>
     public ImmutableArray<HomeEdit> Edits { get; init; } = [];
+
+    /// <summary>
+    /// What stood in the plan before, for instance with another kit or in the week before: it gets a small head start,
+    /// so that only what must change does.
+    /// </summary>
+    public ImmutableArray<StoodBefore> Before { get; init; } = [];
 }
+
+/// <summary>What stood for a gym exercise before.</summary>
+/// <param name="GymExerciseId">Exercise of the gym line.</param>
+/// <param name="CandidateId">What was taken for it.</param>
+/// <param name="Day">Name of its day; null for any.</param>
+public sealed record StoodBefore(string GymExerciseId, string CandidateId, string? Day = null);
 
 /// <summary>A choice of the coach for the gym line on a line of the text.</summary>
 /// <param name="Line">Line of the text, 1 first.</param>
@@ -30,7 +42,7 @@ public sealed record RebuildRequest
 /// <param name="Role">Role set by the coach; null to infer it.</param>
 public sealed record CoachChoice(int Line, string? CandidateId = null, LineRole? Role = null);
 
-/// <summary>The home plan of one day.</summary>
+/// <summary>The home plan of a week; a text without headings is one day without a name.</summary>
 public sealed record HomePlan
 {
     public required ImmutableArray<HomeLine> Lines { get; init; }
@@ -38,11 +50,17 @@ public sealed record HomePlan
     /// <summary>Hard sets per muscle, gym beside home: prime mover 1, synergist ½ a set.</summary>
     public required ImmutableArray<MuscleSets> HardSets { get; init; }
 
-    public required SessionMinutes Minutes { get; init; }
+    /// <summary>The days of the week in their order.</summary>
+    public ImmutableArray<HomeDay> Days { get; init; } = [];
 
     /// <summary>What the coach should know about the whole: missing kit, estimates, choices that could not be kept.</summary>
     public required ImmutableArray<PlanNotice> Notices { get; init; }
 }
+
+/// <summary>A day of the home plan.</summary>
+/// <param name="Name">Name of the day, empty when the text has no headings.</param>
+/// <param name="Minutes">Minutes of its session.</param>
+public sealed record HomeDay(string Name, SessionMinutes Minutes);
 
 /// <summary>One gym line and what takes its place.</summary>
 public sealed record HomeLine

@@ -7,14 +7,14 @@ namespace Ingegno.Core.Rebuilding;
 public static class PlanNotices
 {
     /// <summary>All remarks, warnings first.</summary>
-    public static ImmutableArray<PlanNotice> For(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines)
+    public static ImmutableArray<PlanNotice> For(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines, ImmutableArray<HomeDay> days)
     {
         ArgumentNullException.ThrowIfNull(request);
         ArgumentNullException.ThrowIfNull(kit);
-        return [.. All(request, kit, lines).OrderByDescending(n => n.Level)];
+        return [.. All(request, kit, lines, days).OrderByDescending(n => n.Level)];
     }
 
-    private static IEnumerable<PlanNotice> All(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines)
+    private static IEnumerable<PlanNotice> All(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines, ImmutableArray<HomeDay> days)
     {
         if (kit.Things.IsEmpty)
         {
@@ -51,10 +51,10 @@ public static class PlanNotices
             yield return new PlanNotice("estimated-kit", NoticeLevel.Info, $"Typical values stand in for what was not measured: {Words.Join([.. estimated.Take(4)])}{(estimated.Count > 4 ? " and more" : string.Empty)}.");
         }
 
-        var minutes = PlanFigures.Minutes(lines, request.Client.MinutesPerSession);
-        if (minutes.Limit is { } limit && minutes.Total > limit)
+        foreach (var day in days.Where(d => d.Minutes.Total > d.Minutes.Limit))
         {
-            yield return new PlanNotice("too-long", NoticeLevel.Warning, $"About {minutes.Total} minutes, {minutes.Total - limit} more than the client has. Pair two lines, shorten rests or drop a set.");
+            var name = day.Name.Length == 0 ? string.Empty : $"{day.Name}: ";
+            yield return new PlanNotice("too-long", NoticeLevel.Warning, $"{name}About {day.Minutes.Total} minutes, {day.Minutes.Total - day.Minutes.Limit} more than the client has. Pair two lines, shorten rests or drop a set.");
         }
     }
 }

@@ -10,7 +10,7 @@ using Ingegno.Core.Strength;
 namespace Ingegno.Core.Rebuilding;
 
 /// <summary>
-/// Rebuilds a gym day for a place. A pure function of request and trade data: the same input gives the same plan.
+/// Rebuilds a gym week for a place. A pure function of request and trade data: the same input gives the same plan.
 /// </summary>
 public sealed class RebuildEngine(Trade trade)
 {
@@ -18,7 +18,7 @@ public sealed class RebuildEngine(Trade trade)
     private const int CandidatesShown = 9;
     private const int RuledOutShown = 30;
 
-    /// <summary>Rebuilds the day; lines that cannot be read are returned as errors and the others are planned.</summary>
+    /// <summary>Rebuilds the week; lines that cannot be read are returned as errors and the others are planned.</summary>
     /// <exception cref="ArgumentException">The kit names a kind that does not exist.</exception>
     public RebuildResult Rebuild(RebuildRequest request)
     {
@@ -29,24 +29,29 @@ public sealed class RebuildEngine(Trade trade)
         var resistance = new ResistanceMatch(kit, new ReachableLoads(kit), request.Client, strength, trade);
         var matcher = new LineMatcher(resistance, request.Client, trade);
         var writer = new CandidateWriter(request.Client, trade.Catalogue);
-        var drafts = parsed.Lines
-            .Select((line, i) => Draft(line, i, parsed.Lines.Length, request, matcher, writer))
+        var drafts = parsed.Lines.GroupBy(l => l.Day)
+            .SelectMany(day => day.Select((line, i) => Draft(line, i, day.Count(), request, parsed.Days[line.Day].Name, matcher, writer)))
             .ToImmutableArray();
-        var taken = DayChoice.Choose([.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options))]);
+        var choice = new WeekChoice(trade.Catalogue, trade.Match.Week);
+        var taken = choice.Choose([.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))], request.Client.MinutesPerSession);
         var edits = new HomeEdits(request.Edits, trade.Catalogue, kit, resistance);
         var lines = drafts.Select((d, i) => edits.Apply(d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] })).ToImmutableArray();
         lines = [.. lines.Select((line, i) => line with { Better = Improvements.For(line, drafts[i].Match, matcher, trade) })];
+        var days = parsed.Days
+            .Select(d => new HomeDay(d.Name, PlanFigures.Minutes(lines.Where(l => l.Gym.Day == d.Index), request.Client.MinutesPerSession)))
+            .ToImmutableArray();
         var plan = new HomePlan
         {
             Lines = lines,
             HardSets = PlanFigures.HardSets(lines, trade.Catalogue),
-            Minutes = PlanFigures.Minutes(lines, request.Client.MinutesPerSession),
-            Notices = PlanNotices.For(request, kit, lines),
+            Days = days,
+            Notices = PlanNotices.For(request, kit, lines, days),
         };
         return new RebuildResult(plan, parsed.Errors);
     }
 
-    private LineDraft Draft(GymLine line, int position, int count, RebuildRequest request, LineMatcher matcher, CandidateWriter writer)
+    private LineDraft Draft(
+        GymLine line, int position, int count, RebuildRequest request, string day, LineMatcher matcher, CandidateWriter writer)
     {
         var exercise = trade.Catalogue.Get(line.ExerciseId);
         var choice = request.Choices.LastOrDefault(c => c.Line == line.Line);
@@ -61,9 +66,11 @@ public sealed class RebuildEngine(Trade trade)
 
         candidates = [.. candidates.OrderByDescending(c => c.Match).ThenBy(c => c.Id == exercise.Id ? 0 : 1).ThenBy(c => c.Id, StringComparer.Ordinal)];
         var wanted = choice?.CandidateId is { } id ? candidates.FirstOrDefault(c => c.Id == id) ?? FromBeyond(id, match, usable, writer) : null;
-        if (wanted is not null && !candidates.Contains(wanted))
+        var before = request.Before.LastOrDefault(b => b.GymExerciseId == exercise.Id && (b.Day is null || b.Day == day))?.CandidateId;
+        var stood = wanted is null && before is not null ? candidates.FirstOrDefault(c => c.Id == before) ?? FromBeyond(before, match, usable, writer) : null;
+        foreach (var named in new[] { wanted, stood }.OfType<Candidate>().Where(c => !candidates.Contains(c)).ToList())
         {
-            candidates.Add(wanted);
+            candidates.Add(named);
         }
 
         var home = new HomeLine
@@ -76,7 +83,8 @@ public sealed class RebuildEngine(Trade trade)
             Candidates = [.. candidates],
             RuledOut = [.. ruledOut.Take(RuledOutShown)],
         };
-        return new LineDraft(home, match, wanted is not null ? [wanted] : [.. candidates.Take(OptionsInJointChoice)]);
+        var options = candidates.Take(OptionsInJointChoice);
+        return new LineDraft(home, match, wanted is not null ? [wanted] : [.. stood is null ? options : options.Union([stood])], stood?.Id);
     }
 
     /// <summary>A choice of the coach that ranks below those shown, or a pair, as long as it can be done here at all.</summary>
@@ -91,5 +99,5 @@ public sealed class RebuildEngine(Trade trade)
         };
     }
 
-    private sealed record LineDraft(HomeLine Home, LineToMatch Match, ImmutableArray<Candidate> Options);
+    private sealed record LineDraft(HomeLine Home, LineToMatch Match, ImmutableArray<Candidate> Options, string? Before);
 }

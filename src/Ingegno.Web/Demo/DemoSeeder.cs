@@ -17,16 +17,16 @@ public sealed record DemoClub(DemoCoach Coach, ImmutableArray<DemoMember> Member
 /// <summary>The demo coach; the password is for the demo alone and is printed at its start.</summary>
 public sealed record DemoCoach(string Name, string Email, string Password);
 
-/// <summary>A member with places and gym days, and whether a plan is made at the start.</summary>
+/// <summary>A member with places and gym weeks, and whether a plan is made at the start.</summary>
 public sealed record DemoMember(
-    ClientRecord Client, ImmutableArray<PlaceKit> Places, ImmutableArray<GymDay> GymDays, bool Planned = false, ImmutableArray<DemoSet> Log = default);
+    ClientRecord Client, ImmutableArray<PlaceKit> Places, ImmutableArray<GymWeek> GymWeeks, bool Planned = false, ImmutableArray<DemoSet> Log = default);
 
 /// <summary>Sets done in the demo session on a gym line, as reps and RIR.</summary>
 public sealed record DemoSet(int Line, int Reps, int Rir);
 
 /// <summary>Fills an empty database with the demo club, always with the same data.</summary>
 public sealed class DemoSeeder(
-    IOptions<IngegnoOptions> options, CoachStore coaches, ClientStore clients, PlaceStore places, GymDayStore days, PlanStore plans,
+    IOptions<IngegnoOptions> options, CoachStore coaches, ClientStore clients, PlaceStore places, GymWeekStore weeks, PlanStore plans,
     LogStore logs, RebuildEngine engine, IPasswordHasher<Coach> hasher, TimeProvider clock)
 {
     private static readonly Lazy<DemoClub> Club = new(() =>
@@ -59,7 +59,7 @@ public sealed class DemoSeeder(
     {
         var client = clients.Add(coach, member.Client).Id;
         var placeIds = member.Places.Select(p => places.Add(coach, client, p)!.Id).ToList();
-        var dayIds = member.GymDays.Select(d => days.Add(coach, client, d)!.Id).ToList();
+        var weekIds = member.GymWeeks.Select(d => weeks.Add(coach, client, d)!.Id).ToList();
         if (!member.Planned)
         {
             return;
@@ -69,9 +69,9 @@ public sealed class DemoSeeder(
         {
             Client = member.Client.Profile,
             Kit = member.Places[0],
-            GymLines = [.. member.GymDays[0].Text.Split('\n')],
+            GymLines = [.. member.GymWeeks[0].Text.Split('\n')],
         };
-        var plan = plans.Add(coach, client, placeIds[0], dayIds[0], PlanEndpoints.Document($"{member.GymDays[0].Name}, {member.Places[0].Name}", request, engine))!;
+        var plan = plans.Add(coach, client, placeIds[0], weekIds[0], PlanEndpoints.Document($"{member.GymWeeks[0].Name}, {member.Places[0].Name}", request, engine))!;
         if (!member.Log.IsDefaultOrEmpty)
         {
             logs.Add(coach, plan.Id, Session(plan.Value.Document.Plan, member.Log));

@@ -8,7 +8,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Ingegno.Web.Features;
 
 /// <summary>Plans for which something could be bought.</summary>
-/// <param name="Plans">Gym days with client and kit, 1–12.</param>
+/// <param name="Plans">Gym weeks with client and kit, 1–12.</param>
 /// <param name="Budget">Most to spend on one thing; null for no limit.</param>
 public sealed record BuyNextQuestion(ImmutableArray<RebuildRequest> Plans, double? Budget = null)
 {
@@ -25,7 +25,7 @@ public sealed class BuyNextQuestionValidator : AbstractValidator<BuyNextQuestion
 
     public BuyNextQuestionValidator()
     {
-        RuleFor(q => q.Plans.Length).InclusiveBetween(1, MostPlans).WithMessage($"Ask for 1 to {MostPlans} gym days at once.");
+        RuleFor(q => q.Plans.Length).InclusiveBetween(1, MostPlans).WithMessage($"Ask for 1 to {MostPlans} gym weeks at once.");
         RuleForEach(q => q.Plans).SetValidator(new RebuildRequestValidator()).When(q => q.Plans.Length <= MostPlans);
         RuleFor(q => q.Budget).GreaterThan(0).LessThanOrEqualTo(1_000_000).WithMessage("The budget lies above 0.");
         RuleForEach(q => q.Prices).Must(p => p.Price is > 0 and <= 1_000_000).WithMessage("A price lies above 0.");

@@ -77,9 +77,11 @@ public static class LogEndpoints
 
         var document = plan.Value.Document;
         var sessions = logs.List(user.CoachId(), planId);
-        var last = sessions.Count == 0 ? null : sessions[0].Value;
-        var proposals = next.Propose(document.Request.Client, document.Request.Kit, document.Plan.Lines, last is null ? [] : last.Exercises);
-        return TypedResults.Ok(new NextProposals(last?.PerformedOn, proposals));
+
+        // Newest first, so that each line rests on the last session of its own day.
+        var proposals = next.Propose(
+            document.Request.Client, document.Request.Kit, document.Plan.Lines, [.. sessions.SelectMany(s => s.Value.Exercises)]);
+        return TypedResults.Ok(new NextProposals(sessions.Count == 0 ? null : sessions[0].Value.PerformedOn, proposals));
     }
 }
 

@@ -8,7 +8,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Ingegno.Web.Features;
 
 /// <summary>A plan to keep. The server rebuilds it from the request, so that what is stored is what the engine says.</summary>
-public sealed record NewPlan(string Title, RebuildRequest Request, long? PlaceId = null, long? GymDayId = null);
+public sealed record NewPlan(string Title, RebuildRequest Request, long? PlaceId = null, long? GymWeekId = null);
 
 /// <summary>A new version of a plan.</summary>
 /// <param name="Revision">Revision that was seen.</param>
@@ -69,7 +69,7 @@ public static class PlanEndpoints
 
     private static Results<Created<Saved<PlanRecord>>, ProblemHttpResult> Add(
         long clientId, NewPlan plan, ClaimsPrincipal user, PlanStore plans, RebuildEngine engine) =>
-        plans.Add(user.CoachId(), clientId, plan.PlaceId, plan.GymDayId, Document(plan.Title, plan.Request, engine)) is { } added
+        plans.Add(user.CoachId(), clientId, plan.PlaceId, plan.GymWeekId, Document(plan.Title, plan.Request, engine)) is { } added
             ? TypedResults.Created($"/api/v1/plans/{added.Id}", added)
             : Problems.NotFound("client");
 

@@ -17,6 +17,8 @@ public sealed class RebuildRequestValidator : AbstractValidator<RebuildRequest>
         RuleFor(r => r.GymLines).Must(l => l.All(line => line is not null)).WithMessage("A gym line is missing.");
         RuleFor(r => r.Choices.Length).LessThanOrEqualTo(Limits.GymLines).WithMessage("More choices than lines.");
         RuleFor(r => r.Edits.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More edits than exercises.");
+        RuleFor(r => r.Before.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More earlier choices than lines.");
+        RuleForEach(r => r.Before).Must(b => b is { GymExerciseId: not null, CandidateId: not null }).WithMessage("An earlier choice names a gym exercise and what stood for it.");
         RuleForEach(r => r.Edits).SetValidator(new HomeEditValidator());
     }
 }
@@ -40,6 +42,6 @@ public static class RebuildEndpoints
     public static void MapRebuild(this IEndpointRouteBuilder api) =>
         api.MapPost("/rebuild", Rebuild).Validate<RebuildRequest>().WithTags("rebuild").ProducesProblem(StatusCodes.Status400BadRequest);
 
-    /// <summary>Rebuilds a gym day for a place. Nothing is stored; the same document gives the same plan.</summary>
+    /// <summary>Rebuilds a gym week for a place. Nothing is stored; the same document gives the same plan.</summary>
     private static Ok<RebuildResult> Rebuild(RebuildRequest request, RebuildEngine engine) => TypedResults.Ok(engine.Rebuild(request));
 }

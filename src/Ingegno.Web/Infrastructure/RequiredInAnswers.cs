@@ -12,7 +12,7 @@ public sealed class RequiredInAnswers : IOpenApiSchemaTransformer
 {
     private static readonly HashSet<string> AnswerTypes =
     [
-        "Candidate", "HomeExercise", "HomeLine", "HomePlan", "Dose", "RuledOut", "RebuildResult", "GymLine", "ShorthandResult",
+        "Candidate", "HomeExercise", "HomeLine", "HomePlan", "Dose", "RuledOut", "RebuildResult", "HomeDay", "SessionMinutes", "GymLine", "GymDay", "ShorthandResult",
         "ExerciseSummary", "Exercise", "Setup", "Requirement", "KitKind", "BandSetup", "FirstUseStep", "KitEntry", "KitPossibilities", "ThingValue", "SetupRange", "ReachableSetup",
         "LoadGap", "ResistanceRange", "BandForceCurve", "BandRep", "BandBench", "LoadAnswer", "LoadRecipe", "Packing", "PackedPieces", "PouredFiller", "BuiltLoads",
         "ObjectVerdict", "TradeSummary", "PurchaseGain", "ImprovedLine",

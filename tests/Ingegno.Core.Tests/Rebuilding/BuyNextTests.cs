@@ -6,7 +6,7 @@ namespace Ingegno.Core.Tests.Rebuilding;
 
 public class BuyNextTests
 {
-    private static readonly BuyNext Advice = new(new RebuildEngine(Trade.Shipped));
+    private static readonly BuyNext Advice = new(new RebuildEngine(Trade.Shipped), Trade.Shipped.Match.Week);
 
     [Fact]
     [Trait("source", "common practice: for pulls without anything to hang from, a bar or a band comes first")]

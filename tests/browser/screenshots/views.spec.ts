@@ -55,8 +55,8 @@ test('views', async ({ page, server }) => {
   await shoot('workbench-slate');
   await page.getByRole('button', { name: /light theme/ }).click();
   const plan = new URL(page.url()).searchParams.get('plan');
-  await page.getByRole('button', { name: 'Gym day' }).click();
-  const area = page.getByLabel('Gym day, one line per exercise');
+  await page.getByRole('button', { name: 'Gym week' }).click();
+  const area = page.getByLabel('Gym week, one line per exercise');
   await area.fill(
     (await area.inputValue()).replace('Rear-delt fly 3x18', 'Reer delt flye 3x999') + '\nBench press @ 80%',
   );

@@ -1,7 +1,7 @@
 import { expect, expectAccessible, signIn, test } from '../support/fixtures.ts';
 
 /** The coach's day from sign-in to the next session's proposal, with the server killed in between. */
-test('a gym day becomes a home plan, is handed over, logged, and survives a crash', async ({
+test('a gym week becomes a home plan, is handed over, logged, and survives a crash', async ({
   page,
   server,
 }) => {
@@ -28,9 +28,9 @@ test('a gym day becomes a home plan, is handed over, logged, and survives a cras
   await expect(page.getByText('Kit saved.')).toBeVisible();
   await expectAccessible(page);
 
-  // 3. A gym day in shorthand: the good lines are kept while the bad one is mended.
+  // 3. A gym week in shorthand: the good lines are kept while the bad one is mended.
   await page.locator('body').press('w');
-  const area = page.getByLabel('Gym day, one line per exercise');
+  const area = page.getByLabel('Gym week, one line per exercise');
   await area.fill(
     'Overhead press 3x6 + AMRAP @ 75% 2-0-1-0 180s\nA1 Deficit dedlift 4x5 @ RPE 8\nA2 Cable face pull 3x15',
   );

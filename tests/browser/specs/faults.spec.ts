@@ -6,7 +6,7 @@ test.beforeEach(async ({ page, server }) => signIn(page, server.url));
 test('a session that ends while typing loses nothing', async ({ page, server, context, consoleErrors }) => {
   const id = await addClient(page, 'Expired', { text: 'Bench press 3x8' });
   await page.goto(`${server.url}/clients/${id}/workbench`);
-  const area = page.getByLabel('Gym day, one line per exercise');
+  const area = page.getByLabel('Gym week, one line per exercise');
   await area.fill('Bench press 3x8\nBack squat 4x6');
   await context.clearCookies();
   await page.getByRole('button', { name: /^Rebuild/ }).click();
@@ -24,11 +24,11 @@ test('a session that ends while typing loses nothing', async ({ page, server, co
 test('what was typed is still there after a reload', async ({ page, server }) => {
   const id = await addClient(page, 'Reloaded', { text: 'Bench press 3x8' });
   await page.goto(`${server.url}/clients/${id}/workbench`);
-  await page.getByLabel('Gym day, one line per exercise').fill('Bench press 3x8\nnot finish');
+  await page.getByLabel('Gym week, one line per exercise').fill('Bench press 3x8\nnot finish');
   await page.reload();
 
-  await expect(page.getByLabel('Gym day, one line per exercise')).toHaveValue(/not finish/);
-  await expect(page.getByText('What you had typed for this day is back.')).toBeVisible();
+  await expect(page.getByLabel('Gym week, one line per exercise')).toHaveValue(/not finish/);
+  await expect(page.getByText('What you had typed for this week is back.')).toBeVisible();
 });
 
 test('two tabs on one client: both versions are offered', async ({
@@ -78,7 +78,7 @@ test('impossible doses are named at their place', async ({ page, server }) => {
   const id = await addClient(page, 'Impossible');
   await page.goto(`${server.url}/clients/${id}/workbench`);
   await page
-    .getByLabel('Gym day, one line per exercise')
+    .getByLabel('Gym week, one line per exercise')
     .fill('Bench press 0x8\nBack squat 3x999\nPlank 3x30 s\nDeadlift 4x5 @ RPE 14');
 
   await expect(page.getByText('1 good line, 3 to mend')).toBeVisible();

@@ -150,7 +150,7 @@ test('a place starts from a usual kit or another client’s', async ({ page, ser
   await expect(page.getByRole('region', { name: 'Fill' })).toContainText('Suitcase');
 });
 
-test('what to buy next is tried in the gym days, by the coach\u2019s prices and budget, and can be added', async ({
+test('what to buy next is tried in the gym weeks, by the coach\u2019s prices and budget, and can be added', async ({
   page,
   server,
 }) => {
@@ -158,7 +158,7 @@ test('what to buy next is tried in the gym days, by the coach\u2019s prices and 
   await page.goto(`${server.url}/clients/${id}/kit`);
   await page.getByText(/exercises possible here/).waitFor();
   await page.locator('body').press('n');
-  await expect(page.getByText(/Each offer is tried in 1 gym day/)).toBeVisible();
+  await expect(page.getByText(/Each offer is tried in 1 gym week/)).toBeVisible();
   const offers = page.getByRole('complementary', { name: 'Tools' }).getByRole('listitem');
   await expect(offers.filter({ hasText: 'Pull-up bar' })).toBeVisible();
   await expectAccessible(page);
@@ -183,8 +183,8 @@ test('what to buy next is tried in the gym days, by the coach\u2019s prices and 
   await expect(offers.filter({ hasText: 'Pull-up bar' })).toHaveCount(0);
 });
 
-test('without a gym day what to buy next says what to do first', async ({ page, server }) => {
+test('without a gym week what to buy next says what to do first', async ({ page, server }) => {
   const id = await addClient(page, 'No days', { items: home });
   await page.goto(`${server.url}/clients/${id}/kit?tool=next`);
-  await expect(page.getByText(/No gym day is kept for this client yet/)).toBeVisible();
+  await expect(page.getByText(/No gym week is kept for this client yet/)).toBeVisible();
 });

@@ -20,7 +20,7 @@ export async function expectAccessible(page: Page): Promise<void> {
   expect(told).toEqual([]);
 }
 
-/** Adds a client with one place and one gym day through the API, so that every test has its own. */
+/** Adds a client with one place and one gym week through the API, so that every test has its own. */
 export async function addClient(
   page: Page,
   name: string,
@@ -49,7 +49,7 @@ export async function addClient(
       const client = await send('/api/v1/clients', { name, profile });
       await send(`/api/v1/clients/${client.id}/places`, { name: 'Home', items: options.items ?? [] });
       if (options.text)
-        await send(`/api/v1/clients/${client.id}/gym-days`, { name: 'Day 1', text: options.text });
+        await send(`/api/v1/clients/${client.id}/gym-weeks`, { name: 'Day 1', text: options.text });
       return client.id;
     },
     { name, options },

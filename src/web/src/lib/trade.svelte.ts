@@ -1,5 +1,6 @@
 import { api, ask } from './api/client';
 import type { KitKind, TradeSummary } from './api/types';
+import { inWords, sentence } from './words';
 
 /** What the server knows of the trade, fetched once. */
 class Trade {
@@ -16,6 +17,11 @@ class Trade {
         throw error;
       },
     ));
+  }
+
+  /** Name of an exercise; its key in words when the catalogue has it no more. */
+  exerciseName(id: string): string {
+    return this.summary?.exercises.find((e) => e.id === id)?.name ?? sentence(inWords(id));
   }
 
   kind(id: string): KitKind | undefined {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { api, ask } from '../lib/api/client';
-  import type { PlanSummary, SavedClient, SavedDay, SavedPlace } from '../lib/api/types';
+  import type { PlanSummary, SavedClient, SavedWeek, SavedPlace } from '../lib/api/types';
   import ProfileForm from '../lib/client/ProfileForm.svelte';
   import { crumbs } from '../lib/crumbs.svelte';
   import { figureOf } from '../lib/kit/kitGroups';
@@ -16,7 +16,7 @@
   const path = { id: String(id) };
   let client = $state<SavedClient | null>(null);
   let places = $state<SavedPlace[]>([]);
-  let days = $state<SavedDay[]>([]);
+  let weeks = $state<SavedWeek[]>([]);
   let plans = $state<PlanSummary[]>([]);
   let missing = $state(false);
   let deleting = $state(false);
@@ -40,10 +40,10 @@
         ask(() => api.GET('/api/v1/clients/{id}', { params: { path: { id } } })),
         trade.load(),
         ask(() => api.GET('/api/v1/clients/{clientId}/places', params)),
-        ask(() => api.GET('/api/v1/clients/{clientId}/gym-days', params)),
+        ask(() => api.GET('/api/v1/clients/{clientId}/gym-weeks', params)),
         ask(() => api.GET('/api/v1/clients/{clientId}/plans', params)),
       ]);
-      [client, places, days, plans] = [found, at, on, made];
+      [client, places, weeks, plans] = [found, at, on, made];
       title();
     } catch (error) {
       missing = true;
@@ -109,18 +109,18 @@
                 <a class="link" href={p('/plans/:id/log', { params: { id: String(plan.id) } })}>Log</a>
               </li>
             {:else}
-              <li class="soft">None yet. Open the workbench and rebuild a gym day.</li>
+              <li class="soft">None yet. Open the workbench and rebuild a gym week.</li>
             {/each}
           </ul>
-          {#if days.length > 0}
-            <h3 class="mt-4 mb-1 text-base">Gym days</h3>
+          {#if weeks.length > 0}
+            <h3 class="mt-4 mb-1 text-base">Gym weeks</h3>
             <ul>
-              {#each days as gymDay (gymDay.id)}
+              {#each weeks as gymWeek (gymWeek.id)}
                 <li class="py-1">
                   <a
                     class="link-hover"
-                    href={p('/clients/:id/workbench', { params: path, search: { day: gymDay.id } })}
-                    >{gymDay.value.name}</a
+                    href={p('/clients/:id/workbench', { params: path, search: { week: gymWeek.id } })}
+                    >{gymWeek.value.name}</a
                   >
                 </li>
               {/each}
@@ -176,7 +176,7 @@
 </main>
 
 <Dialog title="Delete {client?.value.name}?" open={deleting} onclose={() => (deleting = false)}>
-  <p class="mt-3">Places, gym days, plans and logs go with the client. This cannot be undone.</p>
+  <p class="mt-3">Places, gym weeks, plans and logs go with the client. This cannot be undone.</p>
   {#snippet actions()}
     <button class="btn" onclick={() => (deleting = false)}>Keep</button>
     <button class="btn btn-error" onclick={confirmDelete}>Delete</button>

@@ -6,13 +6,14 @@
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
   import { day, rest } from '../lib/words';
+  import { byDay } from '../lib/workbench/days';
   import TempoLine from '../lib/workbench/TempoLine.svelte';
   import { p, route } from '../router';
 
   const id = Number(route.params.id);
   let plan = $state<SavedPlan | null>(null);
   let client = $state<SavedClient | null>(null);
-  const lines = $derived(plan?.value.document.plan.lines.filter((l) => l.chosen) ?? []);
+  const days = $derived(plan ? byDay(plan.value.document.plan) : []);
 
   onMount(() => {
     void load();
@@ -42,7 +43,9 @@
 <main id="main" class="mx-auto w-full max-w-4xl flex-1 p-6 print:max-w-none print:p-0">
   {#if plan && client}
     <div class="no-print mb-4 flex items-center gap-3">
-      <p class="soft flex-1">One page for {client.value.name}, on paper or on a phone.</p>
+      <p class="soft flex-1">
+        {days.length > 1 ? 'One page a day' : 'One page'} for {client.value.name}, on paper or on a phone.
+      </p>
       <a class="btn btn-sm" href={p('/plans/:id/log', { params: { id: String(plan.id) } })}>Log a session</a>
       <button class="btn btn-primary btn-sm" onclick={() => print()}
         >Print <span class="keycap">P</span></button
@@ -62,49 +65,62 @@
         <b>Stop at once</b> on chest pain or pressure, faintness, unusual breathlessness, sharp or spreading pain,
         or numbness.
       </p>
-      <ol class="grid gap-3 print:gap-2">
-        {#each lines as line, i (line.gym.line)}
-          {#each line.chosen?.exercises ?? [] as home, half (home.exerciseId)}
-            <li
-              class="grid grid-cols-[2rem_minmax(0,1fr)_minmax(0,14rem)] gap-x-3 border-t border-base-300 pt-2 break-inside-avoid max-sm:grid-cols-[2rem_minmax(0,1fr)]"
-            >
-              <span class="figures text-secondary">{line.gym.label ?? i + 1}{half > 0 ? '+' : ''}</span>
-              <div>
-                <h2 class="text-lg print:text-base">{home.name}</h2>
-                <p class="text-sm">
-                  {home.setup}{home.steps.length > 0 ? `. ${home.steps.join('. ')}.` : '.'}
-                </p>
-                <p class="text-sm">{home.cues.join(' · ')}</p>
-                {#each home.dose.instructions as instruction (instruction)}<p class="text-sm font-semibold">
-                    {instruction}
-                  </p>{/each}
-                {#if home.cautions.length > 0}<p class="text-sm text-secondary">
-                    <b>Take care:</b>
-                    {home.cautions.join(' ')}
-                  </p>{/if}
-                {#if home.easierName || home.harderName}
-                  <p class="soft text-[13px]">
-                    {home.easierName ? `Easier: ${home.easierName}. ` : ''}{home.harderName
-                      ? `Harder: ${home.harderName}.`
-                      : ''}
+      {#each days as day, n (day.name)}
+        {#if day.name}
+          <h2
+            class={[
+              'mt-6 mb-2 flex items-baseline gap-3 border-b border-base-content text-xl first-of-type:mt-0',
+              n > 0 && 'print:break-before-page',
+            ]}
+          >
+            <span class="flex-1">{day.name}</span>
+            <span class="soft font-sans text-sm font-normal">about {day.minutes} min</span>
+          </h2>
+        {/if}
+        <ol class="grid gap-3 print:gap-2">
+          {#each day.lines.filter((l) => l.line.chosen) as { line }, i (line.gym.line)}
+            {#each line.chosen?.exercises ?? [] as home, half (home.exerciseId)}
+              <li
+                class="grid grid-cols-[2rem_minmax(0,1fr)_minmax(0,14rem)] gap-x-3 border-t border-base-300 pt-2 break-inside-avoid max-sm:grid-cols-[2rem_minmax(0,1fr)]"
+              >
+                <span class="figures text-secondary">{line.gym.label ?? i + 1}{half > 0 ? '+' : ''}</span>
+                <div>
+                  <h3 class="text-lg print:text-base">{home.name}</h3>
+                  <p class="text-sm">
+                    {home.setup}{home.steps.length > 0 ? `. ${home.steps.join('. ')}.` : '.'}
                   </p>
-                {/if}
-              </div>
-              <div class="figures max-sm:col-start-2">
-                <p class="text-xl font-semibold print:text-lg">{home.dose.figures}</p>
-                <p class="flex items-center gap-2 text-sm">
-                  {home.dose.tempo}
-                  <TempoLine tempo={home.dose.tempo} width={60} height={14} />
-                </p>
-                <p class="text-sm">rest {rest(home.dose.restSeconds)}, {home.dose.rir} left in reserve</p>
-                <p class="soft mt-1 text-[13px] tracking-widest" aria-hidden="true">
-                  {'___ '.repeat(home.dose.sets)}
-                </p>
-              </div>
-            </li>
+                  <p class="text-sm">{home.cues.join(' · ')}</p>
+                  {#each home.dose.instructions as instruction (instruction)}<p class="text-sm font-semibold">
+                      {instruction}
+                    </p>{/each}
+                  {#if home.cautions.length > 0}<p class="text-sm text-secondary">
+                      <b>Take care:</b>
+                      {home.cautions.join(' ')}
+                    </p>{/if}
+                  {#if home.easierName || home.harderName}
+                    <p class="soft text-[13px]">
+                      {home.easierName ? `Easier: ${home.easierName}. ` : ''}{home.harderName
+                        ? `Harder: ${home.harderName}.`
+                        : ''}
+                    </p>
+                  {/if}
+                </div>
+                <div class="figures max-sm:col-start-2">
+                  <p class="text-xl font-semibold print:text-lg">{home.dose.figures}</p>
+                  <p class="flex items-center gap-2 text-sm">
+                    {home.dose.tempo}
+                    <TempoLine tempo={home.dose.tempo} width={60} height={14} />
+                  </p>
+                  <p class="text-sm">rest {rest(home.dose.restSeconds)}, {home.dose.rir} left in reserve</p>
+                  <p class="soft mt-1 text-[13px] tracking-widest" aria-hidden="true">
+                    {'___ '.repeat(home.dose.sets)}
+                  </p>
+                </div>
+              </li>
+            {/each}
           {/each}
-        {/each}
-      </ol>
+        </ol>
+      {/each}
       <footer class="mt-4 border-t border-base-300 pt-2 text-[13px]">
         <p>
           Tempo: seconds down, pause, up, pause. Cool down with ten slow breaths and easy stretches, never

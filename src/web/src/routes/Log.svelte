@@ -22,7 +22,14 @@
   let effort = $state<number | null>(null);
   let minutes = $state<number | null>(null);
   let note = $state('');
+  let dayIndex = $state(0);
   let busy = $state(false);
+
+  const days = $derived(
+    (plan?.value.document.plan.days ?? [])
+      .map((d, index) => ({ ...d, index }))
+      .filter((d) => drafts.some((draft) => draft.day === d.index)),
+  );
 
   onMount(() => void load());
 
@@ -175,14 +182,22 @@
       <form class="sheet content-start p-5" onsubmit={save} aria-label="Log a session">
         <div class="mb-2 flex flex-wrap items-end gap-3">
           <label>
-            <span class="label-text">Day</span>
+            <span class="label-text">Date</span>
             <input class="input figures" type="date" required bind:value={performedOn} />
           </label>
+          {#if days.length > 1}
+            <label>
+              <span class="label-text">Training day</span>
+              <select class="select" bind:value={dayIndex}>
+                {#each days as d (d.index)}<option value={d.index}>{d.name || 'The day'}</option>{/each}
+              </select>
+            </label>
+          {/if}
           <NumberField class="w-28" label="Effort, 1–10" min={1} max={10} step={1} bind:value={effort} />
           <NumberField class="w-28" label="Minutes" min={1} max={600} step={1} bind:value={minutes} />
         </div>
         {#each drafts as draft, i (`${draft.line}/${draft.exerciseId}`)}
-          <ExerciseLog bind:draft={drafts[i]!} />
+          {#if days.length < 2 || draft.day === dayIndex}<ExerciseLog bind:draft={drafts[i]!} />{/if}
         {/each}
         <label class="mt-3 block">
           <span class="label-text">Note</span>

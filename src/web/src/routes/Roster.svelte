@@ -91,7 +91,7 @@
   {:else if rows.length === 0}
     <div class="sheet p-8">
       <h2 class="text-xl">Nobody here yet</h2>
-      <p class="mt-2">Add a client, say what stands at their home, paste a gym day, and press Rebuild.</p>
+      <p class="mt-2">Add a client, say what stands at their home, paste a gym week, and press Rebuild.</p>
     </div>
   {:else}
     <ul class="sheet">

@@ -6,10 +6,12 @@
   import { trade } from '../lib/trade.svelte';
   import { showInAddress } from '../lib/ui/address';
   import ConflictDialog from '../lib/ui/ConflictDialog.svelte';
-  import GymDayEditor from '../lib/workbench/GymDayEditor.svelte';
+  import CompareDialog from '../lib/workbench/CompareDialog.svelte';
+  import DaySection from '../lib/workbench/DaySection.svelte';
+  import GymWeekEditor from '../lib/workbench/GymWeekEditor.svelte';
   import HardSets from '../lib/workbench/HardSets.svelte';
   import Inspector from '../lib/workbench/Inspector.svelte';
-  import LineRow from '../lib/workbench/LineRow.svelte';
+  import PlacesDialog from '../lib/workbench/PlacesDialog.svelte';
   import { Workbench } from '../lib/workbench/workbench.svelte';
   import { count, inWords, sentence } from '../lib/words';
   import { navigate, p, route } from '../router';
@@ -25,11 +27,12 @@
       return (item.count ?? 1) > 1 ? `${item.count} × ${name}` : name;
     }),
   );
-  const minutes = $derived(bench.result?.plan.minutes);
+  let comparing = $state(false);
+  let atTwoPlaces = $state(false);
 
   onMount(() => {
     void trade.load();
-    void bench.open(id, { plan: asked('plan'), day: asked('day'), place: asked('place') }).then(() => {
+    void bench.open(id, { plan: asked('plan'), week: asked('week'), place: asked('place') }).then(() => {
       bench.selected = Math.max(0, (asked('line') ?? 1) - 1);
     });
     return keys.add('Workbench', [
@@ -46,9 +49,19 @@
         label: 'keep the choice, or leave it to the engine again',
         run: () => void bench.toggleLock(),
       },
-      { key: 'e', label: 'edit the gym day', run: () => (bench.editing = true) },
-      { key: 'r', label: 'rebuild', run: () => void bench.rebuild() },
-      { key: 'p', label: 'same day, next place', run: nextPlace },
+      { key: 'b', label: 'leave the exercise out for this client', run: ban },
+      { key: 'c', label: 'compare two candidates', run: () => (comparing = bench.line !== undefined) },
+      { key: 'd', label: 'next day', run: () => moveDay(1) },
+      { key: 'd', shift: true, label: 'day before', run: () => moveDay(-1) },
+      { key: 'e', label: 'edit the gym week', run: () => (bench.editing = true) },
+      { key: 'r', label: 'rebuild', run: () => void bench.rebuildAgain() },
+      { key: 'p', label: 'same week, next place', run: nextPlace },
+      {
+        key: 'p',
+        shift: true,
+        label: 'this week at two places',
+        run: () => (atTwoPlaces = bench.result !== null),
+      },
       { key: 'u', label: 'undo', run: () => void bench.undo() },
       { key: 'u', shift: true, label: 'redo', run: () => void bench.redo() },
       { key: 's', label: 'save', run: () => void save() },
@@ -67,12 +80,12 @@
     }
   });
 
-  // The address says which plan, day, place and line are open, so that reload and links lead back here.
+  // The address says which plan, week, place and line are open, so that reload and links lead back here.
   $effect(() => {
     if (!bench.client) return;
     showInAddress({
       plan: bench.plan?.id,
-      day: bench.dayId,
+      week: bench.gym.weekId,
       place: bench.placeId,
       line: bench.result ? bench.selected + 1 : null,
     });
@@ -85,6 +98,17 @@
   function take(index: number): void {
     const candidate = bench.line?.candidates[index];
     if (candidate && !bench.editing) void bench.choose(candidate.id);
+  }
+
+  function moveDay(by: number): void {
+    const at = bench.days.findIndex((day) => day.lines.some((l) => l.index === bench.selected));
+    const first = bench.days[at + by]?.lines[0];
+    if (first) bench.selected = first.index;
+  }
+
+  function ban(): void {
+    const home = bench.line?.chosen?.exercises[0];
+    if (home && !bench.editing) void bench.ban(home.exerciseId, home.name);
   }
 
   function nextPlace(): void {
@@ -122,27 +146,32 @@
         {/if}
       </div>
       <div class="rule-l grid content-start gap-1 px-4 py-2">
+        <div class="flex items-baseline justify-between gap-2">
+          <label for="place" class="soft text-[13px]">Place <span class="keycap">P</span></label>
+          {#if bench.places.length > 1}
+            <button class="link text-[13px]" disabled={!bench.result} onclick={() => (atTwoPlaces = true)}
+              >Two at once</button
+            >
+          {/if}
+        </div>
+        <select
+          id="place"
+          class="select select-sm w-full font-semibold"
+          value={bench.placeId}
+          onchange={(event) => bench.switchPlace(Number(event.currentTarget.value))}
+        >
+          {#each bench.places as place (place.id)}<option value={place.id}>{place.value.name}</option>{/each}
+          {#if bench.places.length === 0}<option value={null}>no place yet</option>{/if}
+        </select>
         <label>
-          <span class="soft text-[13px]">Place <span class="keycap">P</span></span>
-          <select
-            class="select select-sm w-full font-semibold"
-            value={bench.placeId}
-            onchange={(event) => bench.switchPlace(Number(event.currentTarget.value))}
-          >
-            {#each bench.places as place (place.id)}<option value={place.id}>{place.value.name}</option
-              >{/each}
-            {#if bench.places.length === 0}<option value={null}>no place yet</option>{/if}
-          </select>
-        </label>
-        <label>
-          <span class="sr-only">Gym day</span>
+          <span class="sr-only">Gym week</span>
           <select
             class="select select-sm w-full"
-            value={bench.dayId}
-            onchange={(event) => bench.switchDay(Number(event.currentTarget.value))}
+            value={bench.gym.weekId}
+            onchange={(event) => bench.switchWeek(Number(event.currentTarget.value))}
           >
-            {#each bench.days as day (day.id)}<option value={day.id}>{day.value.name}</option>{/each}
-            {#if bench.dayId === null}<option value={null}>new gym day</option>{/if}
+            {#each bench.gym.weeks as week (week.id)}<option value={week.id}>{week.value.name}</option>{/each}
+            {#if bench.gym.weekId === null}<option value={null}>new gym week</option>{/if}
           </select>
         </label>
       </div>
@@ -163,7 +192,7 @@
         <button
           class="btn btn-sm"
           onclick={() => (bench.editing = !bench.editing)}
-          aria-pressed={bench.editing}>Gym day <span class="keycap">E</span></button
+          aria-pressed={bench.editing}>Gym week <span class="keycap">E</span></button
         >
         <button class="btn btn-sm" disabled={!bench.canUndo || bench.busy} onclick={() => bench.undo()}
           >Undo <span class="keycap">U</span></button
@@ -188,7 +217,7 @@
     </div>
 
     {#if bench.editing}
-      <GymDayEditor {bench} />
+      <GymWeekEditor {bench} />
     {:else if bench.result}
       <div
         class="grid min-h-0 flex-1 lg:min-h-64 lg:grid-cols-[minmax(0,1fr)_minmax(340px,30vw)]"
@@ -198,53 +227,40 @@
           <div
             class="rule-b sticky top-0 z-20 grid grid-cols-[minmax(0,1fr)_96px_minmax(0,1.75fr)] bg-base-200 py-1 text-[13px] font-semibold max-md:hidden"
           >
-            <span class="soft pl-4">Gym plan, {bench.day?.value.name ?? 'day'}</span>
+            <span class="soft pl-4">Gym plan, {bench.gym.week?.value.name ?? 'week'}</span>
             <span class="soft text-center">match</span>
             <span class="soft pl-3">Home plan, {bench.place?.value.name ?? 'no place'}</span>
           </div>
-          {#if bench.errors.length > 0}
+          {#if bench.gym.errors.length > 0}
             <p class="rule-b border-l-4 border-l-error px-4 py-2">
-              {count(bench.errors.length, 'gym line')} could not be read and {bench.errors.length === 1
+              {count(bench.gym.errors.length, 'gym line')} could not be read and {bench.gym.errors.length ===
+              1
                 ? 'waits'
                 : 'wait'}.
               <button class="link" onclick={() => (bench.editing = true)}
-                >Mend {bench.errors.length === 1 ? 'it' : 'them'}</button
+                >Mend {bench.gym.errors.length === 1 ? 'it' : 'them'}</button
               >
             </p>
           {/if}
-          <ol>
-            {#each bench.lines as line, i (line.gym.line)}
-              <LineRow
-                {line}
-                index={i}
-                selected={i === bench.selected}
-                onselect={() => (bench.selected = i)}
-              />
-            {/each}
-          </ol>
+          {#each bench.days as day (day.name)}<DaySection {bench} {day} />{/each}
         </section>
         <aside aria-label="Inspector" class="rule-l min-w-0 bg-base-100 max-lg:border-t lg:overflow-y-auto">
           {#if bench.line}
-            {#key bench.line.gym.line}<Inspector {bench} line={bench.line} />{/key}
+            {#key bench.line.gym.line}<Inspector
+                {bench}
+                line={bench.line}
+                oncompare={() => (comparing = true)}
+              />{/key}
           {/if}
         </aside>
       </div>
       <footer
-        class="grid border-t border-base-300 text-[14px] lg:grid-cols-[minmax(0,1.6fr)_7rem_minmax(0,1fr)]"
-        aria-label="The whole day"
+        class="grid border-t border-base-300 text-[14px] lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]"
+        aria-label="The whole week"
       >
         <div class="min-w-0 px-5 py-2">
-          <p class="soft mb-1 text-[13px]">Hard sets this day, gym beside home</p>
+          <p class="soft mb-1 text-[13px]">Hard sets this week, gym beside home</p>
           <HardSets sets={bench.result.plan.hardSets} />
-        </div>
-        <div class="rule-l px-4 py-2">
-          <p class="soft text-[13px]">Minutes</p>
-          <p class="figures">
-            <b class={['text-[19px]', minutes?.limit && minutes.total > minutes.limit && 'text-error']}
-              >{minutes?.total}</b
-            >
-            {minutes?.limit ? `of ${minutes.limit}` : ''}
-          </p>
         </div>
         <div class="rule-l max-h-36 overflow-y-auto px-4 py-2" aria-live="polite">
           <p class="soft text-[13px]">What to know</p>
@@ -273,9 +289,16 @@
   onclose={() => (bench.conflict = null)}
 />
 <ConflictDialog
-  what="gym day"
-  open={bench.dayConflict !== null}
-  onmine={() => void bench.keepMyDay()}
-  ontheirs={() => void bench.takeTheirDay()}
-  onclose={() => (bench.dayConflict = null)}
+  what="gym week"
+  open={bench.gym.conflict !== null}
+  onmine={() => {
+    bench.gym.takeMine();
+    void bench.rebuild();
+  }}
+  ontheirs={() => void bench.gym.takeTheirs()}
+  onclose={() => (bench.gym.conflict = null)}
 />
+{#if bench.line}
+  <CompareDialog {bench} line={bench.line} open={comparing} onclose={() => (comparing = false)} />
+{/if}
+<PlacesDialog {bench} open={atTwoPlaces} onclose={() => (atTwoPlaces = false)} />

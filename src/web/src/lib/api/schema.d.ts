@@ -886,7 +886,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/clients/{clientId}/gym-days": {
+    "/api/v1/clients/{clientId}/gym-weeks": {
         parameters: {
             query?: never;
             header?: never;
@@ -910,7 +910,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["SavedOfGymDay"][];
+                        "application/json": components["schemas"]["SavedOfGymWeek"][];
                     };
                 };
             };
@@ -927,7 +927,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["GymDay"];
+                    "application/json": components["schemas"]["GymWeek"];
                 };
             };
             responses: {
@@ -937,7 +937,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["SavedOfGymDay"];
+                        "application/json": components["schemas"]["SavedOfGymWeek"];
                     };
                 };
                 /** @description Not Found */
@@ -957,7 +957,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/gym-days/{id}": {
+    "/api/v1/gym-weeks/{id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -976,7 +976,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["ChangeOfGymDay"];
+                    "application/json": components["schemas"]["ChangeOfGymWeek"];
                 };
             };
             responses: {
@@ -986,7 +986,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["SavedOfGymDay"];
+                        "application/json": components["schemas"]["SavedOfGymWeek"];
                     };
                 };
                 /** @description Conflict */
@@ -1677,7 +1677,7 @@ export interface components {
         };
         /** @description Plans for which something could be bought. */
         BuyNextQuestion: {
-            /** @description Gym days with client and kit, 1–12. */
+            /** @description Gym weeks with client and kit, 1–12. */
             plans: components["schemas"]["RebuildRequest"][];
             /**
              * Format: double
@@ -1712,10 +1712,10 @@ export interface components {
             value: components["schemas"]["ClientRecord"];
         };
         /** @description A change of something stored: the revision that was seen, and the new value. */
-        ChangeOfGymDay: {
+        ChangeOfGymWeek: {
             /** Format: int32 */
             revision: number;
-            value: components["schemas"]["GymDay"];
+            value: components["schemas"]["GymWeek"];
         };
         /** @description A change of something stored: the revision that was seen, and the new value. */
         ChangeOfPlaceKit: {
@@ -1896,12 +1896,17 @@ export interface components {
         /** @enum {unknown} */
         Goal: "strength" | "muscle" | "endurance" | "general-fitness";
         GymDay: {
+            /** Format: int32 */
+            index: number;
             name: string;
-            text: string;
+            /** Format: int32 */
+            line: number;
         };
         GymLine: {
             /** Format: int32 */
             line: number;
+            /** Format: int32 */
+            day: number;
             label?: null | string;
             exerciseId: string;
             name: string;
@@ -1925,8 +1930,16 @@ export interface components {
             /** Format: char */
             supersetLetter?: null | string;
         };
+        GymWeek: {
+            name: string;
+            text: string;
+        };
         /** @enum {unknown} */
         Hazard: "glass" | "wheels" | "folds" | "door-opens-toward-pull" | "moves" | "radiator";
+        HomeDay: {
+            name: string;
+            minutes: components["schemas"]["SessionMinutes"];
+        };
         HomeEdit: {
             /** Format: int32 */
             line: number;
@@ -1979,7 +1992,7 @@ export interface components {
         HomePlan: {
             lines: components["schemas"]["HomeLine"][];
             hardSets: components["schemas"]["MuscleSets"][];
-            minutes: components["schemas"]["SessionMinutes"];
+            days: components["schemas"]["HomeDay"][];
             notices: components["schemas"]["PlanNotice"][];
         };
         ImprovedLine: {
@@ -2217,7 +2230,7 @@ export interface components {
             /** Format: int64 */
             placeId?: null | number;
             /** Format: int64 */
-            gymDayId?: null | number;
+            gymWeekId?: null | number;
         };
         /** @description What is proposed for the next session. */
         NextProposals: {
@@ -2311,7 +2324,7 @@ export interface components {
             /** Format: int64 */
             placeId: null | number;
             /** Format: int64 */
-            gymDayId: null | number;
+            gymWeekId: null | number;
             /** Format: int32 */
             version: number;
             /** Format: int32 */
@@ -2330,6 +2343,10 @@ export interface components {
             version: number;
             /** Format: date-time */
             updatedAt: string;
+            /** Format: int64 */
+            placeId?: null | number;
+            /** Format: int64 */
+            gymWeekId?: null | number;
         };
         /** @enum {unknown} */
         Plane: "sagittal" | "frontal" | "transverse";
@@ -2418,6 +2435,7 @@ export interface components {
             gymLines: string[];
             choices?: components["schemas"]["CoachChoice"][];
             edits?: components["schemas"]["HomeEdit"][];
+            before?: components["schemas"]["StoodBefore"][];
         };
         RebuildResult: {
             plan: components["schemas"]["HomePlan"];
@@ -2471,12 +2489,12 @@ export interface components {
             /** Format: date-time */
             updatedAt: string;
         };
-        SavedOfGymDay: {
+        SavedOfGymWeek: {
             /** Format: int64 */
             id: number;
             /** Format: int32 */
             revision: number;
-            value: components["schemas"]["GymDay"];
+            value: components["schemas"]["GymWeek"];
             /** Format: date-time */
             updatedAt: string;
         };
@@ -2608,6 +2626,7 @@ export interface components {
         ShorthandResult: {
             lines: components["schemas"]["GymLine"][];
             errors: components["schemas"]["ShorthandError"][];
+            days: components["schemas"]["GymDay"][];
         };
         /** @description Text to read as shorthand. */
         ShorthandText: {
@@ -2626,6 +2645,11 @@ export interface components {
         };
         /** @enum {unknown} */
         Soreness: "sore" | "injured";
+        StoodBefore: {
+            gymExerciseId: string;
+            candidateId: string;
+            day?: null | string;
+        };
         StrengthRelation: {
             anchor: string;
             /** Format: double */

@@ -203,6 +203,25 @@
     >
   </fieldset>
 
+  {#if (draft.profile.refuses ?? []).length > 0}
+    <fieldset>
+      <legend class="mb-1 font-semibold">Left out for this client</legend>
+      <ul class="flex flex-wrap gap-2">
+        {#each draft.profile.refuses ?? [] as id (id)}
+          <li>
+            <button
+              type="button"
+              class="btn btn-sm"
+              aria-label="Offer {trade.exerciseName(id)} again"
+              onclick={() => (draft.profile.refuses = draft.profile.refuses?.filter((r) => r !== id))}
+              >{trade.exerciseName(id)} <span aria-hidden="true">×</span></button
+            >
+          </li>
+        {/each}
+      </ul>
+    </fieldset>
+  {/if}
+
   <label>
     <span class="label-text">Note</span>
     <textarea class="textarea w-full" rows="2" maxlength="2000" bind:value={draft.note}></textarea>

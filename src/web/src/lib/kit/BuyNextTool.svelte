@@ -1,6 +1,6 @@
 <script lang="ts">
   import { api, ask } from '../api/client';
-  import type { ClientProfile, PlaceKit, PurchaseGain, SavedDay } from '../api/types';
+  import type { ClientProfile, PlaceKit, PurchaseGain, SavedWeek } from '../api/types';
   import { toasts } from '../toasts.svelte';
   import NumberField from '../ui/NumberField.svelte';
   import { count, number } from '../words';
@@ -12,35 +12,35 @@
   }
 
   let { bench }: Props = $props();
-  let days = $state<SavedDay[] | null>(null);
+  let weeks = $state<SavedWeek[] | null>(null);
   let gains = $state<PurchaseGain[] | null>(null);
   let budget = $state<number | null>(null);
   let open = $state<string | null>(null);
   let busy = $state(false);
   let wrongPrice = $state<string | null>(null);
   let run = 0;
-  const mostDays = 12;
+  const mostWeeks = 12;
   const most = $derived(Math.max(0.01, ...(gains ?? []).map((g) => g.gain)));
   const budgetIsWrong = $derived(budget !== null && (budget <= 0 || budget > 1_000_000));
 
   $effect(() => {
     const clientId = bench.client?.id;
     if (clientId === undefined) return;
-    ask(() => api.GET('/api/v1/clients/{clientId}/gym-days', { params: { path: { clientId } } })).then(
-      (answer) => (days = answer),
+    ask(() => api.GET('/api/v1/clients/{clientId}/gym-weeks', { params: { path: { clientId } } })).then(
+      (answer) => (weeks = answer),
       (error: unknown) => toasts.problem(error),
     );
   });
 
   $effect(() => {
     const client = bench.client?.value.profile;
-    if (!client || !days || days.length === 0 || budgetIsWrong) return;
+    if (!client || !weeks || weeks.length === 0 || budgetIsWrong) return;
     const kit = $state.snapshot(bench.draft) as PlaceKit;
     const body = {
-      plans: days.slice(0, mostDays).map((day) => ({
+      plans: weeks.slice(0, mostWeeks).map((week) => ({
         client: $state.snapshot(client) as ClientProfile,
         kit,
-        gymLines: day.value.text.split(/\r?\n/),
+        gymLines: week.value.text.split(/\r?\n/),
       })),
       budget,
       prices: ownPrices.list(),
@@ -63,14 +63,14 @@
 
 <div class="grid gap-3 p-4" aria-busy={busy}>
   <h2 class="text-xl">What to buy or borrow next</h2>
-  {#if days && days.length === 0}
+  {#if weeks && weeks.length === 0}
     <p>
-      No gym day is kept for this client yet. Rebuild one at the workbench; then each offer is tried in it.
+      No gym week is kept for this client yet. Rebuild one at the workbench; then each offer is tried in it.
     </p>
   {:else}
     <p class="soft text-[14px]">
-      Each offer is tried in {days ? count(Math.min(days.length, mostDays), 'gym day') : 'the gym days'} with the
-      kit of this place; most gain in match for the money comes first. Prices are usual ones until you set your
+      Each offer is tried in {weeks ? count(Math.min(weeks.length, mostWeeks), 'gym week') : 'the gym weeks'} with
+      the kit of this place; most gain in match for the money comes first. Prices are usual ones until you set your
       own.
     </p>
     <NumberField

@@ -11,6 +11,7 @@ export interface SetDraft {
 
 export interface ExerciseDraft {
   line: number;
+  day: number;
   exerciseId: string;
   name: string;
   setup: string;
@@ -28,6 +29,7 @@ export function emptyLog(lines: HomeLine[]): ExerciseDraft[] {
   return lines.flatMap((line) =>
     (line.chosen?.exercises ?? []).map((home) => ({
       line: line.gym.line,
+      day: line.gym.day ?? 0,
       exerciseId: home.exerciseId,
       name: home.name,
       setup: home.setup,

@@ -7,9 +7,11 @@
     onclose: () => void;
     children: Snippet;
     actions?: Snippet;
+    /** For tables and things side by side. */
+    wide?: boolean;
   }
 
-  let { title, open, onclose, children, actions }: Props = $props();
+  let { title, open, onclose, children, actions, wide = false }: Props = $props();
   let element = $state<HTMLDialogElement>();
   const id = $props.id();
 
@@ -20,7 +22,7 @@
 </script>
 
 <dialog bind:this={element} class="modal" aria-labelledby={id} {onclose}>
-  <div class="modal-box sheet max-w-xl">
+  <div class={['modal-box sheet', wide ? 'max-w-5xl' : 'max-w-xl']}>
     <h2 {id} class="text-xl">{title}</h2>
     {@render children()}
     <div class="modal-action">

@@ -9,10 +9,13 @@
   interface Props {
     bench: Workbench;
     line: HomeLine;
+    oncompare: () => void;
   }
 
-  let { bench, line }: Props = $props();
+  let { bench, line, oncompare }: Props = $props();
   const chosen = $derived(line.chosen);
+  const roles = ['main', 'secondary', 'accessory', 'activation'] as const;
+  const roleSet = $derived(bench.choices.find((c) => c.line === line.gym.line)?.role);
 </script>
 
 <div class="rule-b p-4">
@@ -29,7 +32,22 @@
       >
     {/if}
   </div>
-  <p class="soft text-sm">for {line.gymExerciseName} {line.gymDose}, a {line.role} line</p>
+  <p class="soft flex flex-wrap items-center gap-x-2 text-sm">
+    for {line.gymExerciseName}
+    {line.gymDose}, as
+    <label>
+      <span class="sr-only">What the line is for</span>
+      <select
+        class="select select-xs w-auto"
+        value={roleSet ?? ''}
+        disabled={bench.busy}
+        onchange={(event) => bench.setRole((event.currentTarget.value || null) as HomeLine['role'] | null)}
+      >
+        <option value="">{roleSet ? 'inferred' : `${line.role}, inferred`}</option>
+        {#each roles as role (role)}<option value={role}>{role}</option>{/each}
+      </select>
+    </label>
+  </p>
   {#if chosen}
     <ul class="mt-2 grid list-disc gap-1 pl-5 text-[14px]">
       {#each chosen.why as why (why)}<li>{why}</li>{/each}
@@ -48,7 +66,12 @@
 </div>
 
 <section class="rule-b p-4" aria-labelledby="candidates">
-  <h3 id="candidates" class="mb-2 text-base">Candidates, press a number</h3>
+  <div class="mb-2 flex items-baseline gap-3">
+    <h3 id="candidates" class="flex-1 text-base">Candidates, press a number</h3>
+    <button class="btn btn-xs" disabled={line.candidates.length < 2} onclick={oncompare}
+      >Compare two <span class="keycap">C</span></button
+    >
+  </div>
   <ol class="grid gap-1">
     {#each line.candidates as candidate, i (candidate.id)}
       {@const taken = candidate.id === chosen?.id}
@@ -93,9 +116,20 @@
   {/if}
 </section>
 
-{#each chosen?.exercises ?? [] as home (home.exerciseId)}
+{#each chosen?.exercises ?? [] as home, i (home.exerciseId)}
   <section class="rule-b p-4" aria-label="Set-up and dose of {home.name}">
-    <h3 class="text-base">{chosen && chosen.exercises.length > 1 ? home.name : 'Set-up and dose'}</h3>
+    <div class="flex items-baseline gap-3">
+      <h3 class="min-w-0 flex-1 text-base">
+        {chosen && chosen.exercises.length > 1 ? home.name : 'Set-up and dose'}
+      </h3>
+      <button
+        class="btn btn-ghost btn-xs"
+        disabled={bench.busy}
+        aria-label="Leave {home.name} out for this client"
+        onclick={() => bench.ban(home.exerciseId, home.name)}
+        >Leave out for this client {#if i === 0}<span class="keycap">B</span>{/if}</button
+      >
+    </div>
     <p class="mt-1">{home.setup}</p>
     {#if home.steps.length > 0}
       <ol class="mt-1 list-decimal pl-5 text-[14px]">

@@ -1,38 +1,45 @@
 import { api, ask } from '../api/client';
 import type {
+  Candidate,
   CoachChoice,
   HomeEdit,
   HomeLine,
+  PlanSummary,
   RebuildRequest,
   RebuildResult,
   SavedClient,
-  SavedDay,
   SavedPlace,
   SavedPlan,
-  ShorthandError,
+  StoodBefore,
 } from '../api/types';
 import { toasts } from '../toasts.svelte';
 import { conflictOf } from '../ui/saving';
+import { byDay, stoodIn } from './days';
+import { GymText } from './gymText.svelte';
 import { History } from './history.svelte';
 
-interface Decisions {
+/** What the coach decided at one place. */
+interface AtPlace {
   choices: CoachChoice[];
   edits: HomeEdit[];
-  placeId: number | null;
+  before: StoodBefore[];
+  plan: SavedPlan | null;
+  unsaved: boolean;
 }
 
-const draftKey = (dayId: number): string => `ingegno-day-${dayId}`;
+/** All that one step of undo brings back. */
+interface Decisions extends AtPlace {
+  placeId: number | null;
+  refuses: string[];
+}
 
-/** The state of the workbench: a gym day, a place, what the engine proposes and what the coach decides. */
+/** The state of the workbench: a gym week, a place, what the engine proposes and what the coach decides. */
 export class Workbench {
   client = $state<SavedClient | null>(null);
   places = $state<SavedPlace[]>([]);
-  days = $state<SavedDay[]>([]);
+  plans = $state<PlanSummary[]>([]);
   plan = $state<SavedPlan | null>(null);
   placeId = $state<number | null>(null);
-  dayId = $state<number | null>(null);
-  text = $state('');
-  errors = $state<ShorthandError[]>([]);
   result = $state<RebuildResult | null>(null);
   choices = $state<CoachChoice[]>([]);
   edits = $state<HomeEdit[]>([]);
@@ -41,36 +48,37 @@ export class Workbench {
   busy = $state(false);
   unsaved = $state(false);
   conflict = $state<SavedPlan | null>(null);
-  dayConflict = $state<SavedDay | null>(null);
   failed = $state(false);
 
+  readonly gym = new GymText();
   readonly history = new History<Decisions>();
-  #readTimer: ReturnType<typeof setTimeout> | undefined;
-
   readonly place = $derived(this.places.find((p) => p.id === this.placeId));
-  readonly day = $derived(this.days.find((d) => d.id === this.dayId));
   readonly lines = $derived<HomeLine[]>(this.result?.plan.lines ?? []);
+  readonly days = $derived(this.result ? byDay(this.result.plan) : []);
   readonly line = $derived<HomeLine | undefined>(this.lines[this.selected]);
   readonly canUndo = $derived(this.history.canUndo || (!this.unsaved && (this.plan?.value.canUndo ?? false)));
   readonly canRedo = $derived(this.history.canRedo || (!this.unsaved && (this.plan?.value.canRedo ?? false)));
 
+  #before: StoodBefore[] = [];
+  #atPlaces: Record<number, AtPlace> = {};
   #opening: Promise<void> = Promise.resolve();
 
-  open(clientId: number, at: { plan?: number; day?: number; place?: number }): Promise<void> {
+  open(clientId: number, at: { plan?: number; week?: number; place?: number }): Promise<void> {
     return (this.#opening = this.#open(clientId, at));
   }
 
-  async #open(clientId: number, at: { plan?: number; day?: number; place?: number }): Promise<void> {
+  async #open(clientId: number, at: { plan?: number; week?: number; place?: number }): Promise<void> {
     try {
       const params = { params: { path: { clientId } } };
-      const [client, places, days] = await Promise.all([
+      const [client, places, weeks, plans] = await Promise.all([
         ask(() => api.GET('/api/v1/clients/{id}', { params: { path: { id: clientId } } })),
         ask(() => api.GET('/api/v1/clients/{clientId}/places', params)),
-        ask(() => api.GET('/api/v1/clients/{clientId}/gym-days', params)),
+        ask(() => api.GET('/api/v1/clients/{clientId}/gym-weeks', params)),
+        ask(() => api.GET('/api/v1/clients/{clientId}/plans', params)),
       ]);
-      [this.client, this.places, this.days] = [client, places, days];
+      [this.client, this.places, this.plans, this.gym.weeks] = [client, places, plans, weeks];
       if (at.plan) await this.#openPlan(at.plan);
-      else this.#openDay(at.day ?? days[0]?.id ?? null);
+      else this.gym.open(at.week ?? weeks[0]?.id ?? null);
       this.placeId = at.place ?? this.plan?.value.placeId ?? places[0]?.id ?? null;
       if (!this.result) this.editing = true;
     } catch (error) {
@@ -79,61 +87,102 @@ export class Workbench {
     }
   }
 
-  /** Another gym day: a fresh start with what was typed for it. */
-  async switchDay(id: number): Promise<void> {
-    this.plan = null;
-    this.result = null;
-    this.choices = [];
-    this.edits = [];
+  /** Another gym week: its own plan if there is one, else a fresh start that keeps what stood where it can. */
+  async switchWeek(id: number): Promise<void> {
+    const stood = this.result ? stoodIn(this.result.plan) : [];
+    this.#atPlaces = {};
     this.history.clear();
-    this.#openDay(id);
+    this.plan = null;
+    [this.choices, this.edits, this.#before] = [[], [], stood];
+    this.gym.open(id);
+    const kept = this.#planFor(this.placeId);
+    if (kept) return this.#openPlan(kept.id);
+    this.result = null;
     this.editing = true;
-    await this.read();
   }
 
-  /** Another place for the same gym day: the coach's choices go along as far as they can be done there. */
+  /**
+   * Another place for the same gym week, in one step. Each place keeps a plan of its own: what was decided there
+   * before comes back; where nothing was, the coach's choices go along as far as they can be done there.
+   */
   async switchPlace(id: number): Promise<void> {
-    this.#remember();
-    this.placeId = id;
-    if (this.result) await this.rebuild();
-  }
-
-  typed(text: string): void {
-    this.text = text;
-    if (this.dayId) localStorage.setItem(draftKey(this.dayId), text);
-    clearTimeout(this.#readTimer);
-    this.#readTimer = setTimeout(() => void this.read(), 250);
-  }
-
-  /** Reads the shorthand while it is typed, so that faults show at their place. */
-  async read(): Promise<void> {
-    const text = this.text;
-    try {
-      const read = await ask(() => api.POST('/api/v1/shorthand', { body: { text } }));
-      if (text === this.text) this.errors = read.errors;
-    } catch (error) {
-      toasts.problem(error);
+    if (!this.result) {
+      this.placeId = id;
+      return;
     }
+
+    this.#remember();
+    const at = await this.decidedAt(id);
+    if (this.placeId !== null) this.#atPlaces[this.placeId] = this.#here();
+    this.placeId = id;
+    this.#take(at);
+    await this.rebuild(at.unsaved || at.plan === null);
+  }
+
+  /** What is decided for the week at a place: as it was left, as it was saved, or as it is here. */
+  async decidedAt(placeId: number): Promise<AtPlace> {
+    const left = this.#atPlaces[placeId];
+    if (left) return left;
+    const saved = this.#planFor(placeId);
+    if (saved) {
+      const plan = await ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id: saved.id } } }));
+      const { request } = plan.value.document;
+      return {
+        choices: request.choices ?? [],
+        edits: request.edits ?? [],
+        before: request.before ?? [],
+        plan,
+        unsaved: false,
+      };
+    }
+
+    return {
+      choices: $state.snapshot(this.choices),
+      edits: $state.snapshot(this.edits),
+      before: this.result ? stoodIn(this.result.plan) : [],
+      plan: null,
+      unsaved: true,
+    };
+  }
+
+  /** The plan of the week at another place, for comparing; nothing here changes. */
+  async rebuiltAt(placeId: number): Promise<RebuildResult> {
+    const at = await this.decidedAt(placeId);
+    const kit = this.places.find((p) => p.id === placeId)?.value;
+    const body = {
+      ...this.request(),
+      choices: at.choices,
+      edits: at.edits,
+      before: at.before,
+      ...(kit ? { kit: $state.snapshot(kit) as RebuildRequest['kit'] } : {}),
+    };
+    return ask(() => api.POST('/api/v1/rebuild', { body }));
   }
 
   /** Proposes a home plan for what is typed. */
-  async rebuild(): Promise<void> {
+  async rebuild(unsaved = true): Promise<void> {
     await this.#opening; // A key may be pressed before everything is there.
     if (!this.client || this.busy) return;
     this.busy = true;
     try {
-      await this.#keepDay();
+      await this.gym.keep(this.client.id);
       const result = await ask(() => api.POST('/api/v1/rebuild', { body: this.request() }));
       this.result = result;
-      this.errors = result.errors;
+      this.gym.errors = result.errors;
       this.selected = Math.min(this.selected, Math.max(0, result.plan.lines.length - 1));
       this.editing = result.plan.lines.length === 0;
-      this.unsaved = true;
+      this.unsaved = unsaved;
     } catch (error) {
       toasts.problem(error);
     } finally {
       this.busy = false;
     }
+  }
+
+  /** Proposes anew, keeping what stands where nothing clearly better has come up. */
+  async rebuildAgain(): Promise<void> {
+    if (this.result) this.#before = stoodIn(this.result.plan);
+    await this.rebuild();
   }
 
   request(): RebuildRequest {
@@ -144,19 +193,20 @@ export class Workbench {
         name: 'No place',
         items: [],
       },
-      gymLines: this.text.split(/\r?\n/),
+      gymLines: this.gym.text.split(/\r?\n/),
       choices: $state.snapshot(this.choices),
       edits: $state.snapshot(this.edits),
+      before: this.#before,
     };
   }
 
   /** Takes a candidate for the selected line and keeps it. */
   async choose(candidateId: string, line = this.line): Promise<void> {
     if (!line) return;
-    this.#remember();
+    this.#change();
     this.choices = [
       ...this.choices.filter((c) => c.line !== line.gym.line),
-      { line: line.gym.line, candidateId },
+      { line: line.gym.line, candidateId, role: this.#roleSet(line) },
     ];
     await this.rebuild();
   }
@@ -166,14 +216,42 @@ export class Workbench {
     const line = this.line;
     if (!line?.chosen) return;
     if (!line.locked) return this.choose(line.chosen.id, line);
-    this.#remember();
-    this.choices = this.choices.filter((c) => c.line !== line.gym.line);
+    this.#change();
+    const role = this.#roleSet(line);
+    const others = this.choices.filter((c) => c.line !== line.gym.line);
+    this.choices = role ? [...others, { line: line.gym.line, role }] : others;
     await this.rebuild();
+  }
+
+  /** Corrects what a line is for; null leaves it to be inferred. */
+  async setRole(role: HomeLine['role'] | null): Promise<void> {
+    const line = this.line;
+    if (!line) return;
+    this.#change();
+    const set = this.choices.find((c) => c.line === line.gym.line);
+    this.choices = [
+      ...this.choices.filter((c) => c.line !== line.gym.line),
+      ...(role || set?.candidateId
+        ? [{ line: line.gym.line, candidateId: set?.candidateId ?? null, role }]
+        : []),
+    ];
+    await this.rebuild();
+  }
+
+  /** Leaves an exercise out for this client, from now on and everywhere; undo takes it back. */
+  async ban(exerciseId: string, name: string): Promise<void> {
+    const refuses = this.client?.value.profile.refuses ?? [];
+    if (!this.client || refuses.includes(exerciseId)) return;
+    this.#change();
+    if (!(await this.#refuse([...refuses, exerciseId]))) return;
+    this.choices = this.choices.filter((c) => !c.candidateId?.split('+').includes(exerciseId));
+    await this.rebuild();
+    toasts.done(`${name} is left out for ${this.client.value.name} from now on.`, () => void this.undo());
   }
 
   /** Sets figures of a home exercise. */
   async edit(edit: HomeEdit): Promise<void> {
-    this.#remember();
+    this.#change();
     this.edits = [
       ...this.edits.filter((e) => e.line !== edit.line || e.exerciseId !== edit.exerciseId),
       edit,
@@ -193,7 +271,7 @@ export class Workbench {
     else if (this.canRedo) await this.#moveVersion('redo');
   }
 
-  /** Saves a new plan, or a new version of the open one. */
+  /** Saves a new plan for this week and place, or a new version of the open one. */
   async save(revision = this.plan?.revision): Promise<boolean> {
     if (!this.client || !this.result || this.busy) return false;
     this.busy = true;
@@ -201,7 +279,7 @@ export class Workbench {
       const request = this.request();
       const title =
         this.plan?.value.document.title ??
-        `${this.day?.value.name ?? 'Gym day'}, ${this.place?.value.name ?? 'no place'}`;
+        `${this.gym.week?.value.name ?? 'Gym week'}, ${this.place?.value.name ?? 'no place'}`;
       const plan = this.plan;
       const clientId = this.client.id;
       this.plan = plan
@@ -214,12 +292,15 @@ export class Workbench {
         : await ask(() =>
             api.POST('/api/v1/clients/{clientId}/plans', {
               params: { path: { clientId } },
-              body: { title, placeId: this.placeId, gymDayId: this.dayId, request },
+              body: { title, placeId: this.placeId, gymWeekId: this.gym.weekId, request },
             }),
           );
       this.unsaved = false;
       this.conflict = null;
       this.history.clear();
+      this.plans = await ask(() =>
+        api.GET('/api/v1/clients/{clientId}/plans', { params: { path: { clientId } } }),
+      );
       toasts.done(`Saved as version ${this.plan.value.version}.`);
       return true;
     } catch (error) {
@@ -237,36 +318,9 @@ export class Workbench {
     if (theirs) await this.#show(theirs);
   }
 
-  async takeTheirDay(): Promise<void> {
-    const theirs = this.dayConflict;
-    this.dayConflict = null;
-    if (!theirs) return;
-    this.#replaceDay(theirs);
-    this.text = theirs.value.text;
-    localStorage.removeItem(draftKey(theirs.id));
-    await this.read();
-  }
-
-  async keepMyDay(): Promise<void> {
-    const theirs = this.dayConflict;
-    this.dayConflict = null;
-    if (!theirs) return;
-    this.#replaceDay(theirs);
-    await this.rebuild();
-  }
-
-  #openDay(id: number | null): void {
-    this.dayId = id;
-    const stored = this.day?.value.text ?? '';
-    const draft = id ? localStorage.getItem(draftKey(id)) : null;
-    this.text = draft ?? stored;
-    if (draft !== null && draft !== stored) toasts.done('What you had typed for this day is back.');
-    void this.read();
-  }
-
   async #openPlan(id: number): Promise<void> {
     const plan = await ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id } } }));
-    this.dayId = plan.value.gymDayId ?? null;
+    this.gym.weekId = plan.value.gymWeekId ?? null;
     this.placeId = plan.value.placeId ?? null;
     await this.#show(plan);
   }
@@ -275,50 +329,14 @@ export class Workbench {
   async #show(plan: SavedPlan): Promise<void> {
     const { request } = plan.value.document;
     this.plan = plan;
-    this.text = request.gymLines.join('\n');
-    this.choices = request.choices ?? [];
-    this.edits = request.edits ?? [];
+    this.gym.text = request.gymLines.join('\n');
+    [this.choices, this.edits] = [request.choices ?? [], request.edits ?? []];
+    this.#before = request.before ?? [];
     this.history.clear();
     this.result = await ask(() => api.POST('/api/v1/rebuild', { body: request }));
-    this.errors = this.result.errors;
+    this.gym.errors = this.result.errors;
     this.editing = false;
     this.unsaved = false;
-  }
-
-  /** Stores the gym day when its text changed, and creates the first one. */
-  async #keepDay(): Promise<void> {
-    const clientId = this.client?.id;
-    if (!clientId || this.text.trim() === '') return;
-    const day = this.day;
-    if (!day) {
-      const added = await ask(() =>
-        api.POST('/api/v1/clients/{clientId}/gym-days', {
-          params: { path: { clientId } },
-          body: { name: `Day ${this.days.length + 1}`, text: this.text },
-        }),
-      );
-      this.days = [...this.days, added];
-      this.dayId = added.id;
-    } else if (day.value.text !== this.text) {
-      try {
-        const saved = await ask(() =>
-          api.PUT('/api/v1/gym-days/{id}', {
-            params: { path: { id: day.id } },
-            body: { revision: day.revision, value: { name: day.value.name, text: this.text } },
-          }),
-        );
-        this.#replaceDay(saved);
-      } catch (error) {
-        this.dayConflict = conflictOf<SavedDay>(error) ?? null;
-        if (!this.dayConflict) throw error;
-      }
-    }
-
-    if (this.dayId && !this.dayConflict) localStorage.removeItem(draftKey(this.dayId));
-  }
-
-  #replaceDay(saved: SavedDay): void {
-    this.days = this.days.map((d) => (d.id === saved.id ? saved : d));
   }
 
   async #moveVersion(way: 'undo' | 'redo'): Promise<void> {
@@ -339,11 +357,57 @@ export class Workbench {
     }
   }
 
-  #decisions(): Decisions {
+  #planFor(placeId: number | null): PlanSummary | undefined {
+    return this.plans.find((p) => p.gymWeekId === this.gym.weekId && p.placeId === placeId);
+  }
+
+  #roleSet(line: HomeLine): CoachChoice['role'] {
+    return this.choices.find((c) => c.line === line.gym.line)?.role ?? null;
+  }
+
+  /** Stores what the client refuses; false when it could not be. */
+  async #refuse(refuses: string[]): Promise<boolean> {
+    const client = this.client;
+    if (!client) return false;
+    try {
+      const value = $state.snapshot(client.value) as SavedClient['value'];
+      value.profile.refuses = refuses;
+      this.client = await ask(() =>
+        api.PUT('/api/v1/clients/{id}', {
+          params: { path: { id: client.id } },
+          body: { revision: client.revision, value },
+        }),
+      );
+      return true;
+    } catch (error) {
+      const theirs = conflictOf<SavedClient>(error);
+      if (theirs) this.client = theirs;
+      toasts.problem(
+        theirs ? 'The client was changed elsewhere; its newest state is here now. Try again.' : error,
+      );
+      return false;
+    }
+  }
+
+  #here(): AtPlace {
     return {
       choices: $state.snapshot(this.choices),
       edits: $state.snapshot(this.edits),
+      before: this.#before,
+      plan: this.plan,
+      unsaved: this.unsaved,
+    };
+  }
+
+  #take(at: AtPlace): void {
+    [this.choices, this.edits, this.#before, this.plan] = [at.choices, at.edits, at.before, at.plan];
+  }
+
+  #decisions(): Decisions {
+    return {
+      ...this.#here(),
       placeId: this.placeId,
+      refuses: $state.snapshot(this.client?.value.profile.refuses ?? []),
     };
   }
 
@@ -351,10 +415,22 @@ export class Workbench {
     this.history.remember(this.#decisions());
   }
 
+  /** A step of the coach: what stands now gets the head start, so that only what the step touches changes. */
+  #change(): void {
+    this.#remember();
+    if (this.result) this.#before = stoodIn(this.result.plan);
+  }
+
   async #restore(decisions: Decisions): Promise<void> {
-    this.choices = decisions.choices;
-    this.edits = decisions.edits;
+    const refuses = this.client?.value.profile.refuses ?? [];
+    if (JSON.stringify(refuses) !== JSON.stringify(decisions.refuses)) await this.#refuse(decisions.refuses);
+    if (this.placeId !== null && this.placeId !== decisions.placeId)
+      this.#atPlaces[this.placeId] = this.#here();
     this.placeId = decisions.placeId;
-    await this.rebuild();
+    this.#take(decisions);
+    await this.rebuild(decisions.unsaved);
   }
 }
+
+/** Name of a candidate as it is read. */
+export const nameOf = (candidate: Candidate): string => candidate.exercises.map((e) => e.name).join(' + ');

@@ -10,8 +10,8 @@
   let area = $state<HTMLTextAreaElement>();
   let gutter = $state<HTMLDivElement>();
 
-  const rows = $derived(bench.text.split('\n'));
-  const faulty = $derived(new Set(bench.errors.map((e) => e.line)));
+  const rows = $derived(bench.gym.text.split('\n'));
+  const faulty = $derived(new Set(bench.gym.errors.map((e) => e.line)));
   const written = $derived(rows.filter((r) => r.trim() && !r.trim().startsWith('#')).length);
 
   function goTo(line: number, column: number, length: number): void {
@@ -24,14 +24,14 @@
     const changed = rows.map((row, i) =>
       i === line - 1 ? row.slice(0, column - 1) + name + row.slice(column - 1 + length) : row,
     );
-    bench.typed(changed.join('\n'));
+    bench.gym.typed(changed.join('\n'));
     area?.focus();
   }
 </script>
 
-<section class="grid gap-4 p-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]" aria-label="Gym day">
+<section class="grid gap-4 p-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]" aria-label="Gym week">
   <div>
-    <label for="gym-day" class="mb-1 block font-semibold">Gym day, one line per exercise</label>
+    <label for="gym-day" class="mb-1 block font-semibold">Gym week, one line per exercise</label>
     <div class="sheet figures flex overflow-hidden text-[14px] leading-7">
       <div
         bind:this={gutter}
@@ -58,8 +58,8 @@
         wrap="off"
         aria-describedby="gym-day-help"
         placeholder="Overhead press 3x6 + AMRAP @ 75% 2-0-1-0 180s"
-        value={bench.text}
-        oninput={(event) => bench.typed(event.currentTarget.value)}
+        value={bench.gym.text}
+        oninput={(event) => bench.gym.typed(event.currentTarget.value)}
         onscroll={() => {
           if (gutter && area) gutter.scrollTop = area.scrollTop;
         }}
@@ -77,25 +77,25 @@
     <div class="mt-3 flex flex-wrap items-center gap-3">
       <button
         class="btn btn-primary"
-        disabled={bench.busy || bench.text.trim() === ''}
+        disabled={bench.busy || bench.gym.text.trim() === ''}
         onclick={() => bench.rebuild()}
         >{bench.busy ? 'Rebuilding …' : 'Rebuild'} <span class="keycap">Ctrl ↵</span></button
       >
       {#if bench.result}<button class="btn" onclick={() => (bench.editing = false)}>Back to the plan</button
         >{/if}
       <span class="soft" role="status"
-        >{count(written - bench.errors.length, 'good line')}{bench.errors.length > 0
-          ? `, ${bench.errors.length} to mend`
+        >{count(written - bench.gym.errors.length, 'good line')}{bench.gym.errors.length > 0
+          ? `, ${bench.gym.errors.length} to mend`
           : ''}</span
       >
     </div>
   </div>
   <div aria-live="polite">
-    {#if bench.errors.length > 0}
+    {#if bench.gym.errors.length > 0}
       <h2 class="mb-2 text-lg">To mend</h2>
       <p class="soft mb-2 text-sm">The good lines are kept and planned; these wait for you.</p>
       <ul class="grid gap-3">
-        {#each bench.errors as error (`${error.line}:${error.column}:${error.code}`)}
+        {#each bench.gym.errors as error (`${error.line}:${error.column}:${error.code}`)}
           <li class="sheet border-l-4 border-l-error p-3">
             <button
               class="figures link text-[13px]"
@@ -116,8 +116,8 @@
           </li>
         {/each}
       </ul>
-    {:else if bench.text.trim() === ''}
-      <h2 class="mb-2 text-lg">Paste the gym day</h2>
+    {:else if bench.gym.text.trim() === ''}
+      <h2 class="mb-2 text-lg">Paste the gym week</h2>
       <p>
         One line per exercise, the way you would jot it down. Then press Rebuild, and every line gets its home
         line.

@@ -1,0 +1,60 @@
+using System.Security.Claims;
+using FluentValidation;
+using Ingegno.Core;
+using Ingegno.Core.Programs;
+using Ingegno.Storage;
+using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>Text to read as shorthand.</summary>
+public sealed record ShorthandText(string Text);
+
+public sealed class GymWeekValidator : AbstractValidator<GymWeek>
+{
+    public GymWeekValidator()
+    {
+        RuleFor(d => d.Name).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("The week needs a name.");
+        RuleFor(d => d.Name).MaximumLength(60).WithMessage("The name of a week takes at most 60 characters.");
+        RuleFor(d => d.Text).NotNull().MaximumLength(ShorthandLimits.TextLength).WithMessage($"A gym week takes at most {ShorthandLimits.TextLength:N0} characters.");
+    }
+}
+
+public sealed class GymWeekChangeValidator : AbstractValidator<Change<GymWeek>>
+{
+    public GymWeekChangeValidator() => RuleFor(c => c.Value).SetValidator(new GymWeekValidator());
+}
+
+/// <summary>Gym weeks and their shorthand.</summary>
+public static class GymWeekEndpoints
+{
+    private const string What = "gym week";
+
+    public static void MapGymWeeks(this IEndpointRouteBuilder api)
+    {
+        var weeks = api.MapGroup("").WithTags("gym weeks");
+        weeks.MapPost("/shorthand", Read);
+        weeks.MapGet("/clients/{clientId:long}/gym-weeks", List);
+        weeks.MapPost("/clients/{clientId:long}/gym-weeks", Add).Validate<GymWeek>().ProducesProblem(StatusCodes.Status404NotFound);
+        weeks.MapPut("/gym-weeks/{id:long}", Update).Validate<Change<GymWeek>>().ProducesProblem(StatusCodes.Status409Conflict);
+        weeks.MapDelete("/gym-weeks/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
+    }
+
+    private static Ok<ShorthandResult> Read(ShorthandText shorthand, Trade trade) =>
+        TypedResults.Ok(new ShorthandParser(trade.Names).Parse(shorthand.Text ?? string.Empty));
+
+    private static Ok<IReadOnlyList<Saved<GymWeek>>> List(long clientId, ClaimsPrincipal user, GymWeekStore weeks) =>
+        TypedResults.Ok(weeks.List(user.CoachId(), clientId));
+
+    private static Results<Created<Saved<GymWeek>>, ProblemHttpResult> Add(long clientId, GymWeek week, ClaimsPrincipal user, GymWeekStore weeks) =>
+        weeks.Add(user.CoachId(), clientId, week) is { } added
+            ? TypedResults.Created($"/api/v1/gym-weeks/{added.Id}", added)
+            : Problems.NotFound("client");
+
+    private static Results<Ok<Saved<GymWeek>>, ProblemHttpResult> Update(long id, Change<GymWeek> change, ClaimsPrincipal user, GymWeekStore weeks) =>
+        weeks.Update(user.CoachId(), id, change.Revision, change.Value).ToResult(What);
+
+    private static Results<NoContent, ProblemHttpResult> Delete(long id, ClaimsPrincipal user, GymWeekStore weeks) =>
+        weeks.Delete(user.CoachId(), id) ? TypedResults.NoContent() : Problems.NotFound(What);
+}

@@ -1,0 +1,37 @@
+<script lang="ts">
+  import LineRow from './LineRow.svelte';
+  import type { DayOfPlan } from './days';
+  import type { Workbench } from './workbench.svelte';
+
+  interface Props {
+    bench: Workbench;
+    day: DayOfPlan;
+  }
+
+  let { bench, day }: Props = $props();
+  const over = $derived(day.limit !== null && day.minutes > day.limit);
+  const id = $props.id();
+</script>
+
+<section aria-labelledby={id}>
+  <div
+    class="rule-b sticky top-[1.9rem] z-[15] flex flex-wrap items-baseline gap-x-3 bg-base-200 py-1.5 pr-4 pl-4 max-md:top-0"
+  >
+    <h2 {id} class="min-w-0 flex-1 truncate text-base">{day.name || 'The day'}</h2>
+    <p class="text-[14px]">
+      <span class={['figures', over && 'font-semibold text-error']}>{day.minutes} min</span>
+      {#if day.limit !== null}<span class="soft">of <span class="figures">{day.limit}</span></span>{/if}
+      {#if over}<span class="sr-only">too long</span>{/if}
+    </p>
+  </div>
+  <ol>
+    {#each day.lines as { line, index }, i (line.gym.line)}
+      <LineRow
+        {line}
+        index={i}
+        selected={index === bench.selected}
+        onselect={() => (bench.selected = index)}
+      />
+    {/each}
+  </ol>
+</section>

@@ -1,0 +1,37 @@
+import type { HomeLine, HomePlan, StoodBefore } from '../api/types';
+
+/** A day of a home plan with its lines and where they stand in the whole list. */
+export interface DayOfPlan {
+  name: string;
+  minutes: number;
+  limit: number | null;
+  lines: { line: HomeLine; index: number }[];
+}
+
+/** The lines of a plan day by day. */
+export function byDay(plan: HomePlan): DayOfPlan[] {
+  const days = (plan.days ?? []).map((day) => ({
+    name: day.name,
+    minutes: day.minutes.total,
+    limit: day.minutes.limit ?? null,
+    lines: [] as DayOfPlan['lines'],
+  }));
+  if (days.length === 0) days.push({ name: '', minutes: 0, limit: null, lines: [] });
+  plan.lines.forEach((line, index) => days[line.gym.day ?? 0]?.lines.push({ line, index }));
+  return days.filter((day) => day.lines.length > 0);
+}
+
+/** What stands in a plan, so that another kit or the week after changes only what it must. */
+export function stoodIn(plan: HomePlan): StoodBefore[] {
+  return byDay(plan).flatMap((day) =>
+    day.lines.flatMap(({ line }) =>
+      line.chosen
+        ? [{ gymExerciseId: line.gym.exerciseId, candidateId: line.chosen.id, day: day.name || null }]
+        : [],
+    ),
+  );
+}
+
+/** Match of a whole plan: the mean over its lines, a line without substitute counting nothing. */
+export const meanMatch = (plan: HomePlan): number =>
+  plan.lines.reduce((sum, line) => sum + (line.chosen?.match ?? 0), 0) / Math.max(1, plan.lines.length);
