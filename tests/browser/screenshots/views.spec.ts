@@ -47,7 +47,7 @@ test('views', async ({ page, server }) => {
   await page.getByRole('heading', { name: 'Towel pull overhead' }).waitFor();
   await shoot('catalogue');
   await page.goto(`${server.url}/clients/1`);
-  await page.getByRole('link', { name: /Day 1, whole body, Flat/ }).click();
+  await page.getByRole('link', { name: /Week 1, Flat/ }).click();
   await page.getByRole('heading', { name: 'Candidates' }).waitFor();
   await page.keyboard.press('ArrowDown');
   await shoot('workbench');
@@ -61,7 +61,7 @@ test('views', async ({ page, server }) => {
     (await area.inputValue()).replace('Rear-delt fly 3x18', 'Reer delt flye 3x999') + '\nBench press @ 80%',
   );
   await page.getByRole('heading', { name: 'To mend' }).waitFor();
-  await shoot('gym-day');
+  await shoot('gym-week');
   await page.goto(`${server.url}/plans/${plan}/handout`);
   await page.getByRole('button', { name: 'Print' }).waitFor();
   await shoot('handout');

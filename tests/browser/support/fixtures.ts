@@ -56,6 +56,22 @@ export async function addClient(
   );
 }
 
+/** Adds another place. */
+export async function addPlace(page: Page, clientId: number, name: string, items: object[]): Promise<void> {
+  await page.evaluate(
+    async ({ clientId, name, items }) => {
+      const token = ((await (await fetch('/api/v1/session')).json()) as { token: string }).token;
+      const answer = await fetch(`/api/v1/clients/${clientId}/places`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json', 'X-Ingegno-Token': token },
+        body: JSON.stringify({ name, items }),
+      });
+      if (!answer.ok) throw new Error(await answer.text());
+    },
+    { clientId, name, items },
+  );
+}
+
 interface Fixtures {
   /** Anything a browser wrote to its console as an error; must stay empty unless a test takes the expected ones out. */
   consoleErrors: string[];

@@ -38,7 +38,7 @@
         ontake={() => void take(left.id)}
       />
       <CompareColumn
-        label="against this"
+        label="Against this"
         {line}
         candidate={right}
         busy={bench.busy}
@@ -51,17 +51,17 @@
       <tbody>
         {#each left.parts as part, i (part.part)}
           {@const other = right.parts[i]}
-          {@const ahead = Math.round((part.score - (other?.score ?? 0)) * 100)}
+          {@const ahead = Math.round(part.score * 100) - Math.round((other?.score ?? 0) * 100)}
           <tr class="rule-b align-top last:border-b-0">
             <th scope="row" class="py-1 pr-2 text-left font-normal">{sentence(inWords(part.part))}</th>
-            <td class={['figures w-14 pr-2 text-right', ahead > 0 && 'font-semibold text-primary']}
+            <td class={['figures w-14 py-1 pr-2 text-right', ahead > 0 && 'font-semibold text-primary']}
               >{Math.round(part.score * 100)} %</td
             >
-            <td class="soft pr-4">{part.reason}</td>
-            <td class={['figures w-14 pr-2 text-right', ahead < 0 && 'font-semibold text-primary']}
+            <td class="soft py-1 pr-4">{part.reason}</td>
+            <td class={['figures w-14 py-1 pr-2 text-right', ahead < 0 && 'font-semibold text-primary']}
               >{Math.round((other?.score ?? 0) * 100)} %</td
             >
-            <td class="soft">{other?.reason}</td>
+            <td class="soft py-1">{other?.reason}</td>
           </tr>
         {/each}
       </tbody>

@@ -103,7 +103,7 @@
                 >{line.gymExerciseName} <span class="figures text-[13px]">{line.gymDose}</span></th
               >
               <td class="py-2 pr-3">{@render cell(here(line))}</td>
-              <td class={['py-2', same && 'opacity-70']}>
+              <td class="py-2">
                 {@render cell(line)}
                 {#if same}<p class="soft text-[13px]">the same</p>{/if}
               </td>

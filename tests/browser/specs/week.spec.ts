@@ -1,0 +1,152 @@
+import { addClient, addPlace, expect, expectAccessible, signIn, test } from '../support/fixtures.ts';
+
+test.beforeEach(async ({ page, server }) => signIn(page, server.url));
+
+const week = [
+  '= Upper',
+  'Bench press 4x8 RIR 2',
+  'Barbell row 4x8',
+  'Dumbbell lateral raise 3x15 60 s',
+  '= Lower',
+  'Back squat 4x6 RIR 2',
+  'Lying leg curl 3x12 60 s',
+].join('\n');
+const home = [
+  { id: 'db', kind: 'dumbbell', count: 2, massKg: 8 },
+  { id: 'table', kind: 'dining-table', heightCm: 74, tested: ['push', 'half-weight', 'full-weight', 'tips'] },
+];
+
+test('from a pasted week to a hand-out to print in ten actions', async ({ page, server }) => {
+  const id = await addClient(page, 'Ten', { items: home });
+  await page.goto(server.url);
+  let actions = 0;
+  const act = async (what: Promise<unknown>): Promise<void> => {
+    actions++;
+    await what;
+  };
+
+  await act(page.getByRole('link', { name: 'Ten', exact: true }).click());
+  await act(
+    page
+      .getByRole('link', { name: /workbench/i })
+      .first()
+      .click(),
+  );
+  await act(page.getByLabel('Gym week, one line per exercise').fill(week));
+  await act(page.keyboard.press('Control+Enter'));
+  await expect(page.getByRole('heading', { name: 'Lower' })).toBeVisible();
+  await act(page.locator('body').press('h'));
+  await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+  await page.evaluate(() => {
+    window.print = () => document.body.setAttribute('data-printed', 'yes');
+  });
+  await act(page.keyboard.press('p'));
+
+  await expect(page.locator('body')).toHaveAttribute('data-printed', 'yes');
+  await expect(page.getByRole('heading', { name: 'Upper' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Lower' })).toBeVisible();
+  expect(actions).toBeLessThanOrEqual(10);
+  expect(id).toBeGreaterThan(0);
+  await expectAccessible(page);
+});
+
+test('a day is one key away, and lines are numbered within their day', async ({ page, server }) => {
+  const id = await addClient(page, 'Days', { items: home, text: week });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.locator('body').press('r');
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  await expect(inspector).toContainText('for Bench press');
+  await page.keyboard.press('d');
+  await expect(inspector).toContainText('for Back squat');
+  await expect(page).toHaveURL(/line=4/);
+  await page.keyboard.press('Shift+D');
+  await expect(inspector).toContainText('for Bench press');
+});
+
+test('what is left out for a client stays out, and undo brings it back', async ({ page, server }) => {
+  const id = await addClient(page, 'Refuser', { items: home, text: week });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.locator('body').press('r');
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  const title = inspector.getByRole('heading', { level: 2 });
+  const first = (await title.textContent())?.trim() ?? '';
+  await page.keyboard.press('b');
+  await expect(title).not.toHaveText(first);
+  await inspector.getByText(/ruled out, with reasons/).click();
+  await expect(inspector.getByText('Left out for this client: refused or banned.')).toBeVisible();
+
+  await page.keyboard.press('u');
+  await expect(title).toHaveText(first);
+  await page.keyboard.press('Shift+U');
+  await expect(title).not.toHaveText(first);
+
+  await page.goto(`${server.url}/clients/${id}`);
+  const again = page.getByRole('button', { name: `Offer ${first} again` });
+  await again.click();
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(page.getByText('Client saved.')).toBeVisible();
+  await expect(again).toBeHidden();
+});
+
+test('two candidates stand side by side, and either can be taken', async ({ page, server }) => {
+  const id = await addClient(page, 'Chooser', { items: home, text: week });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.locator('body').press('r');
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  await expect(inspector).toContainText('for Bench press');
+  await page.keyboard.press('c');
+  const dialog = page.getByRole('dialog', { name: /Two ways to do/ });
+  await expect(dialog.getByRole('button', { name: 'Taken' })).toBeDisabled();
+  await expectAccessible(page);
+  await dialog.getByRole('combobox', { name: 'Against this' }).selectOption({ index: 3 });
+  const wanted = await dialog
+    .getByRole('combobox', { name: 'Against this' })
+    .locator('option:checked')
+    .textContent();
+  await dialog.getByRole('button', { name: 'Take this one' }).click();
+  await expect(inspector.getByRole('heading', { level: 2 })).toHaveText(wanted ?? '');
+  await expect(inspector.getByRole('button', { name: /^Kept/ })).toBeVisible();
+});
+
+test('the same week at two places keeps a plan for each', async ({ page, server }) => {
+  const id = await addClient(page, 'Traveller', { items: home, text: week });
+  await addPlace(page, id, 'Hotel', [{ id: 'bed', kind: 'bed', heightCm: 50 }]);
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.locator('body').press('r');
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  const title = inspector.getByRole('heading', { level: 2 });
+  await expect(inspector).toContainText('for Bench press');
+  await page.keyboard.press('3');
+  await expect(inspector.getByRole('button', { name: /^Kept/ })).toBeVisible();
+  const atHome = (await title.textContent()) ?? '';
+  await page.keyboard.press('s');
+  await expect(page.getByText('Saved as version 1.')).toBeVisible();
+
+  await page.keyboard.press('Shift+P');
+  const dialog = page.getByRole('dialog', { name: 'The same week at two places' });
+  await expect(dialog.getByText(/on average/)).toHaveCount(2);
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'Go over to Hotel' }).click();
+  await expect(page.getByText('Home plan, Hotel')).toBeVisible();
+  await page.keyboard.press('s');
+  await expect(page.getByText('Saved as version 1.').last()).toBeVisible();
+
+  await page.keyboard.press('p');
+  await expect(page.getByText('Home plan, Home')).toBeVisible();
+  await expect(title).toHaveText(atHome);
+  await page.goto(`${server.url}/clients/${id}`);
+  await expect(page.getByRole('link', { name: 'Day 1, Home' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Day 1, Hotel' })).toBeVisible();
+});
+
+test('what a line is for can be corrected', async ({ page, server }) => {
+  const id = await addClient(page, 'Roles', { items: home, text: week });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.locator('body').press('r');
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  await inspector.getByLabel('What the line is for').selectOption('accessory');
+  const parts = inspector.getByRole('region', { name: /part by part/ });
+  await expect(parts.getByRole('row', { name: /Muscles/ })).toContainText('weight 40');
+  await inspector.getByLabel('What the line is for').selectOption('');
+  await expect(parts.getByRole('row', { name: /Muscles/ })).toContainText('weight 30');
+});
