@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Dapper;
 using Ingegno.Core;
+using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
 
@@ -8,7 +9,7 @@ namespace Ingegno.Storage;
 /// Shared SQL of aggregates kept as one JSON document per row: client, place, gym week. Optimistic concurrency by
 /// revision; every statement names the coach.
 /// </summary>
-internal sealed class DocumentTable<T>(Database database, TimeProvider clock, string table, string? ownerColumn)
+internal sealed class DocumentTable<T>(Database database, TimeProvider clock, string table, string? ownerColumn, string order = "name COLLATE NOCASE, id")
     where T : class
 {
     private sealed record Row(long Id, long Revision, string Document, string UpdatedAt)
@@ -23,7 +24,7 @@ internal sealed class DocumentTable<T>(Database database, TimeProvider clock, st
     {
         using var connection = database.Open();
         var owned = ownerId is null ? string.Empty : $"AND {ownerColumn} = @ownerId";
-        return [.. connection.Query<Row>($"SELECT {Columns} FROM {table} WHERE coach_id = @coachId {owned} ORDER BY name COLLATE NOCASE, id", new { coachId, ownerId }).Select(r => r.ToSaved())];
+        return [.. connection.Query<Row>($"SELECT {Columns} FROM {table} WHERE coach_id = @coachId {owned} ORDER BY {order}", new { coachId, ownerId }).Select(r => r.ToSaved())];
     }
 
     public Saved<T>? Find(long coachId, long id)
@@ -36,17 +37,42 @@ internal sealed class DocumentTable<T>(Database database, TimeProvider clock, st
     public Saved<T>? Add(long coachId, long? ownerId, string name, T value)
     {
         using var connection = database.Open();
+        return Insert(connection, null, coachId, ownerId, name, value) is { } added ? Find(coachId, added) : null;
+    }
+
+    /// <summary>Adds rows, all or none; null when the owner is not this coach's.</summary>
+    public IReadOnlyList<Saved<T>>? AddAll(long coachId, long? ownerId, IEnumerable<(string Name, T Value)> values)
+    {
+        using var connection = database.Open();
+        using var transaction = connection.BeginTransaction();
+        var added = new List<long>();
+        foreach (var (name, value) in values)
+        {
+            if (Insert(connection, transaction, coachId, ownerId, name, value) is not { } id)
+            {
+                return null;
+            }
+
+            added.Add(id);
+        }
+
+        transaction.Commit();
+        return [.. added.Select(id => Find(coachId, id)!)];
+    }
+
+    private long? Insert(SqliteConnection connection, SqliteTransaction? transaction, long coachId, long? ownerId, string name, T value)
+    {
         var (column, parameter, guard) = ownerColumn is null
             ? (string.Empty, string.Empty, string.Empty)
             : ($"{ownerColumn},", "@ownerId,", "WHERE EXISTS (SELECT 1 FROM client WHERE id = @ownerId AND coach_id = @coachId)");
-        var id = connection.ExecuteScalar<long?>(
+        return connection.ExecuteScalar<long?>(
             $"""
             INSERT INTO {table} (coach_id, {column} revision, name, document, updated_at)
             SELECT @coachId, {parameter} 1, @name, @document, @now {guard}
             RETURNING id
             """,
-            new { coachId, ownerId, name, document = Write(value), now = Timestamps.Write(clock.GetUtcNow()) });
-        return id is { } added ? Find(coachId, added) : null;
+            new { coachId, ownerId, name, document = Write(value), now = Timestamps.Write(clock.GetUtcNow()) },
+            transaction);
     }
 
     public Written<T> Update(long coachId, long id, int revision, string name, T value)

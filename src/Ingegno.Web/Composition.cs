@@ -91,6 +91,7 @@ public static class Composition
         api.MapKitTools();
         api.MapScale();
         api.MapGymWeeks();
+        api.MapPrograms();
         api.MapRebuild();
         api.MapBuyNext();
         api.MapPlans();

@@ -9,6 +9,9 @@ public static class Limits
     /// <summary>Most kit items of a place.</summary>
     public const int KitItems = 500;
 
+    /// <summary>Most gym weeks brought in at once.</summary>
+    public const int GymWeeks = 60;
+
     /// <summary>Most gym lines of a rebuild.</summary>
     public const int GymLines = 200;
 }

@@ -8,6 +8,7 @@ export const { p, navigate, isActive, route } = createRouter({
   '/catalogue': () => import('./routes/Catalogue.svelte'),
   '/clients/:id': Client,
   '/clients/:id/kit': () => import('./routes/Kit.svelte'),
+  '/clients/:id/program': () => import('./routes/Program.svelte'),
   '/clients/:id/workbench': () => import('./routes/Workbench.svelte'),
   '/plans/:id/handout': () => import('./routes/Handout.svelte'),
   '/plans/:id/log': () => import('./routes/Log.svelte'),

@@ -113,7 +113,7 @@
             {/each}
           </ul>
           {#if weeks.length > 0}
-            <h3 class="mt-4 mb-1 text-base">Gym weeks</h3>
+            <h3 class="mt-4 mb-1 text-base">Gym program</h3>
             <ul>
               {#each weeks as gymWeek (gymWeek.id)}
                 <li class="py-1">
@@ -126,6 +126,9 @@
               {/each}
             </ul>
           {/if}
+          <p class="mt-3">
+            <a class="btn btn-sm" href={p('/clients/:id/program', { params: path })}>Open the gym program</a>
+          </p>
           <button class="btn btn-ghost btn-sm mt-4" onclick={() => (deleting = true)}
             >Delete this client</button
           >

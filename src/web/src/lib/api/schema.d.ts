@@ -1035,6 +1035,220 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/program/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ProgramUpload"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReadProgram"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/program/rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ShorthandText"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["WeekRows"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/program/text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["WeekRows"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["WrittenRows"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clients/{clientId}/program": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewWeeks"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfGymWeek"][];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clients/{clientId}/program.{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                    form: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/clients/{clientId}/plans": {
         parameters: {
             query?: never;
@@ -1995,6 +2209,40 @@ export interface components {
             days: components["schemas"]["HomeDay"][];
             notices: components["schemas"]["PlanNotice"][];
         };
+        ImportColumn: {
+            name: string;
+            head: string;
+            field?: null | components["schemas"]["ProgramField"];
+            samples: string[];
+        };
+        ImportFault: {
+            cell: string;
+            sheet: string;
+            field: components["schemas"]["ProgramField"];
+            message: string;
+            suggestions: string[];
+        };
+        ImportPreview: {
+            weeks: components["schemas"]["ImportedWeek"][];
+            faults: components["schemas"]["ImportFault"][];
+            columns: components["schemas"]["ImportColumn"][];
+            /** Format: int32 */
+            headRow: number;
+            loadUnit: string;
+            notes: string[];
+        };
+        ImportSettings: {
+            /** Format: int32 */
+            headRow?: null | number;
+            fields?: null | components["schemas"]["ProgramField"][];
+            loadUnit?: null | string;
+        };
+        ImportedWeek: {
+            name: string;
+            text: string;
+            /** Format: int32 */
+            lines: number;
+        };
         ImprovedLine: {
             gymExercise: string;
             before: string;
@@ -2232,6 +2480,10 @@ export interface components {
             /** Format: int64 */
             gymWeekId?: null | number;
         };
+        /** @description Weeks to bring in, all or none. */
+        NewWeeks: {
+            weeks: components["schemas"]["GymWeek"][];
+        };
         /** @description What is proposed for the next session. */
         NextProposals: {
             /**
@@ -2384,6 +2636,40 @@ export interface components {
         };
         /** @enum {unknown} */
         Profile: "stretched" | "middle" | "shortened" | "even";
+        ProgramFault: {
+            /** Format: int32 */
+            row: number;
+            field: components["schemas"]["ProgramField"];
+            message: string;
+            suggestions: string[];
+        };
+        /** @enum {unknown} */
+        ProgramField: "week" | "day" | "label" | "exercise" | "dose" | "sets" | "reps" | "load" | "percent" | "rpe" | "rir" | "tempo" | "rest" | "note";
+        /** @enum {unknown} */
+        ProgramForm: "table" | "shorthand" | "document";
+        ProgramRow: {
+            week?: string;
+            day?: string;
+            label?: string;
+            exercise?: string;
+            sets?: string;
+            reps?: string;
+            load?: string;
+            percent?: string;
+            rpe?: string;
+            rir?: string;
+            tempo?: string;
+            rest?: string;
+            note?: string;
+        };
+        /** @description A file or a paste to look at. */
+        ProgramUpload: {
+            /** @description The bytes of the file, base64. */
+            content: string;
+            /** @description What parts the columns of a text table; null to find out. */
+            separator?: null | string;
+            settings?: null | components["schemas"]["ImportSettings"];
+        };
         Proposal: {
             /** Format: int32 */
             line: number;
@@ -2422,6 +2708,11 @@ export interface components {
             estimated: boolean;
             basis: string;
             warnings: string[];
+        };
+        ReadProgram: {
+            form: components["schemas"]["ProgramForm"];
+            separator?: null | string;
+            preview: components["schemas"]["ImportPreview"];
         };
         ReadyItem: {
             name: string;
@@ -2691,6 +2982,16 @@ export interface components {
         Venue: "gym" | "home";
         /** @enum {unknown} */
         Verdict: "fine" | "care" | "refused";
+        /** @description Rows of one week. */
+        WeekRows: {
+            rows: components["schemas"]["ProgramRow"][];
+        };
+        WrittenRows: {
+            text: string;
+            faults: components["schemas"]["ProgramFault"][];
+            /** Format: int32 */
+            lines: number;
+        };
     };
     responses: never;
     parameters: never;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { p } from '../../router';
   import { count } from '../words';
   import type { Workbench } from './workbench.svelte';
 
@@ -83,6 +84,11 @@
       >
       {#if bench.result}<button class="btn" onclick={() => (bench.editing = false)}>Back to the plan</button
         >{/if}
+      {#if bench.client}
+        <a class="btn" href={p('/clients/:id/program', { params: { id: String(bench.client.id) } })}
+          >Grid, import, export</a
+        >
+      {/if}
       <span class="soft" role="status"
         >{count(written - bench.gym.errors.length, 'good line')}{bench.gym.errors.length > 0
           ? `, ${bench.gym.errors.length} to mend`

@@ -1,0 +1,29 @@
+namespace Ingegno.Exchange;
+
+/// <summary>Limits past which a file is no gym program but a mistake, or worse.</summary>
+public static class ExchangeLimits
+{
+    /// <summary>Largest file, bytes.</summary>
+    public const int FileBytes = 4 * 1024 * 1024;
+
+    /// <summary>Most bytes that a packed file may unpack to.</summary>
+    public const long UnpackedBytes = 48L * 1024 * 1024;
+
+    /// <summary>Most parts of a packed file.</summary>
+    public const int Parts = 500;
+
+    /// <summary>Most rows of a sheet.</summary>
+    public const int Rows = 5_000;
+
+    /// <summary>Most columns of a sheet.</summary>
+    public const int Columns = 60;
+
+    /// <summary>Most sheets of a file.</summary>
+    public const int Sheets = 60;
+
+    /// <summary>Longest text of a cell, characters; the rest is cut.</summary>
+    public const int CellLength = 1_000;
+}
+
+/// <summary>A file that cannot be read, in words for the coach.</summary>
+public sealed class UnreadableFileException(string message, Exception? inner = null) : Exception(message, inner);

@@ -1,0 +1,92 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using System.Xml;
+using DocumentFormat.OpenXml;
+using DocumentFormat.OpenXml.Packaging;
+using DocumentFormat.OpenXml.Spreadsheet;
+using Ingegno.Core.Programs.Exchange;
+using Sheet = Ingegno.Core.Programs.Exchange.Sheet;
+
+namespace Ingegno.Exchange;
+
+/// <summary>Reads spreadsheets (Office Open XML, ECMA-376): what cells show, which of them are dates, formulas and errors.</summary>
+internal static class XlsxReader
+{
+    public static SheetFile Read(byte[] bytes)
+    {
+        ZipGuard.Check(bytes);
+        try
+        {
+            using var document = SpreadsheetDocument.Open(new MemoryStream(bytes), false, new OpenSettings { MaxCharactersInPart = ExchangeLimits.UnpackedBytes });
+            var workbook = document.WorkbookPart ?? throw new UnreadableFileException("This is a packed file, but no .xlsx spreadsheet.");
+            var cells = new XlsxCells(workbook);
+            var sheets = workbook.Workbook?.Sheets?.Elements<DocumentFormat.OpenXml.Spreadsheet.Sheet>()
+                .Where(s => s.State is null || s.State.Value == SheetStateValues.Visible)
+                .Take(ExchangeLimits.Sheets) ?? [];
+            return new SheetFile([.. sheets.Select(s => Read(workbook, s, cells))], null, null, []);
+        }
+        catch (Exception wrong) when (wrong is OpenXmlPackageException or XmlException or InvalidDataException or FileFormatException or FormatException or ArgumentException or InvalidOperationException or KeyNotFoundException)
+        {
+            throw new UnreadableFileException("The spreadsheet is damaged or of another kind than .xlsx. Save it again as .xlsx, or paste the cells.", wrong);
+        }
+    }
+
+    private static Sheet Read(WorkbookPart workbook, DocumentFormat.OpenXml.Spreadsheet.Sheet sheet, XlsxCells cells)
+    {
+        var name = sheet.Name?.Value ?? string.Empty;
+        if (sheet.Id?.Value is not { } id || workbook.GetPartById(id) is not WorksheetPart part)
+        {
+            return new Sheet(name, []);
+        }
+
+        var rows = ImmutableArray.CreateBuilder<SheetRow>();
+        var merged = new List<string>();
+        using var reader = OpenXmlReader.Create(part);
+        var number = 0;
+        while (reader.Read())
+        {
+            if (reader.IsStartElement && reader.ElementType == typeof(MergeCell) && reader.LoadCurrentElement() is MergeCell { Reference.Value: { } range })
+            {
+                merged.Add(range);
+            }
+            else if (reader.IsStartElement && reader.ElementType == typeof(Row) && reader.LoadCurrentElement() is Row row)
+            {
+                number = (int?)row.RowIndex?.Value ?? number + 1;
+                var read = Read(row, number, cells);
+                if (read.Cells.Any(c => c.Text.Length > 0))
+                {
+                    rows.Add(read);
+                }
+
+                if (rows.Count > ExchangeLimits.Rows)
+                {
+                    throw new UnreadableFileException($"Sheet \"{name}\" has more than {ExchangeLimits.Rows:N0} rows; a gym program is never that long. Leave out what is not the program.");
+                }
+            }
+        }
+
+        return new Sheet(name, MergedCells.Fill(rows.ToImmutable(), merged));
+    }
+
+    private static SheetRow Read(Row row, int number, XlsxCells cells)
+    {
+        var read = new List<SheetCell>();
+        foreach (var cell in row.Elements<Cell>())
+        {
+            var column = cell.CellReference?.Value is { } reference ? MergedCells.Column(reference) : read.Count;
+            if (column >= ExchangeLimits.Columns)
+            {
+                break;
+            }
+
+            while (read.Count < column)
+            {
+                read.Add(new SheetCell(string.Empty));
+            }
+
+            read.Add(cells.Read(cell));
+        }
+
+        return new SheetRow(number, [.. read]);
+    }
+}

@@ -1,0 +1,256 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { searchParams } from 'sv-router';
+  import { api, ask } from '../lib/api/client';
+  import type { SavedClient, SavedWeek } from '../lib/api/types';
+  import { crumbs } from '../lib/crumbs.svelte';
+  import { keys } from '../lib/keys.svelte';
+  import ImportDialog from '../lib/program/ImportDialog.svelte';
+  import ProgramGrid from '../lib/program/ProgramGrid.svelte';
+  import { WeekGrid } from '../lib/program/weekGrid.svelte';
+  import { toasts } from '../lib/toasts.svelte';
+  import { trade } from '../lib/trade.svelte';
+  import { showInAddress } from '../lib/ui/address';
+  import ConflictDialog from '../lib/ui/ConflictDialog.svelte';
+  import { conflictOf } from '../lib/ui/saving';
+  import { count } from '../lib/words';
+  import { p, route } from '../router';
+
+  const id = Number(route.params.id);
+  const path = { id: String(id) };
+  const forms = [
+    ['csv', 'CSV'],
+    ['xlsx', 'XLSX'],
+    ['json', 'JSON'],
+    ['txt', 'Shorthand'],
+  ];
+  const grid = new WeekGrid();
+  let client = $state<SavedClient | null>(null);
+  let weeks = $state<SavedWeek[]>([]);
+  let importing = $state(false);
+  let ready = $state(false);
+
+  onMount(() => {
+    void load();
+    return keys.add('Gym program', [
+      { key: 'i', label: 'bring in a program', run: () => (importing = true) },
+      { key: 's', label: 'save the week', run: () => void save() },
+      { key: 'u', label: 'undo', run: () => grid.undo() },
+      { key: 'u', shift: true, label: 'redo', run: () => grid.redo() },
+    ]);
+  });
+
+  $effect(() => {
+    if (grid.week) showInAddress({ week: grid.week.id });
+  });
+
+  async function load(): Promise<void> {
+    try {
+      const params = { params: { path: { clientId: id } } };
+      const [found, all] = await Promise.all([
+        ask(() => api.GET('/api/v1/clients/{id}', { params: { path: { id } } })),
+        ask(() => api.GET('/api/v1/clients/{clientId}/gym-weeks', params)),
+        trade.load(),
+      ]);
+      [client, weeks] = [found, all];
+      crumbs.set(
+        { text: 'Roster', href: p('/') },
+        { text: found.value.name, href: p('/clients/:id', { params: path }) },
+        { text: 'Gym program' },
+      );
+      const asked = Number(searchParams.get('week'));
+      const first = all.find((w) => w.id === asked) ?? all[0];
+      if (first) await grid.open(first);
+    } catch (error) {
+      toasts.problem(error);
+    } finally {
+      ready = true;
+    }
+  }
+
+  function put(saved: SavedWeek): void {
+    weeks = weeks.map((w) => (w.id === saved.id ? saved : w));
+  }
+
+  async function open(week: SavedWeek): Promise<void> {
+    if (grid.changed) {
+      const saved = await grid.save();
+      if (!saved) return;
+      put(saved);
+    }
+
+    await grid.open(weeks.find((w) => w.id === week.id) ?? week);
+  }
+
+  async function save(): Promise<void> {
+    const saved = grid.changed ? await grid.save() : null;
+    if (saved) put(saved);
+  }
+
+  async function rename(name: string): Promise<void> {
+    const week = grid.week;
+    if (!week || !name.trim() || name.trim() === week.value.name) return;
+    try {
+      const saved = await ask(() =>
+        api.PUT('/api/v1/gym-weeks/{id}', {
+          params: { path: { id: week.id } },
+          body: { revision: week.revision, value: { name: name.trim(), text: week.value.text } },
+        }),
+      );
+      put(saved);
+      grid.week = saved;
+    } catch (error) {
+      grid.conflict = conflictOf<SavedWeek>(error) ?? null;
+      if (!grid.conflict) toasts.problem(error);
+    }
+  }
+
+  async function add(name: string, text: string): Promise<SavedWeek | undefined> {
+    try {
+      const added = await ask(() =>
+        api.POST('/api/v1/clients/{clientId}/gym-weeks', {
+          params: { path: { clientId: id } },
+          body: { name, text },
+        }),
+      );
+      weeks = [...weeks, added];
+      await open(added);
+      return added;
+    } catch (error) {
+      toasts.problem(error);
+      return undefined;
+    }
+  }
+
+  async function remove(removed: SavedWeek[], said: string): Promise<void> {
+    try {
+      for (const week of removed)
+        await ask(() => api.DELETE('/api/v1/gym-weeks/{id}', { params: { path: { id: week.id } } }));
+      weeks = weeks.filter((w) => !removed.some((r) => r.id === w.id));
+      const next = weeks[0];
+      if (next) await grid.open(next);
+      else [grid.week, grid.rows] = [null, []];
+      toasts.done(said, () => void Promise.all(removed.map((w) => add(w.value.name, w.value.text))));
+    } catch (error) {
+      toasts.problem(error);
+    }
+  }
+
+  async function brought(added: SavedWeek[]): Promise<void> {
+    importing = false;
+    weeks = [...weeks, ...added];
+    if (added[0]) await open(added[0]);
+    toasts.done(`${count(added.length, 'week')} brought in.`, () => void remove(added, 'Taken back.'));
+  }
+</script>
+
+<main id="main" class="mx-auto w-full max-w-[100rem] flex-1 p-6">
+  <div class="mb-4 flex flex-wrap items-end gap-3">
+    <h1 class="flex-1 text-3xl">Gym program{client ? ` of ${client.value.name}` : ''}</h1>
+    <button class="btn btn-primary btn-sm" onclick={() => (importing = true)}
+      >Bring in <span class="keycap">I</span></button
+    >
+    {#if weeks.length > 0}
+      <span class="soft text-sm">Take out as</span>
+      {#each forms as [form, label] (form)}
+        <a class="btn btn-sm" href="/api/v1/clients/{id}/program.{form}" download>{label}</a>
+      {/each}
+    {/if}
+  </div>
+  {#if !ready}
+    <p class="soft" role="status">Opening the gym program …</p>
+  {:else if weeks.length === 0}
+    <section class="sheet max-w-2xl p-6">
+      <h2 class="text-xl">No gym program yet</h2>
+      <p class="mt-2">
+        Bring in what the client did in the gym: a CSV or XLSX file, cells pasted from a spreadsheet, or lines
+        of shorthand. Or start with an empty week and type.
+      </p>
+      <p class="mt-4 flex gap-3">
+        <button class="btn btn-primary" onclick={() => (importing = true)}>Bring in</button>
+        <button class="btn" onclick={() => add('Week 1', '')}>Start with an empty week</button>
+      </p>
+    </section>
+  {:else}
+    <div class="grid gap-5 lg:grid-cols-[12rem_minmax(0,1fr)]">
+      <nav aria-label="Weeks">
+        <ul class="grid gap-1 max-lg:flex max-lg:flex-wrap">
+          {#each weeks as week (week.id)}
+            <li>
+              <button
+                class={['btn btn-sm w-full justify-start', week.id === grid.week?.id && 'btn-neutral']}
+                aria-current={week.id === grid.week?.id ? 'true' : undefined}
+                onclick={() => open(week)}>{week.value.name}</button
+              >
+            </li>
+          {/each}
+        </ul>
+        <button class="btn btn-ghost btn-sm mt-2" onclick={() => add(`Week ${weeks.length + 1}`, grid.text)}
+          >Copy this week on</button
+        >
+      </nav>
+      {#if grid.week}
+        <section aria-label={grid.week.value.name} class="min-w-0">
+          <div class="mb-3 flex flex-wrap items-end gap-3">
+            <label>
+              <span class="label-text">Name of the week</span>
+              <input
+                class="input w-56 font-semibold"
+                maxlength="60"
+                value={grid.week.value.name}
+                onchange={(event) => rename(event.currentTarget.value)}
+              />
+            </label>
+            <button
+              class={['btn btn-sm', grid.changed && 'btn-primary']}
+              disabled={!grid.changed || grid.busy}
+              onclick={save}>{grid.changed ? 'Save' : 'Saved'} <span class="keycap">S</span></button
+            >
+            <button class="btn btn-sm" disabled={!grid.history.canUndo} onclick={() => grid.undo()}
+              >Undo <span class="keycap">U</span></button
+            >
+            <button class="btn btn-sm" disabled={!grid.history.canRedo} onclick={() => grid.redo()}
+              >Redo</button
+            >
+            <a
+              class="btn btn-sm"
+              href={p('/clients/:id/workbench', { params: path, search: { week: grid.week.id } })}
+              >To the workbench</a
+            >
+            <button
+              class="btn btn-ghost btn-sm"
+              onclick={() => grid.week && remove([grid.week], `${grid.week.value.name} removed.`)}
+              >Remove the week</button
+            >
+          </div>
+          <ProgramGrid {grid} />
+        </section>
+      {/if}
+    </div>
+  {/if}
+</main>
+
+<ImportDialog
+  clientId={id}
+  open={importing}
+  onclose={() => (importing = false)}
+  onbrought={(added) => void brought(added)}
+/>
+<ConflictDialog
+  what="gym week"
+  open={grid.conflict !== null}
+  onmine={() =>
+    grid.conflict &&
+    void grid.save(grid.conflict.revision).then((saved) => {
+      if (saved) put(saved);
+    })}
+  ontheirs={() => {
+    const theirs = grid.conflict;
+    grid.conflict = null;
+    if (theirs) {
+      put(theirs);
+      void grid.open(theirs);
+    }
+  }}
+  onclose={() => (grid.conflict = null)}
+/>
