@@ -25,6 +25,9 @@ public sealed class ExerciseNames
     /// <summary>The exercise of that name or synonym, whatever the spelling of spaces, hyphens, case and plurals.</summary>
     public Exercise? Find(string name) => _byName.GetValueOrDefault(Words.Normalise(name));
 
+    /// <summary>Some name that is known.</summary>
+    public string Any => _names[0].Exercise.Name;
+
     /// <summary>At most <paramref name="count"/> names that come nearest, best first; only those worth offering.</summary>
     public ImmutableArray<string> Nearest(string name, int count = 3)
     {

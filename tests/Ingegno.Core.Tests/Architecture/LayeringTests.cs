@@ -35,19 +35,24 @@ public class LayeringTests
         ProjectsOf("src/Ingegno.Storage/Ingegno.Storage.csproj").ShouldBe(["Ingegno.Core"]);
 
     [Fact]
-    public void The_web_knows_core_and_storage() =>
-        ProjectsOf("src/Ingegno.Web/Ingegno.Web.csproj").ShouldBe(["Ingegno.Core", "Ingegno.Storage"]);
+    public void Exchange_knows_only_the_core() =>
+        ProjectsOf("src/Ingegno.Exchange/Ingegno.Exchange.csproj").ShouldBe(["Ingegno.Core"]);
+
+    [Fact]
+    public void The_web_knows_the_others() =>
+        ProjectsOf("src/Ingegno.Web/Ingegno.Web.csproj").ShouldBe(["Ingegno.Core", "Ingegno.Exchange", "Ingegno.Storage"]);
 
     [Theory]
     [InlineData("Dapper")]
     [InlineData("Sqlite")]
     [InlineData("AspNetCore")]
-    public void Only_storage_speaks_SQL_and_only_the_web_speaks_HTTP(string package)
+    [InlineData("OpenXml")]
+    public void Only_storage_speaks_SQL_only_the_web_HTTP_and_only_exchange_spreadsheets(string package)
     {
-        var where = new[] { "Core", "Storage", "Web" }
+        var where = new[] { "Core", "Exchange", "Storage", "Web" }
             .Where(p => ReferencesOf($"src/Ingegno.{p}/Ingegno.{p}.csproj").Any(r => r.Contains(package, StringComparison.OrdinalIgnoreCase)));
 
-        where.ShouldBe([package == "AspNetCore" ? "Web" : "Storage"]);
+        where.ShouldBe([package switch { "AspNetCore" => "Web", "OpenXml" => "Exchange", _ => "Storage" }]);
     }
 
     private static IEnumerable<string> ReferencesOf(string project) => Elements(project, "PackageReference");

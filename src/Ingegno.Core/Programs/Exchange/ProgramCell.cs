@@ -34,6 +34,14 @@ internal static partial class ProgramCell
     /// <summary>What a date that a spreadsheet made of a range was meant to be: 12 August is 8-12.</summary>
     public static string RangeOf(int day, int month) => $"{Math.Min(day, month)}-{Math.Max(day, month)}";
 
+    /// <summary>The range that a date written as 12-Aug or Aug-12 was meant to be; null for other dates.</summary>
+    public static string? MeantBy(string date)
+    {
+        var match = DayAndMonth().Match(date.Trim());
+        var month = match.Success ? Array.FindIndex(CultureInfo.InvariantCulture.DateTimeFormat.AbbreviatedMonthNames, m => m.Equals(match.Groups["month"].Value, StringComparison.OrdinalIgnoreCase)) + 1 : 0;
+        return month == 0 ? null : RangeOf(int.Parse(match.Groups["day"].Value, CultureInfo.InvariantCulture), month);
+    }
+
     private static (string? Words, string? Wrong) Reps(string text)
     {
         if (LooksLikeDate().IsMatch(text))
@@ -88,17 +96,21 @@ internal static partial class ProgramCell
 
     private static (string? Words, string? Wrong) Rest(string text)
     {
-        if (Whole(text) is { } seconds)
+        var bare = text.Replace("rest", string.Empty, StringComparison.OrdinalIgnoreCase).Trim();
+        if (Whole(bare) is { } seconds)
         {
             return (seconds + " s", null);
         }
 
-        var rest = Prime().Replace(text.Replace("rest", string.Empty, StringComparison.OrdinalIgnoreCase).Trim(), m => m.Value.Length == 1 && m.Value != "\"" ? " min" : " s");
+        var rest = Prime().Replace(bare, m => m.Value.Length == 1 && m.Value != "\"" ? " min" : " s");
         return RestTime().IsMatch(rest) ? (rest, null) : (null, $"\"{text}\" is no rest; write 90 s, 1:30 or 2 min.");
     }
 
     /// <summary>A whole number, also written as 3.0; null when it is none.</summary>
     private static string? Whole(string text) => WholeNumber().Match(text) is { Success: true } match ? match.Groups[1].Value : null;
+
+    [GeneratedRegex(@"^(?<day>[0-9]{1,2})[-. ]+(?<month>[A-Za-z]{3})[a-z]*$|^(?<month>[A-Za-z]{3})[a-z]*[-. ]+(?<day>[0-9]{1,2})$")]
+    private static partial Regex DayAndMonth();
 
     [GeneratedRegex(@"\s+")]
     private static partial Regex Spaces();

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text;
+using System.Text.RegularExpressions;
 
 namespace Ingegno.Core.Programs.Exchange;
 
@@ -10,8 +11,10 @@ namespace Ingegno.Core.Programs.Exchange;
 public sealed record WrittenRows(string Text, ImmutableArray<ProgramFault> Faults, int Lines);
 
 /// <summary>Turns a gym week in shorthand into rows of a table, and back without loss.</summary>
-public sealed class ProgramRows(ExerciseNames names)
+public sealed partial class ProgramRows(ExerciseNames names)
 {
+    private readonly string _anyName = names.Any;
+
     /// <summary>The fields that make up a line, in the order of the shorthand.</summary>
     private static readonly ImmutableArray<ProgramField> Modifiers =
         [ProgramField.Load, ProgramField.Percent, ProgramField.Rpe, ProgramField.Rir, ProgramField.Tempo, ProgramField.Rest, ProgramField.Note];
@@ -75,16 +78,38 @@ public sealed class ProgramRows(ExerciseNames names)
             return new ProgramRow { Note = text.TrimStart('#', ' ').Trim() };
         }
 
-        GymLine line;
-        try
-        {
-            line = new ShorthandLineReader(text, 1, names).Read();
-        }
-        catch (ShorthandException)
+        return Line(text) is { } line ? Row(line) : Faulty(text);
+    }
+
+    /// <summary>
+    /// A line with a fault in its name or dose: what stands around it is read all the same, with a known name and dose
+    /// in their place. A fault elsewhere leaves the whole line as the exercise.
+    /// </summary>
+    private ProgramRow Faulty(string text)
+    {
+        var parts = NameAndDose().Match(text);
+        if (!parts.Success || Line($"{parts.Groups["label"].Value} {_anyName} 1x1{parts.Groups["rest"].Value}") is not { } around)
         {
             return new ProgramRow { Exercise = text.Trim() };
         }
 
+        return Row(around) with { Exercise = parts.Groups["name"].Value, Sets = parts.Groups["sets"].Value, Reps = parts.Groups["reps"].Value };
+    }
+
+    private GymLine? Line(string text)
+    {
+        try
+        {
+            return new ShorthandLineReader(text, 1, names).Read();
+        }
+        catch (ShorthandException)
+        {
+            return null;
+        }
+    }
+
+    private static ProgramRow Row(GymLine line)
+    {
         var dose = Shorthand.Dose(line);
         var cross = dose.IndexOf('x', StringComparison.Ordinal);
         return new ProgramRow
@@ -117,7 +142,7 @@ public sealed class ProgramRows(ExerciseNames names)
             var (words, wrong) = ProgramCell.Read(field, OneLine(row.Cell(field)), loadUnit);
             if (wrong is not null)
             {
-                faults.Add(new ProgramFault(index, field, wrong, []));
+                faults.Add(new ProgramFault(index, field, wrong, ProgramCell.MeantBy(row.Cell(field)) is { } meant ? [meant] : []));
             }
 
             return words ?? OneLine(row.Cell(field));
@@ -133,7 +158,8 @@ public sealed class ProgramRows(ExerciseNames names)
         var (sets, reps) = (Cell(ProgramField.Sets), Cell(ProgramField.Reps));
         if (sets is not null || reps is not null)
         {
-            line.Add(sets is null ? ProgramField.Sets : ProgramField.Reps, $"{sets}x{reps}");
+            line.Add(ProgramField.Sets, sets);
+            line.Add(ProgramField.Reps, "x" + reps, joined: sets is not null);
         }
 
         foreach (var field in Modifiers)
@@ -170,6 +196,9 @@ public sealed class ProgramRows(ExerciseNames names)
         }
     }
 
+    [GeneratedRegex(@"^\s*(?<label>[A-Za-z][0-9]{1,2}(?=[.):\s])[.):]?|[A-Za-z][.):](?=\s))?\s*(?<name>\S.*?)\s+(?<sets>[0-9]+)\s*[x×]\s*(?<reps>\S+)(?<rest>.*)$", RegexOptions.IgnoreCase)]
+    private static partial Regex NameAndDose();
+
     /// <summary>A cell may hold line breaks; a line of the shorthand cannot.</summary>
     private static string OneLine(string cell) => cell.ReplaceLineEndings(" ").Trim();
 
@@ -181,14 +210,14 @@ public sealed class ProgramRows(ExerciseNames names)
 
         public string Text => _text.ToString();
 
-        public void Add(ProgramField field, string? words)
+        public void Add(ProgramField field, string? words, bool joined = false)
         {
             if (string.IsNullOrEmpty(words))
             {
                 return;
             }
 
-            _text.Append(_text.Length > 0 ? " " : string.Empty);
+            _text.Append(_text.Length > 0 && !joined ? " " : string.Empty);
             _spans.Add((_text.Length, field));
             _text.Append(words);
         }

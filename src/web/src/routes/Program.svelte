@@ -172,20 +172,20 @@
       </p>
     </section>
   {:else}
-    <div class="grid gap-5 lg:grid-cols-[12rem_minmax(0,1fr)]">
-      <nav aria-label="Weeks">
-        <ul class="grid gap-1 max-lg:flex max-lg:flex-wrap">
+    <div class="grid gap-5">
+      <nav aria-label="Weeks" class="rule-b flex flex-wrap items-center gap-1 pb-2">
+        <ul class="flex flex-wrap gap-1">
           {#each weeks as week (week.id)}
             <li>
               <button
-                class={['btn btn-sm w-full justify-start', week.id === grid.week?.id && 'btn-neutral']}
+                class={['btn btn-sm', week.id === grid.week?.id && 'btn-neutral']}
                 aria-current={week.id === grid.week?.id ? 'true' : undefined}
                 onclick={() => open(week)}>{week.value.name}</button
               >
             </li>
           {/each}
         </ul>
-        <button class="btn btn-ghost btn-sm mt-2" onclick={() => add(`Week ${weeks.length + 1}`, grid.text)}
+        <button class="btn btn-ghost btn-sm" onclick={() => add(`Week ${weeks.length + 1}`, grid.text)}
           >Copy this week on</button
         >
       </nav>

@@ -2,18 +2,18 @@ import type { ProgramField, ProgramRow } from '../api/types';
 
 /** Columns that a line of a gym program has in the grid, in order. */
 export const gridColumns = [
-  { field: 'day', label: 'Day', width: '8.5rem' },
+  { field: 'day', label: 'Day', width: '7.5rem' },
   { field: 'label', label: 'Label', width: '3.2rem' },
-  { field: 'exercise', label: 'Exercise', width: '14rem' },
+  { field: 'exercise', label: 'Exercise', width: '12.5rem' },
   { field: 'sets', label: 'Sets', width: '3.2rem' },
-  { field: 'reps', label: 'Reps', width: '6.5rem' },
-  { field: 'load', label: 'Load', width: '5.5rem' },
+  { field: 'reps', label: 'Reps', width: '6rem' },
+  { field: 'load', label: 'Load', width: '5.2rem' },
   { field: 'percent', label: '%', width: '3.4rem' },
   { field: 'rpe', label: 'RPE', width: '3.2rem' },
   { field: 'rir', label: 'RIR', width: '3.2rem' },
   { field: 'tempo', label: 'Tempo', width: '5.6rem' },
   { field: 'rest', label: 'Rest', width: '4.4rem' },
-  { field: 'note', label: 'Note', width: '11rem' },
+  { field: 'note', label: 'Note', width: '8rem' },
 ] as const satisfies { field: ProgramField; label: string; width: string }[];
 
 export type GridField = (typeof gridColumns)[number]['field'];
