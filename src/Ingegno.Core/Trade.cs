@@ -34,6 +34,18 @@ public sealed record Trade(
     /// <summary>Names under which the shorthand finds exercises.</summary>
     public ExerciseNames Names { get; } = new(Catalogue.All);
 
+    /// <summary>The trade with a practice's own exercises; one of the same id takes the place of the shipped one.</summary>
+    public Trade With(IReadOnlyCollection<Exercise> own)
+    {
+        ArgumentNullException.ThrowIfNull(own);
+        var replaced = own.Select(e => e.Id).ToHashSet();
+        return own.Count == 0
+            ? this
+            : new Trade(
+                new ExerciseCatalogue(Catalogue.All.Where(e => !replaced.Contains(e.Id)).Concat(own)),
+                KitKinds, ReadyItems, KitTemplates, Purchases, Strength, Leverage, Match, Techniques);
+    }
+
     private static Trade ReadShipped()
     {
         var assembly = typeof(Trade).Assembly;

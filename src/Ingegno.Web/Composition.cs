@@ -39,11 +39,16 @@ public static class Composition
             formatProvider: System.Globalization.CultureInfo.InvariantCulture));
 
         services.AddSingleton(TimeProvider.System);
-        services.AddSingleton(_ => Trade.Shipped);
-        services.AddSingleton<RebuildEngine>();
-        services.AddSingleton<NextSession>();
-        services.AddSingleton<KitValue>().AddSingleton<ReachableSetups>().AddSingleton(s => new BuyNext(s.GetRequiredService<RebuildEngine>(), s.GetRequiredService<Trade>().Match.Week));
-        services.AddSingleton(s => new KitShorthand(s.GetRequiredService<Trade>().KitKinds, s.GetRequiredService<Trade>().ReadyItems));
+
+        // Every request works with the trade of the signed-in practice: what ships, and its own exercises.
+        services.AddHttpContextAccessor();
+        services.AddSingleton<OwnExerciseStore>().AddSingleton<PracticeTrades>();
+        services.AddScoped(s => s.GetRequiredService<IHttpContextAccessor>().HttpContext?.User is { Identity.IsAuthenticated: true } coach
+            ? s.GetRequiredService<PracticeTrades>().Of(coach.CoachId())
+            : Trade.Shipped);
+        services.AddScoped<RebuildEngine>().AddScoped<NextSession>().AddScoped<KitValue>().AddScoped<ReachableSetups>();
+        services.AddScoped(s => new BuyNext(s.GetRequiredService<RebuildEngine>(), s.GetRequiredService<Trade>().Match.Week));
+        services.AddSingleton(_ => new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
         services.AddSingleton<IHangingScales, SimulatedHangingScales>();
         services.AddSingleton(s => new Database(s.GetRequiredService<IOptions<IngegnoOptions>>().Value.DatabaseFile));
         services.AddSingleton<CoachStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
@@ -86,9 +91,12 @@ public static class Composition
         var api = app.MapGroup("/api/v1");
         api.MapSession();
         api.MapCatalogue();
+        api.MapOwnExercises();
         api.MapClients();
         api.MapPlaces();
         api.MapKitTools();
+        api.MapLoadBuilder();
+        api.MapBandBench();
         api.MapScale();
         api.MapGymWeeks();
         api.MapPrograms();

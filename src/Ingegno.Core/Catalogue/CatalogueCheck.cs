@@ -20,13 +20,33 @@ public static class CatalogueCheck
             .SelectMany(e => e.Synonyms.Prepend(e.Name).Select(n => (Name: Words.Normalise(n), e.Id)))
             .GroupBy(n => n.Name).Where(g => g.Select(n => n.Id).Distinct().Count() > 1)
             .Select(g => $"the name \"{g.Key}\" stands for {Words.Join([.. g.Select(n => n.Id)])}");
-        return [.. names.Concat(catalogue.All.SelectMany(e => Faults(e, catalogue, kinds, strength, techniques)))];
+        return [.. names.Concat(catalogue.All.SelectMany(e => Faults(e, catalogue, kinds, strength, techniques).Select(f => $"{e.Id}: {f}")))];
+    }
+
+    /// <summary>
+    /// What is wrong with an exercise that a practice adds or changes, as sentences; empty when nothing is. Unlike the
+    /// shipped ones its neighbours need not point back.
+    /// </summary>
+    /// <param name="own">The exercise.</param>
+    /// <param name="trade">The trade that it would be part of, itself included.</param>
+    public static ImmutableArray<string> FaultsOfOwn(Exercise own, Trade trade)
+    {
+        ArgumentNullException.ThrowIfNull(own);
+        ArgumentNullException.ThrowIfNull(trade);
+        var names = own.Synonyms.Prepend(own.Name).Select(Words.Normalise).ToHashSet();
+        var taken =
+            from other in trade.Catalogue.All
+            where other.Id != own.Id
+            from name in other.Synonyms.Prepend(other.Name)
+            where names.Contains(Words.Normalise(name))
+            select $"the name \"{name}\" already stands for {other.Name}";
+        var techniques = trade.Techniques.Select(t => t.Of).ToHashSet();
+        return [.. OwnExerciseLimits.Faults(own).Concat(taken).Concat(Faults(own, trade.Catalogue, trade.KitKinds, trade.Strength, techniques, mutual: false)).Select(f => Words.Sentence(f) + ".")];
     }
 
     private static IEnumerable<string> Faults(
-        Exercise e, ExerciseCatalogue catalogue, KitKinds kinds, StrengthTables strength, IReadOnlyCollection<string> techniques)
+        Exercise e, ExerciseCatalogue catalogue, KitKinds kinds, StrengthTables strength, IReadOnlyCollection<string> techniques, bool mutual = true)
     {
-        string Fault(string what) => $"{e.Id}: {what}";
         foreach (var (id, back) in new[] { (e.Easier, (Func<Exercise, string?>)(o => o.Harder)), (e.Harder, o => o.Easier) })
         {
             if (id is null)
@@ -37,53 +57,53 @@ public static class CatalogueCheck
             var other = catalogue.Find(id);
             if (other is null)
             {
-                yield return Fault($"its neighbour {id} does not exist");
+                yield return $"its neighbour {id} does not exist";
             }
-            else if (back(other) != e.Id)
+            else if (mutual && back(other) != e.Id)
             {
-                yield return Fault($"its neighbour {id} does not point back");
+                yield return $"its neighbour {id} does not point back";
             }
             else if (other.Family != e.Family || (id == e.Harder ? other.Rung <= e.Rung : other.Rung >= e.Rung))
             {
-                yield return Fault($"its neighbour {id} is not the next rung of the same family");
+                yield return $"its neighbour {id} is not the next rung of the same family";
             }
         }
 
         if (Math.Abs(e.Muscles.Values.DefaultIfEmpty().Max() - 1) > 1e-9)
         {
-            yield return Fault("the strongest involvement of a muscle must be 1");
+            yield return "the strongest involvement of a muscle must be 1";
         }
 
         if (e.AtHome && e.Setups.IsDefaultOrEmpty)
         {
-            yield return Fault("an exercise for the home needs a set-up");
+            yield return "an exercise for the home needs a set-up";
         }
 
         if (e.AtHome && (e.Cues.Length is 0 or > 3))
         {
-            yield return Fault("an exercise for the home has one to three cues");
+            yield return "an exercise for the home has one to three cues";
         }
 
         if (e.Strength is { } relation && strength.Find(relation.Anchor) is null)
         {
-            yield return Fault($"the anchor lift {relation.Anchor} does not exist");
+            yield return $"the anchor lift {relation.Anchor} does not exist";
         }
 
         if (e.Tempo is not null && !Tempo.TryParse(e.Tempo, out _))
         {
-            yield return Fault($"the tempo {e.Tempo} cannot be read");
+            yield return $"the tempo {e.Tempo} cannot be read";
         }
 
         foreach (var technique in e.Techniques.Where(t => !techniques.Contains(t)))
         {
-            yield return Fault($"the technique {technique} does not exist");
+            yield return $"the technique {technique} does not exist";
         }
 
         foreach (var setup in e.Setups)
         {
             foreach (var fault in Faults(setup, kinds))
             {
-                yield return Fault($"set-up {setup.Id}: {fault}");
+                yield return $"set-up {setup.Id}: {fault}";
             }
         }
     }

@@ -28,6 +28,7 @@ public sealed class NextSession(Trade trade)
         var resistance = new ResistanceMatch(kit, new ReachableLoads(kit), client, new ClientStrength(client, trade.Strength), trade);
         return [.. from line in lines
                    from home in line.Chosen?.Exercises ?? []
+                   where trade.Catalogue.Find(home.ExerciseId) is not null // a practice may have removed its own
                    let logged = log.FirstOrDefault(l => l.Line == line.Gym.Line && l.ExerciseId == home.ExerciseId)
                    select DoubleProgression.Next(line.Gym.Line, Context(home, client, kit, resistance), logged?.Sets ?? [])];
     }

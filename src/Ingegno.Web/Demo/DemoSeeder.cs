@@ -27,7 +27,7 @@ public sealed record DemoSet(int Line, int Reps, int Rir);
 /// <summary>Fills an empty database with the demo club, always with the same data.</summary>
 public sealed class DemoSeeder(
     IOptions<IngegnoOptions> options, CoachStore coaches, ClientStore clients, PlaceStore places, GymWeekStore weeks, PlanStore plans,
-    LogStore logs, RebuildEngine engine, IPasswordHasher<Coach> hasher, TimeProvider clock)
+    LogStore logs, IPasswordHasher<Coach> hasher, TimeProvider clock)
 {
     private static readonly Lazy<DemoClub> Club = new(() =>
     {
@@ -71,7 +71,7 @@ public sealed class DemoSeeder(
             Kit = member.Places[0],
             GymLines = [.. member.GymWeeks[0].Text.Split('\n')],
         };
-        var plan = plans.Add(coach, client, placeIds[0], weekIds[0], PlanEndpoints.Document($"{member.GymWeeks[0].Name}, {member.Places[0].Name}", request, engine))!;
+        var plan = plans.Add(coach, client, placeIds[0], weekIds[0], PlanEndpoints.Document($"{member.GymWeeks[0].Name}, {member.Places[0].Name}", request, new RebuildEngine(Trade.Shipped)))!;
         if (!member.Log.IsDefaultOrEmpty)
         {
             logs.Add(coach, plan.Id, Session(plan.Value.Document.Plan, member.Log));

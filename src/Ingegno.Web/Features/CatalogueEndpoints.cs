@@ -23,9 +23,10 @@ public sealed record TradeSummary(
     ImmutableArray<FirstUseStep> FirstUse,
     ImmutableArray<ReadyItem> ReadyItems,
     ImmutableArray<KitTemplate> KitTemplates,
-    ImmutableArray<AnchorSummary> Anchors);
+    ImmutableArray<AnchorSummary> Anchors,
+    ImmutableArray<string> Techniques);
 
-/// <summary>The trade data, read-only.</summary>
+/// <summary>The trade data of the signed-in practice, read-only.</summary>
 public static class CatalogueEndpoints
 {
     public static void MapCatalogue(this IEndpointRouteBuilder api)
@@ -43,7 +44,8 @@ public static class CatalogueEndpoints
         trade.KitKinds.FirstUse,
         trade.ReadyItems,
         trade.KitTemplates,
-        [.. trade.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))]));
+        [.. trade.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))],
+        [.. trade.Techniques.OrderBy(t => t.Order).Select(t => t.Of).Distinct()]));
 
     private static ImmutableArray<BandSetup> BandSetups(Exercise exercise) =>
         [.. exercise.Setups.Where(s => s.Load.Band is not null).Select(s => new BandSetup(s.Id, s.Text.Replace("{load}", "the band", StringComparison.Ordinal).Replace("{anchor}", "an anchor", StringComparison.Ordinal), s.Load.Band!.Rig))];

@@ -12,6 +12,9 @@ public static class Limits
     /// <summary>Most gym weeks brought in at once.</summary>
     public const int GymWeeks = 60;
 
+    /// <summary>Most exercises of a practice's own.</summary>
+    public const int OwnExercises = 500;
+
     /// <summary>Most gym lines of a rebuild.</summary>
     public const int GymLines = 200;
 }

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, signIn, test } from '../support/fixtures.ts';
+import { addClient, expect, expectAccessible, signIn, test } from '../support/fixtures.ts';
 
 test('the catalogue is searched, narrowed, read and linked to', async ({ page, server }) => {
   await signIn(page, server.url);
@@ -22,4 +22,46 @@ test('the catalogue is searched, narrowed, read and linked to', async ({ page, s
   await page.getByLabel('Sparing the').selectOption('wrist');
   await page.getByLabel('Pattern').selectOption('horizontal push');
   await expect(list.getByRole('button', { name: /^Push-up mid chest/ })).toBeHidden();
+});
+
+test('a practice adds, changes and removes an exercise of its own', async ({
+  page,
+  server,
+  consoleErrors,
+}) => {
+  await signIn(page, server.url);
+  await page.goto(`${server.url}/catalogue?exercise=table-row`);
+  await expect(page.getByRole('heading', { name: 'Table row' })).toBeVisible();
+  await page.locator('body').press('n');
+  const dialog = page.getByRole('dialog', { name: 'A new exercise' });
+  await dialog.getByRole('button', { name: 'Keep the exercise' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('needs a name');
+  await dialog.getByLabel('Name', { exact: true }).fill('Slipway row');
+  await dialog.getByLabel('Cues, three at most, one a line').fill('Chest to the edge\nBody in one line');
+  await dialog.getByLabel('lats is').selectOption('synergist');
+  await dialog.getByLabel('Add to stress on joints').selectOption('knee');
+  await dialog.getByText('What they need and load').click();
+  await dialog.getByLabel('Set-ups as JSON').fill('[{');
+  await dialog.getByLabel('Set-ups as JSON').blur();
+  await expect(dialog.getByText(/The JSON cannot be read/)).toBeVisible();
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'Keep the exercise' }).click();
+  await expect(page.getByRole('heading', { name: 'Slipway row' })).toBeVisible();
+  await expect(page).toHaveURL(/exercise=slipway-row/);
+
+  const id = await addClient(page, 'Row owner', {
+    items: [{ id: 't', kind: 'dining-table', heightCm: 74 }],
+    text: 'Seated cable row 3x10\nSlipway row 3x8',
+  });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.locator('body').press('r');
+  await expect(page.getByRole('complementary', { name: 'Inspector' })).toContainText('Slipway row');
+
+  await page.goto(`${server.url}/catalogue?exercise=slipway-row`);
+  await page.getByRole('button', { name: 'Remove mine' }).click();
+  await expect(page.getByText(/is as it ships again, or gone/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Slipway row/ })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /^Slipway row/ })).toBeVisible();
+  expect(consoleErrors.splice(0).every((e) => e.includes('400'))).toBe(true);
 });

@@ -19,6 +19,12 @@ class Trade {
     ));
   }
 
+  /** Fetches it anew after the practice changed something of it. */
+  renew(): Promise<void> {
+    this.#loading = null;
+    return this.load();
+  }
+
   /** Name of an exercise; its key in words when the catalogue has it no more. */
   exerciseName(id: string): string {
     return this.summary?.exercises.find((e) => e.id === id)?.name ?? sentence(inWords(id));

@@ -4,7 +4,9 @@
   import { api, ask } from '../lib/api/client';
   import type { Exercise } from '../lib/api/types';
   import ExerciseCard from '../lib/catalogue/ExerciseCard.svelte';
+  import ExerciseEditor from '../lib/catalogue/ExerciseEditor.svelte';
   import { filtered, noFilter, type Filter } from '../lib/catalogue/filter';
+  import { OwnExercises } from '../lib/catalogue/ownExercises.svelte';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
@@ -33,6 +35,7 @@
 
   let all = $state.raw<Exercise[] | null>(null);
   let filter = $state<Filter>({ ...noFilter });
+  const own = new OwnExercises();
   let openId = $state('');
   let search = $state<HTMLInputElement>();
 
@@ -50,14 +53,13 @@
     }
 
     openId = String(searchParams.get('exercise') ?? '');
-    Promise.all([ask(() => api.GET('/api/v1/catalogue')), trade.load()]).then(
-      ([list]) => (all = list),
-      (error: unknown) => toasts.problem(error),
-    );
+    Promise.all([read(), trade.load()]).catch((error: unknown) => toasts.problem(error));
     return keys.add('Catalogue', [
       { key: '/', label: 'search', run: () => search?.focus() },
       { key: 'arrowdown', label: 'next exercise', run: () => move(1) },
       { key: 'arrowup', label: 'exercise before', run: () => move(-1) },
+      { key: 'n', label: 'a new exercise, like the open one', run: () => open && own.startFrom(open) },
+      { key: 'e', label: 'change the open exercise', run: () => open && own.change(open) },
       { key: 'escape', label: 'clear the filter', run: () => (filter = { ...noFilter }) },
     ]);
   });
@@ -71,6 +73,35 @@
     ]);
     showInAddress({ ...Object.fromEntries(changed), exercise: openId });
   });
+
+  async function read(): Promise<void> {
+    [all] = await Promise.all([ask(() => api.GET('/api/v1/catalogue')), own.load()]);
+  }
+
+  async function kept(id: string): Promise<void> {
+    await refresh();
+    [filter, openId] = [{ ...noFilter, venue: '' }, id];
+    toasts.done('The exercise is kept; it is offered from now on.');
+  }
+
+  async function refresh(): Promise<void> {
+    await Promise.all([read(), trade.renew()]);
+  }
+
+  async function remove(id: string): Promise<void> {
+    const removed = own.find(id);
+    if (!removed) return;
+    try {
+      await own.remove(removed);
+      await refresh();
+      toasts.done(
+        `${removed.value.name} is as it ships again, or gone.`,
+        () => void own.restore(removed).then(refresh, (error: unknown) => toasts.problem(error)),
+      );
+    } catch (error) {
+      toasts.problem(error);
+    }
+  }
 
   function move(by: number): void {
     const at = shown.findIndex((e) => e.id === open?.id);
@@ -155,7 +186,11 @@
               aria-pressed={exercise.id === open?.id}
               onclick={() => (openId = exercise.id)}
             >
-              <span class="font-semibold">{exercise.name}</span>
+              <span class="font-semibold"
+                >{exercise.name}{#if own.find(exercise.id)}<span
+                    class="ml-2 text-[13px] font-normal text-secondary">yours</span
+                  >{/if}</span
+              >
               <span class="soft text-[14px]"
                 >{Object.entries(exercise.muscles)
                   .filter(([, share]) => share >= 0.8)
@@ -180,6 +215,10 @@
       {#if open}
         <ExerciseCard
           exercise={open}
+          own={own.find(open.id) !== undefined}
+          onnew={() => open && own.startFrom(open)}
+          onchange={() => open && own.change(open)}
+          onremove={() => open && void remove(open.id)}
           named={(id) => all?.find((e) => e.id === id)?.name}
           onopen={(id) => (openId = id)}
         />
@@ -187,3 +226,5 @@
     </aside>
   </div>
 </main>
+
+<ExerciseEditor {own} all={all ?? []} onsaved={(id) => void kept(id)} />

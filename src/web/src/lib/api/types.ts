@@ -46,6 +46,7 @@ export type ResistanceRange = Schemas['ResistanceRange'];
 export type RosterRow = Schemas['RosterRow'];
 export type SavedClient = Schemas['SavedOfClientRecord'];
 export type SavedWeek = Schemas['SavedOfGymWeek'];
+export type SavedExercise = Schemas['SavedOfExercise'];
 export type SavedPlace = Schemas['SavedOfPlaceKit'];
 export type SavedPlan = Schemas['SavedOfPlanRecord'];
 export type SavedSession = Schemas['SavedOfSessionRecord'];

@@ -5,11 +5,16 @@
 
   interface Props {
     exercise: Exercise;
+    /** It is the practice's own, or changed by it. */
+    own: boolean;
+    onnew: () => void;
+    onchange: () => void;
+    onremove: () => void;
     named: (id: string) => string | undefined;
     onopen: (id: string) => void;
   }
 
-  let { exercise, named, onopen }: Props = $props();
+  let { exercise, own, onnew, onchange, onremove, named, onopen }: Props = $props();
   const muscles = $derived(Object.entries(exercise.muscles).toSorted((a, b) => b[1] - a[1]));
   const joints = $derived(Object.entries(exercise.joints).toSorted((a, b) => b[1] - a[1]));
   const stress = ['', 'light', 'medium', 'heavy'];
@@ -35,6 +40,13 @@
       of 5{exercise.impact ? `; impact ${exercise.impact} of 3` : ''}{exercise.headDown
         ? '; head below the hips'
         : ''}
+    </p>
+    <p class="mt-2 flex flex-wrap gap-2">
+      <button class="btn btn-xs" onclick={onchange}
+        >{own ? 'Change' : 'Change for my practice'} <span class="keycap">E</span></button
+      >
+      <button class="btn btn-xs" onclick={onnew}>New one like it <span class="keycap">N</span></button>
+      {#if own}<button class="btn btn-ghost btn-xs" onclick={onremove}>Remove mine</button>{/if}
     </p>
     {#if exercise.offByDefault}<p class="mt-1 border-l-2 border-error pl-2">{exercise.offByDefault}</p>{/if}
   </header>

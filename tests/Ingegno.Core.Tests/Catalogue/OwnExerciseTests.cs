@@ -1,0 +1,81 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Tests.Support;
+
+namespace Ingegno.Core.Tests.Catalogue;
+
+/// <summary>Exercises that a practice adds or changes.</summary>
+public class OwnExerciseTests
+{
+    private static readonly Exercise Own = Examples.Exercise("table-row") with { Id = "oar-row", Name = "Oar row between two chairs", Synonyms = [], Easier = null, Harder = null };
+
+    [Fact]
+    public void A_sound_one_has_no_faults() => Faults(Own).ShouldBeEmpty();
+
+    [Fact]
+    public void It_is_found_by_name_and_offered_where_its_kit_is()
+    {
+        var trade = Trade.Shipped.With([Own]);
+        var request = new RebuildRequest { Client = Examples.ClientA, Kit = Examples.Kit("dining-table 74"), GymLines = ["Seated cable row 3x10", "Oar row between two chairs 3x8"] };
+        var lines = new RebuildEngine(trade).Rebuild(request).Plan.Lines;
+
+        lines[0].Candidates.ShouldContain(c => c.Id == "oar-row");
+        lines[1].Gym.ExerciseId.ShouldBe("oar-row");
+        new RebuildEngine(Trade.Shipped).Rebuild(request).Errors.ShouldHaveSingleItem("another practice does not know it");
+    }
+
+    [Fact]
+    public void One_with_a_shipped_key_takes_its_place()
+    {
+        var changed = Examples.Exercise("table-row") with { Skill = 5, Easier = null, Harder = null };
+        var trade = Trade.Shipped.With([changed]);
+
+        trade.Catalogue.Get("table-row").Skill.ShouldBe(5);
+        trade.Catalogue.All.Length.ShouldBe(Trade.Shipped.Catalogue.All.Length);
+        CatalogueCheck.FaultsOfOwn(changed, trade).ShouldBeEmpty();
+    }
+
+    public static TheoryData<string, string> Broken() => new()
+    {
+        { "key", "key" }, { "name", "needs a name" }, { "taken", "already stands for" }, { "dose", "figures such as 3x8" }, { "muscle", "between 0 and 1" },
+        { "prime", "must be 1" }, { "skill", "1 to 5" }, { "joint", "1 to 3" }, { "kit", "unknown kit" }, { "role", "plays the role" }, { "setups", "needs a set-up" },
+        { "cues", "one to three cues" }, { "anchor", "anchor lift" }, { "technique", "technique" }, { "neighbour", "does not exist" }, { "tempo", "tempo" }, { "figure", "beyond anything" },
+        { "venue", "gym, home or both" }, { "twins", "share a key" }, { "long", "300 characters" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Broken))]
+    public void What_is_wrong_is_said_in_a_sentence(string what, string says)
+    {
+        var setup = Own.Setups[0];
+        var broken = what switch
+        {
+            "key" => Own with { Id = "Oar Row!" },
+            "name" => Own with { Name = " " },
+            "taken" => Own with { Synonyms = ["Bench presses"] },
+            "dose" => Own with { Name = "Row 3x8" },
+            "muscle" => Own with { Muscles = Own.Muscles.SetItem(Muscle.Lats, 7) },
+            "prime" => Own with { Muscles = ImmutableSortedDictionary<Muscle, double>.Empty.Add(Muscle.Lats, 0.4) },
+            "skill" => Own with { Skill = 9 },
+            "joint" => Own with { Joints = Own.Joints.SetItem(Joint.Elbow, 4) },
+            "kit" => Own with { Setups = [setup with { Needs = new Requirement { Thing = "hovercraft" } }] },
+            "role" => Own with { Setups = [setup with { Text = "From {nothing}" }] },
+            "setups" => Own with { Setups = [] },
+            "cues" => Own with { Cues = [] },
+            "anchor" => Own with { Strength = Own.Strength! with { Anchor = "arm-wrestling" } },
+            "technique" => Own with { Techniques = ["magic"] },
+            "neighbour" => Own with { Easier = "no-such-row" },
+            "tempo" => Own with { Tempo = "slow" },
+            "figure" => Own with { Setups = [setup with { Load = setup.Load with { BodyShare = 1e12 } }] },
+            "venue" => Own with { Venues = [] },
+            "twins" => Own with { Setups = [setup, setup] },
+            _ => Own with { Cues = [new string('x', 400)] },
+        };
+
+        Faults(broken).ShouldContain(f => f.Contains(says), what);
+    }
+
+    private static ImmutableArray<string> Faults(Exercise own) => CatalogueCheck.FaultsOfOwn(own, Trade.Shipped.With([own]));
+}
