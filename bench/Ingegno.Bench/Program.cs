@@ -6,6 +6,9 @@ Report(Scenarios.All);
 Console.WriteLine();
 var loads = Report(LoadScenarios.All);
 Console.WriteLine($"CP-SAT takes {loads[1] / loads[0]:0.0} times as long as the load builder (medians of this run)");
+Console.WriteLine();
+var choices = Report(ChoiceScenarios.All);
+Console.WriteLine(FormattableString.Invariant($"CP-SAT takes {choices[1] / choices[0]:0.0} times as long as the joint choice (medians of this run); {ChoiceScenarios.Gap()}"));
 
 static List<double> Report(IEnumerable<Scenario> scenarios)
 {

@@ -24,7 +24,7 @@ internal static class Scenarios
         }
     }
 
-    private static PlaceKit OrdinaryHome { get; } = new()
+    public static PlaceKit OrdinaryHome { get; } = new()
     {
         Name = "flat",
         Items =
@@ -55,7 +55,7 @@ internal static class Scenarios
         "Seated leg curl 3x12 60 s", "Hip abduction machine 3x20 60 s", "Cable kickback 3x15/side 60 s", "Crunch 3x15 60 s",
     ];
 
-    private static RebuildRequest Week(PlaceKit kit) => SixLines(kit) with { GymLines = FourDays };
+    public static RebuildRequest Week(PlaceKit kit) => SixLines(kit) with { GymLines = FourDays };
 
     private static RebuildRequest SixLines(PlaceKit kit) => new()
     {

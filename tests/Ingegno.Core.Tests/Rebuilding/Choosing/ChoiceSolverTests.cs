@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using CsCheck;
-using Google.OrTools.Sat;
 using Ingegno.Core.Rebuilding.Choosing;
 
 namespace Ingegno.Core.Tests.Rebuilding.Choosing;
@@ -20,7 +19,7 @@ public class ChoiceSolverTests
             {
                 var solution = ChoiceSolver.Solve(problem);
                 solution.Proven.ShouldBeTrue();
-                solution.Worth.ShouldBe(ByCpSat(problem), 1e-3);
+                solution.Worth.ShouldBe(ChoiceByCpSat.Solve(problem), 1e-4);
             },
             iter: 25);
 
@@ -128,66 +127,5 @@ public class ChoiceSolverTests
         }
 
         return best;
-    }
-
-    /// <summary>The same problem as a constraint model, everything in thousandths.</summary>
-    private static double ByCpSat(ChoiceProblem problem)
-    {
-        const double Scale = 1000;
-        var model = new CpModel();
-        var taken = problem.Lines.Select((l, i) => l.Select((_, o) => model.NewBoolVar($"x{i}.{o}")).ToArray()).ToArray();
-        var worth = new List<LinearExpr>();
-        for (var i = 0; i < taken.Length; i++)
-        {
-            model.AddAtMostOne(taken[i]);
-            for (var o = 0; o < taken[i].Length; o++)
-            {
-                worth.Add((long)Math.Round(problem.Lines[i][o].Value * Scale) * taken[i][o]);
-                for (var b = 0; b < problem.Clashes[i].Length; b++)
-                {
-                    for (var p = 0; p < taken[i - 1 - b].Length; p++)
-                    {
-                        AddClash(model, worth, taken[i][o], taken[i - 1 - b][p], problem.Clashes[i][b][o, p]);
-                    }
-                }
-            }
-        }
-
-        for (var m = 0; m < problem.WantedSets.Length; m++)
-        {
-            // Counted in halves of a set; each costs half of what a set does.
-            var halves = LinearExpr.Sum(taken.SelectMany((l, i) => l.Select((x, o) => (long)Math.Round(2 * problem.Lines[i][o].Sets.Where(s => s.Muscle == m).Sum(s => s.Sets)) * x)));
-            var (missed, extra) = (model.NewIntVar(0, 10_000, $"missed{m}"), model.NewIntVar(0, 10_000, $"extra{m}"));
-            model.Add(halves + missed - extra == (long)Math.Round(2 * problem.WantedSets[m]));
-            worth.Add(-(long)Math.Round(problem.MissedSet * Scale / 2) * missed);
-            worth.Add(-(long)Math.Round(problem.ExtraSet * Scale / 2) * extra);
-        }
-
-        for (var d = 0; d < problem.Days; d++)
-        {
-            var minutes = LinearExpr.Sum(taken.SelectMany((l, i) => problem.Day[i] == d ? l.Select((x, o) => (long)(problem.Lines[i][o].Seconds / 60) * x) : []));
-            var over = model.NewIntVar(0, 10_000, $"over{d}");
-            model.Add(over >= minutes - (long)(problem.SecondsPerDay!.Value / 60));
-            worth.Add(-(long)Math.Round(problem.OverSecond * 60 * Scale) * over);
-        }
-
-        model.Maximize(LinearExpr.Sum(worth));
-        var solver = new CpSolver { StringParameters = "num_workers:1" };
-        solver.Solve(model).ShouldBe(CpSolverStatus.Optimal);
-        return solver.ObjectiveValue / Scale;
-    }
-
-    private static void AddClash(CpModel model, List<LinearExpr> worth, BoolVar a, BoolVar b, double cost)
-    {
-        if (cost == ChoiceProblem.Never)
-        {
-            model.AddBoolOr([a.Not(), b.Not()]);
-        }
-        else if (cost > 0)
-        {
-            var both = model.NewBoolVar("both");
-            model.AddBoolOr([a.Not(), b.Not(), both]);
-            worth.Add(-(long)Math.Round(cost * 1000) * both);
-        }
     }
 }
