@@ -52,7 +52,7 @@ public static class Composition
         services.AddSingleton<IHangingScales, SimulatedHangingScales>();
         services.AddSingleton(s => new Database(s.GetRequiredService<IOptions<IngegnoOptions>>().Value.DatabaseFile));
         services.AddSingleton<CoachStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
-        services.AddSingleton<GymWeekStore>().AddSingleton<PlanStore>().AddSingleton<LogStore>();
+        services.AddSingleton<GymWeekStore>().AddSingleton<PlanStore>().AddSingleton<LogStore>().AddSingleton<PriceStore>();
         services.AddSingleton<IPasswordHasher<Coach>, PasswordHasher<Coach>>();
         services.AddSingleton<DemoSeeder>();
         services.AddValidatorsFromAssemblyContaining<IngegnoOptions>(ServiceLifetime.Singleton);

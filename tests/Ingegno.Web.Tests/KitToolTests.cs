@@ -100,12 +100,27 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
         var plans = new[] { new { client = Profile, kit = new { name = "x", items = Bag }, gymLines = new[] { "Pull-up 4x8", "Leg curl 3x12" } } };
         var usual = (await browser.Make("/api/v1/buy-next", new { plans })).EnumerateArray().ToList();
         var last = usual[^1].GetProperty("name").GetString()!;
-        var own = await browser.Make("/api/v1/buy-next", new { plans, budget = 30, prices = new[] { new { name = last, price = 0.5 } } });
+        (await browser.Put("/api/v1/prices", new { name = last, price = 0.5 })).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        var own = await browser.Make("/api/v1/buy-next", new { plans, budget = 30 });
+        (await browser.Read("/api/v1/prices"))[0].GetProperty("price").GetDouble().ShouldBe(0.5);
+        (await browser.Delete("/api/v1/prices")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
 
         usual.Count.ShouldBeGreaterThan(3);
         usual.Select(g => g.GetProperty("gainPer100").GetDouble()).ShouldBeInOrder(SortDirection.Descending);
         own[0].GetProperty("name").GetString().ShouldBe(last, "it costs next to nothing now");
         own.EnumerateArray().ShouldAllBe(g => g.GetProperty("price").GetDouble() <= 30);
+        (await browser.Read("/api/v1/prices")).GetArrayLength().ShouldBe(0);
+    }
+
+    [Fact]
+    public async Task What_to_buy_next_says_whose_line_it_improves()
+    {
+        var browser = await server.SignedIn();
+        var plans = new[] { "Pull-up 4x8", "Leg curl 3x12" }.Select(line => new { client = Profile, kit = new { name = "x", items = Bag }, gymLines = new[] { line } });
+        var lines = (await browser.Make("/api/v1/buy-next", new { plans })).EnumerateArray().SelectMany(g => g.GetProperty("lines").EnumerateArray()).ToList();
+
+        lines.Where(l => l.GetProperty("gymExercise").GetString() == "Pull-up").ShouldAllBe(l => l.GetProperty("plan").GetInt32() == 0);
+        lines.Select(l => l.GetProperty("plan").GetInt32()).Distinct().Order().ShouldBe([0, 1]);
     }
 
     [Fact]
@@ -120,11 +135,13 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
             new { plans = new object?[] { null } },
             new { plans = Enumerable.Repeat(plan, 13) },
             new { plans = new[] { plan }, budget = -5 },
-            new { plans = new[] { plan }, prices = new[] { new { name = "Bench", price = 0 } } },
         })
         {
             (await browser.Post("/api/v1/buy-next", wrong)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         }
+
+        await browser.Put("/api/v1/prices", new { name = "Pull-up bar", price = 0 }).Problem(400, "validation");
+        await browser.Put("/api/v1/prices", new { name = "Moon", price = 5 }).Problem(400, "validation");
     }
 
     public static TheoryData<string> AbsurdItems() =>

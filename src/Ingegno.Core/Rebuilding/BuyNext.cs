@@ -12,7 +12,13 @@ namespace Ingegno.Core.Rebuilding;
 public sealed record Purchase(string Name, double Price, KitItem Item);
 
 /// <summary>A line that a purchase would bring closer to the gym.</summary>
-public sealed record ImprovedLine(string GymExercise, string Before, string After, double From, double To);
+/// <param name="Plan">Which of the plans asked about it belongs to, 0 first.</param>
+/// <param name="GymExercise">Exercise of the gym line.</param>
+/// <param name="Before">What stands there now.</param>
+/// <param name="After">What would stand there.</param>
+/// <param name="From">Match now.</param>
+/// <param name="To">Match then.</param>
+public sealed record ImprovedLine(int Plan, string GymExercise, string Before, string After, double From, double To);
 
 /// <summary>What a purchase would bring.</summary>
 /// <param name="Name">The purchase.</param>
@@ -42,7 +48,7 @@ public sealed class BuyNext(RebuildEngine engine, WeekRules rules)
         var before = plans.Select(p => (Request: p, engine.Rebuild(p).Plan.Lines)).ToList();
         return [.. offers
             .Where(o => o.Price > 0 && (budget is null || o.Price <= budget))
-            .Select(o => Gain(o, before))
+            .AsParallel().AsOrdered().Select(o => Gain(o, before))
             .Where(g => g.Lines.Length > 0)
             .OrderByDescending(g => g.GainPer100).ThenBy(g => g.Name, StringComparer.Ordinal)];
     }
@@ -51,7 +57,7 @@ public sealed class BuyNext(RebuildEngine engine, WeekRules rules)
     {
         var gain = 0.0;
         var improved = new List<(ImprovedLine Line, double Gain)>();
-        foreach (var (request, lines) in before)
+        foreach (var (plan, (request, lines)) in before.Index())
         {
             var item = offer.Item with { Id = FreshId(request.Kit) };
             var after = engine.Rebuild(request with { Kit = request.Kit with { Items = request.Kit.Items.Add(item) } }).Plan.Lines;
@@ -62,7 +68,7 @@ public sealed class BuyNext(RebuildEngine engine, WeekRules rules)
                 gain += weight * (to - from);
                 if (to - from > Noticeable)
                 {
-                    improved.Add((new ImprovedLine(old.GymExerciseName, old.Chosen?.Name ?? "nothing", now.Chosen?.Name ?? "nothing", from, to), weight * (to - from)));
+                    improved.Add((new ImprovedLine(plan, old.GymExerciseName, old.Chosen?.Name ?? "nothing", now.Chosen?.Name ?? "nothing", from, to), weight * (to - from)));
                 }
             }
         }

@@ -166,6 +166,8 @@ test('what to buy next is tried in the gym weeks, by the coach\u2019s prices and
   await page.getByLabel('Price of Pull-up bar').fill('0.5');
   await page.getByLabel('Price of Pull-up bar').blur();
   await expect(offers.first()).toContainText('Pull-up bar');
+  await page.reload();
+  await expect(page.getByLabel('Price of Pull-up bar')).toHaveValue('0.5');
   await page.getByLabel('Price of Pull-up bar').fill('-1');
   await page.getByLabel('Price of Pull-up bar').blur();
   await expect(page.getByText(/A price lies above 0/)).toBeVisible();
@@ -181,6 +183,18 @@ test('what to buy next is tried in the gym weeks, by the coach\u2019s prices and
   await expect(page.getByText('Pull-up bar stands here now.')).toBeVisible();
   await page.locator('body').press('n');
   await expect(offers.filter({ hasText: 'Pull-up bar' })).toHaveCount(0);
+
+  await page.getByLabel(/for all my clients/).check();
+  await expect(page.getByText(/Each offer is tried in \d+ clients’ weeks/)).toBeVisible();
+  await page
+    .getByRole('button', { name: /points of match/ })
+    .first()
+    .click({ timeout: 60_000 });
+  await expect(offers.first()).toContainText(
+    /Tamsin Okoro|Kofi Lindqvist|Maren Teague|Dario Whitlock|Bruno Halvorsen/,
+  );
+  await page.getByRole('button', { name: 'Back to usual prices' }).click();
+  await expect(page.getByRole('button', { name: 'Back to usual prices' })).toBeHidden();
 });
 
 test('without a gym week what to buy next says what to do first', async ({ page, server }) => {

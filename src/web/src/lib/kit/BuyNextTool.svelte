@@ -1,6 +1,7 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { api, ask } from '../api/client';
-  import type { ClientProfile, PlaceKit, PurchaseGain, SavedWeek } from '../api/types';
+  import type { ClientProfile, PlaceKit, PurchaseGain, RebuildRequest, SavedWeek } from '../api/types';
   import { toasts } from '../toasts.svelte';
   import NumberField from '../ui/NumberField.svelte';
   import { count, number } from '../words';
@@ -14,12 +15,16 @@
   let { bench }: Props = $props();
   let weeks = $state<SavedWeek[] | null>(null);
   let gains = $state<PurchaseGain[] | null>(null);
+  /** For whom things are bought: this client, or all that have a place and a program. */
+  let forAll = $state(false);
+  let others = $state.raw<{ name: string; plan: RebuildRequest }[] | null>(null);
   let budget = $state<number | null>(null);
   let open = $state<string | null>(null);
   let busy = $state(false);
   let wrongPrice = $state<string | null>(null);
   let run = 0;
   const mostWeeks = 12;
+  const names = $derived(forAll ? (others ?? []).map((o) => o.name) : []);
   const most = $derived(Math.max(0.01, ...(gains ?? []).map((g) => g.gain)));
   const budgetIsWrong = $derived(budget !== null && (budget <= 0 || budget > 1_000_000));
 
@@ -32,18 +37,59 @@
     );
   });
 
-  $effect(() => {
+  const lines = (week: SavedWeek): string[] => week.value.text.split(/\r?\n/);
+
+  /** First week and place of every client who has both: things may serve several. */
+  async function readOthers(): Promise<void> {
+    const roster = await ask(() => api.GET('/api/v1/clients'));
+    const plans = await Promise.all(
+      roster
+        .filter((row) => row.places.length > 0)
+        .slice(0, mostWeeks)
+        .map(async (row) => {
+          const params = { params: { path: { clientId: row.id } } };
+          const [places, theirs] = await Promise.all([
+            ask(() => api.GET('/api/v1/clients/{clientId}/places', params)),
+            ask(() => api.GET('/api/v1/clients/{clientId}/gym-weeks', params)),
+          ]);
+          const [place, week] = [places[0], theirs[0]];
+          return place && week
+            ? [
+                {
+                  name: row.client.name,
+                  plan: { client: row.client.profile, kit: place.value, gymLines: lines(week) },
+                },
+              ]
+            : [];
+        }),
+    );
+    others = plans.flat();
+  }
+
+  function toggle(): void {
+    gains = null;
+    if (forAll && others === null) readOthers().catch((error: unknown) => toasts.problem(error));
+  }
+
+  function plansAsked(): RebuildRequest[] {
     const client = bench.client?.value.profile;
-    if (!client || !weeks || weeks.length === 0 || budgetIsWrong) return;
+    if (forAll) return (others ?? []).map((o) => o.plan);
+    if (!client) return [];
     const kit = $state.snapshot(bench.draft) as PlaceKit;
+    return (weeks ?? []).slice(0, mostWeeks).map((week) => ({
+      client: $state.snapshot(client) as ClientProfile,
+      kit,
+      gymLines: lines(week),
+    }));
+  }
+
+  $effect(() => {
+    void ownPrices.changes;
+    const plans = plansAsked();
+    if (plans.length === 0 || budgetIsWrong) return;
     const body = {
-      plans: weeks.slice(0, mostWeeks).map((week) => ({
-        client: $state.snapshot(client) as ClientProfile,
-        kit,
-        gymLines: week.value.text.split(/\r?\n/),
-      })),
+      plans,
       budget,
-      prices: ownPrices.list(),
     };
     const mine = ++run;
     const timer = setTimeout(() => {
@@ -58,20 +104,40 @@
     return () => clearTimeout(timer);
   });
 
+  onMount(() => void ownPrices.load().catch((error: unknown) => toasts.problem(error)));
+
+  async function setPrice(gain: PurchaseGain, input: HTMLInputElement): Promise<void> {
+    try {
+      wrongPrice = (await ownPrices.set(gain.name, input.valueAsNumber)) ? null : gain.name;
+    } catch (error) {
+      wrongPrice = gain.name;
+      toasts.problem(error);
+    }
+
+    if (wrongPrice) input.value = String(gain.price);
+  }
+
   const percent = (match: number): string => `${Math.round(match * 100)} %`;
 </script>
 
 <div class="grid gap-3 p-4" aria-busy={busy}>
   <h2 class="text-xl">What to buy or borrow next</h2>
-  {#if weeks && weeks.length === 0}
+  <label class="flex items-center gap-2">
+    <input type="checkbox" class="checkbox checkbox-sm" bind:checked={forAll} onchange={toggle} />
+    for all my clients, each with the first place and week
+  </label>
+  {#if weeks && weeks.length === 0 && !forAll}
     <p>
       No gym week is kept for this client yet. Rebuild one at the workbench; then each offer is tried in it.
     </p>
   {:else}
     <p class="soft text-[14px]">
-      Each offer is tried in {weeks ? count(Math.min(weeks.length, mostWeeks), 'gym week') : 'the gym weeks'} with
-      the kit of this place; most gain in match for the money comes first. Prices are usual ones until you set your
-      own.
+      Each offer is tried in {forAll
+        ? count(others?.length ?? 0, 'client’s week', 'clients’ weeks')
+        : weeks
+          ? count(Math.min(weeks.length, mostWeeks), 'gym week')
+          : 'the gym weeks'} with the kit of {forAll ? 'each' : 'this place'}; most gain in match for the
+      money comes first. Prices are usual ones until you set your own.
     </p>
     <NumberField
       class="w-60"
@@ -114,8 +180,7 @@
                 aria-label="Price of {gain.name}"
                 value={gain.price}
                 onchange={(event) => {
-                  wrongPrice = ownPrices.set(gain.name, event.currentTarget.valueAsNumber) ? null : gain.name;
-                  if (wrongPrice) event.currentTarget.value = String(gain.price);
+                  void setPrice(gain, event.currentTarget);
                 }}
               />
             </div>
@@ -126,18 +191,18 @@
               <div class="grid gap-1 pb-2 text-[14px]">
                 {#each gain.lines as line, i (i)}
                   <p>
-                    <b>{line.gymExercise}</b>: {line.before}
+                    {#if forAll}{names[line.plan]},{/if} <b>{line.gymExercise}</b>: {line.before}
                     <span class="figures soft">{percent(line.from)}</span>
                     → {line.after} <span class="figures text-primary">{percent(line.to)}</span>
                   </p>
                 {/each}
-                <button
-                  class="btn btn-sm justify-self-start"
-                  onclick={() => {
-                    bench.add(gain.item);
-                    toasts.done(`${gain.name} stands here now.`, () => bench.undo());
-                  }}>It is here now: add it to the kit</button
-                >
+                {#if !forAll}<button
+                    class="btn btn-sm justify-self-start"
+                    onclick={() => {
+                      bench.add(gain.item);
+                      toasts.done(`${gain.name} stands here now.`, () => bench.undo());
+                    }}>It is here now: add it to the kit</button
+                  >{/if}
               </div>
             {/if}
           </li>
@@ -146,7 +211,8 @@
     {/if}
     {#if ownPrices.any}<button
         class="btn btn-ghost btn-sm justify-self-start"
-        onclick={() => ownPrices.clear()}>Back to usual prices</button
+        onclick={() => void ownPrices.clear().catch((error: unknown) => toasts.problem(error))}
+        >Back to usual prices</button
       >{/if}
   {/if}
 </div>

@@ -1,42 +1,38 @@
-const key = 'ingegno-prices';
-const highest = 1_000_000;
+import { api, ask } from '../api/client';
 
-function kept(): Record<string, number> {
-  try {
-    const read: unknown = JSON.parse(localStorage.getItem(key) ?? '{}');
-    if (typeof read !== 'object' || read === null) return {};
-    return Object.fromEntries(Object.entries(read).filter(([, price]) => isPrice(price)));
-  } catch {
-    return {};
-  }
-}
+const highest = 1_000_000;
 
 const isPrice = (price: unknown): price is number =>
   typeof price === 'number' && price > 0 && price <= highest;
 
-/** Prices the coach set for things on offer, kept in this browser. */
+/** Prices that the coach set for things on offer. */
 class OwnPrices {
-  #prices = $state<Record<string, number>>(kept());
+  #prices = $state<Record<string, number>>({});
+  /** Rises with every change, so that what rests on the prices is asked anew. */
+  changes = $state(0);
 
   get any(): boolean {
     return Object.keys(this.#prices).length > 0;
   }
 
-  list(): { name: string; price: number }[] {
-    return Object.entries(this.#prices).map(([name, price]) => ({ name, price }));
+  async load(): Promise<void> {
+    const prices = await ask(() => api.GET('/api/v1/prices'));
+    this.#prices = Object.fromEntries(prices.map((p) => [p.name, p.price]));
   }
 
   /** False when it is no price; the one before stays. */
-  set(name: string, price: number): boolean {
+  async set(name: string, price: number): Promise<boolean> {
     if (!isPrice(price)) return false;
+    await ask(() => api.PUT('/api/v1/prices', { body: { name, price } }));
     this.#prices[name] = price;
-    localStorage.setItem(key, JSON.stringify(this.#prices));
+    this.changes++;
     return true;
   }
 
-  clear(): void {
+  async clear(): Promise<void> {
+    await ask(() => api.DELETE('/api/v1/prices'));
     this.#prices = {};
-    localStorage.removeItem(key);
+    this.changes++;
   }
 }
 
