@@ -94,6 +94,21 @@ public class AcceptanceRowTests
         Examples.ChosenForLast(result).ShouldBe(["band-lateral-raise"]);
     }
 
+    [Theory]
+    [InlineData("Bench press 4x8", "dumbbell-bench-press", "dumbbell 25 x2", "bench 44")]
+    [InlineData("Lying leg curl 3x12", "sliding-leg-curl-lowering-only", "sliders", "sliding-floor")]
+    [InlineData("Barbell hip thrust 4x10", "single-leg-hip-thrust", "sofa 44", "rucksack", "bottle x6")]
+    [InlineData("Triceps pushdown 3x12", "band-triceps-pushdown", "band-tube 8", "closed-door")]
+    [InlineData("Barbell curl 3x10", "dumbbell-curl", "dumbbell 10 x2")]
+    [InlineData("Standing calf raise 4x12", "single-leg-calf-raise", "stairs 18")]
+    [InlineData("Seated cable row 3x10", "table-row", "dining-table 74")]
+    [InlineData("Pallof press 3x10/side", "band-anti-rotation-press", "band-loop 8", "banister")]
+    [InlineData("Cable fly 3x15", "sliding-push-up-fly", "sliders", "sliding-floor")]
+    [InlineData("Farmer carry 3x40 s", "pair-carry", "jerrycan 20 x2")]
+    [InlineData("Lat pulldown 3x10", "band-assisted-pull-up", "band-loop 15", "pull-up-bar")]
+    public void More_rows_of_the_trade(string gym, string home, params string[] kit) =>
+        Examples.ChosenForLast(Examples.Rebuild(Examples.ClientA, Examples.Kit(kit), gym)).ShouldBe([home]);
+
     private static readonly string[] LateInTheSession =
     [
         "Back squat 4x6",

@@ -51,6 +51,13 @@ test('views', async ({ page, server }) => {
   await page.getByRole('heading', { name: 'Candidates' }).waitFor();
   await page.keyboard.press('ArrowDown');
   await shoot('workbench');
+  await page.keyboard.press('Shift+P');
+  await page
+    .getByText(/on average/)
+    .nth(1)
+    .waitFor();
+  await shoot('two-places');
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /dark theme/ }).click();
   await shoot('workbench-slate');
   await page.getByRole('button', { name: /light theme/ }).click();
@@ -62,6 +69,17 @@ test('views', async ({ page, server }) => {
   );
   await page.getByRole('heading', { name: 'To mend' }).waitFor();
   await shoot('gym-week');
+  await page.goto(`${server.url}/clients/1/program`);
+  await page.getByLabel('Exercise, line 1', { exact: true }).waitFor();
+  await shoot('program');
+  await page.keyboard.press('i');
+  const table =
+    'Training block;;;;;\nDay;Exercise;Sets;Reps;Weight (lb);Rest\n1;Bench press;4;8-12;135;90\n;Barbell row;4;12-Aug;95;1:30\n2;Back squat;5;5;185;3 min\n;Zercher hold march;3;30 s;;60\n';
+  await page
+    .getByLabel(/^A file/)
+    .setInputFiles({ name: 'block.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
+  await page.getByRole('button', { name: /^Bring in 1/ }).waitFor();
+  await shoot('program-import');
   await page.goto(`${server.url}/plans/${plan}/handout`);
   await page.getByRole('button', { name: 'Print' }).waitFor();
   await shoot('handout');
