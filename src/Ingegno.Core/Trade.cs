@@ -24,7 +24,8 @@ public sealed record Trade(
     StrengthTables Strength,
     LeverageTables Leverage,
     MatchRules Match,
-    ImmutableArray<Technique> Techniques)
+    ImmutableArray<Technique> Techniques,
+    ImmutableArray<Approach> Approaches)
 {
     private static readonly Lazy<Trade> LazyShipped = new(ReadShipped);
 
@@ -33,6 +34,9 @@ public sealed record Trade(
 
     /// <summary>Names under which the shorthand finds exercises.</summary>
     public ExerciseNames Names { get; } = new(Catalogue.All);
+
+    /// <summary>The approach of that key; the default when there is none.</summary>
+    public Approach ApproachOf(string? id) => Approaches.FirstOrDefault(a => a.Id == id) ?? Approaches.First(a => a.Id == Approach.Default);
 
     /// <summary>The trade with a practice's own exercises; one of the same id takes the place of the shipped one.</summary>
     public Trade With(IReadOnlyCollection<Exercise> own)
@@ -43,7 +47,7 @@ public sealed record Trade(
             ? this
             : new Trade(
                 new ExerciseCatalogue(Catalogue.All.Where(e => !replaced.Contains(e.Id)).Concat(own)),
-                KitKinds, ReadyItems, KitTemplates, Purchases, Strength, Leverage, Match, Techniques);
+                KitKinds, ReadyItems, KitTemplates, Purchases, Strength, Leverage, Match, Techniques, Approaches);
     }
 
     private static Trade ReadShipped()
@@ -62,7 +66,8 @@ public sealed record Trade(
             Read<StrengthTables>("trade/strength.json"),
             Read<LeverageTables>("trade/leverage.json"),
             Read<MatchRules>("trade/matching.json"),
-            Read<ImmutableArray<Technique>>("trade/techniques.json"));
+            Read<ImmutableArray<Technique>>("trade/techniques.json"),
+            Read<ImmutableArray<Approach>>("trade/approaches.json"));
 
         T Read<T>(string name)
         {

@@ -60,6 +60,9 @@ public sealed record ClientProfile
     /// <summary>Ids of exercises the client refuses or the coach has banned for this client.</summary>
     public ImmutableArray<string> Refuses { get; init; } = [];
 
+    /// <summary>Approach that the client's plans follow unless a week or day has its own; null for the default.</summary>
+    public string? Approach { get; init; }
+
     /// <summary>High blood pressure: no all-out isometrics, no head-down positions.</summary>
     public bool HighBloodPressure { get; init; }
 }

@@ -79,7 +79,7 @@ public sealed class CandidateWriter(ClientProfile client, ExerciseCatalogue cata
             Checks = loaded.Checks,
             ExpectedReps = loaded.Reps?.InWords,
             RestsOn = loaded.RestsOn,
-            Dose = DosePrescriber.Prescribe(line.Line, exercise, client, line.Effort, loaded.Reps?.Mid, loaded.Techniques),
+            Dose = DosePrescriber.Prescribe(line.Line, exercise, client, line.Effort, loaded.Reps?.Mid, loaded.Techniques, line.Approach),
             Steps = [.. loaded.Setup.Steps.Select(s => SetupText.Fill(s, loaded.Bindings, load))],
             Cues = exercise.Cues,
             Cautions = [.. exercise.Cautions, .. loaded.Setup.Cautions, .. CandidateFilter.Cautions(exercise, client), .. LoadCautions(loaded)],

@@ -7,7 +7,12 @@ using Ingegno.Core.Programs;
 namespace Ingegno.Core.Matching;
 
 /// <summary>A gym line as the matcher sees it.</summary>
-public sealed record LineToMatch(GymLine Line, Exercise Exercise, LineRole Role, WantedEffort Effort);
+/// <param name="Line">What it asks for under the approach.</param>
+/// <param name="Exercise">Exercise of the gym line.</param>
+/// <param name="Role">What it is for.</param>
+/// <param name="Effort">How hard it is meant.</param>
+/// <param name="Approach">The school that its day follows.</param>
+public sealed record LineToMatch(GymLine Line, Exercise Exercise, LineRole Role, WantedEffort Effort, Approach Approach);
 
 /// <summary>One exercise that passed the filters, with its parts, before a dose is set.</summary>
 public sealed record Scored(Exercise Exercise, LoadedSetup Loaded, ImmutableArray<PartScore> Parts, double Match)

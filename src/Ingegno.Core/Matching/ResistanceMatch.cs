@@ -54,7 +54,7 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
     private readonly SystemLoads _systems = new(new BodyShares(BodySegments.Of(client.Sex), strength.StatureCm, trade.Leverage), strength.BodyMassKg);
     private readonly Dictionary<LoadModel, IReadOnlyList<ReachableLoad>> _options = new(ReferenceEqualityComparer.Instance);
     private readonly Dictionary<Setup, Prepared> _prepared = new(ReferenceEqualityComparer.Instance);
-    private readonly Dictionary<Exercise, ImmutableArray<TechniqueSet>> _techniques = new(ReferenceEqualityComparer.Instance);
+    private readonly Dictionary<(string Exercise, string Approach), ImmutableArray<TechniqueSet>> _techniques = [];
 
     /// <summary>
     /// The best loaded set-up, or the reason why there is none: what is missing, or that even the lightest is too hard.
@@ -66,7 +66,7 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         (Prepared At, Rating Rating)? best = null;
         var missing = new List<string>();
         var sources = new List<LoadSource>();
-        var techniques = TechniquesFor(exercise);
+        var techniques = TechniquesFor(exercise, line.Approach);
         foreach (var setup in exercise.Setups)
         {
             var at = Prepare(exercise, setup);
@@ -199,11 +199,12 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         return _prepared[setup] = new Prepared(setup, fit.Bindings, loads.ToImmutable(), missing.ToImmutable(), []);
     }
 
-    private ImmutableArray<TechniqueSet> TechniquesFor(Exercise exercise)
+    private ImmutableArray<TechniqueSet> TechniquesFor(Exercise exercise, Approach approach)
     {
-        if (!_techniques.TryGetValue(exercise, out var sets))
+        if (!_techniques.TryGetValue((exercise.Id, approach.Id), out var sets))
         {
-            _techniques[exercise] = sets = OwnTempoLeaves(exercise) < 1 ? [] : TechniqueChoice.SetsFor(exercise, client.Level, trade.Techniques);
+            sets = OwnTempoLeaves(exercise) < 1 ? [] : TechniqueChoice.SetsFor(exercise, client, approach, trade.Techniques);
+            _techniques[(exercise.Id, approach.Id)] = sets;
         }
 
         return sets;

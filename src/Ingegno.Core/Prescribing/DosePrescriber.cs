@@ -11,6 +11,12 @@ public static class DosePrescriber
     /// <summary>Past this many reps a set does less for muscle and strength (handbook 04).</summary>
     public const int MostUsefulReps = 30;
 
+    /// <summary>Sets of so many reps and fewer are meant for strength (handbook 04: 2–5, to 6).</summary>
+    public const int HeavyReps = 6;
+
+    /// <summary>A load this many times too light for a heavy line is moved fast instead of often.</summary>
+    private const double FarTooLight = 2;
+
     private const int UsualHoldSeconds = 30;
 
     /// <summary>Prescribes one exercise.</summary>
@@ -20,17 +26,26 @@ public static class DosePrescriber
     /// <param name="effort">How hard the line is meant.</param>
     /// <param name="repsToFailure">Expected reps to failure with <paramref name="techniques"/>; null when reps are not the measure.</param>
     /// <param name="techniques">Techniques taken.</param>
+    /// <param name="approach">The school that the line follows.</param>
     public static Dose Prescribe(
-        GymLine line, Exercise home, ClientProfile client, WantedEffort effort, double? repsToFailure, ImmutableArray<Technique> techniques)
+        GymLine line, Exercise home, ClientProfile client, WantedEffort effort, double? repsToFailure, ImmutableArray<Technique> techniques, Approach approach)
     {
+        ArgumentNullException.ThrowIfNull(approach);
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(effort);
-        var (target, reason) = Target(line, home, effort, repsToFailure);
+        var explosive = IsExplosive(line, home, client, effort, repsToFailure);
+        var (target, reason) = explosive
+            ? (line.Target, "Too light for maximal strength here: moved as fast as possible, the intent is kept; the heavy load is lost.")
+            : approach.Standard(home.Rung) is { } standard && home.Measure == Measure.Reps && !line.Target.IsOpen
+                ? Milestone(standard, effort, repsToFailure)
+                : Target(line, home, effort, repsToFailure);
         var timed = home.Measure == Measure.Seconds;
         var perSide = home.Sides == Sides.Unilateral;
         var tempo = techniques.Aggregate(Tempo(line, home), (t, technique) => technique.ApplyTo(t, home.Profile));
+        tempo = explosive ? tempo with { Concentric = 0, Explosive = true } : tempo;
+        ImmutableArray<string> fast = explosive ? ["Come up as fast as you can on every rep; stop the set when the speed falls."] : [];
         return new Dose
         {
             Sets = line.Sets,
@@ -39,12 +54,31 @@ public static class DosePrescriber
             LastSetOpen = line.LastSetOpen && !timed && !target.IsOpen,
             PerSide = perSide,
             Tempo = tempo.ToString(),
-            RestSeconds = line.RestSeconds ?? UsualRest(client.Goal, line),
+            RestSeconds = line.RestSeconds ?? UsualRest(client.Goal, line.Target),
             Rir = effort.Rir,
-            Techniques = [.. techniques.Select(t => t.Id)],
-            Instructions = [.. techniques.Select(t => t.How)],
+            Techniques = [.. techniques.Select(t => t.Id), .. explosive ? ["explosive"] : Enumerable.Empty<string>()],
+            Instructions = [.. techniques.Select(t => t.How), .. fast, .. techniques.Select(t => t.Caution).OfType<string>()],
             Reason = reason,
         };
+    }
+
+    /// <summary>
+    /// A heavy line for a client whose goal is strength, with a load far too light for it and nothing that stands against
+    /// speed: beginners, sore joints that the exercise loads, and exercises with a tempo of their own go without.
+    /// </summary>
+    private static bool IsExplosive(GymLine line, Exercise home, ClientProfile client, WantedEffort effort, double? repsToFailure) =>
+        client is { Goal: Goal.Strength, Level: > Level.Beginner }
+        && line is { Timed: false, Target: { IsOpen: false, Max: <= HeavyReps } }
+        && home is { Measure: Measure.Reps, Tempo: null }
+        && repsToFailure > FarTooLight * effort.High
+        && !client.SoreJoints.Any(j => home.Joints.GetValueOrDefault(j.Joint) > 0);
+
+    private static (SetTarget Target, string Reason) Milestone(int standard, WantedEffort effort, double? repsToFailure)
+    {
+        var able = repsToFailure is { } reps ? Math.Max(1, (int)Math.Floor(reps) - effort.Rir) : standard;
+        return able >= standard
+            ? (new SetTarget(standard, standard), $"The standard of this step is {standard}: when every set meets it in good form and without pain, take the next step.")
+            : (new SetTarget(able, standard), $"On the way to this step's standard of {standard} reps.");
     }
 
     private static (SetTarget Target, string Reason) Target(GymLine line, Exercise home, WantedEffort effort, double? repsToFailure)
@@ -71,7 +105,7 @@ public static class DosePrescriber
         if (reserve < line.Target.Min)
         {
             var most = Math.Max(1, reserve);
-            return (new SetTarget(most, most), $"Fewer reps than the gym plan's {Figures(line.Target)}: about {Words.Number(Math.Floor(toFailure), 0)} to failure are expected here, {effort.Rir} stay in reserve.");
+            return (new SetTarget(most, most), $"Fewer reps than the planned {Figures(line.Target)}: about {Words.Number(Math.Floor(toFailure), 0)} to failure are expected here, {effort.Rir} stay in reserve.");
         }
 
         if (toFailure > effort.High * 1.25)
@@ -79,7 +113,7 @@ public static class DosePrescriber
             var top = Math.Min(MostUsefulReps, reserve);
             var bottom = Math.Min(top, Math.Max(line.Target.Max, (int)Math.Round(top * 0.8)));
             var limit = reserve > MostUsefulReps ? $" {MostUsefulReps} is where more stops helping; it stays easier than planned." : string.Empty;
-            return (new SetTarget(bottom, top), $"More reps than the gym plan's {Figures(line.Target)}, so that the set still ends near failure.{limit}");
+            return (new SetTarget(bottom, top), $"More reps than the planned {Figures(line.Target)}, so that the set still ends near failure.{limit}");
         }
 
         return (line.Target, "Reps as in the gym plan.");
@@ -95,10 +129,10 @@ public static class DosePrescriber
         return line.Tempo ?? Programs.Tempo.Usual;
     }
 
-    /// <summary>Usual rest by goal and reps (handbook 04), seconds.</summary>
-    private static int UsualRest(Goal goal, GymLine line) => goal switch
+    /// <summary>Usual rest by goal and reps (handbook 04), s.</summary>
+    public static int UsualRest(Goal goal, SetTarget target) => goal switch
     {
-        Goal.Strength => line.Target.Max is > 0 and <= 6 ? 180 : 120,
+        Goal.Strength => target.Max is > 0 and <= HeavyReps ? 180 : 120,
         Goal.Muscle => 90,
         Goal.Endurance => 45,
         _ => 60,

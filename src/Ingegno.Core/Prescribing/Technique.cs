@@ -1,4 +1,5 @@
 using Ingegno.Core.Catalogue;
+using Ingegno.Core.Clients;
 using Ingegno.Core.Programs;
 
 namespace Ingegno.Core.Prescribing;
@@ -31,6 +32,38 @@ public sealed record Technique
 
     /// <summary>Pause in seconds at the point where the exercise is hard, when the technique sets it.</summary>
     public int? Pause { get; init; }
+
+    /// <summary>It fits exercises that do not name it, within the limits below.</summary>
+    public bool Everywhere { get; init; }
+
+    /// <summary>Only this structure; null for any.</summary>
+    public ExerciseStructure? Structure { get; init; }
+
+    /// <summary>Only this half of the body; null for both.</summary>
+    public BodyRegion? Region { get; init; }
+
+    /// <summary>Lowest level that is trusted with it.</summary>
+    public Level From { get; init; }
+
+    /// <summary>Left out with high blood pressure.</summary>
+    public bool NotWithHighBloodPressure { get; init; }
+
+    /// <summary>What to take care of, in a sentence.</summary>
+    public string? Caution { get; init; }
+
+    /// <summary>Whether a client may do it in an exercise: the exercise names it, or it fits everywhere within its limits.</summary>
+    public bool Fits(Exercise exercise, ClientProfile client)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        ArgumentNullException.ThrowIfNull(client);
+        var named = exercise.Techniques.Contains(Of);
+        var everywhere = Everywhere && exercise is { Measure: Measure.Reps, Impact: 0, Strength: not null, Pattern: not (MovementPattern.Mobility or MovementPattern.Breathing) };
+        return (named || everywhere)
+            && (Structure is null || Structure == exercise.Structure)
+            && (Region is null || Region == BodyRegions.Of(exercise.Pattern))
+            && client.Level >= From
+            && !(NotWithHighBloodPressure && client.HighBloodPressure);
+    }
 
     /// <summary>The tempo with this technique applied; the pause goes to the end of the range that is hard.</summary>
     public Tempo ApplyTo(Tempo tempo, Profile profile)

@@ -23,12 +23,24 @@ public sealed record RebuildRequest
     /// <summary>Figures of home lines that the coach set.</summary>
     public ImmutableArray<HomeEdit> Edits { get; init; } = [];
 
+    /// <summary>Approach that the week follows; null for the client's.</summary>
+    public string? Approach { get; init; }
+
+    /// <summary>Days that follow another approach than the week.</summary>
+    public ImmutableArray<DayApproach> DayApproaches { get; init; } = [];
+
     /// <summary>
     /// What stood in the plan before, for instance with another kit or in the week before: it gets a small head start,
     /// so that only what must change does.
     /// </summary>
     public ImmutableArray<StoodBefore> Before { get; init; } = [];
+
+    /// <summary>Key of the approach that a day follows: its own, the week's, or the client's.</summary>
+    public string? ApproachOn(string day) => DayApproaches.LastOrDefault(a => a.Day == day)?.Approach ?? Approach ?? Client.Approach;
 }
+
+/// <summary>A day that follows an approach of its own.</summary>
+public sealed record DayApproach(string Day, string Approach);
 
 /// <summary>What stood for a gym exercise before.</summary>
 /// <param name="GymExerciseId">Exercise of the gym line.</param>

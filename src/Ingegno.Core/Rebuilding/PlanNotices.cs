@@ -7,18 +7,36 @@ namespace Ingegno.Core.Rebuilding;
 public static class PlanNotices
 {
     /// <summary>All remarks, warnings first.</summary>
-    public static ImmutableArray<PlanNotice> For(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines, ImmutableArray<HomeDay> days)
+    public static ImmutableArray<PlanNotice> For(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines, ImmutableArray<HomeDay> days, Trade trade)
     {
         ArgumentNullException.ThrowIfNull(request);
         ArgumentNullException.ThrowIfNull(kit);
-        return [.. All(request, kit, lines, days).OrderByDescending(n => n.Level)];
+        return [.. All(request, kit, lines, days, trade).OrderByDescending(n => n.Level)];
     }
 
-    private static IEnumerable<PlanNotice> All(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines, ImmutableArray<HomeDay> days)
+    private static IEnumerable<PlanNotice> All(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines, ImmutableArray<HomeDay> days, Trade trade)
     {
         if (kit.Things.IsEmpty)
         {
             yield return new PlanNotice("no-kit", NoticeLevel.Warning, $"\"{kit.Name}\" has no kit yet: this plan uses floor and wall only. Add what is there, a band, a rucksack or a sturdy table first, and rebuild.");
+        }
+
+        foreach (var id in days.Select(d => request.ApproachOn(d.Name)).Distinct())
+        {
+            var approach = trade.ApproachOf(id);
+            if (id is not null && approach.Id != id)
+            {
+                yield return new PlanNotice("unknown-approach", NoticeLevel.Warning, $"There is no approach \"{id}\" any more; {approach.Name} is followed instead.");
+            }
+
+            if (approach.Conditioning)
+            {
+                yield return new PlanNotice("conditioning", NoticeLevel.Warning, $"{approach.Name} trains breath and general fitness more than strength. {approach.Against}");
+            }
+            else if (approach.Id != Prescribing.Approach.Default)
+            {
+                yield return new PlanNotice("approach", NoticeLevel.Info, $"{approach.Name}: {approach.Idea} {approach.Note}".TrimEnd());
+            }
         }
 
         if (request.Client.BodyMassKg is null)

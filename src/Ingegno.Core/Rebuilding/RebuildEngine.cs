@@ -45,7 +45,7 @@ public sealed class RebuildEngine(Trade trade)
             Lines = lines,
             HardSets = PlanFigures.HardSets(lines, trade.Catalogue),
             Days = days,
-            Notices = PlanNotices.For(request, kit, lines, days),
+            Notices = PlanNotices.For(request, kit, lines, days, trade),
         };
         return new RebuildResult(plan, parsed.Errors);
     }
@@ -56,7 +56,9 @@ public sealed class RebuildEngine(Trade trade)
         var exercise = trade.Catalogue.Get(line.ExerciseId);
         var choice = request.Choices.LastOrDefault(c => c.Line == line.Line);
         var role = choice?.Role ?? RoleOfLine.Infer(line, exercise, position, count);
-        var match = new LineToMatch(line, exercise, role, WantedEffort.Of(line, exercise, request.Client.Level));
+        var approach = trade.ApproachOf(request.ApproachOn(day));
+        var intent = approach.Intent(line, role, DosePrescriber.UsualRest(request.Client.Goal, line.Target));
+        var match = new LineToMatch(intent, exercise, role, WantedEffort.Of(intent, exercise, request.Client.Level), approach);
         var (usable, ruledOut) = matcher.Rank(match);
         var candidates = usable.Take(CandidatesShown).Select(s => writer.Write(match, s)).ToList();
         if (PairFinder.Best(match, usable, trade.Match) is { } pair)

@@ -24,7 +24,11 @@ public sealed record TradeSummary(
     ImmutableArray<ReadyItem> ReadyItems,
     ImmutableArray<KitTemplate> KitTemplates,
     ImmutableArray<AnchorSummary> Anchors,
-    ImmutableArray<string> Techniques);
+    ImmutableArray<string> Techniques,
+    ImmutableArray<ApproachSummary> Approaches);
+
+/// <summary>An approach to choose.</summary>
+public sealed record ApproachSummary(string Id, string Name, string Idea, string Against, bool Conditioning);
 
 /// <summary>The trade data of the signed-in practice, read-only.</summary>
 public static class CatalogueEndpoints
@@ -45,7 +49,8 @@ public static class CatalogueEndpoints
         trade.ReadyItems,
         trade.KitTemplates,
         [.. trade.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))],
-        [.. trade.Techniques.OrderBy(t => t.Order).Select(t => t.Of).Distinct()]));
+        [.. trade.Techniques.OrderBy(t => t.Order).Select(t => t.Of).Distinct()],
+        [.. trade.Approaches.Select(a => new ApproachSummary(a.Id, a.Name, a.Idea, a.Against, a.Conditioning))]));
 
     private static ImmutableArray<BandSetup> BandSetups(Exercise exercise) =>
         [.. exercise.Setups.Where(s => s.Load.Band is not null).Select(s => new BandSetup(s.Id, s.Text.Replace("{load}", "the band", StringComparison.Ordinal).Replace("{anchor}", "an anchor", StringComparison.Ordinal), s.Load.Band!.Rig))];

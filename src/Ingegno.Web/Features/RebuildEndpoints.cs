@@ -19,6 +19,9 @@ public sealed class RebuildRequestValidator : AbstractValidator<RebuildRequest>
         RuleFor(r => r.Edits.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More edits than exercises.");
         RuleFor(r => r.Before.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More earlier choices than lines.");
         RuleForEach(r => r.Before).Must(b => b is { GymExerciseId: not null, CandidateId: not null }).WithMessage("An earlier choice names a gym exercise and what stood for it.");
+        RuleFor(r => r.Approach).MaximumLength(60).WithMessage("An approach has a key of at most 60 characters.");
+        RuleFor(r => r.DayApproaches.Length).LessThanOrEqualTo(Limits.GymLines).WithMessage("More approaches than days.");
+        RuleForEach(r => r.DayApproaches).Must(a => a is { Day: not null, Approach: not null }).WithMessage("A day with an approach of its own names both.");
         RuleForEach(r => r.Edits).SetValidator(new HomeEditValidator());
     }
 }

@@ -46,11 +46,41 @@ public class DosePrescriberTests
     [Fact]
     public void A_hold_takes_seconds() => Prescribe("Plank 3x40 s", null, exercise: "plank").Figures.ShouldBe("3x40 s");
 
-    private static Dose Prescribe(string text, double? toFailure, ClientProfile? client = null, string exercise = "push-up")
+    [Fact]
+    [Trait("source", "handbook 04: strength without the load is kept by moving fast, and what is lost is said")]
+    public void Strength_at_a_far_too_light_load_is_moved_fast()
+    {
+        var strong = Examples.ClientA with { Goal = Goal.Strength };
+        var dose = Prescribe("Bench press 5x5", 22, strong);
+
+        dose.Figures.ShouldBe("5x5");
+        dose.Tempo.ShouldBe("2-0-X-0");
+        dose.Reason.ShouldContain("lost");
+        Prescribe("Bench press 5x5", 9, strong).Tempo.ShouldBe("2-0-1-0", "nine to failure is near enough");
+        Prescribe("Bench press 5x5", 22).Techniques.ShouldNotContain("explosive", "for muscle more reps do");
+        Prescribe("Bench press 5x5", 22, strong with { Level = Level.Beginner }).Techniques.ShouldNotContain("explosive");
+        Prescribe("Bench press 5x5", 22, strong with { SoreJoints = [new SoreJoint(Core.Catalogue.Joint.Wrist, Soreness.Sore)] }).Techniques.ShouldNotContain("explosive");
+    }
+
+    [Theory]
+    [InlineData(60, 20, "steps: at or past it")]
+    [InlineData(15, 20, "below it")]
+    public void Milestones_work_towards_the_standard_of_the_step(double toFailure, int standard, string why)
+    {
+        var rung = Examples.Exercise("push-up").Rung;
+        var expected = Trade.Shipped.ApproachOf("milestones").Standard(rung)!.Value;
+        var dose = Prescribe("Bench press 4x8", toFailure, approach: "milestones");
+
+        dose.Target.Max.ShouldBe(expected, why);
+        dose.Reason.ShouldContain("standard");
+        standard.ShouldBeGreaterThan(0);
+    }
+
+    private static Dose Prescribe(string text, double? toFailure, ClientProfile? client = null, string exercise = "push-up", string? approach = null)
     {
         client ??= Examples.ClientA;
         var line = new ShorthandParser(Trade.Shipped.Names).Parse(text).Lines[0];
         var effort = WantedEffort.Of(line, Examples.Exercise(line.ExerciseId), client.Level);
-        return DosePrescriber.Prescribe(line, Examples.Exercise(exercise), client, effort, toFailure, []);
+        return DosePrescriber.Prescribe(line, Examples.Exercise(exercise), client, effort, toFailure, [], Trade.Shipped.ApproachOf(approach));
     }
 }

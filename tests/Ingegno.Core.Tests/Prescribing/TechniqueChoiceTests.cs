@@ -29,12 +29,62 @@ public class TechniqueChoiceTests
         Gen.Select(Gen.Double[8, 100], Gen.Enum<Level>()).Sample((reps, level) =>
             reps * Left(Choose("push-up", level, reps, 8, 12)) >= 8);
 
+    [Theory]
+    [InlineData("squeeze", "prone-rear-raise", Level.Intermediate, true)]
+    [InlineData("squeeze", "prone-rear-raise", Level.Novice, false)]
+    [InlineData("squeeze", "push-up", Level.Advanced, false)]
+    [InlineData("pulses-3", "bodyweight-squat", Level.Novice, true)]
+    [InlineData("pulses-3", "bodyweight-squat", Level.Beginner, false)]
+    [InlineData("pulses-3", "push-up", Level.Advanced, false)]
+    [InlineData("pulses-2", "push-up", Level.Intermediate, true)]
+    [InlineData("pulses-2", "push-up", Level.Novice, false)]
+    [InlineData("isometric-first", "table-row", Level.Intermediate, true)]
+    [InlineData("isometric-first", "table-row", Level.Beginner, false)]
+    [InlineData("isometric-first", "squat-jump", Level.Advanced, false)]
+    [InlineData("slow-eccentric-5", "push-up", Level.Beginner, true)]
+    [InlineData("slow-eccentric-5", "squat-jump", Level.Advanced, false)]
+    [InlineData("pause-2", "push-up", Level.Beginner, true)]
+    [InlineData("one-and-a-half", "table-row", Level.Beginner, true)]
+    [InlineData("one-and-a-half", "plank", Level.Advanced, false)]
+    [Trait("source", "handbook 04: for whom each technique fits")]
+    public void Each_technique_has_its_limits(string technique, string exercise, Level level, bool fits) =>
+        Step(technique).Fits(Examples.Exercise(exercise), Examples.ClientA with { Level = level }).ShouldBe(fits);
+
+    [Fact]
+    public void High_blood_pressure_rules_all_out_holds_out() =>
+        Step("isometric-first").Fits(Examples.Exercise("table-row"), Examples.ClientA with { HighBloodPressure = true }).ShouldBeFalse();
+
+    [Theory]
+    [InlineData("density", "bodyweight-squat", "pulses-3")]
+    [InlineData("tension", "table-row", "isometric-first")]
+    [InlineData("mirror", "table-row", "slow-eccentric-5")]
+    public void An_approach_takes_its_own_techniques_first(string approach, string exercise, string step) =>
+        TechniqueChoice.For(Examples.Exercise(exercise), Examples.ClientA, Trade.Shipped.ApproachOf(approach), 17, 8, 12, Trade.Shipped.Techniques)
+            .Select(t => t.Id).ShouldContain(step);
+
+    [Fact]
+    public void A_heavy_line_takes_no_long_steps() =>
+        Gen.Select(Gen.Double[6, 120], Gen.Enum<Level>(), Gen.OneOfConst("dumbbell-romanian-deadlift", "push-up", "goblet-squat")).Sample((reps, level, exercise) =>
+            Choose(exercise, level, reps, 5, 7).All(id => Step(id).Order <= TechniqueChoice.LastUsualOrder));
+
+    [Fact]
+    public void No_school_gives_a_heavy_line_long_steps() =>
+        TechniqueChoice.For(Examples.Exercise("dumbbell-romanian-deadlift"), Examples.ClientA, Trade.Shipped.ApproachOf("tension"), 14, 5, 7, Trade.Shipped.Techniques)
+            .ShouldAllBe(t => t.Order <= TechniqueChoice.LastUsualOrder);
+
+    [Fact]
+    public void A_heavier_load_never_asks_for_more_technique() =>
+        Gen.Select(Gen.Double[8, 60], Gen.Double[0, 20], Gen.Enum<Level>()).Sample((reps, lighter, level) =>
+            Left(Choose("push-up", level, reps, 8, 12)) >= Left(Choose("push-up", level, reps + lighter, 8, 12)) - 1e-9);
+
     [Fact]
     [Trait("source", "handbook 04: combined techniques leave the product of their shares")]
     public void Shares_multiply() => Left(["slow-eccentric-5", "pause-2"]).ShouldBe(0.65 * 0.85, 1e-9);
 
     private static string[] Choose(string exercise, Level level, double reps, double low, double high) =>
-        [.. TechniqueChoice.For(Examples.Exercise(exercise), level, reps, low, high, Trade.Shipped.Techniques).Select(t => t.Id)];
+        [.. TechniqueChoice.For(Examples.Exercise(exercise), Examples.ClientA with { Level = level }, Trade.Shipped.ApproachOf(null), reps, low, high, Trade.Shipped.Techniques).Select(t => t.Id)];
+
+    private static Technique Step(string id) => Trade.Shipped.Techniques.Single(t => t.Id == id);
 
     private static double Left(string[] ids) => TechniqueChoice.RepsLeft(Trade.Shipped.Techniques.Where(t => ids.Contains(t.Id)));
 }

@@ -150,3 +150,34 @@ test('what a line is for can be corrected', async ({ page, server }) => {
   await inspector.getByLabel('What the line is for').selectOption('');
   await expect(parts.getByRole('row', { name: /Muscles/ })).toContainText('weight 30');
 });
+
+test('another approach shows what it would change before it is taken, for the week or a day', async ({
+  page,
+  server,
+}) => {
+  const id = await addClient(page, 'Schools', { items: home, text: week });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.locator('body').press('r');
+  const plan = page.getByRole('region', { name: 'Gym plan facing home plan' });
+  await expect(plan).toContainText('1:30');
+  await page.keyboard.press('a');
+  const dialog = page.getByRole('dialog', { name: /Another approach/ });
+  await dialog.getByRole('combobox').selectOption('density');
+  await expect(dialog).toContainText('Where schools disagree');
+  await expect(dialog.getByRole('row', { name: /Bench press/ })).toContainText('45 s RIR 1');
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'Leave it as it is' }).click();
+  await expect(plan.getByText('RIR 1')).toHaveCount(0);
+
+  await page.getByLabel('Approach of Lower').selectOption('one-by-twenty');
+  await dialog.getByRole('button', { name: 'Follow One by twenty' }).click();
+  await expect(plan.getByText(/^1x20|^1x10\/side/).first()).toBeVisible();
+  await expect(plan.getByText('4x', { exact: false }).first()).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(plan.getByText(/^1x/)).toHaveCount(0);
+  await page.keyboard.press('Shift+U');
+  await page.keyboard.press('s');
+  await expect(page.getByText('Saved as version 1.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Approach of Lower')).toHaveValue('one-by-twenty');
+});

@@ -6,6 +6,7 @@
   import { trade } from '../lib/trade.svelte';
   import { showInAddress } from '../lib/ui/address';
   import ConflictDialog from '../lib/ui/ConflictDialog.svelte';
+  import ApproachDialog from '../lib/workbench/ApproachDialog.svelte';
   import CompareDialog from '../lib/workbench/CompareDialog.svelte';
   import DaySection from '../lib/workbench/DaySection.svelte';
   import GymWeekEditor from '../lib/workbench/GymWeekEditor.svelte';
@@ -27,6 +28,7 @@
       return (item.count ?? 1) > 1 ? `${item.count} × ${name}` : name;
     }),
   );
+  let askedApproach = $state<{ approach: string; day?: string } | null>(null);
   let comparing = $state(false);
   let atTwoPlaces = $state(false);
 
@@ -48,6 +50,11 @@
         key: 'l',
         label: 'keep the choice, or leave it to the engine again',
         run: () => void bench.toggleLock(),
+      },
+      {
+        key: 'a',
+        label: 'another approach',
+        run: () => (askedApproach = bench.result ? { approach: bench.approachOn() } : null),
       },
       { key: 'b', label: 'leave the exercise out for this client', run: ban },
       { key: 'c', label: 'compare two candidates', run: () => (comparing = bench.line !== undefined) },
@@ -176,6 +183,23 @@
         </label>
       </div>
       <div class="rule-l px-4 py-2">
+        <p class="soft float-right text-[13px]">
+          <label
+            >Approach <span class="keycap">A</span>
+            <select
+              class="select select-xs w-auto font-semibold"
+              disabled={!bench.result || bench.busy}
+              value={bench.approachOn()}
+              onchange={(event) => {
+                const approach = event.currentTarget.value;
+                event.currentTarget.value = bench.approachOn();
+                askedApproach = { approach };
+              }}
+            >
+              {#each trade.summary?.approaches ?? [] as a (a.id)}<option value={a.id}>{a.name}</option>{/each}
+            </select>
+          </label>
+        </p>
         <p class="soft text-[13px]">Kit here</p>
         <p class="line-clamp-2" title={kit.join(', ')}>
           {kit.length > 0 ? sentence(kit.join(', ')) : 'nothing but floor and wall'}
@@ -242,7 +266,11 @@
               >
             </p>
           {/if}
-          {#each bench.days as day (day.name)}<DaySection {bench} {day} />{/each}
+          {#each bench.days as day (day.name)}<DaySection
+              {bench}
+              {day}
+              onapproach={(approach, name) => (askedApproach = { approach, day: name })}
+            />{/each}
         </section>
         <aside aria-label="Inspector" class="rule-l min-w-0 bg-base-100 max-lg:border-t lg:overflow-y-auto">
           {#if bench.line}
@@ -301,4 +329,5 @@
 {#if bench.line}
   <CompareDialog {bench} line={bench.line} open={comparing} onclose={() => (comparing = false)} />
 {/if}
+<ApproachDialog {bench} asked={askedApproach} onclose={() => (askedApproach = null)} />
 <PlacesDialog {bench} open={atTwoPlaces} onclose={() => (atTwoPlaces = false)} />

@@ -1962,6 +1962,14 @@ export interface components {
             id: string;
             label: string;
         };
+        /** @description An approach to choose. */
+        ApproachSummary: {
+            id: string;
+            name: string;
+            idea: string;
+            against: string;
+            conditioning: boolean;
+        };
         /** @enum {unknown} */
         BandBasis: "nominal" | "size" | "calibrated";
         /** @description What the bench shows. */
@@ -2201,6 +2209,7 @@ export interface components {
             soreJoints?: components["schemas"]["SoreJoint"][];
             knownLifts?: components["schemas"]["KnownLift"][];
             refuses?: string[];
+            approach?: null | string;
             highBloodPressure?: boolean;
         };
         ClientRecord: {
@@ -2234,6 +2243,10 @@ export interface components {
         };
         /** @enum {unknown} */
         CurveKind: "lower" | "middle" | "single-joint";
+        DayApproach: {
+            day: string;
+            approach: string;
+        };
         /** @enum {unknown} */
         Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "step-back" | "ease" | "swap";
         Dose: {
@@ -2968,6 +2981,8 @@ export interface components {
             gymLines: string[];
             choices?: components["schemas"]["CoachChoice"][];
             edits?: components["schemas"]["HomeEdit"][];
+            approach?: null | string;
+            dayApproaches?: components["schemas"]["DayApproach"][];
             before?: components["schemas"]["StoodBefore"][];
         };
         RebuildResult: {
@@ -3229,6 +3244,7 @@ export interface components {
             kitTemplates: components["schemas"]["KitTemplate"][];
             anchors: components["schemas"]["AnchorSummary"][];
             techniques: string[];
+            approaches: components["schemas"]["ApproachSummary"][];
         };
         /** @enum {unknown} */
         Venue: "gym" | "home";

@@ -11,6 +11,7 @@ export type Candidate = Schemas['Candidate'];
 export type ClientProfile = Schemas['ClientProfile'];
 export type ClientRecord = Schemas['ClientRecord'];
 export type CoachChoice = Schemas['CoachChoice'];
+export type DayApproach = Schemas['DayApproach'];
 export type Dose = Schemas['Dose'];
 export type Exercise = Schemas['Exercise'];
 export type GymWeek = Schemas['GymWeek'];

@@ -128,6 +128,19 @@
       step={1}
       bind:value={draft.profile.minutesPerSession}
     />
+    <label>
+      <span class="label-text">Approach</span>
+      <select
+        class="select w-full"
+        value={draft.profile.approach ?? 'mirror'}
+        onchange={(event) => (draft.profile.approach = event.currentTarget.value)}
+      >
+        {#each trade.summary?.approaches ?? [] as approach (approach.id)}<option
+            value={approach.id}
+            title={approach.idea}>{approach.name}</option
+          >{/each}
+      </select>
+    </label>
     <label class="flex items-end gap-2 pb-2 leading-tight">
       <input type="checkbox" class="checkbox checkbox-sm" bind:checked={draft.profile.highBloodPressure} />
       <span class="text-sm">High blood pressure</span>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { trade } from '../trade.svelte';
   import LineRow from './LineRow.svelte';
   import type { DayOfPlan } from './days';
   import type { Workbench } from './workbench.svelte';
@@ -6,9 +7,10 @@
   interface Props {
     bench: Workbench;
     day: DayOfPlan;
+    onapproach: (approach: string, day: string) => void;
   }
 
-  let { bench, day }: Props = $props();
+  let { bench, day, onapproach }: Props = $props();
   const over = $derived(day.limit !== null && day.minutes > day.limit);
   const id = $props.id();
 </script>
@@ -18,6 +20,23 @@
     class="rule-b sticky top-[1.9rem] z-[15] flex flex-wrap items-baseline gap-x-3 bg-base-200 py-1.5 pr-4 pl-4 max-md:top-0"
   >
     <h2 {id} class="min-w-0 flex-1 truncate text-base">{day.name || 'The day'}</h2>
+    {#if day.name}
+      <select
+        class="select select-xs w-auto"
+        aria-label="Approach of {day.name}"
+        disabled={bench.busy}
+        value={bench.approachOn(day.name)}
+        onchange={(event) => {
+          const wanted = event.currentTarget.value;
+          event.currentTarget.value = bench.approachOn(day.name);
+          onapproach(wanted, day.name);
+        }}
+      >
+        {#each trade.summary?.approaches ?? [] as approach (approach.id)}<option value={approach.id}
+            >{approach.name}</option
+          >{/each}
+      </select>
+    {/if}
     <p class="text-[14px]">
       <span class={['figures', over && 'font-semibold text-error']}>{day.minutes} min</span>
       {#if day.limit !== null}<span class="soft">of <span class="figures">{day.limit}</span></span>{/if}

@@ -2,6 +2,7 @@ import { api, ask } from '../api/client';
 import type {
   Candidate,
   CoachChoice,
+  DayApproach,
   HomeEdit,
   HomeLine,
   PlanSummary,
@@ -20,6 +21,8 @@ import { History } from './history.svelte';
 
 /** What the coach decided at one place. */
 interface AtPlace {
+  approach: string | null;
+  dayApproaches: DayApproach[];
   choices: CoachChoice[];
   edits: HomeEdit[];
   before: StoodBefore[];
@@ -41,6 +44,9 @@ export class Workbench {
   plan = $state<SavedPlan | null>(null);
   placeId = $state<number | null>(null);
   result = $state<RebuildResult | null>(null);
+  /** Approach of the week; null for the client's. */
+  approach = $state<string | null>(null);
+  dayApproaches = $state<DayApproach[]>([]);
   choices = $state<CoachChoice[]>([]);
   edits = $state<HomeEdit[]>([]);
   selected = $state(0);
@@ -93,7 +99,7 @@ export class Workbench {
     this.#atPlaces = {};
     this.history.clear();
     this.plan = null;
-    [this.choices, this.edits, this.#before] = [[], [], stood];
+    [this.choices, this.edits, this.dayApproaches, this.#before] = [[], [], [], stood];
     this.gym.open(id);
     const kept = this.#planFor(this.placeId);
     if (kept) return this.#openPlan(kept.id);
@@ -128,6 +134,8 @@ export class Workbench {
       const plan = await ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id: saved.id } } }));
       const { request } = plan.value.document;
       return {
+        approach: request.approach ?? null,
+        dayApproaches: request.dayApproaches ?? [],
         choices: request.choices ?? [],
         edits: request.edits ?? [],
         before: request.before ?? [],
@@ -137,6 +145,8 @@ export class Workbench {
     }
 
     return {
+      approach: this.approach,
+      dayApproaches: $state.snapshot(this.dayApproaches),
       choices: $state.snapshot(this.choices),
       edits: $state.snapshot(this.edits),
       before: this.result ? stoodIn(this.result.plan) : [],
@@ -151,6 +161,8 @@ export class Workbench {
     const kit = this.places.find((p) => p.id === placeId)?.value;
     const body = {
       ...this.request(),
+      approach: at.approach,
+      dayApproaches: at.dayApproaches,
       choices: at.choices,
       edits: at.edits,
       before: at.before,
@@ -197,7 +209,38 @@ export class Workbench {
       choices: $state.snapshot(this.choices),
       edits: $state.snapshot(this.edits),
       before: this.#before,
+      approach: this.approach,
+      dayApproaches: $state.snapshot(this.dayApproaches),
     };
+  }
+
+  /** Key of the approach that a day follows, or the week without one. */
+  approachOn(day?: string): string {
+    const own = day === undefined ? undefined : this.dayApproaches.find((a) => a.day === day)?.approach;
+    return own ?? this.approach ?? this.client?.value.profile.approach ?? 'mirror';
+  }
+
+  /** What the week would be under an approach, for looking before taking; nothing here changes. */
+  async underApproach(approach: string, day?: string): Promise<RebuildResult> {
+    const body = {
+      ...this.request(),
+      ...this.#withApproach(approach, day),
+      before: this.result ? stoodIn(this.result.plan) : [],
+    };
+    return ask(() => api.POST('/api/v1/rebuild', { body }));
+  }
+
+  async follow(approach: string, day?: string): Promise<void> {
+    this.#change();
+    ({ approach: this.approach, dayApproaches: this.dayApproaches } = this.#withApproach(approach, day));
+    await this.rebuild();
+  }
+
+  #withApproach(approach: string, day?: string): { approach: string | null; dayApproaches: DayApproach[] } {
+    const others = $state.snapshot(this.dayApproaches).filter((a) => a.day !== day);
+    if (day === undefined) return { approach, dayApproaches: $state.snapshot(this.dayApproaches) };
+    const asWeek = approach === (this.approach ?? this.client?.value.profile.approach ?? 'mirror');
+    return { approach: this.approach, dayApproaches: asWeek ? others : [...others, { day, approach }] };
   }
 
   /** Takes a candidate for the selected line and keeps it. */
@@ -332,6 +375,7 @@ export class Workbench {
     this.gym.text = request.gymLines.join('\n');
     [this.choices, this.edits] = [request.choices ?? [], request.edits ?? []];
     this.#before = request.before ?? [];
+    [this.approach, this.dayApproaches] = [request.approach ?? null, request.dayApproaches ?? []];
     this.history.clear();
     this.result = await ask(() => api.POST('/api/v1/rebuild', { body: request }));
     this.gym.errors = this.result.errors;
@@ -391,6 +435,8 @@ export class Workbench {
 
   #here(): AtPlace {
     return {
+      approach: this.approach,
+      dayApproaches: $state.snapshot(this.dayApproaches),
       choices: $state.snapshot(this.choices),
       edits: $state.snapshot(this.edits),
       before: this.#before,
@@ -401,6 +447,7 @@ export class Workbench {
 
   #take(at: AtPlace): void {
     [this.choices, this.edits, this.#before, this.plan] = [at.choices, at.edits, at.before, at.plan];
+    [this.approach, this.dayApproaches] = [at.approach, at.dayApproaches];
   }
 
   #decisions(): Decisions {

@@ -1,0 +1,97 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Programs;
+
+namespace Ingegno.Core.Prescribing;
+
+/// <summary>Two ends of a range, both included.</summary>
+public sealed record Bounds(int Min, int Max)
+{
+    /// <summary>The value, moved into the range.</summary>
+    public int Clamp(int value) => Math.Clamp(value, Min, Max);
+}
+
+/// <summary>
+/// A school of home training that a coach picks for a client, a week or a day (<c>data/trade/approaches.json</c>): it
+/// changes what a gym line asks for, and which techniques are taken first.
+/// </summary>
+public sealed record Approach
+{
+    /// <summary>Key of the default: the gym plan's own figures.</summary>
+    public const string Default = "mirror";
+
+    public required string Id { get; init; }
+
+    public required string Name { get; init; }
+
+    /// <summary>What it is about, in a sentence.</summary>
+    public required string Idea { get; init; }
+
+    /// <summary>Where schools disagree with it, in a sentence.</summary>
+    public required string Against { get; init; }
+
+    /// <summary>Reps of a set; null for those of the gym line.</summary>
+    public Bounds? Reps { get; init; }
+
+    /// <summary>One-sided exercises do half the reps a side.</summary>
+    public bool HalvedPerSide { get; init; }
+
+    /// <summary>Main lines of six reps and fewer keep their reps.</summary>
+    public bool KeepsHeavy { get; init; } = true;
+
+    /// <summary>Sets; null for those of the gym line.</summary>
+    public Bounds? Sets { get; init; }
+
+    /// <summary>Roles whose sets are changed; empty for all.</summary>
+    public ImmutableArray<LineRole> SetsFor { get; init; } = [];
+
+    /// <summary>Rest after a set, s; null for that of the gym line.</summary>
+    public Bounds? Rest { get; init; }
+
+    /// <summary>Reps in reserve; null for those of the gym line.</summary>
+    public int? Rir { get; init; }
+
+    /// <summary>Techniques that are taken first, best first.</summary>
+    public ImmutableArray<string> Prefers { get; init; } = [];
+
+    /// <summary>Techniques that are not taken.</summary>
+    public ImmutableArray<string> Avoids { get; init; } = [];
+
+    /// <summary>Reps that end the work on a rung, easiest rung first; empty when it has none.</summary>
+    public ImmutableArray<int> Standards { get; init; } = [];
+
+    /// <summary>It trains breath more than strength and is shown as such.</summary>
+    public bool Conditioning { get; init; }
+
+    /// <summary>What the client should know of it, in a sentence.</summary>
+    public string? Note { get; init; }
+
+    /// <summary>Place of a technique among those preferred, 0 first; those not named come after.</summary>
+    public int RankOf(string technique) => Prefers.IndexOf(technique) is >= 0 and var rank ? rank : Prefers.Length;
+
+    /// <summary>Reps that end the work on a rung; null when the approach has no standards.</summary>
+    public int? Standard(int rung) => Standards.IsEmpty ? null : Standards[Math.Clamp(rung - 1, 0, Standards.Length - 1)];
+
+    /// <summary>What a gym line asks for under this approach. Timed and open sets keep their target.</summary>
+    /// <param name="line">The gym line.</param>
+    /// <param name="role">What it is for.</param>
+    /// <param name="usualRest">Rest when the line names none, s.</param>
+    public GymLine Intent(GymLine line, LineRole role, int usualRest)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        var heavy = role == LineRole.Main && line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } };
+        var reps = Reps is { } zone && !line.Timed && !line.Target.IsOpen && !(heavy && KeepsHeavy) ? zone : null;
+        var sets = Sets is { } bounds && (SetsFor.IsEmpty || SetsFor.Contains(role)) ? bounds.Clamp(line.Sets) : line.Sets;
+        var half = HalvedPerSide && line.PerSide ? 2 : 1;
+        return line with
+        {
+            Target = reps is null ? line.Target : new SetTarget(Math.Max(1, reps.Min / half), Math.Max(1, reps.Max / half)),
+            ShareOfMax = reps is null ? line.ShareOfMax : null,
+            Rpe = Rir is null ? line.Rpe : null,
+            Sets = sets,
+            LastSetOpen = line.LastSetOpen && sets > 1,
+            RestSeconds = Rest is null ? line.RestSeconds : Rest.Clamp(line.RestSeconds ?? usualRest),
+            Rir = Rir ?? line.Rir,
+        };
+    }
+}
