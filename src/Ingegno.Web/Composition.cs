@@ -101,6 +101,7 @@ public static class Composition
         api.MapGymWeeks();
         api.MapPrograms();
         api.MapRebuild();
+        api.MapPlanCheck();
         api.MapBuyNext();
         api.MapPlans();
         api.MapLogs();

@@ -38,6 +38,9 @@ public sealed record HomeExercise
     /// <summary>Expected reps to failure in words, null where reps are not the measure.</summary>
     public string? ExpectedReps { get; init; }
 
+    /// <summary>Middle of the expected reps to failure, with the techniques; null where reps are not the measure.</summary>
+    public double? RepsToFailure { get; init; }
+
     /// <summary>What the expectation rests on.</summary>
     public string? RestsOn { get; init; }
 

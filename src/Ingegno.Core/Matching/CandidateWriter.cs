@@ -78,6 +78,7 @@ public sealed class CandidateWriter(ClientProfile client, ExerciseCatalogue cata
             LoadBasis = loaded.System?.Basis,
             Checks = loaded.Checks,
             ExpectedReps = loaded.Reps?.InWords,
+            RepsToFailure = loaded.Reps is { } reps ? Math.Round(reps.Mid, 1) : null,
             RestsOn = loaded.RestsOn,
             Dose = DosePrescriber.Prescribe(line.Line, exercise, client, line.Effort, loaded.Reps?.Mid, loaded.Techniques, line.Approach),
             Steps = [.. loaded.Setup.Steps.Select(s => SetupText.Fill(s, loaded.Bindings, load))],

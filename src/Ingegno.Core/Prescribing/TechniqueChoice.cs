@@ -70,7 +70,7 @@ public static class TechniqueChoice
         foreach (var set in sets)
         {
             var left = reps * set.RepsLeft;
-            var allowed = heavy ? set.Short : far || set.Usual;
+            var allowed = heavy ? set.Everyday : far || set.Usual;
             if (left >= low && left <= high && allowed)
             {
                 return set; // They come cheapest first.
@@ -102,8 +102,8 @@ public static class TechniqueChoice
 /// <param name="Steps">The steps.</param>
 /// <param name="RepsLeft">Share of straight-set reps that they leave, above 0, at most 1.</param>
 /// <param name="Usual">All are everyday means, or those that the approach prefers.</param>
-/// <param name="Short">All are everyday means: no rep lasts longer than a heavy set can bear.</param>
-public sealed record TechniqueSet(ImmutableArray<Technique> Steps, double RepsLeft, bool Usual, bool Short)
+/// <param name="Everyday">All are everyday means: no rep lasts longer than a heavy set can bear.</param>
+public sealed record TechniqueSet(ImmutableArray<Technique> Steps, double RepsLeft, bool Usual, bool Everyday)
 {
     /// <summary>Straight sets.</summary>
     public static TechniqueSet None { get; } = new([], 1, true, true);

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Auditing;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Kit;
@@ -35,6 +36,9 @@ public sealed record RebuildRequest
     /// </summary>
     public ImmutableArray<StoodBefore> Before { get; init; } = [];
 
+    /// <summary>Findings of the plan check that the coach accepts, with the reason.</summary>
+    public ImmutableArray<AcceptedFinding> Accepted { get; init; } = [];
+
     /// <summary>Key of the approach that a day follows: its own, the week's, or the client's.</summary>
     public string? ApproachOn(string day) => DayApproaches.LastOrDefault(a => a.Day == day)?.Approach ?? Approach ?? Client.Approach;
 }
@@ -67,6 +71,9 @@ public sealed record HomePlan
 
     /// <summary>What the coach should know about the whole: missing kit, estimates, choices that could not be kept.</summary>
     public required ImmutableArray<PlanNotice> Notices { get; init; }
+
+    /// <summary>What the plan check finds, the gravest first.</summary>
+    public ImmutableArray<Finding> Findings { get; init; } = [];
 }
 
 /// <summary>A day of the home plan.</summary>

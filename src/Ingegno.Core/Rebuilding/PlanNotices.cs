@@ -68,11 +68,5 @@ public static class PlanNotices
         {
             yield return new PlanNotice("estimated-kit", NoticeLevel.Info, $"Typical values stand in for what was not measured: {Words.Join([.. estimated.Take(4)])}{(estimated.Count > 4 ? " and more" : string.Empty)}.");
         }
-
-        foreach (var day in days.Where(d => d.Minutes.Total > d.Minutes.Limit))
-        {
-            var name = day.Name.Length == 0 ? string.Empty : $"{day.Name}: ";
-            yield return new PlanNotice("too-long", NoticeLevel.Warning, $"{name}About {day.Minutes.Total} minutes, {day.Minutes.Total - day.Minutes.Limit} more than the client has. Pair two lines, shorten rests or drop a set.");
-        }
     }
 }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Auditing;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Loading;
@@ -47,6 +48,7 @@ public sealed class RebuildEngine(Trade trade)
             Days = days,
             Notices = PlanNotices.For(request, kit, lines, days, trade),
         };
+        plan = plan with { Findings = PlanCheck.Run(AuditedPlan.Of(request, plan, kit, trade), request.Accepted) };
         return new RebuildResult(plan, parsed.Errors);
     }
 

@@ -22,6 +22,8 @@ public sealed class RebuildRequestValidator : AbstractValidator<RebuildRequest>
         RuleFor(r => r.Approach).MaximumLength(60).WithMessage("An approach has a key of at most 60 characters.");
         RuleFor(r => r.DayApproaches.Length).LessThanOrEqualTo(Limits.GymLines).WithMessage("More approaches than days.");
         RuleForEach(r => r.DayApproaches).Must(a => a is { Day: not null, Approach: not null }).WithMessage("A day with an approach of its own names both.");
+        RuleFor(r => r.Accepted.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More accepted findings than there can be.");
+        RuleForEach(r => r.Accepted).Must(a => a is { Key: not null, Note.Length: <= 300 }).WithMessage("An accepted finding has a key, and a note of at most 300 characters.");
         RuleForEach(r => r.Edits).SetValidator(new HomeEditValidator());
     }
 }

@@ -6,6 +6,7 @@ import Roster from './routes/Roster.svelte';
 export const { p, navigate, isActive, route } = createRouter({
   '/': Roster,
   '/catalogue': () => import('./routes/Catalogue.svelte'),
+  '/check': () => import('./routes/PlanCheck.svelte'),
   '/clients/:id': Client,
   '/clients/:id/kit': () => import('./routes/Kit.svelte'),
   '/clients/:id/program': () => import('./routes/Program.svelte'),

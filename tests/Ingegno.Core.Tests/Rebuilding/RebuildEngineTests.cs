@@ -189,7 +189,7 @@ public class RebuildEngineTests
 
     [Fact]
     public void A_session_longer_than_the_client_has_says_so() =>
-        Examples.Rebuild(Examples.ClientA with { MinutesPerSession = 30 }, Examples.Kit(SomeKit), WholeBody).Plan.Notices
+        Examples.Rebuild(Examples.ClientA with { MinutesPerSession = 30 }, Examples.Kit(SomeKit), WholeBody).Plan.Findings
             .ShouldContain(n => n.Code == "too-long");
 
     [Fact]

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { searchParams } from 'sv-router';
+  import FindingList from '../lib/audit/FindingList.svelte';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
   import { trade } from '../lib/trade.svelte';
@@ -290,13 +291,27 @@
           <p class="soft mb-1 text-[13px]">Hard sets this week, gym beside home</p>
           <HardSets sets={bench.result.plan.hardSets} />
         </div>
-        <div class="rule-l max-h-36 overflow-y-auto px-4 py-2" aria-live="polite">
-          <p class="soft text-[13px]">What to know</p>
-          <ul class="grid gap-1">
+        <div class="rule-l max-h-44 overflow-y-auto px-4 py-2" aria-live="polite">
+          <p class="soft mb-1 text-[13px]">Plan check and what to know</p>
+          <FindingList
+            findings={bench.result.plan.findings}
+            busy={bench.busy}
+            onopen={(line) => {
+              bench.selected = Math.max(
+                0,
+                bench.lines.findIndex((l) => l.gym.line === line),
+              );
+            }}
+            onremedy={(remedy) => void bench.remedy(remedy)}
+            onaccept={(key, note) => void bench.accept(key, note)}
+          />
+          <ul class="mt-2 grid gap-1 text-[14px]">
             {#each bench.result.plan.notices as notice (notice.text)}
               <li class={notice.level === 'warning' ? 'font-semibold text-error' : ''}>{notice.text}</li>
             {:else}
-              <li class="soft">Nothing stands in the way.</li>
+              {#if bench.result.plan.findings.length === 0}<li class="soft">
+                  Nothing stands in the way.
+                </li>{/if}
             {/each}
           </ul>
         </div>

@@ -328,6 +328,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/plan-check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlanToCheck"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CheckedPlan"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/own-exercises": {
         parameters: {
             query?: never;
@@ -1955,6 +2003,10 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AcceptedFinding: {
+            key: string;
+            note: string;
+        };
         /** @enum {unknown} */
         AnchorHeight: "low" | "knee" | "chest" | "high";
         /** @description An anchor lift that a client may know. */
@@ -2187,6 +2239,20 @@ export interface components {
         };
         /** @enum {unknown} */
         CheckKind: "tipping" | "rated" | "chair-back" | "height-fits";
+        /** @description What the check says. */
+        CheckedPlan: {
+            /** @description The verdict in a sentence. */
+            verdict: string;
+            /** @description What was found, the gravest first. */
+            findings: components["schemas"]["Finding"][];
+            /** @description Lines that could not be read. */
+            errors: components["schemas"]["ShorthandError"][];
+            /**
+             * Format: int32
+             * @description Lines that were checked.
+             */
+            lines: number;
+        };
         /** @description A client at a place. */
         ClientAtPlace: {
             client: components["schemas"]["ClientProfile"];
@@ -2343,6 +2409,17 @@ export interface components {
             availableL: number;
             wet: boolean;
         };
+        Finding: {
+            key: string;
+            code: string;
+            severity: components["schemas"]["Severity"];
+            text: string;
+            evidence: string;
+            /** Format: int32 */
+            line?: null | number;
+            remedy?: null | components["schemas"]["Remedy"];
+            accepted?: null | string;
+        };
         /** @description The first coach of a new database. */
         FirstCoach: {
             name: string;
@@ -2436,6 +2513,8 @@ export interface components {
             loadBasis?: null | string;
             checks: components["schemas"]["ObjectVerdict"][];
             expectedReps?: null | string;
+            /** Format: double */
+            repsToFailure?: null | number;
             restsOn?: null | string;
             dose: components["schemas"]["Dose"];
             steps: string[];
@@ -2461,6 +2540,7 @@ export interface components {
             hardSets: components["schemas"]["MuscleSets"][];
             days: components["schemas"]["HomeDay"][];
             notices: components["schemas"]["PlanNotice"][];
+            findings: components["schemas"]["Finding"][];
         };
         ImportColumn: {
             name: string;
@@ -2855,6 +2935,13 @@ export interface components {
             /** Format: int64 */
             gymWeekId?: null | number;
         };
+        /** @description A plan of anybody's to check. */
+        PlanToCheck: {
+            /** @description For whom it is meant. */
+            client: components["schemas"]["ClientProfile"];
+            /** @description The plan in shorthand. */
+            text: string;
+        };
         /** @enum {unknown} */
         Plane: "sagittal" | "frontal" | "transverse";
         PlannedLoad: {
@@ -2984,10 +3071,16 @@ export interface components {
             approach?: null | string;
             dayApproaches?: components["schemas"]["DayApproach"][];
             before?: components["schemas"]["StoodBefore"][];
+            accepted?: components["schemas"]["AcceptedFinding"][];
         };
         RebuildResult: {
             plan: components["schemas"]["HomePlan"];
             errors: components["schemas"]["ShorthandError"][];
+        };
+        Remedy: {
+            label: string;
+            edits: components["schemas"]["HomeEdit"][];
+            choices: components["schemas"]["CoachChoice"][];
         };
         Requirement: {
             all: components["schemas"]["Requirement"][];
@@ -3160,6 +3253,8 @@ export interface components {
             gap?: null | components["schemas"]["LoadGap"];
             missing: string[];
         };
+        /** @enum {unknown} */
+        Severity: "hint" | "warning" | "serious";
         /** @enum {unknown} */
         Sex: "unknown" | "male" | "female";
         ShareByHeight: {

@@ -1,5 +1,6 @@
 import { api, ask } from '../api/client';
 import type {
+  AcceptedFinding,
   Candidate,
   CoachChoice,
   DayApproach,
@@ -7,6 +8,7 @@ import type {
   HomeLine,
   PlanSummary,
   RebuildRequest,
+  Remedy,
   RebuildResult,
   SavedClient,
   SavedPlace,
@@ -26,6 +28,7 @@ interface AtPlace {
   choices: CoachChoice[];
   edits: HomeEdit[];
   before: StoodBefore[];
+  accepted: AcceptedFinding[];
   plan: SavedPlan | null;
   unsaved: boolean;
 }
@@ -49,6 +52,7 @@ export class Workbench {
   dayApproaches = $state<DayApproach[]>([]);
   choices = $state<CoachChoice[]>([]);
   edits = $state<HomeEdit[]>([]);
+  accepted = $state<AcceptedFinding[]>([]);
   selected = $state(0);
   editing = $state(false);
   busy = $state(false);
@@ -99,7 +103,7 @@ export class Workbench {
     this.#atPlaces = {};
     this.history.clear();
     this.plan = null;
-    [this.choices, this.edits, this.dayApproaches, this.#before] = [[], [], [], stood];
+    [this.choices, this.edits, this.dayApproaches, this.accepted, this.#before] = [[], [], [], [], stood];
     this.gym.open(id);
     const kept = this.#planFor(this.placeId);
     if (kept) return this.#openPlan(kept.id);
@@ -139,6 +143,7 @@ export class Workbench {
         choices: request.choices ?? [],
         edits: request.edits ?? [],
         before: request.before ?? [],
+        accepted: request.accepted ?? [],
         plan,
         unsaved: false,
       };
@@ -150,6 +155,7 @@ export class Workbench {
       choices: $state.snapshot(this.choices),
       edits: $state.snapshot(this.edits),
       before: this.result ? stoodIn(this.result.plan) : [],
+      accepted: $state.snapshot(this.accepted),
       plan: null,
       unsaved: true,
     };
@@ -211,6 +217,7 @@ export class Workbench {
       before: this.#before,
       approach: this.approach,
       dayApproaches: $state.snapshot(this.dayApproaches),
+      accepted: $state.snapshot(this.accepted),
     };
   }
 
@@ -302,6 +309,31 @@ export class Workbench {
     await this.rebuild();
   }
 
+  /** Does in one press what a finding proposes. */
+  async remedy(remedy: Remedy): Promise<void> {
+    this.#change();
+    const edits = [...this.edits];
+    for (const edit of remedy.edits) {
+      const at = edits.findIndex((e) => e.line === edit.line && e.exerciseId === edit.exerciseId);
+      const given = Object.fromEntries(Object.entries(edit).filter(([, value]) => value != null));
+      if (at >= 0) edits[at] = { ...edits[at], ...given } as HomeEdit;
+      else edits.push(edit);
+    }
+
+    this.edits = edits;
+    const taken = remedy.choices.map((c) => c.line);
+    this.choices = [...this.choices.filter((c) => !taken.includes(c.line)), ...remedy.choices];
+    await this.rebuild();
+  }
+
+  /** Lets a finding stand, with the reason; an empty one takes that back. */
+  async accept(key: string, note: string): Promise<void> {
+    this.#change();
+    const others = this.accepted.filter((a) => a.key !== key);
+    this.accepted = note ? [...others, { key, note }] : others;
+    await this.rebuild();
+  }
+
   async undo(): Promise<void> {
     const before = this.history.undo(this.#decisions());
     if (before) await this.#restore(before);
@@ -376,6 +408,7 @@ export class Workbench {
     [this.choices, this.edits] = [request.choices ?? [], request.edits ?? []];
     this.#before = request.before ?? [];
     [this.approach, this.dayApproaches] = [request.approach ?? null, request.dayApproaches ?? []];
+    this.accepted = request.accepted ?? [];
     this.history.clear();
     this.result = await ask(() => api.POST('/api/v1/rebuild', { body: request }));
     this.gym.errors = this.result.errors;
@@ -440,6 +473,7 @@ export class Workbench {
       choices: $state.snapshot(this.choices),
       edits: $state.snapshot(this.edits),
       before: this.#before,
+      accepted: $state.snapshot(this.accepted),
       plan: this.plan,
       unsaved: this.unsaved,
     };
@@ -447,7 +481,7 @@ export class Workbench {
 
   #take(at: AtPlace): void {
     [this.choices, this.edits, this.#before, this.plan] = [at.choices, at.edits, at.before, at.plan];
-    [this.approach, this.dayApproaches] = [at.approach, at.dayApproaches];
+    [this.approach, this.dayApproaches, this.accepted] = [at.approach, at.dayApproaches, at.accepted];
   }
 
   #decisions(): Decisions {

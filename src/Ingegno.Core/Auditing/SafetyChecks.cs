@@ -1,0 +1,60 @@
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Rebuilding;
+
+namespace Ingegno.Core.Auditing;
+
+/// <summary>What may hurt: joints, level, landings, blood pressure, furniture nobody tried (handbook 06).</summary>
+internal static class SafetyChecks
+{
+    private const int HardLanding = 2;
+
+    public static IEnumerable<Finding> Find(AuditedPlan plan) => plan.Exercises.SelectMany(e => Of(plan, e)).Concat(Furniture(plan));
+
+    private static IEnumerable<Finding> Of(AuditedPlan plan, AuditedExercise at)
+    {
+        var (exercise, client) = (at.Exercise, plan.Client);
+
+        // What a client refuses is no danger, and a pasted plan does not know of it.
+        if (CandidateFilter.Why(exercise, client with { Refuses = [] }) is { } why)
+        {
+            yield return new Finding(
+                $"{why.Code}/{at.Line}/{exercise.Id}", why.Code, Severity.Serious, $"{exercise.Name} is not for this client.", why.Reason, at.Line, Other(plan, at));
+        }
+        else if (exercise.Impact >= HardLanding)
+        {
+            yield return new Finding(
+                $"landing/{at.Line}", "landing", Severity.Hint, $"{exercise.Name} has hard landings: only for who lands well, and never as mere effort.",
+                $"Impact {exercise.Impact} of 3.", at.Line, Other(plan, at));
+        }
+
+        if (client.HighBloodPressure && at is { Timed: true, Exercise.Measure: Measure.Seconds } && at.Target.Max > 20 && at.Rir is 0)
+        {
+            yield return new Finding(
+                $"long-hold/{at.Line}", "long-hold", Severity.Warning, $"{exercise.Name} to the limit: no all-out holds with high blood pressure.", $"{at.Target.Max} s with nothing in reserve.", at.Line);
+        }
+    }
+
+    private static IEnumerable<Finding> Furniture(AuditedPlan plan)
+    {
+        var untested =
+            from at in plan.Exercises
+            where at.Home is { Checks.IsEmpty: false }
+            from id in at.Home!.UsesItems
+            let thing = plan.Kit?.Things.FirstOrDefault(t => t.Id == id)
+            where thing is not null && thing.Kind.FirstUse.Except(thing.Item.Tested).Any()
+            group at by (id, thing.InWords);
+        return untested.Select(u => new Finding(
+            $"untested/{u.Key.id}", "untested", Severity.Warning, $"Nobody has tested the {u.Key.InWords} yet: push, half weight, full weight before the first set.",
+            $"Used for {Words.Join([.. u.Select(a => a.Exercise.Name).Distinct()])}.", u.First().Line));
+    }
+
+    /// <summary>The best candidate of a line of ours that the client may do.</summary>
+    private static Remedy? Other(AuditedPlan plan, AuditedExercise at)
+    {
+        var other = plan.Lines.FirstOrDefault(l => l.Gym.Line == at.Line)?.Candidates
+            .FirstOrDefault(c => c.Exercises.All(e => e.ExerciseId != at.Exercise.Id));
+        return other is null ? null : new Remedy($"Take {other.Name}", [], [new CoachChoice(at.Line, other.Id)]);
+    }
+}

@@ -1,0 +1,46 @@
+using System.Collections.Immutable;
+using FluentValidation;
+using Ingegno.Core;
+using Ingegno.Core.Auditing;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Programs;
+using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>A plan of anybody's to check.</summary>
+/// <param name="Client">For whom it is meant.</param>
+/// <param name="Text">The plan in shorthand.</param>
+public sealed record PlanToCheck(ClientProfile Client, string Text);
+
+/// <summary>What the check says.</summary>
+/// <param name="Verdict">The verdict in a sentence.</param>
+/// <param name="Findings">What was found, the gravest first.</param>
+/// <param name="Errors">Lines that could not be read.</param>
+/// <param name="Lines">Lines that were checked.</param>
+public sealed record CheckedPlan(string Verdict, ImmutableArray<Finding> Findings, ImmutableArray<ShorthandError> Errors, int Lines);
+
+public sealed class PlanToCheckValidator : AbstractValidator<PlanToCheck>
+{
+    public PlanToCheckValidator()
+    {
+        RuleFor(p => p.Client).NotNull().SetValidator(new ClientProfileValidator());
+        RuleFor(p => p.Text).NotNull().MaximumLength(ShorthandLimits.TextLength).WithMessage($"A plan takes at most {ShorthandLimits.TextLength:N0} characters.");
+    }
+}
+
+/// <summary>Is this home plan any good? Stateless, nothing is stored.</summary>
+public static class PlanCheckEndpoints
+{
+    public static void MapPlanCheck(this IEndpointRouteBuilder api) =>
+        api.MapPost("/plan-check", Check).Validate<PlanToCheck>().WithTags("plan check").ProducesProblem(StatusCodes.Status400BadRequest);
+
+    private static Ok<CheckedPlan> Check(PlanToCheck plan, Trade trade)
+    {
+        var read = new ShorthandParser(trade.Names).Parse(plan.Text);
+        var findings = PlanCheck.Run(AuditedPlan.Of(plan.Client, read, trade), []);
+        var verdict = read.Lines.IsEmpty ? "No line could be read yet, so there is nothing to judge." : PlanCheck.Verdict(findings);
+        return TypedResults.Ok(new CheckedPlan(verdict, findings, read.Errors, read.Lines.Length));
+    }
+}

