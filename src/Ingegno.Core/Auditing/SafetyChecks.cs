@@ -10,7 +10,17 @@ internal static class SafetyChecks
 {
     private const int HardLanding = 2;
 
-    public static IEnumerable<Finding> Find(AuditedPlan plan) => plan.Exercises.SelectMany(e => Of(plan, e)).Concat(Furniture(plan));
+    public static IEnumerable<Finding> Find(AuditedPlan plan) => Clearance(plan).Concat(plan.Exercises.SelectMany(e => Of(plan, e))).Concat(Furniture(plan));
+
+    private static IEnumerable<Finding> Clearance(AuditedPlan plan)
+    {
+        if (!plan.Client.Screening.IsEmpty && plan.Client.Clearance is null)
+        {
+            yield return new Finding(
+                "clearance", "clearance", Severity.Serious, "No hard work before a clinician has cleared it; record the clearance with the client.",
+                $"Screening: {Words.Join([.. plan.Client.Screening.Distinct().Select(Words.Of)])}.");
+        }
+    }
 
     private static IEnumerable<Finding> Of(AuditedPlan plan, AuditedExercise at)
     {

@@ -35,8 +35,8 @@ internal static class SessionChecks
                 var cut = Cut(plan, day, minutes.Total - limit);
                 yield return new Finding(
                     $"too-long/{day}", "too-long", Severity.Warning, $"{Words.Sentence(plan.DayName(day))} takes about {minutes.Total - limit} minutes more than the client has.",
-                    $"{minutes.Total} of {limit} minutes.", null,
-                    Remedy(cut.Keys, $"Drop sets of {Words.Join([.. cut.Keys.Select(e => e.Exercise.Name)])}: about {Saved(cut)} min", (at, e) => e with { Sets = at.Sets - cut[at] }));
+                    $"{minutes.Total} of {limit} minutes.{(cut.Count == 0 ? string.Empty : $" Least is lost with fewer sets of {Words.Join([.. cut.Keys.Select(e => e.Exercise.Name)])}.")}", null,
+                    Remedy(cut.Keys, $"Drop {cut.Values.Sum()} sets, saves about {Saved(cut)} min", (at, e) => e with { Sets = at.Sets - cut[at] }));
             }
         }
     }
@@ -81,7 +81,7 @@ internal static class SessionChecks
             if (both.Count > 0)
             {
                 yield return new Finding(
-                    $"recovery/{day}", "less-than-48-h", Severity.Hint, $"{Words.Sentence(Words.Join([.. both.Take(3).Select(Words.Of)]))} are trained on {plan.Days[day]} and again the day after.",
+                    $"recovery/{day}", "less-than-48-h", Severity.Hint, $"Trained on {plan.Days[day]} and again the day after: {Words.Join([.. both.Take(3).Select(Words.Of)])}.",
                     "Less than 48 hours between hard sessions.");
             }
         }

@@ -31,6 +31,21 @@ public sealed record SoreJoint(Joint Joint, Soreness Severity);
 /// <param name="Reps">Reps reached with it, 1–20.</param>
 public sealed record KnownLift(string Anchor, double LoadKg, int Reps = 1);
 
+/// <summary>
+/// What wants a clinician's clearance before hard work (handbook 06, after the pre-participation screening of the
+/// American College of Sports Medicine, from memory).
+/// </summary>
+public enum ScreeningAnswer
+{
+    HeartOrVascular, MetabolicOrKidney, ChestPainOrFainting, UncontrolledBloodPressure, PregnancyOrRecentBirth, RecentSurgery, JointUnderTreatment,
+    UnderSixteenWithoutGuardian, LongInactiveWithRisk,
+}
+
+/// <summary>A clearance as the coach recorded it.</summary>
+/// <param name="On">Day of the clearance.</param>
+/// <param name="By">Who gave it, 1–120 characters.</param>
+public sealed record Clearance(DateOnly On, string By);
+
 /// <summary>The client, as far as rebuilding a program needs it.</summary>
 public sealed record ClientProfile
 {
@@ -59,6 +74,15 @@ public sealed record ClientProfile
 
     /// <summary>Ids of exercises the client refuses or the coach has banned for this client.</summary>
     public ImmutableArray<string> Refuses { get; init; } = [];
+
+    /// <summary>Ids of exercises that are off by default and that the coach switched on for this client.</summary>
+    public ImmutableArray<string> Allows { get; init; } = [];
+
+    /// <summary>What the screening found.</summary>
+    public ImmutableArray<ScreeningAnswer> Screening { get; init; } = [];
+
+    /// <summary>Clearance for what the screening found; null while there is none.</summary>
+    public Clearance? Clearance { get; init; }
 
     /// <summary>Approach that the client's plans follow unless a week or day has its own; null for the default.</summary>
     public string? Approach { get; init; }

@@ -28,7 +28,7 @@ public static class CandidateFilter
             return ("refused", "Left out for this client: refused or banned.");
         }
 
-        if (exercise.OffByDefault is { } off)
+        if (exercise.OffByDefault is { } off && !client.Allows.Contains(exercise.Id))
         {
             return ("off-by-default", off);
         }
@@ -62,7 +62,8 @@ public static class CandidateFilter
 
     /// <summary>Cautions that the client's joints add to an exercise that is let through.</summary>
     public static IEnumerable<string> Cautions(Exercise exercise, ClientProfile client) =>
-        from sore in client.SoreJoints
-        where sore.Severity == Soreness.Sore && exercise.Joints.GetValueOrDefault(sore.Joint) == MediumStress
-        select $"Spare the {Words.Of(sore.Joint)}: shorten the range or stop when it complains.";
+        (from sore in client.SoreJoints
+         where sore.Severity == Soreness.Sore && exercise.Joints.GetValueOrDefault(sore.Joint) == MediumStress
+         select $"Spare the {Words.Of(sore.Joint)}: shorten the range or stop when it complains.")
+        .Concat(exercise.OffByDefault is { } off ? ["Switched on by the coach, though: " + char.ToLowerInvariant(off[0]) + off[1..]] : []);
 }

@@ -28,6 +28,9 @@ public sealed class ClientProfileValidator : AbstractValidator<ClientProfile>
         RuleFor(c => c.MinutesPerSession).InclusiveBetween(10, 240).WithMessage("A session takes 10 to 240 minutes.");
         RuleFor(c => c.KnownLifts.Length).LessThanOrEqualTo(20).WithMessage("At most 20 known lifts.");
         RuleFor(c => c.SoreJoints.Length).LessThanOrEqualTo(8).WithMessage("At most 8 sore joints.");
+        RuleFor(c => c.Allows.Length).LessThanOrEqualTo(100).WithMessage("At most 100 exercises switched on.");
+        RuleFor(c => c.Screening.Length).LessThanOrEqualTo(20).WithMessage("At most 20 findings of the screening.");
+        RuleFor(c => c.Clearance!.By).NotEmpty().MaximumLength(120).WithMessage("Say who gave the clearance, in at most 120 characters.").When(c => c.Clearance is not null);
         RuleFor(c => c.Approach).MaximumLength(60).WithMessage("An approach has a key of at most 60 characters.");
         RuleFor(c => c.Refuses.Length).LessThanOrEqualTo(500).WithMessage("At most 500 refused exercises.");
         RuleForEach(c => c.KnownLifts).ChildRules(lift =>

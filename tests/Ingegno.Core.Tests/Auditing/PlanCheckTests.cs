@@ -51,6 +51,26 @@ public class PlanCheckTests
     }
 
     [Fact]
+    public void What_the_screening_found_wants_a_clearance()
+    {
+        var client = Examples.ClientA with { Screening = [ScreeningAnswer.RecentSurgery] };
+
+        Check(client, "Push-up 3x8-10").ShouldContain(f => f.Code == "clearance" && f.Severity == Severity.Serious && f.Evidence.Contains("recent surgery"));
+        Check(client with { Clearance = new Clearance(new DateOnly(2026, 11, 2), "Dr. Aas") }, "Push-up 3x8-10").ShouldNotContain(f => f.Code == "clearance");
+    }
+
+    [Fact]
+    public void The_dip_behind_the_back_can_be_switched_on_and_keeps_its_caution()
+    {
+        var client = Examples.ClientA with { Allows = ["dip-off-one-surface"] };
+        var line = Examples.Rebuild(client, Examples.Kit("chair 46"), "Parallel-bar dip 3x8").Plan.Lines[0];
+
+        line.RuledOut.ShouldNotContain(r => r.ExerciseId == "dip-off-one-surface" && r.Code == "off-by-default");
+        line.Candidates.Where(c => c.Id == "dip-off-one-surface").SelectMany(c => c.Exercises).ShouldAllBe(e => e.Cautions.Any(c => c.StartsWith("Switched on by the coach")));
+        Check(client, "Dip off one surface 3x8-10").ShouldNotContain(f => f.Code == "off-by-default");
+    }
+
+    [Fact]
     public void A_hold_to_the_limit_with_high_blood_pressure_is_named()
     {
         var client = Examples.ClientA with { HighBloodPressure = true };

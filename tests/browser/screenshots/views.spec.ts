@@ -14,7 +14,6 @@ test('views', async ({ page, server }) => {
 
   await page.goto(server.url);
   await page.getByLabel('Password').waitFor();
-  await shoot('sign-in');
   await signIn(page, server.url);
   await shoot('roster');
   await page.getByRole('link', { name: 'Tamsin Okoro' }).click();
@@ -80,6 +79,15 @@ test('views', async ({ page, server }) => {
     .setInputFiles({ name: 'block.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
   await page.getByRole('button', { name: /^Bring in 1/ }).waitFor();
   await shoot('program-import');
+  await page.goto(`${server.url}/check`);
+  await page.getByLabel(/^For/).selectOption({ label: 'Bruno Halvorsen' });
+  await page
+    .getByLabel('The plan')
+    .fill(
+      '= Monday\nSquat jump 3x10 20 s\nReverse lunge 3x10 20 s\nPush-up 3x50 15 s\n\n= Tuesday\nPush-up 4x8-12 60 s\nPike push-up 3x8',
+    );
+  await page.getByText(/Not like this/).waitFor();
+  await shoot('plan-check');
   await page.goto(`${server.url}/plans/${plan}/handout`);
   await page.getByRole('button', { name: 'Print' }).waitFor();
   await shoot('handout');

@@ -291,7 +291,7 @@
           <p class="soft mb-1 text-[13px]">Hard sets this week, gym beside home</p>
           <HardSets sets={bench.result.plan.hardSets} />
         </div>
-        <div class="rule-l max-h-44 overflow-y-auto px-4 py-2" aria-live="polite">
+        <div class="rule-l max-h-32 overflow-y-auto px-4 py-2" aria-live="polite">
           <p class="soft mb-1 text-[13px]">Plan check and what to know</p>
           <FindingList
             findings={bench.result.plan.findings}

@@ -2253,6 +2253,11 @@ export interface components {
              */
             lines: number;
         };
+        Clearance: {
+            /** Format: date */
+            on: string;
+            by: string;
+        };
         /** @description A client at a place. */
         ClientAtPlace: {
             client: components["schemas"]["ClientProfile"];
@@ -2275,6 +2280,9 @@ export interface components {
             soreJoints?: components["schemas"]["SoreJoint"][];
             knownLifts?: components["schemas"]["KnownLift"][];
             refuses?: string[];
+            allows?: string[];
+            screening?: components["schemas"]["ScreeningAnswer"][];
+            clearance?: null | components["schemas"]["Clearance"];
             approach?: null | string;
             highBloodPressure?: boolean;
         };
@@ -3175,6 +3183,8 @@ export interface components {
             /** Format: date-time */
             updatedAt: string;
         };
+        /** @enum {unknown} */
+        ScreeningAnswer: "heart-or-vascular" | "metabolic-or-kidney" | "chest-pain-or-fainting" | "uncontrolled-blood-pressure" | "pregnancy-or-recent-birth" | "recent-surgery" | "joint-under-treatment" | "under-sixteen-without-guardian" | "long-inactive-with-risk";
         /** @description Names the revision that was seen, for undo and redo. */
         SeenRevision: {
             /** Format: int32 */

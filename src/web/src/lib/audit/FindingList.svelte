@@ -42,7 +42,7 @@
         {/if}
         {#if finding.remedy && onremedy && !finding.accepted}
           <button
-            class="btn btn-xs"
+            class="btn btn-xs h-auto min-h-6 py-0.5 text-left whitespace-normal"
             disabled={busy}
             onclick={() => finding.remedy && onremedy(finding.remedy)}>{finding.remedy.label}</button
           >

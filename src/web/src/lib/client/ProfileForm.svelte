@@ -19,6 +19,17 @@
   const goals = ['muscle', 'strength', 'endurance', 'general-fitness'] as const;
   const sexes = ['unknown', 'female', 'male'] as const;
   const joints = ['wrist', 'elbow', 'shoulder', 'neck', 'low-back', 'hip', 'knee', 'ankle'] as const;
+  const screening: [NonNullable<ClientRecord['profile']['screening']>[number], string][] = [
+    ['heart-or-vascular', 'heart or vascular disease'],
+    ['metabolic-or-kidney', 'metabolic or kidney disease'],
+    ['chest-pain-or-fainting', 'chest pain, fainting, dizziness, breathless at rest'],
+    ['uncontrolled-blood-pressure', 'blood pressure not under control'],
+    ['pregnancy-or-recent-birth', 'pregnancy or recent birth'],
+    ['recent-surgery', 'recent surgery'],
+    ['joint-under-treatment', 'a joint under treatment'],
+    ['under-sixteen-without-guardian', 'under 16 without a guardian'],
+    ['long-inactive-with-risk', 'long inactive and over about 45 (women 55) with risks'],
+  ];
   const severities = { '': 'fine', sore: 'sore', injured: 'injured' };
 
   // svelte-ignore state_referenced_locally
@@ -42,6 +53,16 @@
     draft.profile.soreJoints = severity
       ? [...others, { joint, severity: severity as 'sore' | 'injured' }]
       : others;
+  }
+
+  function setFlag(flag: (typeof screening)[number][0], holds: boolean): void {
+    const others = (draft.profile.screening ?? []).filter((f) => f !== flag);
+    draft.profile.screening = holds ? [...others, flag] : others;
+    if (draft.profile.screening.length === 0) draft.profile.clearance = null;
+  }
+
+  function setClearance(on: string, by: string): void {
+    draft.profile.clearance = on ? { on, by } : null;
   }
 
   async function save(revision = client.revision): Promise<void> {
@@ -146,6 +167,50 @@
       <span class="text-sm">High blood pressure</span>
     </label>
   </div>
+
+  <fieldset>
+    <legend class="mb-1 font-semibold">Before hard work: does any of this hold?</legend>
+    <div class="grid gap-x-3 md:grid-cols-2">
+      {#each screening as [flag, words] (flag)}
+        <label class="flex items-center gap-2 py-1 text-sm">
+          <input
+            type="checkbox"
+            class="checkbox checkbox-sm"
+            value={flag}
+            checked={draft.profile.screening?.includes(flag)}
+            onchange={(event) => setFlag(flag, event.currentTarget.checked)}
+          />
+          {words}
+        </label>
+      {/each}
+    </div>
+    {#if (draft.profile.screening ?? []).length > 0}
+      <p class="mt-1 text-sm text-secondary">
+        Plan no hard work until a clinician has cleared it. Local rules and licensed practice come first.
+      </p>
+      <div class="mt-1 grid gap-2 md:grid-cols-[10rem_1fr]">
+        <label>
+          <span class="label-text">Cleared on</span>
+          <input
+            class="input figures w-full"
+            type="date"
+            value={draft.profile.clearance?.on ?? ''}
+            onchange={(event) => setClearance(event.currentTarget.value, draft.profile.clearance?.by ?? '')}
+          />
+        </label>
+        <label>
+          <span class="label-text">by</span>
+          <input
+            class="input w-full"
+            maxlength="120"
+            disabled={!draft.profile.clearance}
+            value={draft.profile.clearance?.by ?? ''}
+            onchange={(event) => setClearance(draft.profile.clearance?.on ?? '', event.currentTarget.value)}
+          />
+        </label>
+      </div>
+    {/if}
+  </fieldset>
 
   <fieldset>
     <legend class="mb-1 font-semibold">Joints to spare</legend>

@@ -109,7 +109,18 @@
       >
       <ul class="mt-1 grid gap-1 text-[14px]">
         {#each line.ruledOut as out (out.exerciseId)}
-          <li><span class="font-semibold">{out.name}.</span> {out.reason}</li>
+          <li>
+            <span class="font-semibold">{out.name}.</span>
+            {out.reason}
+            {#if out.code === 'off-by-default'}
+              <button
+                class="btn btn-xs"
+                disabled={bench.busy}
+                onclick={() => bench.allow(out.exerciseId, out.name)}
+                >Offer it to this client all the same</button
+              >
+            {/if}
+          </li>
         {/each}
       </ul>
     </details>

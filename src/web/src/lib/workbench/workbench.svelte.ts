@@ -37,6 +37,7 @@ interface AtPlace {
 interface Decisions extends AtPlace {
   placeId: number | null;
   refuses: string[];
+  allows: string[];
 }
 
 /** The state of the workbench: a gym week, a place, what the engine proposes and what the coach decides. */
@@ -293,10 +294,24 @@ export class Workbench {
     const refuses = this.client?.value.profile.refuses ?? [];
     if (!this.client || refuses.includes(exerciseId)) return;
     this.#change();
-    if (!(await this.#refuse([...refuses, exerciseId]))) return;
+    if (!(await this.#profile({ refuses: [...refuses, exerciseId] }))) return;
     this.choices = this.choices.filter((c) => !c.candidateId?.split('+').includes(exerciseId));
     await this.rebuild();
     toasts.done(`${name} is left out for ${this.client.value.name} from now on.`, () => void this.undo());
+  }
+
+  /** Offers an exercise that is off by default to this client, its caution with it; undo takes it back. */
+  async allow(exerciseId: string, name: string): Promise<void> {
+    const client = this.client;
+    const allows = client?.value.profile.allows ?? [];
+    if (!client || allows.includes(exerciseId)) return;
+    this.#change();
+    if (!(await this.#profile({ allows: [...allows, exerciseId] }))) return;
+    await this.rebuild();
+    toasts.done(
+      `${name} is offered to ${client.value.name} from now on, with its caution.`,
+      () => void this.undo(),
+    );
   }
 
   /** Sets figures of a home exercise. */
@@ -442,13 +457,13 @@ export class Workbench {
     return this.choices.find((c) => c.line === line.gym.line)?.role ?? null;
   }
 
-  /** Stores what the client refuses; false when it could not be. */
-  async #refuse(refuses: string[]): Promise<boolean> {
+  /** Stores what the client refuses or is allowed; false when it could not be. */
+  async #profile(change: { refuses?: string[]; allows?: string[] }): Promise<boolean> {
     const client = this.client;
     if (!client) return false;
     try {
       const value = $state.snapshot(client.value) as SavedClient['value'];
-      value.profile.refuses = refuses;
+      Object.assign(value.profile, change);
       this.client = await ask(() =>
         api.PUT('/api/v1/clients/{id}', {
           params: { path: { id: client.id } },
@@ -489,6 +504,7 @@ export class Workbench {
       ...this.#here(),
       placeId: this.placeId,
       refuses: $state.snapshot(this.client?.value.profile.refuses ?? []),
+      allows: $state.snapshot(this.client?.value.profile.allows ?? []),
     };
   }
 
@@ -503,8 +519,9 @@ export class Workbench {
   }
 
   async #restore(decisions: Decisions): Promise<void> {
-    const refuses = this.client?.value.profile.refuses ?? [];
-    if (JSON.stringify(refuses) !== JSON.stringify(decisions.refuses)) await this.#refuse(decisions.refuses);
+    const { refuses = [], allows = [] } = this.client?.value.profile ?? {};
+    if (JSON.stringify([refuses, allows]) !== JSON.stringify([decisions.refuses, decisions.allows]))
+      await this.#profile({ refuses: decisions.refuses, allows: decisions.allows });
     if (this.placeId !== null && this.placeId !== decisions.placeId)
       this.#atPlaces[this.placeId] = this.#here();
     this.placeId = decisions.placeId;
