@@ -44,7 +44,7 @@ public sealed class DocumentTests : IDisposable
         _db.Clients.Update(_db.Other, client, 1, TestDatabase.Client("Stolen")).Outcome.ShouldBe(WriteOutcome.NotFound);
         _db.Clients.Delete(_db.Other, client).ShouldBeFalse();
         _db.Places.Add(_db.Other, client, new PlaceKit { Name = "x" }).ShouldBeNull();
-        _db.Days.Add(_db.Other, client, new GymWeek("x", "y")).ShouldBeNull();
+        _db.Weeks.Add(_db.Other, client, new GymWeek("x", "y")).ShouldBeNull();
         _db.Plans.Add(_db.Other, client, null, null, TestDatabase.Plan()).ShouldBeNull();
         _db.Clients.Find(_db.Coach, client).ShouldNotBeNull();
     }
@@ -64,12 +64,12 @@ public sealed class DocumentTests : IDisposable
         var plan = _db.AddPlan();
         var client = plan.Value.ClientId;
         _db.Places.Add(_db.Coach, client, new PlaceKit { Name = "Flat" });
-        _db.Days.Add(_db.Coach, client, new GymWeek("Day 1", "Bench press 4x8"));
+        _db.Weeks.Add(_db.Coach, client, new GymWeek("Day 1", "Bench press 4x8"));
 
         _db.Clients.Delete(_db.Coach, client).ShouldBeTrue();
 
         _db.Places.List(_db.Coach, client).ShouldBeEmpty();
-        _db.Days.List(_db.Coach, client).ShouldBeEmpty();
+        _db.Weeks.List(_db.Coach, client).ShouldBeEmpty();
         _db.Plans.Find(_db.Coach, plan.Id).ShouldBeNull();
     }
 }

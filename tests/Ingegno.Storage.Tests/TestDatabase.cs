@@ -32,7 +32,7 @@ public sealed class TestDatabase : IDisposable
 
     public PlaceStore Places => new(Database, TimeProvider.System);
 
-    public GymWeekStore Days => new(Database, TimeProvider.System);
+    public GymWeekStore Weeks => new(Database, TimeProvider.System);
 
     public PlanStore Plans => new(Database, TimeProvider.System);
 

@@ -11,31 +11,6 @@ using Ingegno.Core.Strength;
 
 namespace Ingegno.Core.Matching;
 
-/// <summary>The best way to load an exercise at a place for the wanted effort.</summary>
-/// <param name="Setup">Set-up taken.</param>
-/// <param name="Bindings">Things used in it.</param>
-/// <param name="External">External load or band.</param>
-/// <param name="System">System load, null where load is not the measure.</param>
-/// <param name="Reps">Expected reps to failure with the techniques, null where reps are not the measure.</param>
-/// <param name="Techniques">Techniques that bring the reps into the zone.</param>
-/// <param name="Score">Resistance part of the match, 0–1.</param>
-/// <param name="Reason">Why.</param>
-/// <param name="RestsOn">What the expected reps rest on.</param>
-public sealed record LoadedSetup(
-    Setup Setup,
-    ImmutableArray<Binding> Bindings,
-    ReachableLoad External,
-    SystemLoad? System,
-    RepRange? Reps,
-    ImmutableArray<Technique> Techniques,
-    double Score,
-    string Reason,
-    string? RestsOn)
-{
-    /// <summary>What was checked of the objects.</summary>
-    public ImmutableArray<ObjectVerdict> Checks { get; init; } = [];
-}
-
 /// <summary>Scores how well the dose of a gym line can be reached with what is at the place.</summary>
 public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, ClientProfile client, ClientStrength strength, Trade trade)
 {
@@ -91,7 +66,7 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
 
         if (sources.Count > 0)
         {
-            missing.Insert(0, $"needs {SourcesInWords(sources)} (none here)");
+            missing.Insert(0, $"needs {ResistanceWords.Sources(sources)} (none here)");
         }
 
         return (null, string.Join("; or ", missing.Distinct()));
@@ -242,7 +217,7 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         var high = line.Effort.High * trade.Match.Tolerance[line.Role];
         return new LoadedSetup(
             setup, bindings, rating.External, rating.System, reps, rating.Techniques.Steps, rating.Score,
-            Reason(reps, line.Effort, high, rating.Techniques.Steps), strength.For(exercise.Strength)?.RestsOn)
+            ResistanceWords.Reason(reps, line.Effort, high, rating.Techniques.Steps), strength.For(exercise.Strength)?.RestsOn)
         {
             Checks = checks,
         };
@@ -281,24 +256,4 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
             : reps < low ? (Math.Log(low / reps), TooHardSpread) : (0, 1);
         return Math.Exp(-(distance * distance) / (2 * spread * spread));
     }
-
-    private static string Reason(RepRange reps, WantedEffort effort, double high, ImmutableArray<Technique> techniques)
-    {
-        var wanted = effort.Low >= effort.High - 0.5
-            ? Words.Number(effort.Low, 0)
-            : $"{Words.Number(effort.Low, 0)}–{Words.Number(effort.High, 0)}";
-        var with = techniques.Length == 0 ? string.Empty : " with " + Words.Join([.. techniques.Select(t => t.Label)]);
-        var verdict = reps.Mid < effort.Low ? ": too hard for the planned reps" : reps.Mid > high ? ": lighter than planned" : string.Empty;
-        return $"{reps.InWords} reps to failure expected{with}, {wanted} wanted{verdict}.";
-    }
-
-    private static string SourcesInWords(IEnumerable<LoadSource> sources) => string.Join(" or ", sources.Distinct().Select(s => s switch
-    {
-        LoadSource.Pair => "two equal hand weights",
-        LoadSource.Mixed => "two hand weights",
-        LoadSource.One => "a hand weight",
-        LoadSource.Worn => "a packed rucksack or vest",
-        LoadSource.Held => "a bag or jug to fill and hold",
-        _ => "a loaded bar",
-    }));
 }

@@ -79,7 +79,14 @@ public sealed record HomePlan
 /// <summary>A day of the home plan.</summary>
 /// <param name="Name">Name of the day, empty when the text has no headings.</param>
 /// <param name="Minutes">Minutes of its session.</param>
-public sealed record HomeDay(string Name, SessionMinutes Minutes);
+public sealed record HomeDay(string Name, SessionMinutes Minutes)
+{
+    /// <summary>Warm-up fitted to the day, in order.</summary>
+    public ImmutableArray<string> WarmUp { get; init; } = [];
+
+    /// <summary>Cool-down fitted to the day, in order.</summary>
+    public ImmutableArray<string> CoolDown { get; init; } = [];
+}
 
 /// <summary>One gym line and what takes its place.</summary>
 public sealed record HomeLine

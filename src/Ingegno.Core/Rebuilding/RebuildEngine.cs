@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Auditing;
 using Ingegno.Core.Catalogue;
+using Ingegno.Core.Clients;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Loading;
 using Ingegno.Core.Matching;
@@ -38,9 +39,7 @@ public sealed class RebuildEngine(Trade trade)
         var edits = new HomeEdits(request.Edits, trade.Catalogue, kit, resistance);
         var lines = drafts.Select((d, i) => edits.Apply(d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] })).ToImmutableArray();
         lines = [.. lines.Select((line, i) => line with { Better = Improvements.For(line, drafts[i].Match, matcher, trade) })];
-        var days = parsed.Days
-            .Select(d => new HomeDay(d.Name, PlanFigures.Minutes(lines.Where(l => l.Gym.Day == d.Index), request.Client.MinutesPerSession)))
-            .ToImmutableArray();
+        var days = parsed.Days.Select(d => Day(d, [.. lines.Where(l => l.Gym.Day == d.Index)], request.Client)).ToImmutableArray();
         var plan = new HomePlan
         {
             Lines = lines,
@@ -50,6 +49,14 @@ public sealed class RebuildEngine(Trade trade)
         };
         plan = plan with { Findings = PlanCheck.Run(AuditedPlan.Of(request, plan, kit, trade), request.Accepted) };
         return new RebuildResult(plan, parsed.Errors);
+    }
+
+    private HomeDay Day(GymDay day, ImmutableArray<HomeLine> lines, ClientProfile client)
+    {
+        var exercises = lines.SelectMany(l => l.Chosen?.Exercises ?? [])
+            .Select(e => (trade.Catalogue.Get(e.ExerciseId), e.Dose.Timed ? 0 : e.Dose.Target.Max, e.Dose.Sets)).ToList();
+        var preparation = new Preparation(trade.Catalogue).For(exercises, client);
+        return new HomeDay(day.Name, PlanFigures.Minutes(lines, client.MinutesPerSession)) { WarmUp = preparation.WarmUp, CoolDown = preparation.CoolDown };
     }
 
     private LineDraft Draft(

@@ -44,6 +44,7 @@ test('from a pasted week to a hand-out to print in ten actions', async ({ page, 
 
   await expect(page.locator('body')).toHaveAttribute('data-printed', 'yes');
   await expect(page.getByRole('heading', { name: 'Upper' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Warm-up' }).first()).toContainText('Mobilise');
   await expect(page.getByRole('heading', { name: 'Lower' })).toBeVisible();
   expect(actions).toBeLessThanOrEqual(10);
   expect(id).toBeGreaterThan(0);

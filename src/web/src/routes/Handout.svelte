@@ -60,8 +60,6 @@
         </p>
       </header>
       <p class="mb-3 text-sm">
-        Warm up 5–10 minutes: raise the pulse, move every joint slowly, then one easy set of the first
-        exercise.
         <b>Stop at once</b> on chest pain or pressure, faintness, unusual breathlessness, sharp or spreading pain,
         or numbness.
       </p>
@@ -76,6 +74,14 @@
             <span class="flex-1">{day.name}</span>
             <span class="soft font-sans text-sm font-normal">about {day.minutes} min</span>
           </h2>
+        {/if}
+        {#if day.warmUp.length > 0}
+          <section class="mb-3 text-sm" aria-label="Warm-up">
+            <h3 class="text-base">Warm-up, 5–10 minutes</h3>
+            <ol class="list-decimal pl-5">
+              {#each day.warmUp as step (step)}<li>{step}</li>{/each}
+            </ol>
+          </section>
         {/if}
         <ol class="grid gap-3 print:gap-2">
           {#each day.lines.filter((l) => l.line.chosen) as { line }, i (line.gym.line)}
@@ -120,12 +126,14 @@
             {/each}
           {/each}
         </ol>
+        {#if day.coolDown.length > 0}
+          <p class="mt-3 text-sm break-inside-avoid"><b>Cool-down.</b> {day.coolDown.join(' ')}</p>
+        {/if}
       {/each}
       <footer class="mt-4 border-t border-base-300 pt-2 text-[13px]">
         <p>
-          Tempo: seconds down, pause, up, pause. Cool down with ten slow breaths and easy stretches, never
-          into pain. Before the first use of furniture, bars and anchors: push, half weight, full weight; look
-          over every band for nicks.
+          Tempo: seconds down, pause, up, pause. Before the first use of furniture, bars and anchors: push,
+          half weight, full weight; look over every band for nicks.
         </p>
         <p class="mt-1">
           Ingegno helps a qualified coach to plan. It is no medical advice, certifies no object, and defers to

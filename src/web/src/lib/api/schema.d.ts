@@ -2491,6 +2491,8 @@ export interface components {
         HomeDay: {
             name: string;
             minutes: components["schemas"]["SessionMinutes"];
+            warmUp: string[];
+            coolDown: string[];
         };
         HomeEdit: {
             /** Format: int32 */

@@ -5,6 +5,8 @@ export interface DayOfPlan {
   name: string;
   minutes: number;
   limit: number | null;
+  warmUp: string[];
+  coolDown: string[];
   lines: { line: HomeLine; index: number }[];
 }
 
@@ -14,9 +16,12 @@ export function byDay(plan: HomePlan): DayOfPlan[] {
     name: day.name,
     minutes: day.minutes.total,
     limit: day.minutes.limit ?? null,
+    warmUp: day.warmUp ?? [],
+    coolDown: day.coolDown ?? [],
     lines: [] as DayOfPlan['lines'],
   }));
-  if (days.length === 0) days.push({ name: '', minutes: 0, limit: null, lines: [] });
+  if (days.length === 0)
+    days.push({ name: '', minutes: 0, limit: null, warmUp: [], coolDown: [], lines: [] });
   plan.lines.forEach((line, index) => days[line.gym.day ?? 0]?.lines.push({ line, index }));
   return days.filter((day) => day.lines.length > 0);
 }
