@@ -28,7 +28,7 @@
       {/each}
     </ol>
   </nav>
-  <div class="flex items-center gap-1">
+  <div class="flex flex-wrap items-center gap-1">
     <a class="btn btn-ghost btn-sm font-normal" href={p('/check')}>Check a plan</a>
     <a class="btn btn-ghost btn-sm font-normal" href={p('/catalogue')}>Catalogue</a>
     <button class="btn btn-ghost btn-sm font-normal" onclick={() => (keys.sheetOpen = true)}

@@ -73,6 +73,7 @@ export class Workbench {
   #before: StoodBefore[] = [];
   #atPlaces: Record<number, AtPlace> = {};
   #opening: Promise<void> = Promise.resolve();
+  #working: Promise<void> = Promise.resolve();
 
   open(clientId: number, at: { plan?: number; week?: number; place?: number }): Promise<void> {
     return (this.#opening = this.#open(clientId, at));
@@ -179,7 +180,12 @@ export class Workbench {
   }
 
   /** Proposes a home plan for what is typed. */
-  async rebuild(unsaved = true): Promise<void> {
+  rebuild(unsaved = true): Promise<void> {
+    if (!this.busy) this.#working = this.#rebuild(unsaved);
+    return this.#working;
+  }
+
+  async #rebuild(unsaved: boolean): Promise<void> {
     await this.#opening; // A key may be pressed before everything is there.
     if (!this.client || this.busy) return;
     this.busy = true;
@@ -363,6 +369,8 @@ export class Workbench {
 
   /** Saves a new plan for this week and place, or a new version of the open one. */
   async save(revision = this.plan?.revision): Promise<boolean> {
+    await this.#working; // What was pressed just before belongs to what is saved.
+    revision ??= this.plan?.revision;
     if (!this.client || !this.result || this.busy) return false;
     this.busy = true;
     try {
