@@ -96,6 +96,26 @@ public class ProgramImportTests
     }
 
     [Fact]
+    public void Names_are_suggested_for_the_first_faults_alone_so_that_no_file_takes_minutes()
+    {
+        var faults = Import.Preview([Table(["Exercise|Sets|Reps", .. Enumerable.Range(0, 200).Select(i => $"Bensh press {i}|3|8")])], new ImportSettings()).Faults;
+
+        faults.Length.ShouldBe(200);
+        faults[0].Suggestions.ShouldNotBeEmpty();
+        faults[^1].Suggestions.ShouldBeEmpty();
+        faults[^1].Message.ShouldContain("Bensh press 199");
+    }
+
+    [Fact]
+    public void A_text_that_is_no_program_is_given_up_with_a_word()
+    {
+        var preview = Import.PreviewText(string.Join('\n', Enumerable.Range(1, 30).Select(w => $"== Week {w}\n{string.Join('\n', Enumerable.Repeat("nonsense", 20))}")));
+
+        preview.Weeks.Length.ShouldBe(5, "five weeks of twenty faults make a hundred");
+        preview.Notes.ShouldHaveSingleItem().ShouldContain("Week 5");
+    }
+
+    [Fact]
     public void Nothing_in_it_is_said() => Import.Preview([Table(" | ")], new ImportSettings()).Notes.ShouldBe(["There is nothing in it."]);
 
     [Theory]

@@ -53,6 +53,10 @@ public sealed record ImportPreview
 public sealed class ProgramImport(ExerciseNames names)
 {
     private const int SamplesShown = 3;
+
+    /// <summary>Faulty lines of a text after which it is no program.</summary>
+    private const int MostErrors = 100;
+
     private readonly ProgramRows _rows = new(names);
 
     /// <summary>What the sheets would bring in: each sheet a week of its own unless a column names the weeks.</summary>
@@ -107,9 +111,17 @@ public sealed class ProgramImport(ExerciseNames names)
 
         var filled = weeks.Where(w => w.Lines.Any(l => !string.IsNullOrWhiteSpace(l))).ToList();
         var parser = new ShorthandParser(names);
-        var read = filled.Select(w => (Week: w, Result: parser.Parse(string.Join('\n', w.Lines)))).ToList();
+        var (read, errors) = (new List<((string Name, List<string> Lines, int First) Week, ShorthandResult Result)>(), 0);
+        foreach (var week in filled.TakeWhile(_ => errors < MostErrors))
+        {
+            var result = parser.Parse(string.Join('\n', week.Lines));
+            errors += result.Errors.Length;
+            read.Add((week, result));
+        }
+
         return new ImportPreview
         {
+            Notes = read.Count < filled.Count ? [$"More than {MostErrors} lines cannot be read, so reading stopped after \"{read[^1].Week.Name}\". Is it a gym program?"] : [],
             Weeks = [.. read.Select(r => new ImportedWeek(r.Week.Name, string.Join('\n', r.Week.Lines).Trim('\n'), r.Result.Lines.Length))],
             Faults = [.. read.SelectMany(r => r.Result.Errors.Select(e => new ImportFault($"line {r.Week.First + e.Line - 1}", string.Empty, ProgramField.Exercise, e.Message, e.Suggestions)))],
         };
@@ -166,7 +178,7 @@ public sealed class ProgramImport(ExerciseNames names)
         {
             // Days that come in any order are brought together, each at its first place.
             var order = Enumerable.Range(0, rows.Count).GroupBy(i => rows[i].Day).SelectMany(g => g).ToList();
-            var written = _rows.Write([.. order.Select(i => rows[i])], unit);
+            var written = _rows.Write([.. order.Select(i => rows[i])], unit, faults.Count);
             imported.Add(new ImportedWeek(name, written.Text, written.Lines));
             faults.AddRange(written.Faults.Select(f => (Fault: f, From: from[order[f.Row]]))
                 .OrderBy(f => f.From.Row.Number)

@@ -13,6 +13,9 @@ public sealed record WrittenRows(string Text, ImmutableArray<ProgramFault> Fault
 /// <summary>Turns a gym week in shorthand into rows of a table, and back without loss.</summary>
 public sealed partial class ProgramRows(ExerciseNames names)
 {
+    /// <summary>Nearest names are looked for this often; after that an unknown exercise is named without them.</summary>
+    public const int MostSuggestions = 40;
+
     private readonly string _anyName = names.Any;
 
     /// <summary>The fields that make up a line, in the order of the shorthand.</summary>
@@ -43,7 +46,8 @@ public sealed partial class ProgramRows(ExerciseNames names)
     /// <summary>The text of the rows of one week, days headed as they change.</summary>
     /// <param name="rows">Rows in order; a row without a day belongs to the day above.</param>
     /// <param name="loadUnit">Unit of loads written without one: kg or lb.</param>
-    public WrittenRows Write(IReadOnlyList<ProgramRow> rows, string loadUnit = "kg")
+    /// <param name="faultsBefore">Faults already found in the same file.</param>
+    public WrittenRows Write(IReadOnlyList<ProgramRow> rows, string loadUnit = "kg", int faultsBefore = 0)
     {
         ArgumentNullException.ThrowIfNull(rows);
         var text = new StringBuilder();
@@ -62,7 +66,7 @@ public sealed partial class ProgramRows(ExerciseNames names)
                 continue;
             }
 
-            var (line, wrong) = Write(rows[i], i, loadUnit);
+            var (line, wrong) = Write(rows[i], i, loadUnit, faultsBefore + faults.Count < MostSuggestions);
             text.Append(line).Append('\n');
             faults.AddRange(wrong);
             lines += wrong.IsEmpty && !line.StartsWith('#') ? 1 : 0;
@@ -128,7 +132,7 @@ public sealed partial class ProgramRows(ExerciseNames names)
         };
     }
 
-    private (string Line, ImmutableArray<ProgramFault> Faults) Write(ProgramRow row, int index, string loadUnit)
+    private (string Line, ImmutableArray<ProgramFault> Faults) Write(ProgramRow row, int index, string loadUnit, bool suggest)
     {
         var line = new ComposedLine();
         var faults = ImmutableArray.CreateBuilder<ProgramFault>();
@@ -167,13 +171,16 @@ public sealed partial class ProgramRows(ExerciseNames names)
             line.Add(field, Cell(field));
         }
 
-        if (faults.Count == 0 && !noteAlone && Wrong(line, sets, reps, index) is { } fault)
+        if (faults.Count == 0 && !noteAlone && (suggest || names.Find(row.Exercise) is not null ? Wrong(line, sets, reps, index) : Unknown(row, index)) is { } fault)
         {
             faults.Add(fault);
         }
 
         return (line.Text, faults.ToImmutable());
     }
+
+    private static ProgramFault Unknown(ProgramRow row, int index) =>
+        new(index, ProgramField.Exercise, $"The catalogue has no exercise called \"{row.Exercise}\". Check the spelling, or pick one from the catalogue.", []);
 
     private ProgramFault? Wrong(ComposedLine line, string? sets, string? reps, int index)
     {

@@ -71,7 +71,8 @@ export class Workbench {
   readonly canRedo = $derived(this.history.canRedo || (!this.unsaved && (this.plan?.value.canRedo ?? false)));
 
   #before: StoodBefore[] = [];
-  #atPlaces: Record<number, AtPlace> = {};
+  /** What was left at other weeks and places, by both. */
+  #left: Record<string, AtPlace> = {};
   #opening: Promise<void> = Promise.resolve();
   #working: Promise<void> = Promise.resolve();
 
@@ -102,11 +103,17 @@ export class Workbench {
   /** Another gym week: its own plan if there is one, else a fresh start that keeps what stood where it can. */
   async switchWeek(id: number): Promise<void> {
     const stood = this.result ? stoodIn(this.result.plan) : [];
-    this.#atPlaces = {};
+    if (this.result) this.#left[this.#key()] = this.#here();
     this.history.clear();
     this.plan = null;
     [this.choices, this.edits, this.dayApproaches, this.accepted, this.#before] = [[], [], [], [], stood];
     this.gym.open(id);
+    const left = this.#left[this.#key()];
+    if (left?.unsaved) {
+      this.#take(left);
+      return this.rebuild();
+    }
+
     const kept = this.#planFor(this.placeId);
     if (kept) return this.#openPlan(kept.id);
     this.result = null;
@@ -125,7 +132,7 @@ export class Workbench {
 
     this.#remember();
     const at = await this.decidedAt(id);
-    if (this.placeId !== null) this.#atPlaces[this.placeId] = this.#here();
+    this.#left[this.#key()] = this.#here();
     this.placeId = id;
     this.#take(at);
     await this.rebuild(at.unsaved || at.plan === null);
@@ -133,7 +140,7 @@ export class Workbench {
 
   /** What is decided for the week at a place: as it was left, as it was saved, or as it is here. */
   async decidedAt(placeId: number): Promise<AtPlace> {
-    const left = this.#atPlaces[placeId];
+    const left = this.#left[this.#key(placeId)];
     if (left) return left;
     const saved = this.#planFor(placeId);
     if (saved) {
@@ -457,6 +464,10 @@ export class Workbench {
     }
   }
 
+  #key(placeId = this.placeId): string {
+    return `${this.gym.weekId ?? 'new'}/${placeId ?? 'none'}`;
+  }
+
   #planFor(placeId: number | null): PlanSummary | undefined {
     return this.plans.find((p) => p.gymWeekId === this.gym.weekId && p.placeId === placeId);
   }
@@ -530,8 +541,7 @@ export class Workbench {
     const { refuses = [], allows = [] } = this.client?.value.profile ?? {};
     if (JSON.stringify([refuses, allows]) !== JSON.stringify([decisions.refuses, decisions.allows]))
       await this.#profile({ refuses: decisions.refuses, allows: decisions.allows });
-    if (this.placeId !== null && this.placeId !== decisions.placeId)
-      this.#atPlaces[this.placeId] = this.#here();
+    if (this.placeId !== null && this.placeId !== decisions.placeId) this.#left[this.#key()] = this.#here();
     this.placeId = decisions.placeId;
     this.#take(decisions);
     await this.rebuild(decisions.unsaved);
