@@ -25,7 +25,8 @@ public sealed record Trade(
     LeverageTables Leverage,
     MatchRules Match,
     ImmutableArray<Technique> Techniques,
-    ImmutableArray<Approach> Approaches)
+    ImmutableArray<Approach> Approaches,
+    SetFatigue Fatigue)
 {
     private static readonly Lazy<Trade> LazyShipped = new(ReadShipped);
 
@@ -34,6 +35,9 @@ public sealed record Trade(
 
     /// <summary>Names under which the shorthand finds exercises.</summary>
     public ExerciseNames Names { get; } = new(Catalogue.All);
+
+    /// <summary>What a tempo costs in reps.</summary>
+    public TempoCost TempoCost { get; } = new(Techniques);
 
     /// <summary>The approach of that key; the default when there is none.</summary>
     public Approach ApproachOf(string? id) => Approaches.FirstOrDefault(a => a.Id == id) ?? Approaches.First(a => a.Id == Approach.Default);
@@ -47,7 +51,14 @@ public sealed record Trade(
             ? this
             : new Trade(
                 new ExerciseCatalogue(Catalogue.All.Where(e => !replaced.Contains(e.Id)).Concat(own)),
-                KitKinds, ReadyItems, KitTemplates, Purchases, Strength, Leverage, Match, Techniques, Approaches);
+                KitKinds, ReadyItems, KitTemplates, Purchases, Strength, Leverage, Match, Techniques, Approaches, Fatigue);
+    }
+
+    /// <summary>The trade with a practice's own approaches after those that ship.</summary>
+    public Trade WithApproaches(IReadOnlyCollection<Approach> own)
+    {
+        ArgumentNullException.ThrowIfNull(own);
+        return own.Count == 0 ? this : this with { Approaches = [.. Approaches, .. own] };
     }
 
     private static Trade ReadShipped()
@@ -67,7 +78,8 @@ public sealed record Trade(
             Read<LeverageTables>("trade/leverage.json"),
             Read<MatchRules>("trade/matching.json"),
             Read<ImmutableArray<Technique>>("trade/techniques.json"),
-            Read<ImmutableArray<Approach>>("trade/approaches.json"));
+            Read<ImmutableArray<Approach>>("trade/approaches.json"),
+            Read<SetFatigue>("trade/set-fatigue.json"));
 
         T Read<T>(string name)
         {

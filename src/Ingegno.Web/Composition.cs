@@ -42,7 +42,7 @@ public static class Composition
 
         // Every request works with the trade of the signed-in practice: what ships, and its own exercises.
         services.AddHttpContextAccessor();
-        services.AddSingleton<OwnExerciseStore>().AddSingleton<PracticeTrades>();
+        services.AddSingleton<OwnExerciseStore>().AddSingleton<OwnApproachStore>().AddSingleton<PracticeTrades>();
         services.AddScoped(s => s.GetRequiredService<IHttpContextAccessor>().HttpContext?.User is { Identity.IsAuthenticated: true } coach
             ? s.GetRequiredService<PracticeTrades>().Of(coach.CoachId())
             : Trade.Shipped);
@@ -92,6 +92,7 @@ public static class Composition
         api.MapSession();
         api.MapCatalogue();
         api.MapOwnExercises();
+        api.MapOwnApproaches();
         api.MapClients();
         api.MapPlaces();
         api.MapKitTools();

@@ -22,9 +22,10 @@ namespace Ingegno.Core.Auditing;
 /// <param name="Superset">Letter of its superset.</param>
 /// <param name="Home">The home exercise, when the plan is ours.</param>
 /// <param name="Role">What its line is for, when that is known.</param>
+/// <param name="Gym">The line as it was pasted; null when the plan is ours.</param>
 public sealed record AuditedExercise(
     int Line, int Day, Exercise Exercise, int Sets, SetTarget Target, bool Timed, bool PerSide, int? RestSeconds, int? Rir, char? Superset,
-    HomeExercise? Home = null, LineRole? Role = null);
+    HomeExercise? Home = null, LineRole? Role = null, GymLine? Gym = null);
 
 /// <summary>A plan under check.</summary>
 public sealed record AuditedPlan
@@ -51,6 +52,12 @@ public sealed record AuditedPlan
     /// <summary>Kit of the place; null when it is not known.</summary>
     public KitAtPlace? Kit { get; init; }
 
+    /// <summary>Exercises to choose from; null when nothing else shall be proposed.</summary>
+    public ExerciseCatalogue? Catalogue { get; init; }
+
+    /// <summary>Techniques of the trade.</summary>
+    public ImmutableArray<Technique> Techniques { get; init; } = [];
+
     /// <summary>Pasted lines that say how to go on: a rep range, an open set, or a word for it.</summary>
     public bool SaysHowToGoOn { get; init; } = true;
 
@@ -69,6 +76,8 @@ public sealed record AuditedPlan
             HardSets = plan.HardSets,
             Lines = plan.Lines,
             Kit = kit,
+            Catalogue = trade.Catalogue,
+            Techniques = trade.Techniques,
             Exercises =
             [
                 .. from line in plan.Lines
@@ -90,6 +99,7 @@ public sealed record AuditedPlan
         return new AuditedPlan
         {
             Client = client,
+            Catalogue = trade.Catalogue,
             Days = [.. read.Days.Select(d => d.Name)],
             Approaches = [.. read.Days.Select(_ => trade.ApproachOf(client.Approach))],
             SaysHowToGoOn = read.Lines.Any(l => l.LastSetOpen || l.Target.IsOpen || l.Target.Min < l.Target.Max || l.Rir is not null || l.Rpe is not null || l.ShareOfMax is not null),
@@ -97,7 +107,7 @@ public sealed record AuditedPlan
             [
                 .. read.Lines.Select(l => new AuditedExercise(
                     l.Line, l.Day, trade.Catalogue.Get(l.ExerciseId), l.Sets, l.Target, l.Timed, l.PerSide, l.RestSeconds,
-                    l.Rir ?? (l.Rpe is { } rpe ? (int)Math.Round(10 - rpe, MidpointRounding.AwayFromZero) : null), l.SupersetLetter)),
+                    l.Rir ?? (l.Rpe is { } rpe ? (int)Math.Round(10 - rpe, MidpointRounding.AwayFromZero) : null), l.SupersetLetter, Gym: l)),
             ],
         };
     }

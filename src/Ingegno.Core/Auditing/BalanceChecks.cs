@@ -10,6 +10,7 @@ internal static class BalanceChecks
     private const double FarAbove = 1.5;
     private const int EnoughToJudge = 6;
     private const double WorthKeeping = 3;
+    private const int MostSets = 6;
 
     private static readonly MovementPattern[] Push = [MovementPattern.HorizontalPush, MovementPattern.VerticalPush, MovementPattern.Fly];
     private static readonly MovementPattern[] Pull = [MovementPattern.HorizontalPull, MovementPattern.VerticalPull, MovementPattern.RearShoulder];
@@ -26,9 +27,12 @@ internal static class BalanceChecks
         var (a, b) = (Sets(plan, ones), Sets(plan, others));
         if (a >= EnoughToJudge && a > FarAbove * b)
         {
-            yield return new Finding(code, code, Severity.Warning, $"{one} stands far above {other}: {why}.", $"{a} sets against {b} in the week.");
+            yield return new Finding(code, code, Severity.Warning, $"{one} stands far above {other}: {why}.", $"{a} sets against {b} in the week.", null, AddSets(plan, e => others.Contains(e.Exercise.Pattern), $"One set more of each line of {other}"));
         }
     }
+
+    private static Remedy? AddSets(AuditedPlan plan, Func<AuditedExercise, bool> which, string label) =>
+        Remedies.Figures(plan.Exercises.Where(e => which(e) && e.Sets < MostSets), label, (at, e) => e with { Sets = at.Sets + 1 });
 
     private static int Sets(AuditedPlan plan, MovementPattern[] patterns) => plan.Exercises.Where(e => patterns.Contains(e.Exercise.Pattern)).Sum(e => e.Sets);
 
@@ -37,7 +41,8 @@ internal static class BalanceChecks
         where sets.Gym >= WorthKeeping && sets.Home < sets.Gym / 2
         select new Finding(
             $"muscle/{sets.Muscle}", "muscle-lost", Severity.Warning, $"{Words.Sentence(Words.Of(sets.Muscle))} keep under half of their hard sets.",
-            $"{Words.Number(sets.Gym)} in the gym plan, {Words.Number(sets.Home)} at home.");
+            $"{Words.Number(sets.Gym)} in the gym plan, {Words.Number(sets.Home)} at home.", null,
+            AddSets(plan, e => e.Exercise.InvolvementOf(sets.Muscle) >= Exercise.PrimeMoverInvolvement, $"One set more for the {Words.Of(sets.Muscle)}"));
 
     private static IEnumerable<Finding> Twice(AuditedPlan plan) =>
         from day in plan.Exercises.GroupBy(e => e.Day)

@@ -33,7 +33,14 @@ public sealed record Finding(
 /// <param name="Label">What it does, as a verb.</param>
 /// <param name="Edits">Figures to set.</param>
 /// <param name="Choices">Candidates to take.</param>
-public sealed record Remedy(string Label, ImmutableArray<HomeEdit> Edits, ImmutableArray<CoachChoice> Choices);
+public sealed record Remedy(string Label, ImmutableArray<HomeEdit> Edits, ImmutableArray<CoachChoice> Choices)
+{
+    /// <summary>Lines of a pasted plan as they would read.</summary>
+    public ImmutableArray<RewrittenLine> Lines { get; init; } = [];
+}
+
+/// <summary>A line of a pasted plan as it would read.</summary>
+public sealed record RewrittenLine(int Line, string Text);
 
 /// <summary>A finding that a coach accepts, with the reason.</summary>
 public sealed record AcceptedFinding(string Key, string Note);

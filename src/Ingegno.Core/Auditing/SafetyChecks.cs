@@ -30,13 +30,28 @@ internal static class SafetyChecks
         if (CandidateFilter.Why(exercise, client with { Refuses = [] }) is { } why)
         {
             yield return new Finding(
-                $"{why.Code}/{at.Line}/{exercise.Id}", why.Code, Severity.Serious, $"{exercise.Name} is not for this client.", why.Reason, at.Line, Other(plan, at));
+                $"{why.Code}/{at.Line}/{exercise.Id}", why.Code, Severity.Serious, $"{exercise.Name} is not for this client.", why.Reason, at.Line, Remedies.Other(plan, at));
         }
         else if (exercise.Impact >= HardLanding)
         {
             yield return new Finding(
                 $"landing/{at.Line}", "landing", Severity.Hint, $"{exercise.Name} has hard landings: only for who lands well, and never as mere effort.",
-                $"Impact {exercise.Impact} of 3.", at.Line, Other(plan, at));
+                $"Impact {exercise.Impact} of 3.", at.Line, Remedies.Other(plan, at));
+        }
+
+        foreach (var technique in plan.Techniques.Where(t => at.Home?.Dose.Techniques.Contains(t.Id) == true && !t.Fits(exercise, client)))
+        {
+            yield return new Finding(
+                $"technique/{at.Line}/{technique.Id}", "technique", technique.NotWithHighBloodPressure && client.HighBloodPressure ? Severity.Serious : Severity.Warning,
+                $"{Words.Sentence(technique.Label)} is not for this client in {exercise.Name}.", technique.Caution ?? $"Meant from {Words.Of(technique.From)} on{(technique.Region is { } region ? $", for the {Words.Of(region)} body" : string.Empty)}.", at.Line,
+                Remedies.Figures(at, "Take it off", e => e with { Techniques = at.Home!.Dose.Techniques.Remove(technique.Id) }));
+        }
+
+        if (at.Home?.Dose.Techniques is { Length: > 1 } several && client.Level == Level.Beginner)
+        {
+            yield return new Finding(
+                $"two-techniques/{at.Line}", "two-techniques", Severity.Warning, $"{exercise.Name} has {several.Length} techniques at once: a beginner does one at a time.", "Learning the movement comes first.", at.Line,
+                Remedies.Figures(at, "Keep the first", e => e with { Techniques = [several[0]] }));
         }
 
         if (client.HighBloodPressure && at is { Timed: true, Exercise.Measure: Measure.Seconds } && at.Target.Max > 20 && at.Rir is 0)
@@ -58,13 +73,5 @@ internal static class SafetyChecks
         return untested.Select(u => new Finding(
             $"untested/{u.Key.id}", "untested", Severity.Warning, $"Nobody has tested the {u.Key.InWords} yet: push, half weight, full weight before the first set.",
             $"Used for {Words.Join([.. u.Select(a => a.Exercise.Name).Distinct()])}.", u.First().Line));
-    }
-
-    /// <summary>The best candidate of a line of ours that the client may do.</summary>
-    private static Remedy? Other(AuditedPlan plan, AuditedExercise at)
-    {
-        var other = plan.Lines.FirstOrDefault(l => l.Gym.Line == at.Line)?.Candidates
-            .FirstOrDefault(c => c.Exercises.All(e => e.ExerciseId != at.Exercise.Id));
-        return other is null ? null : new Remedy($"Take {other.Name}", [], [new CoachChoice(at.Line, other.Id)]);
     }
 }

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Matching;
 using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Sessions;
 
 namespace Ingegno.Core.Auditing;
 
@@ -10,7 +11,6 @@ internal static class SessionChecks
 {
     private const int RealRest = 45;
     private const int FewLines = 3;
-    private const double SameLoadKg = 0.2;
 
     private static readonly ImmutableArray<string> WeekDays = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"];
 
@@ -24,7 +24,7 @@ internal static class SessionChecks
         select new Finding(
             $"circuit/{day.Key}", "all-circuit", Severity.Warning, $"{Words.Sentence(plan.DayName(day.Key))} has no real rests: it trains breath more than strength.",
             $"No rest longer than {rests.Max(e => e.RestSeconds)} s.", null,
-            Remedy(rests.Where(e => e.Exercise.Structure == ExerciseStructure.Compound), "Rest 90 s on the compound lines", (_, e) => e with { RestSeconds = 90 }));
+            Remedies.Figures(rests.Where(e => e.Exercise.Structure == ExerciseStructure.Compound), "Rest 90 s on the compound lines", (_, e) => e with { RestSeconds = 90 }));
 
     private static IEnumerable<Finding> TooLong(AuditedPlan plan)
     {
@@ -36,7 +36,7 @@ internal static class SessionChecks
                 yield return new Finding(
                     $"too-long/{day}", "too-long", Severity.Warning, $"{Words.Sentence(plan.DayName(day))} takes about {minutes.Total - limit} minutes more than the client has.",
                     $"{minutes.Total} of {limit} minutes.{(cut.Count == 0 ? string.Empty : $" Least is lost with fewer sets of {Words.Join([.. cut.Keys.Select(e => e.Exercise.Name)])}.")}", null,
-                    Remedy(cut.Keys, $"Drop {cut.Values.Sum()} sets, saves about {Saved(cut)} min", (at, e) => e with { Sets = at.Sets - cut[at] }));
+                    Remedies.Figures(cut.Keys, $"Drop {cut.Values.Sum()} sets, saves about {Saved(cut)} min", (at, e) => e with { Sets = at.Sets - cut[at] }));
             }
         }
     }
@@ -98,7 +98,7 @@ internal static class SessionChecks
         let partners = day.ToList()
         from second in partners.Skip(1)
         let first = partners[0]
-        where first.Line != second.Line && first.Home!.UsesItems.Intersect(second.Home!.UsesItems).Any() && Math.Abs(first.Home.ExternalKg - second.Home.ExternalKg) > SameLoadKg
+        where first.Line != second.Line && RigUse.Conflict(first.Home!, second.Home!)
         select new Finding(
             $"rig/{first.Line}/{second.Line}", "rig-conflict", Severity.Warning, $"{first.Exercise.Name} and {second.Exercise.Name} share one thing at two loads within a superset.",
             $"{first.Home!.Setup}; {second.Home!.Setup}.", second.Line);
@@ -118,13 +118,5 @@ internal static class SessionChecks
         {
             yield return new Finding("no-isometrics", "no-isometrics", Severity.Hint, "The tension school wants isometric or stability work; this week has none.", "No hold, no pause, nothing that asks for balance.");
         }
-    }
-
-    private static Remedy? Remedy(IEnumerable<AuditedExercise> lines, string label, Func<AuditedExercise, HomeEdit, HomeEdit> change)
-    {
-        var ours = lines.Where(e => e.Home is not null).ToList();
-        return ours.Count == 0
-            ? null
-            : new Remedy(label, [.. ours.Select(e => change(e, new HomeEdit { Line = e.Line, ExerciseId = e.Exercise.Id }))], []);
     }
 }

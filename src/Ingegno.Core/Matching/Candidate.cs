@@ -2,6 +2,8 @@ using System.Collections.Immutable;
 using Ingegno.Core.Loading;
 using Ingegno.Core.Loading.Objects;
 using Ingegno.Core.Prescribing;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Strength;
 
 namespace Ingegno.Core.Matching;
 
@@ -35,11 +37,26 @@ public sealed record HomeExercise
     /// <summary>What was checked of the objects, with the sums.</summary>
     public ImmutableArray<ObjectVerdict> Checks { get; init; } = [];
 
+    /// <summary>Expected reps to failure with the techniques; null where reps are not the measure.</summary>
+    public RepRange? Expected { get; init; }
+
     /// <summary>Expected reps to failure in words, null where reps are not the measure.</summary>
-    public string? ExpectedReps { get; init; }
+    public string? ExpectedReps => Expected?.InWords;
 
     /// <summary>Middle of the expected reps to failure, with the techniques; null where reps are not the measure.</summary>
-    public double? RepsToFailure { get; init; }
+    public double? RepsToFailure => Expected is { } reps ? Math.Round(reps.Mid, 1) : null;
+
+    /// <summary>Reps to failure that the line wants, as a zone.</summary>
+    public Bounds? Wanted { get; init; }
+
+    /// <summary>What the dose comes to; null for a candidate that is not taken.</summary>
+    public DoseEffect? Effect { get; init; }
+
+    /// <summary>Ids of technique steps that this client may do in it; empty for a candidate that is not taken.</summary>
+    public ImmutableArray<string> TechniquesThatFit { get; init; } = [];
+
+    /// <summary>A coach set figures of it; the engine leaves them alone.</summary>
+    public bool EditedByCoach { get; init; }
 
     /// <summary>What the expectation rests on.</summary>
     public string? RestsOn { get; init; }
@@ -59,6 +76,9 @@ public sealed record HomeExercise
 
     /// <summary>Ids of the kit items used.</summary>
     public ImmutableArray<string> UsesItems { get; init; } = [];
+
+    /// <summary>The same with other expected reps.</summary>
+    public HomeExercise WithReps(RepRange? reps) => this with { Expected = reps };
 }
 
 /// <summary>A proposal for a gym line: one exercise, or two done as a superset.</summary>

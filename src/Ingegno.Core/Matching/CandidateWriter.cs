@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Kit;
 using Ingegno.Core.Loading;
 using Ingegno.Core.Loading.Objects;
 using Ingegno.Core.Prescribing;
@@ -8,10 +9,13 @@ using Ingegno.Core.Prescribing;
 namespace Ingegno.Core.Matching;
 
 /// <summary>Turns a scored exercise or pair into a proposal a coach can read.</summary>
-public sealed class CandidateWriter(ClientProfile client, ExerciseCatalogue catalogue)
+public sealed class CandidateWriter(ClientProfile client, Trade trade, ResistanceMatch resistance, KitAtPlace kit)
 {
     /// <summary>Part score below which something is named as lost.</summary>
     private const double Loss = 0.75;
+
+    /// <summary>Share of a load to which a drop goes down at least.</summary>
+    private const double ClearlyLighter = 0.85;
 
     public Candidate Write(LineToMatch line, Scored scored)
     {
@@ -77,16 +81,36 @@ public sealed class CandidateWriter(ClientProfile client, ExerciseCatalogue cata
             LoadEstimated = loaded.System is { Estimated: true },
             LoadBasis = loaded.System?.Basis,
             Checks = loaded.Checks,
-            ExpectedReps = loaded.Reps?.InWords,
-            RepsToFailure = loaded.Reps is { } reps ? Math.Round(reps.Mid, 1) : null,
+            Expected = loaded.Reps,
+            Wanted = loaded.Reps is null ? null : new Bounds((int)Math.Floor(line.Effort.Low), (int)Math.Ceiling(line.Effort.High)),
             RestsOn = loaded.RestsOn,
-            Dose = DosePrescriber.Prescribe(line.Line, exercise, client, line.Effort, loaded.Reps?.Mid, loaded.Techniques, line.Approach),
+            Dose = Dose(line, exercise, loaded),
             Steps = [.. loaded.Setup.Steps.Select(s => SetupText.Fill(s, loaded.Bindings, load))],
             Cues = exercise.Cues,
             Cautions = [.. exercise.Cautions, .. loaded.Setup.Cautions, .. CandidateFilter.Cautions(exercise, client), .. LoadCautions(loaded)],
-            EasierName = exercise.Easier is { } easier ? catalogue.Find(easier)?.Name : null,
-            HarderName = exercise.Harder is { } harder ? catalogue.Find(harder)?.Name : null,
+            EasierName = exercise.Easier is { } easier ? trade.Catalogue.Find(easier)?.Name : null,
+            HarderName = exercise.Harder is { } harder ? trade.Catalogue.Find(harder)?.Name : null,
             UsesItems = [.. loaded.Bindings.Select(b => b.Thing.Id).Concat(loaded.External.ItemIds).Distinct().Order(StringComparer.Ordinal)],
         };
     }
+
+    private Dose Dose(LineToMatch line, Exercise exercise, LoadedSetup loaded)
+    {
+        var reps = loaded.Reps?.Mid;
+        var dose = DosePrescriber.Prescribe(line.Line, exercise, client, line.Effort, reps, loaded.Techniques, line.Approach);
+        var (lighter, easier) = (Lighter(loaded), Easier(exercise));
+        var scheme = SetSchemeChoice.For(new SetSchemeQuestion(line.Line, line.Role, exercise, reps, lighter, easier), client, line.Approach, trade.Techniques);
+        return scheme is null ? dose : SetSchemeChoice.Apply(dose, scheme, reps, scheme.Scheme == SetScheme.Drop ? lighter : easier);
+    }
+
+    /// <summary>The next clearly lighter load of the same set-up, in words.</summary>
+    private string? Lighter(LoadedSetup loaded) =>
+        resistance.Options(loaded.Setup.Load).Where(l => l.MassKg < loaded.External.MassKg * ClearlyLighter).OrderByDescending(l => l.MassKg).FirstOrDefault() is { } load
+            ? load.MassKg > 0 ? load.InWords : "no load"
+            : null;
+
+    private string? Easier(Exercise exercise) =>
+        exercise.Easier is { } id && trade.Catalogue.Find(id) is { } easier && CandidateFilter.Why(easier, client) is null && easier.Setups.Any(s => kit.Meets(s.Needs).Possible)
+            ? easier.Name
+            : null;
 }

@@ -17,8 +17,9 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
     /// <summary>Both lines are set by position and time: the dose carries over.</summary>
     private const double HoldForHold = 0.95;
 
-    /// <summary>A hold in place of reps trains one angle only.</summary>
-    private const double HoldForReps = 0.4;
+    /// <summary>A hold in place of reps trains one angle only: a last resort for compound lines, less so for small muscles.</summary>
+    private const double HoldForReps = 0.05;
+    private const double HoldForIsolationReps = 0.15;
 
     /// <summary>Reps whose difficulty no load measures, in place of a loaded line.</summary>
     private const double UnmeasuredReps = 0.5;
@@ -29,6 +30,7 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
     private readonly SystemLoads _systems = new(new BodyShares(BodySegments.Of(client.Sex), strength.StatureCm, trade.Leverage), strength.BodyMassKg);
     private readonly Dictionary<LoadModel, IReadOnlyList<ReachableLoad>> _options = new(ReferenceEqualityComparer.Instance);
     private readonly Dictionary<Setup, Prepared> _prepared = new(ReferenceEqualityComparer.Instance);
+    private readonly ImmutableArray<Technique> _possible = [.. trade.Techniques.Where(t => kit.Meets(t.Needs).Possible)];
     private readonly Dictionary<(string Exercise, string Approach), ImmutableArray<TechniqueSet>> _techniques = [];
 
     /// <summary>
@@ -178,7 +180,7 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
     {
         if (!_techniques.TryGetValue((exercise.Id, approach.Id), out var sets))
         {
-            sets = OwnTempoLeaves(exercise) < 1 ? [] : TechniqueChoice.SetsFor(exercise, client, approach, trade.Techniques);
+            sets = OwnTempoLeaves(exercise) < 1 ? [] : TechniqueChoice.SetsFor(exercise, client, approach, _possible);
             _techniques[(exercise.Id, approach.Id)] = sets;
         }
 
@@ -231,15 +233,13 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         }
 
         return exercise.Measure == Measure.Seconds
-            ? (HoldForReps, "A hold in place of reps: it trains one angle, and time sets how hard it is.")
+            ? (line.Exercise.Structure == ExerciseStructure.Isolation ? HoldForIsolationReps : HoldForReps, "A hold in place of reps: it trains one angle, and time sets how hard it is.")
             : (UnmeasuredReps, "Control makes it hard, not a load that could be raised.");
     }
 
     /// <summary>Share of reps left by the slow tempo that belongs to the exercise itself.</summary>
     private double OwnTempoLeaves(Exercise exercise) =>
-        Programs.Tempo.TryParse(exercise.Tempo, out var tempo)
-            ? trade.Techniques.Where(t => t.Eccentric is { } e && e <= tempo.Eccentric).Select(t => t.RepsLeft).DefaultIfEmpty(1).Min()
-            : 1;
+        Programs.Tempo.TryParse(exercise.Tempo, out var tempo) ? trade.TempoCost.Of(tempo) : 1;
 
     private static RepRange Scale(RepRange reps, double factor) =>
         factor >= 1 ? reps : new RepRange(reps.Low * factor, reps.Mid * factor, reps.High * factor);

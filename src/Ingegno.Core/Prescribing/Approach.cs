@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Matching;
 using Ingegno.Core.Programs;
+using Ingegno.Core.Sessions;
 
 namespace Ingegno.Core.Prescribing;
 
@@ -10,6 +11,15 @@ public sealed record Bounds(int Min, int Max)
     /// <summary>The value, moved into the range.</summary>
     public int Clamp(int value) => Math.Clamp(value, Min, Max);
 }
+
+/// <summary>A phase of a block under an approach.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Share">Share of the weeks of a block, above 0; the phases share them in proportion.</param>
+/// <param name="Reps">Reps of a set; null for those of the approach or line.</param>
+/// <param name="Sets">Sets; null for those of the approach or line.</param>
+/// <param name="Rir">Reps in reserve; null for those of the approach or line.</param>
+/// <param name="Idea">What it is for, in a sentence.</param>
+public sealed record ApproachPhase(string Name, double Share, Bounds? Reps, Bounds? Sets, int? Rir, string Idea);
 
 /// <summary>
 /// A school of home training that a coach picks for a client, a week or a day (<c>data/trade/approaches.json</c>): it
@@ -56,6 +66,18 @@ public sealed record Approach
 
     /// <summary>Techniques that are not taken.</summary>
     public ImmutableArray<string> Avoids { get; init; } = [];
+
+    /// <summary>In which order the lines of a day are done.</summary>
+    public SessionOrder Order { get; init; }
+
+    /// <summary>What it does with lines that could be done in turn.</summary>
+    public PairingRule Pairing { get; init; }
+
+    /// <summary>Lines may be done in turn when the time is short.</summary>
+    public bool FitsByPairing { get; init; } = true;
+
+    /// <summary>Phases of a block, in order; empty when it has none.</summary>
+    public ImmutableArray<ApproachPhase> Phases { get; init; } = [];
 
     /// <summary>Reps that end the work on a rung, easiest rung first; empty when it has none.</summary>
     public ImmutableArray<int> Standards { get; init; } = [];

@@ -24,6 +24,12 @@ public sealed record Dose
     /// <summary>Reps in reserve to stop with.</summary>
     public required int Rir { get; init; }
 
+    /// <summary>How the sets run; null for straight sets.</summary>
+    public SetScheme? Scheme { get; init; }
+
+    /// <summary>Hard sets that the dose counts for: one rest-pause set stands for three.</summary>
+    public int HardSets => Scheme == SetScheme.RestPause ? RestPause.StandsForSets * Sets : Sets;
+
     /// <summary>Ids of technique steps.</summary>
     public ImmutableArray<string> Techniques { get; init; } = [];
 
@@ -40,15 +46,38 @@ public sealed record Dose
         {
             var sets = LastSetOpen ? Sets - 1 : Sets;
             var target = Target.IsOpen ? "AMRAP" : Target.Min == Target.Max ? $"{Target.Min}" : $"{Target.Min}-{Target.Max}";
-            return $"{sets}x{target}{(Timed ? " s" : string.Empty)}{(PerSide ? "/side" : string.Empty)}{(LastSetOpen ? " + AMRAP" : string.Empty)}";
+            var then = Scheme switch
+            {
+                SetScheme.RestPause => $" + {Target.Max} in small sets",
+                SetScheme.Drop or SetScheme.MechanicalDrop => " + drop",
+                _ => string.Empty,
+            };
+            return $"{sets}x{target}{(Timed ? " s" : string.Empty)}{(PerSide ? "/side" : string.Empty)}{(LastSetOpen ? " + AMRAP" : string.Empty)}{then}";
         }
     }
 
-    /// <summary>Seconds of work in all sets, both sides counted.</summary>
+    /// <summary>Seconds under tension in one set of one side: reps × seconds per rep, at the middle of the range.</summary>
+    public double SecondsUnderTension
+    {
+        get
+        {
+            var perRep = Programs.Tempo.TryParse(Tempo, out var tempo) ? Math.Max(1, tempo.SecondsPerRep) : 3;
+            var reps = Target.IsOpen ? OpenSetReps : (Target.Min + Target.Max) / 2.0;
+            return reps * (Timed ? 1 : perRep);
+        }
+    }
+
+    /// <summary>Seconds of work in all sets, both sides counted; the small sets of a rest-pause with their rests.</summary>
     public double WorkSeconds()
     {
-        var perRep = Programs.Tempo.TryParse(Tempo, out var tempo) ? Math.Max(1, tempo.SecondsPerRep) : 3;
-        var reps = Target.IsOpen ? 12 : (Target.Min + Target.Max) / 2.0;
-        return Sets * reps * (Timed ? 1 : perRep) * (PerSide ? 2 : 1);
+        var seconds = Sets * SecondsUnderTension * (PerSide ? 2 : 1);
+        return Scheme switch
+        {
+            SetScheme.RestPause when !Target.IsOpen => (2 * seconds) + (Sets * RestPause.RestSeconds * RestPause.MiniSets(Target.Max).Length),
+            SetScheme.Drop or SetScheme.MechanicalDrop => seconds + (SecondsUnderTension * (PerSide ? 2 : 1)),
+            _ => seconds,
+        };
     }
+
+    private const int OpenSetReps = 12;
 }

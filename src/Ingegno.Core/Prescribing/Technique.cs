@@ -1,8 +1,26 @@
+using System.Collections.Immutable;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Kit;
 using Ingegno.Core.Programs;
 
 namespace Ingegno.Core.Prescribing;
+
+/// <summary>How the sets of an exercise run when not straight.</summary>
+public enum SetScheme
+{
+    /// <summary>One set near failure, then short rests and small sets until as many reps again are done.</summary>
+    RestPause,
+
+    /// <summary>The last set goes on with less load.</summary>
+    Drop,
+
+    /// <summary>The last set goes on with an easier version.</summary>
+    MechanicalDrop,
+
+    /// <summary>An isolation exercise of the same muscle right before.</summary>
+    PreExhaust,
+}
 
 /// <summary>
 /// One step of an intensity technique that changes the tempo: how it changes it, and which share of the straight-set
@@ -33,6 +51,21 @@ public sealed record Technique
     /// <summary>Pause in seconds at the point where the exercise is hard, when the technique sets it.</summary>
     public int? Pause { get; init; }
 
+    /// <summary>Concentric in seconds, when the technique sets it.</summary>
+    public int? Concentric { get; init; }
+
+    /// <summary>Techniques that an exercise must name for this one to fit; empty when its own name decides.</summary>
+    public ImmutableArray<string> Requires { get; init; } = [];
+
+    /// <summary>How the sets run, when the technique changes that and not the rep.</summary>
+    public SetScheme? Scheme { get; init; }
+
+    /// <summary>What must be at the place; null when nothing is needed.</summary>
+    public Requirement? Needs { get; init; }
+
+    /// <summary>Only these patterns; empty for all.</summary>
+    public ImmutableArray<MovementPattern> Patterns { get; init; } = [];
+
     /// <summary>It fits exercises that do not name it, within the limits below.</summary>
     public bool Everywhere { get; init; }
 
@@ -56,9 +89,10 @@ public sealed record Technique
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(client);
-        var named = exercise.Techniques.Contains(Of);
+        var named = Requires.IsEmpty ? exercise.Techniques.Contains(Of) : Requires.All(r => exercise.Techniques.Contains(r));
         var everywhere = Everywhere && exercise is { Measure: Measure.Reps, Impact: 0, Strength: not null, Pattern: not (MovementPattern.Mobility or MovementPattern.Breathing) };
         return (named || everywhere)
+            && (Patterns.IsEmpty || Patterns.Contains(exercise.Pattern))
             && (Structure is null || Structure == exercise.Structure)
             && (Region is null || Region == BodyRegions.Of(exercise.Pattern))
             && client.Level >= From
@@ -68,7 +102,11 @@ public sealed record Technique
     /// <summary>The tempo with this technique applied; the pause goes to the end of the range that is hard.</summary>
     public Tempo ApplyTo(Tempo tempo, Profile profile)
     {
-        var changed = tempo with { Eccentric = Math.Max(tempo.Eccentric, Eccentric ?? 0) };
+        var changed = tempo with
+        {
+            Eccentric = Math.Max(tempo.Eccentric, Eccentric ?? 0),
+            Concentric = tempo.Explosive ? 0 : Math.Max(tempo.Concentric, Concentric ?? 0),
+        };
         if (Pause is not { } pause)
         {
             return changed;

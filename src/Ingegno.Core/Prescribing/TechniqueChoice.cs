@@ -27,14 +27,14 @@ public static class TechniqueChoice
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(approach);
-        var fitting = all.Where(t => t.Fits(exercise, client) && !approach.Avoids.Contains(t.Of)).OrderBy(t => t.Order).ToList();
+        var fitting = all.Where(t => t.Scheme is null && t.Fits(exercise, client) && !approach.Avoids.Contains(t.Of)).OrderBy(t => t.Order).ToList();
         var sets = fitting.Select(t => ImmutableArray.Create(t));
         if (Most(client.Level, exercise.Pattern) > 1)
         {
             sets = sets.Concat(
                 from a in fitting
                 from b in fitting
-                where string.CompareOrdinal(a.Of, b.Of) < 0
+                where string.CompareOrdinal(a.Of, b.Of) < 0 && !SamePhase(a, b)
                 select ImmutableArray.Create(a, b));
         }
 
@@ -43,6 +43,10 @@ public static class TechniqueChoice
             .ThenBy(s => s.Steps.Sum(t => approach.RankOf(t.Of)))
             .ThenBy(s => s.Steps.Sum(t => t.Order))];
     }
+
+    /// <summary>Both set the same phase of the tempo: done together the longer one alone would show.</summary>
+    private static bool SamePhase(Technique a, Technique b) =>
+        (a.Eccentric is not null && b.Eccentric is not null) || (a.Pause is not null && b.Pause is not null);
 
     /// <summary>
     /// The cheapest set of technique steps with which <paramref name="reps"/> fall to <paramref name="high"/> or

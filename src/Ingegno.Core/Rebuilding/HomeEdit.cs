@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ingegno.Core.Programs;
 
 namespace Ingegno.Core.Rebuilding;
@@ -20,6 +21,9 @@ public sealed record HomeEdit
 
     /// <summary>Tempo in the form 3-1-X-0.</summary>
     public string? Tempo { get; init; }
+
+    /// <summary>Ids of technique steps in place of those prescribed; empty for straight sets, null to leave them.</summary>
+    public ImmutableArray<string>? Techniques { get; init; }
 
     public int? RestSeconds { get; init; }
 

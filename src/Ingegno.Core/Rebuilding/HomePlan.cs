@@ -5,6 +5,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Matching;
 using Ingegno.Core.Programs;
+using Ingegno.Core.Sessions;
 
 namespace Ingegno.Core.Rebuilding;
 
@@ -35,6 +36,9 @@ public sealed record RebuildRequest
     /// so that only what must change does.
     /// </summary>
     public ImmutableArray<StoodBefore> Before { get; init; } = [];
+
+    /// <summary>Days are cut to the client's minutes, and each cut is said; otherwise they take what they take.</summary>
+    public bool FitToMinutes { get; init; } = true;
 
     /// <summary>Findings of the plan check that the coach accepts, with the reason.</summary>
     public ImmutableArray<AcceptedFinding> Accepted { get; init; } = [];
@@ -81,6 +85,12 @@ public sealed record HomePlan
 /// <param name="Minutes">Minutes of its session.</param>
 public sealed record HomeDay(string Name, SessionMinutes Minutes)
 {
+    /// <summary>What is done with what, in order.</summary>
+    public ImmutableArray<SessionBlock> Blocks { get; init; } = [];
+
+    /// <summary>What was done to fit the client's minutes, in sentences; empty when nothing had to give way.</summary>
+    public ImmutableArray<string> Cut { get; init; } = [];
+
     /// <summary>Warm-up fitted to the day, in order.</summary>
     public ImmutableArray<string> WarmUp { get; init; } = [];
 

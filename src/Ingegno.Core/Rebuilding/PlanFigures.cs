@@ -1,18 +1,13 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Matching;
+using Ingegno.Core.Sessions;
 
 namespace Ingegno.Core.Rebuilding;
 
-/// <summary>Figures of a whole week: hard sets per muscle, and minutes of its days.</summary>
+/// <summary>Figures of a whole week: hard sets per muscle, and time of a line.</summary>
 public static class PlanFigures
 {
-    /// <summary>Warm-up and cool-down in minutes (handbook 04: 5–10 and a few).</summary>
-    public const int WarmUpAndCoolDownMinutes = 11;
-
-    /// <summary>Change-over between exercises in seconds (handbook 04: 60–90).</summary>
-    public const int ChangeOverSeconds = 75;
-
     /// <summary>Hard sets per muscle over the week, gym beside home.</summary>
     public static ImmutableArray<MuscleSets> HardSets(IEnumerable<HomeLine> lines, ExerciseCatalogue catalogue)
     {
@@ -24,7 +19,7 @@ public static class PlanFigures
             Add(gym, catalogue.Get(line.Gym.ExerciseId), line.Gym.Sets);
             foreach (var exercise in line.Chosen?.Exercises ?? [])
             {
-                Add(home, catalogue.Get(exercise.ExerciseId), exercise.Dose.Sets);
+                Add(home, catalogue.Get(exercise.ExerciseId), exercise.Dose.HardSets);
             }
         }
 
@@ -41,29 +36,12 @@ public static class PlanFigures
                select (m.Key, share * sets);
     }
 
-    /// <summary>
-    /// Minutes of one day = Σ (work + rest of all sets) + change-overs + warm-up and cool-down; the lines of a superset
-    /// and the halves of a pair share their rest.
-    /// </summary>
-    public static SessionMinutes Minutes(IEnumerable<HomeLine> lines, int? limit)
-    {
-        ArgumentNullException.ThrowIfNull(lines);
-        var seconds = 0.0;
-        var rested = new HashSet<char>();
-        foreach (var line in lines.Where(l => l.Chosen is not null))
-        {
-            seconds += Seconds(line.Chosen!, line.Gym.SupersetLetter is not { } letter || rested.Add(letter));
-        }
-
-        return new SessionMinutes(seconds == 0 ? 0 : (int)Math.Ceiling((seconds / 60) + WarmUpAndCoolDownMinutes), limit);
-    }
-
     /// <summary>Work, change-over and, where the line has its own, rest of a candidate, s.</summary>
     public static double Seconds(Candidate candidate, bool rests)
     {
         ArgumentNullException.ThrowIfNull(candidate);
         var dose = candidate.Exercises[^1].Dose;
-        return candidate.Exercises.Sum(e => e.Dose.WorkSeconds()) + ChangeOverSeconds + (rests ? dose.Sets * dose.RestSeconds : 0);
+        return SessionTime.Work(candidate) + SessionTime.ChangeOverSeconds + (rests ? dose.Sets * dose.RestSeconds : 0);
     }
 
     private static void Add(Dictionary<Muscle, double> sets, Exercise exercise, int count)

@@ -7,6 +7,7 @@ using Ingegno.Core.Loading;
 using Ingegno.Core.Matching;
 using Ingegno.Core.Prescribing;
 using Ingegno.Core.Programs;
+using Ingegno.Core.Sessions;
 using Ingegno.Core.Strength;
 
 namespace Ingegno.Core.Rebuilding;
@@ -30,16 +31,19 @@ public sealed class RebuildEngine(Trade trade)
         var strength = new ClientStrength(request.Client, trade.Strength);
         var resistance = new ResistanceMatch(kit, new ReachableLoads(kit), request.Client, strength, trade);
         var matcher = new LineMatcher(resistance, request.Client, trade);
-        var writer = new CandidateWriter(request.Client, trade.Catalogue);
+        var writer = new CandidateWriter(request.Client, trade, resistance, kit);
         var drafts = parsed.Lines.GroupBy(l => l.Day)
             .SelectMany(day => day.Select((line, i) => Draft(line, i, day.Count(), request, parsed.Days[line.Day].Name, matcher, writer)))
             .ToImmutableArray();
         var choice = new WeekChoice(trade.Catalogue, trade.Match.Week);
         var taken = choice.Choose([.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))], request.Client.MinutesPerSession);
-        var edits = new HomeEdits(request.Edits, trade.Catalogue, kit, resistance);
+        var edits = new HomeEdits(request.Edits, trade, kit, resistance, strength);
         var lines = drafts.Select((d, i) => edits.Apply(d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] })).ToImmutableArray();
+        var planner = new SessionPlanner(trade, request.Client);
+        var sessions = parsed.Days.Select(d => planner.Plan([.. lines.Where(l => l.Gym.Day == d.Index)], trade.ApproachOf(request.ApproachOn(d.Name)), request.FitToMinutes)).ToList();
+        lines = [.. sessions.SelectMany(s => s.Lines).OrderBy(l => l.Gym.Line).Select(l => Finish(l, request.Client, kit))];
         lines = [.. lines.Select((line, i) => line with { Better = Improvements.For(line, drafts[i].Match, matcher, trade) })];
-        var days = parsed.Days.Select(d => Day(d, [.. lines.Where(l => l.Gym.Day == d.Index)], request.Client)).ToImmutableArray();
+        var days = parsed.Days.Select((d, i) => Day(d, sessions[i], request.Client)).ToImmutableArray();
         var plan = new HomePlan
         {
             Lines = lines,
@@ -51,12 +55,35 @@ public sealed class RebuildEngine(Trade trade)
         return new RebuildResult(plan, parsed.Errors);
     }
 
-    private HomeDay Day(GymDay day, ImmutableArray<HomeLine> lines, ClientProfile client)
+    /// <summary>What the interface shows of a line that is taken: the effect of its dose, the techniques that could be added.</summary>
+    private HomeLine Finish(HomeLine line, ClientProfile client, KitAtPlace kit) => line.Chosen is not { } chosen
+        ? line
+        : line with
+        {
+            Chosen = chosen with
+            {
+                Exercises = [.. chosen.Exercises.Select(e => e with
+                {
+                    Effect = DoseEffect.Of(e, trade.Fatigue),
+                    TechniquesThatFit = [.. trade.Techniques.Where(t => t.Fits(trade.Catalogue.Get(e.ExerciseId), client) && kit.Meets(t.Needs).Possible).OrderBy(t => t.Order).Select(t => t.Id)],
+                })],
+            },
+        };
+
+    private HomeDay Day(GymDay day, PlannedSession session, ClientProfile client)
     {
-        var exercises = lines.SelectMany(l => l.Chosen?.Exercises ?? [])
+        // The warm-up looks at what comes first.
+        var order = session.Blocks.SelectMany(b => b.Lines).ToList();
+        var exercises = session.Lines.OrderBy(l => order.IndexOf(l.Gym.Line)).SelectMany(l => l.Chosen?.Exercises ?? [])
             .Select(e => (trade.Catalogue.Get(e.ExerciseId), e.Dose.Timed ? 0 : e.Dose.Target.Max, e.Dose.Sets)).ToList();
         var preparation = new Preparation(trade.Catalogue).For(exercises, client);
-        return new HomeDay(day.Name, PlanFigures.Minutes(lines, client.MinutesPerSession)) { WarmUp = preparation.WarmUp, CoolDown = preparation.CoolDown };
+        return new HomeDay(day.Name, session.Minutes)
+        {
+            Blocks = session.Blocks,
+            Cut = session.Cut,
+            WarmUp = preparation.WarmUp,
+            CoolDown = preparation.CoolDown,
+        };
     }
 
     private LineDraft Draft(

@@ -63,7 +63,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
             WantedSets = [.. wanted],
             MissedSet = rules.MissedSet,
             ExtraSet = rules.ExtraSet,
-            SecondsPerDay = minutesPerSession is { } minutes ? Math.Max(0, 60 * (minutes - PlanFigures.WarmUpAndCoolDownMinutes)) : null,
+            SecondsPerDay = minutesPerSession is { } minutes ? Math.Max(0, 60 * (minutes - Sessions.SessionTime.WarmUpAndCoolDownMinutes)) : null,
             OverSecond = rules.OverMinute / 60,
             Clashes = [.. lines.Select((_, i) => Clashes(lines, rigs, i))],
         };
@@ -84,7 +84,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
         var sets = new SortedDictionary<int, double>();
         foreach (var home in candidate.Exercises)
         {
-            foreach (var (muscle, count) in catalogue.Find(home.ExerciseId) is { } exercise ? PlanFigures.SetsOf(exercise, home.Dose.Sets) : [])
+            foreach (var (muscle, count) in catalogue.Find(home.ExerciseId) is { } exercise ? PlanFigures.SetsOf(exercise, home.Dose.HardSets) : [])
             {
                 sets[(int)muscle] = sets.GetValueOrDefault((int)muscle) + count;
             }

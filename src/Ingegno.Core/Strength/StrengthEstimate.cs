@@ -12,6 +12,9 @@ public sealed record StrengthEstimate(double OneRepMaxKg, double Spread, string 
 /// <summary>Expected reps to failure as a range.</summary>
 public sealed record RepRange(double Low, double Mid, double High)
 {
+    /// <summary>The range with every figure times a factor.</summary>
+    public RepRange Times(double factor) => new(Low * factor, Mid * factor, High * factor);
+
     /// <summary>"9–12", "50 or more" or "0".</summary>
     public string InWords
     {

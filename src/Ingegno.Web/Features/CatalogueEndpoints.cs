@@ -25,7 +25,11 @@ public sealed record TradeSummary(
     ImmutableArray<KitTemplate> KitTemplates,
     ImmutableArray<AnchorSummary> Anchors,
     ImmutableArray<string> Techniques,
-    ImmutableArray<ApproachSummary> Approaches);
+    ImmutableArray<ApproachSummary> Approaches,
+    ImmutableArray<TechniqueStep> TechniqueSteps);
+
+/// <summary>A technique step to choose.</summary>
+public sealed record TechniqueStep(string Id, string Of, string Label, string How, double RepsLeft, string? Caution);
 
 /// <summary>An approach to choose.</summary>
 public sealed record ApproachSummary(string Id, string Name, string Idea, string Against, bool Conditioning);
@@ -50,7 +54,8 @@ public static class CatalogueEndpoints
         trade.KitTemplates,
         [.. trade.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))],
         [.. trade.Techniques.OrderBy(t => t.Order).Select(t => t.Of).Distinct()],
-        [.. trade.Approaches.Select(a => new ApproachSummary(a.Id, a.Name, a.Idea, a.Against, a.Conditioning))]));
+        [.. trade.Approaches.Select(a => new ApproachSummary(a.Id, a.Name, a.Idea, a.Against, a.Conditioning))],
+        [.. trade.Techniques.OrderBy(t => t.Order).Select(t => new TechniqueStep(t.Id, t.Of, t.Label, t.How, t.RepsLeft, t.Caution))]));
 
     private static ImmutableArray<BandSetup> BandSetups(Exercise exercise) =>
         [.. exercise.Setups.Where(s => s.Load.Band is not null).Select(s => new BandSetup(s.Id, s.Text.Replace("{load}", "the band", StringComparison.Ordinal).Replace("{anchor}", "an anchor", StringComparison.Ordinal), s.Load.Band!.Rig))];

@@ -2,6 +2,7 @@ using System.Security.Claims;
 using FluentValidation;
 using Ingegno.Core;
 using Ingegno.Core.Programs;
+using Ingegno.Core.Rebuilding;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -10,6 +11,21 @@ namespace Ingegno.Web.Features;
 
 /// <summary>Text to read as shorthand.</summary>
 public sealed record ShorthandText(string Text);
+
+/// <summary>What was typed into the cell of a home line.</summary>
+/// <param name="Text">Shorthand, whole or in part.</param>
+/// <param name="Line">Line of the gym text.</param>
+/// <param name="ExerciseId">Home exercise of the cell.</param>
+public sealed record DoseText(string Text, int Line, string ExerciseId);
+
+public sealed class DoseTextValidator : AbstractValidator<DoseText>
+{
+    public DoseTextValidator()
+    {
+        RuleFor(d => d.Text).NotNull().MaximumLength(ShorthandLimits.LineLength).WithMessage($"A dose takes at most {ShorthandLimits.LineLength} characters.");
+        RuleFor(d => d.ExerciseId).NotNull();
+    }
+}
 
 public sealed class GymWeekValidator : AbstractValidator<GymWeek>
 {
@@ -35,6 +51,7 @@ public static class GymWeekEndpoints
     {
         var weeks = api.MapGroup("").WithTags("gym weeks");
         weeks.MapPost("/shorthand", Read);
+        weeks.MapPost("/shorthand/dose", ReadDose).Validate<DoseText>();
         weeks.MapGet("/clients/{clientId:long}/gym-weeks", List);
         weeks.MapPost("/clients/{clientId:long}/gym-weeks", Add).Validate<GymWeek>().ProducesProblem(StatusCodes.Status404NotFound);
         weeks.MapPut("/gym-weeks/{id:long}", Update).Validate<Change<GymWeek>>().ProducesProblem(StatusCodes.Status409Conflict);
@@ -43,6 +60,12 @@ public static class GymWeekEndpoints
 
     private static Ok<ShorthandResult> Read(ShorthandText shorthand, Trade trade) =>
         TypedResults.Ok(new ShorthandParser(trade.Names).Parse(shorthand.Text ?? string.Empty));
+
+    /// <summary>Reads what a coach typed into the cell of a home line, whole or in part.</summary>
+    private static Results<Ok<ReadDose>, ProblemHttpResult> ReadDose(DoseText dose, Trade trade) =>
+        trade.Catalogue.Find(dose.ExerciseId) is { } exercise
+            ? TypedResults.Ok(new DoseShorthand(trade.Names).Read(dose.Text, dose.Line, exercise.Id, exercise.Name))
+            : Problems.NotFound("exercise");
 
     private static Ok<IReadOnlyList<Saved<GymWeek>>> List(long clientId, ClaimsPrincipal user, GymWeekStore weeks) =>
         TypedResults.Ok(weeks.List(user.CoachId(), clientId));

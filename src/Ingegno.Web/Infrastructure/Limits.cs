@@ -15,6 +15,9 @@ public static class Limits
     /// <summary>Most exercises of a practice's own.</summary>
     public const int OwnExercises = 500;
 
+    /// <summary>Most approaches of a practice's own.</summary>
+    public const int OwnApproaches = 50;
+
     /// <summary>Most gym lines of a rebuild.</summary>
     public const int GymLines = 200;
 }

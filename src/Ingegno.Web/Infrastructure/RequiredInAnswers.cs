@@ -15,7 +15,7 @@ public sealed class RequiredInAnswers : IOpenApiSchemaTransformer
         "Candidate", "HomeExercise", "HomeLine", "HomePlan", "Dose", "RuledOut", "RebuildResult", "HomeDay", "SessionMinutes", "GymLine", "GymDay", "ShorthandResult",
         "ExerciseSummary", "Exercise", "Setup", "Requirement", "KitKind", "BandSetup", "FirstUseStep", "KitEntry", "KitPossibilities", "ThingValue", "SetupRange", "ReachableSetup",
         "LoadGap", "ResistanceRange", "BandForceCurve", "BandRep", "BandBench", "LoadAnswer", "LoadRecipe", "Packing", "PackedPieces", "PouredFiller", "BuiltLoads",
-        "ObjectVerdict", "TradeSummary", "ReadProgram", "Finding", "Remedy", "CheckedPlan", "ApproachSummary", "ImportPreview", "ImportColumn", "ImportFault", "WrittenRows", "ProgramFault", "PurchaseGain", "ImprovedLine",
+        "ObjectVerdict", "TradeSummary", "ReadProgram", "Finding", "Remedy", "CheckedPlan", "ApproachSummary", "ImportPreview", "ImportColumn", "ImportFault", "WrittenRows", "ProgramFault", "DoseEffect", "SessionBlock", "TechniqueStep", "RewrittenLine", "RepRange", "Approach", "ApproachPhase", "PurchaseGain", "ImprovedLine",
     ];
 
     public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellationToken)

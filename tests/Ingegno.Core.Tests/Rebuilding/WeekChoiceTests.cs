@@ -103,7 +103,7 @@ public class WeekChoiceTests
         var first = Rebuild(Request([0], SomeKit)).Plan;
 
         plan.Days.Select(d => d.Name).ShouldBe(["Day 1", "Day 2"]);
-        plan.Days.ShouldAllBe(d => d.Minutes.Total > PlanFigures.WarmUpAndCoolDownMinutes);
+        plan.Days.ShouldAllBe(d => d.Minutes.Total > Core.Sessions.SessionTime.WarmUpAndCoolDownMinutes);
         plan.HardSets.Sum(s => s.Gym).ShouldBeGreaterThan(first.HardSets.Sum(s => s.Gym));
     }
 
@@ -113,7 +113,7 @@ public class WeekChoiceTests
         var together = Rebuild(Request([0], SomeKit) with { GymLines = ["A1 Barbell curl 3x10 60 s", "A2 Triceps pushdown 3x12 60 s"] }).Plan;
         var apart = Rebuild(Request([0], SomeKit) with { GymLines = ["= One", "A1 Barbell curl 3x10 60 s", "= Two", "A2 Triceps pushdown 3x12 60 s"] }).Plan;
 
-        (apart.Days[0].Minutes.Total + apart.Days[1].Minutes.Total - PlanFigures.WarmUpAndCoolDownMinutes)
+        (apart.Days[0].Minutes.Total + apart.Days[1].Minutes.Total - Core.Sessions.SessionTime.WarmUpAndCoolDownMinutes)
             .ShouldBeGreaterThan(together.Days[0].Minutes.Total, "a rest that is shared within a day is not shared across days");
     }
 

@@ -1,0 +1,105 @@
+using Ingegno.Core.Clients;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Tests.Support;
+
+namespace Ingegno.Core.Tests.Rebuilding;
+
+/// <summary>Every figure can be set, and what is expected follows.</summary>
+public class HomeEditTests
+{
+    private static readonly RebuildRequest Request = new()
+    {
+        Client = Examples.ClientA,
+        Kit = Examples.Kit("dumbbell 12 x2", "dumbbell 20 x2"),
+        GymLines = ["Dumbbell overhead press 3x10 RIR 2 2 min"],
+        Choices = [new CoachChoice(1, "dumbbell-overhead-press")],
+    };
+
+    [Fact]
+    public void A_slower_tempo_costs_reps_by_its_share()
+    {
+        var (plain, slow) = (With(Edit() with { Tempo = "2-0-1-0", ExternalKg = 40 }), With(Edit() with { Tempo = "5-0-1-0", ExternalKg = 40 }));
+
+        slow.RepsToFailure!.Value.ShouldBe(plain.RepsToFailure!.Value * 0.65, 0.1);
+        slow.Effect!.SecondsUnderTension.ShouldBeGreaterThan(plain.Effect!.SecondsUnderTension);
+    }
+
+    [Fact]
+    public void A_lighter_load_gives_more_reps_and_shows_the_reserve()
+    {
+        var (heavy, light) = (With(Edit() with { ExternalKg = 40, Target = new(8, 8) }), With(Edit() with { ExternalKg = 24, Target = new(8, 8) }));
+
+        light.RepsToFailure!.Value.ShouldBeGreaterThan(heavy.RepsToFailure!.Value);
+        light.Effect!.ReserveFirst!.Value.ShouldBeGreaterThan(heavy.Effect!.ReserveFirst!.Value);
+        heavy.Effect.RepsBySet.Length.ShouldBe(3);
+        heavy.Effect.RepsBySet[2].ShouldBeLessThanOrEqualTo(heavy.Effect.RepsBySet[0]);
+    }
+
+    [Fact]
+    public void A_shorter_rest_lowers_the_last_set() =>
+        With(Edit() with { RestSeconds = 40 }).Effect!.RepsBySet[^1].ShouldBeLessThan(With(Edit() with { RestSeconds = 240 }).Effect!.RepsBySet[^1]);
+
+    [Fact]
+    public void Techniques_can_be_put_on_and_taken_off()
+    {
+        var on = With(Edit() with { Techniques = ["slow-eccentric-5", "pause-2"], ExternalKg = 24 });
+        var off = With(Edit() with { Techniques = [], ExternalKg = 24 });
+
+        on.Dose.Tempo.ShouldStartWith("5-");
+        on.Dose.Instructions.Length.ShouldBe(2);
+        on.RepsToFailure!.Value.ShouldBe(off.RepsToFailure!.Value * 0.65 * 0.85, 0.1);
+        (off.Dose.Tempo, off.Dose.Techniques.Length).ShouldBe(("2-0-1-0", 0));
+        off.TechniquesThatFit.ShouldContain("slow-eccentric-5");
+    }
+
+    [Fact]
+    public void A_technique_the_client_should_not_do_is_taken_but_found()
+    {
+        var beginner = Request with { Client = Request.Client with { Level = Level.Beginner, HighBloodPressure = true }, Edits = [Edit() with { Techniques = ["isometric-first", "pause-2"] }] };
+        var findings = new RebuildEngine(Trade.Shipped).Rebuild(beginner).Plan.Findings;
+
+        findings.ShouldContain(f => f.Code == "technique" && f.Severity == Core.Auditing.Severity.Serious);
+        findings.ShouldContain(f => f.Code == "two-techniques");
+    }
+
+    [Theory]
+    [InlineData("4x8-12 @ 16 kg 3-1-1-0 90 s RIR 1", 4, "8-12", "3-1-1-0", 90, 1, 16.0)]
+    [InlineData("5x5", 5, "5-5", null, null, null, null)]
+    [InlineData("10", null, "10-10", null, null, null, null)]
+    [InlineData("8-12", null, "8-12", null, null, null, null)]
+    [InlineData("4 sets", 4, null, null, null, null, null)]
+    [InlineData("90 s", null, null, null, 90, null, null)]
+    [InlineData("2:30", null, null, null, 150, null, null)]
+    [InlineData("3-1-X-0", null, null, "3-1-X-0", null, null, null)]
+    [InlineData("RIR 1", null, null, null, null, 1, null)]
+    [InlineData("16 kg", null, null, null, null, null, 16.0)]
+    [InlineData("2x12 kg", null, null, null, null, null, 24.0)]
+    public void A_cell_takes_shorthand_whole_or_in_part(string text, int? sets, string? reps, string? tempo, int? rest, int? rir, double? kg)
+    {
+        var read = new DoseShorthand(Trade.Shipped.Names).Read(text, 3, "push-up", "Push-up");
+
+        read.Error.ShouldBeNull();
+        var edit = read.Edit!;
+        (edit.Line, edit.Sets, edit.Target is { } t ? $"{t.Min}-{t.Max}" : null, edit.Tempo, edit.RestSeconds, edit.Rir, edit.ExternalKg).ShouldBe((3, sets, reps, tempo, rest, rir, kg));
+    }
+
+    [Theory]
+    [InlineData("")]
+    [InlineData("often")]
+    [InlineData("0x8")]
+    [InlineData("99 sets")]
+    [InlineData("4x8 hop")]
+    public void What_cannot_be_read_says_what_to_write(string text)
+    {
+        var read = new DoseShorthand(Trade.Shipped.Names).Read(text, 1, "push-up", "Push-up");
+
+        read.Edit.ShouldBeNull();
+        read.Error!.Length.ShouldBeGreaterThan(20);
+    }
+
+    private static HomeEdit Edit() => new() { Line = 1, ExerciseId = "dumbbell-overhead-press" };
+
+    private static HomeExercise With(HomeEdit edit) =>
+        new RebuildEngine(Trade.Shipped).Rebuild(Request with { Edits = [edit] }).Plan.Lines[0].Chosen!.Exercises[0];
+}

@@ -1,0 +1,167 @@
+using CsCheck;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Sessions;
+using Ingegno.Core.Tests.Support;
+
+namespace Ingegno.Core.Tests.Sessions;
+
+public class SessionPlannerTests
+{
+    private static readonly string[] Day =
+    [
+        "Plank 3x40 s 60 s", "Barbell curl 3x12 90 s", "Back squat 4x6 RIR 2 3:00", "Bench press 4x8 RIR 2 2 min",
+        "Barbell row 4x8 RIR 2 2 min", "Triceps pushdown 3x12 90 s", "Lying leg curl 3x12 90 s",
+    ];
+
+    private static readonly string[] Kit = ["dumbbell 12 x2", "dumbbell 8 x2", "band-loop 12", "dining-table 74", "step 20", "closed-door", "sliding-floor", "paper-plates", "chair 45"];
+
+    [Fact]
+    public void Mirror_keeps_the_order_of_the_gym_plan() =>
+        Blocks("mirror").Select(b => b.Lines.Single()).ShouldBe([1, 2, 3, 4, 5, 6, 7]);
+
+    [Fact]
+    [Trait("source", "handbook 04: main compound lifts first, isolation after, trunk last")]
+    public void The_order_of_the_trade_puts_main_lifts_first_and_the_trunk_last()
+    {
+        var lines = Blocks("tension").SelectMany(b => b.Lines).ToList();
+
+        lines[0].ShouldBe(3);
+        lines[^1].ShouldBe(1);
+        lines.IndexOf(2).ShouldBeGreaterThan(lines.IndexOf(5), "curls after rows");
+    }
+
+    [Fact]
+    public void Density_puts_opposite_muscles_in_turn_and_says_why()
+    {
+        var pairs = Blocks("density").Where(b => b.Lines.Length > 1).ToList();
+
+        pairs.ShouldNotBeEmpty();
+        pairs.ShouldAllBe(b => b.Kind == BlockKind.Superset && b.Why!.Length > 10);
+        pairs.ShouldContain(b => b.Lines.Order().SequenceEqual(new[] { 3, 7 }), "squat and leg curl");
+        pairs.ShouldNotContain(b => b.Lines.Contains(4) && b.Lines.Contains(5), "push-up and row want the one band in two ways");
+    }
+
+    [Fact]
+    public void A_circuit_is_one_block_in_rounds_with_the_trunk_last()
+    {
+        var block = Blocks("circuit").ShouldHaveSingleItem();
+
+        block.Kind.ShouldBe(BlockKind.Circuit);
+        block.Rounds.ShouldBe(3);
+        block.Lines[^1].ShouldBe(1);
+    }
+
+    [Fact]
+    public void Ten_by_ten_goes_ten_rounds() => Blocks("ten-by-ten").ShouldContain(b => b.Rounds == 10);
+
+    [Fact]
+    public void Full_range_goes_stretched_then_shortened_then_the_middle()
+    {
+        var plan = Rebuild("full-range", null, ["Glute bridge 3x10 90 s", "Barbell curl 3x10 90 s", "Single-leg glute bridge 3x10/side 90 s", "Split squat 3x10/side 90 s", "Hip thrust 3x10 90 s"]);
+        var order = plan.Days[0].Blocks.SelectMany(b => b.Lines).Select(l => (Muscle: MainMuscle(plan, l), Rank: Profile(plan, l) switch { Core.Catalogue.Profile.Stretched => 0, Core.Catalogue.Profile.Shortened => 1, _ => 2 })).ToList();
+
+        order.GroupBy(o => o.Muscle).ShouldAllBe(g => g.Select(o => o.Rank).SequenceEqual(g.Select(o => o.Rank).Order()));
+        order.Select(o => o.Muscle).Where((m, i) => i == 0 || m != order[i - 1].Muscle).Distinct().Count()
+            .ShouldBe(order.Where((o, i) => i == 0 || o.Muscle != order[i - 1].Muscle).Count(), "each muscle is finished before the next");
+    }
+
+    [Fact]
+    public void Gym_supersets_stay_together_under_every_school()
+    {
+        foreach (var approach in Trade.Shipped.Approaches)
+        {
+            Rebuild(approach.Id, null, ["A1 Bench press 3x8 90 s", "Back squat 3x8 2 min", "A2 Barbell row 3x8 90 s"]).Days[0].Blocks
+                .ShouldContain(b => b.Lines.Contains(1) && b.Lines.Contains(3), approach.Id);
+        }
+    }
+
+    [Fact]
+    public void Two_loads_on_one_rig_are_never_put_in_turn()
+    {
+        foreach (var approach in new[] { "density", "ten-by-ten" })
+        {
+            var plan = Rebuild(approach, 30, Day);
+            foreach (var block in plan.Days[0].Blocks.Where(b => b.Lines.Length == 2))
+            {
+                var homes = block.Lines.Select(l => plan.Lines.First(x => x.Gym.Line == l).Chosen!.Exercises[0]).ToList();
+                RigUse.Conflict(homes[0], homes[1]).ShouldBeFalse($"{homes[0].Setup} | {homes[1].Setup}");
+            }
+        }
+    }
+
+    [Fact]
+    [Trait("source", "handbook 04: minutes = Σ sets × (reps × seconds × sides + rest) + change-over + warm-up and cool-down, by hand")]
+    public void Minutes_by_hand()
+    {
+        var plan = Rebuild("mirror", null, ["Push-up 3x10 2-0-1-0 90 s"], [new HomeEdit { Line = 1, ExerciseId = "push-up", Sets = 3, Target = new(10, 10), Tempo = "2-0-1-0", RestSeconds = 90 }], "push-up");
+
+        // 3 × (10 × 3 s + 90 s) + 75 s change-over = 435 s = 7.25 min, and 11 min of warm-up and cool-down.
+        plan.Days[0].Minutes.Total.ShouldBe(19);
+    }
+
+    [Fact]
+    public void What_gives_way_to_fit_the_time_is_said_in_order()
+    {
+        var (whole, cut) = (Rebuild("mirror", null, Day), Rebuild("mirror", 55, Day));
+
+        whole.Days[0].Cut.ShouldBeEmpty();
+        whole.Days[0].Minutes.Total.ShouldBeGreaterThan(55);
+        cut.Days[0].Cut.ShouldNotBeEmpty();
+        cut.Days[0].Cut[0].ShouldEndWith("in turn.");
+        cut.Lines[2].Chosen!.Exercises[0].Dose.Sets.ShouldBe(whole.Lines[2].Chosen!.Exercises[0].Dose.Sets, "main lifts keep their sets");
+    }
+
+    [Fact]
+    public void What_a_coach_set_is_not_cut()
+    {
+        var curl = Rebuild("mirror", null, Day).Lines[1].Chosen!.Exercises[0].ExerciseId;
+        var plan = Rebuild("mirror", 40, Day, [new HomeEdit { Line = 2, ExerciseId = curl, Sets = 5, RestSeconds = 120 }]);
+
+        var dose = plan.Lines[1].Chosen!.Exercises[0].Dose;
+        (dose.Sets, dose.RestSeconds).ShouldBe((5, 120));
+    }
+
+    [Fact]
+    public void The_session_never_exceeds_its_minutes_without_saying_so() =>
+        Gen.Select(Gen.Int[20, 90], Gen.OneOfConst("mirror", "density", "tension", "full-range", "ten-by-ten", "circuit", "one-by-twenty", "milestones"), Gen.Bool).Sample(
+            (minutes, approach, fit) =>
+            {
+                var plan = Rebuild(approach, minutes, Day, fit: fit);
+                return plan.Days[0].Minutes.Total <= minutes || plan.Findings.Any(f => f.Code == "too-long");
+            },
+            iter: 40);
+
+    [Fact]
+    public void Density_tires_the_muscle_before_a_compound_that_stays_too_easy()
+    {
+        var strong = Examples.ClientA with { KnownLifts = [new KnownLift("bench-press", 150), new KnownLift("back-squat", 200)] };
+        var request = new RebuildRequest { Client = strong, Kit = Examples.Kit("dumbbell 8 x2"), GymLines = ["Bench press 4x8 RIR 1", "Cable fly 3x12"], Approach = "density" };
+        var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
+
+        plan.Days[0].Blocks.ShouldContain(b => b.Why != null && b.Why.StartsWith("Pre-exhaust") && b.Lines.SequenceEqual(new[] { 2, 1 }));
+        plan.Lines[0].Chosen!.Exercises[0].Dose.Techniques.ShouldContain("pre-exhaust");
+        new RebuildEngine(Trade.Shipped).Rebuild(request with { Approach = "tension" }).Plan.Days[0].Blocks.ShouldAllBe(b => b.Lines.Length == 1);
+    }
+
+    private static Core.Catalogue.Muscle MainMuscle(HomePlan plan, int line) =>
+        Examples.Exercise(plan.Lines.First(l => l.Gym.Line == line).Chosen!.Exercises[0].ExerciseId).Muscles.MaxBy(m => m.Value).Key;
+
+    private static Core.Catalogue.Profile Profile(HomePlan plan, int line) =>
+        Examples.Exercise(plan.Lines.First(l => l.Gym.Line == line).Chosen!.Exercises[0].ExerciseId).Profile;
+
+    private static System.Collections.Immutable.ImmutableArray<SessionBlock> Blocks(string approach) => Rebuild(approach, null, Day).Days[0].Blocks;
+
+    private static HomePlan Rebuild(string approach, int? minutes, string[] lines, HomeEdit[]? edits = null, string? choice = null, bool fit = true) =>
+        new RebuildEngine(Trade.Shipped).Rebuild(new RebuildRequest
+        {
+            Client = Examples.ClientA with { MinutesPerSession = minutes },
+            Kit = Examples.Kit(Kit),
+            GymLines = [.. lines],
+            Approach = approach,
+            Edits = [.. edits ?? []],
+            Choices = choice is null ? [] : [new CoachChoice(1, choice)],
+            FitToMinutes = fit,
+        }).Plan;
+}
