@@ -5,8 +5,8 @@
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
-  import { day, rest } from '../lib/words';
-  import { byDay } from '../lib/workbench/days';
+  import { count, day, rest } from '../lib/words';
+  import { byDay, inOrder } from '../lib/workbench/days';
   import TempoLine from '../lib/workbench/TempoLine.svelte';
   import { p, route } from '../router';
 
@@ -83,13 +83,21 @@
             </ol>
           </section>
         {/if}
+        {#each day.blocks.filter((b) => b.lines.length > 1) as block (block.label)}
+          <p class="text-sm">
+            <b class="figures">{block.label}</b>: {count(block.rounds, 'round')} of {block.lines.length} exercises
+            in turn, then rest {rest(block.restSeconds)}.
+          </p>
+        {/each}
         <ol class="grid gap-3 print:gap-2">
-          {#each day.lines.filter((l) => l.line.chosen) as { line }, i (line.gym.line)}
+          {#each inOrder(day).filter((l) => l.line.chosen) as { line } (line.gym.line)}
             {#each line.chosen?.exercises ?? [] as home, half (home.exerciseId)}
               <li
                 class="grid grid-cols-[2rem_minmax(0,1fr)_minmax(0,14rem)] gap-x-3 border-t border-base-300 pt-2 break-inside-avoid max-sm:grid-cols-[2rem_minmax(0,1fr)]"
               >
-                <span class="figures text-secondary">{line.gym.label ?? i + 1}{half > 0 ? '+' : ''}</span>
+                <span class="figures text-secondary"
+                  >{day.labels[line.gym.line] ?? ''}{half > 0 ? '+' : ''}</span
+                >
                 <div>
                   <h3 class="text-lg print:text-base">{home.name}</h3>
                   <p class="text-sm">

@@ -14,6 +14,7 @@
   import HardSets from '../lib/workbench/HardSets.svelte';
   import Inspector from '../lib/workbench/Inspector.svelte';
   import PlacesDialog from '../lib/workbench/PlacesDialog.svelte';
+  import TechniqueDialog from '../lib/workbench/TechniqueDialog.svelte';
   import { Workbench } from '../lib/workbench/workbench.svelte';
   import { count, inWords, sentence } from '../lib/words';
   import { navigate, p, route } from '../router';
@@ -31,6 +32,8 @@
   );
   let askedApproach = $state<{ approach: string; day?: string } | null>(null);
   let comparing = $state(false);
+  let techniquesOf = $state<number | null>(null);
+  const treated = $derived(bench.line?.chosen?.exercises[techniquesOf ?? 0]);
   let atTwoPlaces = $state(false);
 
   onMount(() => {
@@ -62,6 +65,14 @@
       { key: 'd', label: 'next day', run: () => moveDay(1) },
       { key: 'd', shift: true, label: 'day before', run: () => moveDay(-1) },
       { key: 'e', label: 'edit the gym week', run: () => (bench.editing = true) },
+      { key: 'f', label: 'type the figures of the line', run: typeFigures },
+      { key: 't', label: 'techniques', run: () => (techniquesOf = bench.line?.chosen ? 0 : null) },
+      { key: 'm', label: 'mark the line for the next repeat', run: () => bench.toggleMark() },
+      {
+        key: '.',
+        label: 'repeat the last edit on the marked lines, or this one',
+        run: () => void bench.repeatEdit(),
+      },
       { key: 'r', label: 'rebuild', run: () => void bench.rebuildAgain() },
       { key: 'p', label: 'same week, next place', run: nextPlace },
       {
@@ -112,6 +123,10 @@
     const at = bench.days.findIndex((day) => day.lines.some((l) => l.index === bench.selected));
     const first = bench.days[at + by]?.lines[0];
     if (first) bench.selected = first.index;
+  }
+
+  function typeFigures(): void {
+    if (!bench.editing && bench.line) bench.typingIn = bench.line.gym.line;
   }
 
   function ban(): void {
@@ -279,6 +294,7 @@
                 {bench}
                 line={bench.line}
                 oncompare={() => (comparing = true)}
+                ontechniques={(exercise) => (techniquesOf = exercise)}
               />{/key}
           {/if}
         </aside>
@@ -343,6 +359,15 @@
 />
 {#if bench.line}
   <CompareDialog {bench} line={bench.line} open={comparing} onclose={() => (comparing = false)} />
+{/if}
+{#if bench.line && treated}
+  <TechniqueDialog
+    {bench}
+    line={bench.line.gym.line}
+    home={treated}
+    open={techniquesOf !== null}
+    onclose={() => (techniquesOf = null)}
+  />
 {/if}
 <ApproachDialog {bench} asked={askedApproach} onclose={() => (askedApproach = null)} />
 <PlacesDialog {bench} open={atTwoPlaces} onclose={() => (atTwoPlaces = false)} />

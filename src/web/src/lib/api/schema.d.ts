@@ -202,6 +202,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/approaches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Approach"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/loads/build": {
         parameters: {
             query?: never;
@@ -473,6 +508,151 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["SavedOfExercise"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/own-approaches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfApproach"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Approach"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfApproach"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/own-approaches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeOfApproach"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfApproach"];
                     };
                 };
                 /** @description Conflict */
@@ -1030,6 +1210,45 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["ShorthandResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/shorthand/dose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DoseText"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReadDose"];
                     };
                 };
             };
@@ -2014,6 +2233,39 @@ export interface components {
             id: string;
             label: string;
         };
+        Approach: {
+            id: string;
+            name: string;
+            idea: string;
+            against: string;
+            reps?: null | components["schemas"]["Bounds"];
+            halvedPerSide: boolean;
+            keepsHeavy: boolean;
+            sets?: null | components["schemas"]["Bounds"];
+            setsFor: components["schemas"]["LineRole"][];
+            rest?: null | components["schemas"]["Bounds"];
+            /** Format: int32 */
+            rir?: null | number;
+            prefers: string[];
+            avoids: string[];
+            order: components["schemas"]["SessionOrder"];
+            pairing: components["schemas"]["PairingRule"];
+            fitsByPairing: boolean;
+            phases: components["schemas"]["ApproachPhase"][];
+            standards: number[];
+            conditioning: boolean;
+            note?: null | string;
+        };
+        ApproachPhase: {
+            name: string;
+            /** Format: double */
+            share: number;
+            reps?: null | components["schemas"]["Bounds"];
+            sets?: null | components["schemas"]["Bounds"];
+            /** Format: int32 */
+            rir?: null | number;
+            idea: string;
+        };
         /** @description An approach to choose. */
         ApproachSummary: {
             id: string;
@@ -2165,6 +2417,8 @@ export interface components {
         };
         /** @enum {unknown} */
         BandState: "good" | "worn" | "nicked";
+        /** @enum {unknown} */
+        BlockKind: "straight" | "superset" | "tri-set" | "giant-set" | "circuit";
         BodyLeverage: {
             model: components["schemas"]["LeverageKind"];
             /**
@@ -2177,6 +2431,12 @@ export interface components {
             grip?: null | string;
             /** @default false */
             knees: boolean;
+        };
+        Bounds: {
+            /** Format: int32 */
+            min: number;
+            /** Format: int32 */
+            max: number;
         };
         /** @description What can be built. */
         BuiltLoads: {
@@ -2213,6 +2473,12 @@ export interface components {
         };
         /** @enum {unknown} */
         Chain: "open" | "closed";
+        /** @description A change of something stored: the revision that was seen, and the new value. */
+        ChangeOfApproach: {
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["Approach"];
+        };
         /** @description A change of something stored: the revision that was seen, and the new value. */
         ChangeOfClientRecord: {
             /** Format: int32 */
@@ -2335,10 +2601,40 @@ export interface components {
             restSeconds: number;
             /** Format: int32 */
             rir: number;
+            scheme?: null | components["schemas"]["SetScheme"];
+            /** Format: int32 */
+            hardSets: number;
             techniques: string[];
             instructions: string[];
             reason: string;
             figures: string;
+            /** Format: double */
+            secondsUnderTension: number;
+        };
+        DoseEffect: {
+            repsBySet: number[];
+            /** Format: int32 */
+            reserveFirst?: null | number;
+            /** Format: int32 */
+            reserveLast?: null | number;
+            /** Format: int32 */
+            secondsUnderTension: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: int32 */
+            hardSets: number;
+        };
+        /** @description What was typed into the cell of a home line. */
+        DoseText: {
+            /** @description Shorthand, whole or in part. */
+            text: string;
+            /**
+             * Format: int32
+             * @description Line of the gym text.
+             */
+            line: number;
+            /** @description Home exercise of the cell. */
+            exerciseId: string;
         };
         Exercise: {
             id: string;
@@ -2491,6 +2787,8 @@ export interface components {
         HomeDay: {
             name: string;
             minutes: components["schemas"]["SessionMinutes"];
+            blocks: components["schemas"]["SessionBlock"][];
+            cut: string[];
             warmUp: string[];
             coolDown: string[];
         };
@@ -2502,6 +2800,7 @@ export interface components {
             sets?: null | number;
             target?: null | components["schemas"]["SetTarget"];
             tempo?: null | string;
+            techniques?: null | string[];
             /** Format: int32 */
             restSeconds?: null | number;
             /** Format: int32 */
@@ -2522,9 +2821,14 @@ export interface components {
             loadEstimated: boolean;
             loadBasis?: null | string;
             checks: components["schemas"]["ObjectVerdict"][];
+            expected?: null | components["schemas"]["RepRange"];
             expectedReps?: null | string;
             /** Format: double */
             repsToFailure?: null | number;
+            wanted?: null | components["schemas"]["Bounds"];
+            effect?: null | components["schemas"]["DoseEffect"];
+            techniquesThatFit: string[];
+            editedByCoach: boolean;
             restsOn?: null | string;
             dose: components["schemas"]["Dose"];
             steps: string[];
@@ -2871,6 +3175,8 @@ export interface components {
             pieceCount: number;
             inWords: string;
         };
+        /** @enum {unknown} */
+        PairingRule: "none" | "opposite" | "circuit";
         PartScore: {
             part: components["schemas"]["MatchPart"];
             /** Format: double */
@@ -3061,6 +3367,10 @@ export interface components {
             basis: string;
             warnings: string[];
         };
+        ReadDose: {
+            edit: null | components["schemas"]["HomeEdit"];
+            error: null | string;
+        };
         ReadProgram: {
             form: components["schemas"]["ProgramForm"];
             separator?: null | string;
@@ -3081,6 +3391,7 @@ export interface components {
             approach?: null | string;
             dayApproaches?: components["schemas"]["DayApproach"][];
             before?: components["schemas"]["StoodBefore"][];
+            fitToMinutes?: boolean;
             accepted?: components["schemas"]["AcceptedFinding"][];
         };
         RebuildResult: {
@@ -3091,6 +3402,16 @@ export interface components {
             label: string;
             edits: components["schemas"]["HomeEdit"][];
             choices: components["schemas"]["CoachChoice"][];
+            lines: components["schemas"]["RewrittenLine"][];
+        };
+        RepRange: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            mid: number;
+            /** Format: double */
+            high: number;
+            inWords: string;
         };
         Requirement: {
             all: components["schemas"]["Requirement"][];
@@ -3114,6 +3435,11 @@ export interface components {
             /** Format: double */
             most: number;
         };
+        RewrittenLine: {
+            /** Format: int32 */
+            line: number;
+            text: string;
+        };
         /** @description A client in the roster. */
         RosterRow: {
             /** Format: int64 */
@@ -3130,6 +3456,15 @@ export interface components {
             name: string;
             code: string;
             reason: string;
+        };
+        SavedOfApproach: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["Approach"];
+            /** Format: date-time */
+            updatedAt: string;
         };
         SavedOfClientRecord: {
             /** Format: int64 */
@@ -3192,6 +3527,16 @@ export interface components {
             /** Format: int32 */
             revision: number;
         };
+        SessionBlock: {
+            kind: components["schemas"]["BlockKind"];
+            label: string;
+            lines: number[];
+            /** Format: int32 */
+            rounds: number;
+            /** Format: int32 */
+            restSeconds: number;
+            why?: null | string;
+        };
         /** @description Id of a logged session. */
         SessionId: {
             /** Format: int64 */
@@ -3203,6 +3548,8 @@ export interface components {
             /** Format: int32 */
             limit?: null | number;
         };
+        /** @enum {unknown} */
+        SessionOrder: "gym" | "trade" | "range-by-muscle";
         SessionRecord: {
             /** Format: int32 */
             planVersion: number;
@@ -3223,6 +3570,8 @@ export interface components {
             /** @description Antiforgery token for the header of changing requests. */
             token: string;
         };
+        /** @enum {unknown} */
+        SetScheme: "rest-pause" | "drop" | "mechanical-drop" | "pre-exhaust" | null;
         SetTarget: {
             /** Format: int32 */
             min: number;
@@ -3322,6 +3671,16 @@ export interface components {
             /** Format: double */
             beginnerRatio?: null | number;
         };
+        /** @description A technique step to choose. */
+        TechniqueStep: {
+            id: string;
+            of: string;
+            label: string;
+            how: string;
+            /** Format: double */
+            repsLeft: number;
+            caution?: null | string;
+        };
         Tempo: {
             /** Format: int32 */
             eccentric?: number;
@@ -3352,6 +3711,7 @@ export interface components {
             anchors: components["schemas"]["AnchorSummary"][];
             techniques: string[];
             approaches: components["schemas"]["ApproachSummary"][];
+            techniqueSteps: components["schemas"]["TechniqueStep"][];
         };
         /** @enum {unknown} */
         Venue: "gym" | "home";

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { trade } from '../trade.svelte';
+  import { count, inWords, rest } from '../words';
   import LineRow from './LineRow.svelte';
   import type { DayOfPlan } from './days';
   import type { Workbench } from './workbench.svelte';
@@ -43,10 +44,32 @@
       {#if over}<span class="sr-only">too long</span>{/if}
     </p>
   </div>
+  {#if day.cut.length > 0 || !bench.fitToMinutes}
+    <p class="rule-b flex flex-wrap items-baseline gap-x-3 bg-base-200 px-4 py-1 text-[13px]">
+      {#if day.cut.length > 0}<span class="min-w-0 flex-1"
+          ><b>Cut to fit {day.limit} min:</b>
+          {day.cut.join(' ')}</span
+        ><button class="btn btn-xs" disabled={bench.busy} onclick={() => bench.fit(false)}
+          >Leave it whole</button
+        >
+      {:else if day.limit !== null && day.minutes > day.limit}<span class="min-w-0 flex-1"
+          >Left whole, {day.minutes - day.limit} minutes over.</span
+        ><button class="btn btn-xs" disabled={bench.busy} onclick={() => bench.fit(true)}>Cut to fit</button>
+      {/if}
+    </p>
+  {/if}
+  {#each day.blocks.filter((b) => b.why) as block (block.label)}
+    <p class="rule-b px-4 py-1 text-[13px]">
+      <b class="figures">{block.label}</b>
+      {inWords(block.kind)}, {count(block.rounds, 'round')}, rest {rest(block.restSeconds)} after each. {block.why}
+    </p>
+  {/each}
   <ol>
     {#each day.lines as { line, index }, i (line.gym.line)}
       <LineRow
+        {bench}
         {line}
+        label={day.labels[line.gym.line] ?? ''}
         index={i}
         selected={index === bench.selected}
         onselect={() => (bench.selected = index)}

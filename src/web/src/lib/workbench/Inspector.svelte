@@ -3,16 +3,20 @@
   import ResistanceChart from '../kit/ResistanceChart.svelte';
   import { count, inWords, sentence } from '../words';
   import DoseEditor from './DoseEditor.svelte';
+  import { consequences } from './effect';
   import Joint from './Joint.svelte';
+  import RepsZone from './RepsZone.svelte';
   import type { Workbench } from './workbench.svelte';
 
   interface Props {
     bench: Workbench;
     line: HomeLine;
     oncompare: () => void;
+    /** Opens the techniques of one of the line's exercises. */
+    ontechniques: (exercise: number) => void;
   }
 
-  let { bench, line, oncompare }: Props = $props();
+  let { bench, line, oncompare, ontechniques }: Props = $props();
   const chosen = $derived(line.chosen);
   const roles = ['main', 'secondary', 'accessory', 'activation'] as const;
   const roleSet = $derived(bench.choices.find((c) => c.line === line.gym.line)?.role);
@@ -147,6 +151,9 @@
         {#each home.steps as step (step)}<li>{step}</li>{/each}
       </ol>
     {/if}
+    {#if home.expected && home.wanted}
+      <div class="mt-2"><RepsZone expected={home.expected} wanted={home.wanted} /></div>
+    {/if}
     {#if home.expectedReps}
       <div class="mt-2 flex flex-wrap items-center gap-3">
         {#if home.resistance}<ResistanceChart range={home.resistance} />{/if}
@@ -175,11 +182,22 @@
         Sums for slow, even movement: aids to judgement, no certificates. Test before the first use.
       </p>
     {/if}
+    {#if home.effect}
+      <p class="mt-1 text-[14px]">{sentence(consequences(home.effect).join(' · '))}</p>
+    {/if}
     {#each home.dose.instructions as instruction (instruction)}
       <p class="mt-1 text-[14px] text-secondary">{instruction}</p>
     {/each}
+    <div class="mt-2 flex flex-wrap gap-2">
+      <button class="btn btn-sm" disabled={bench.busy} onclick={() => ontechniques(i)}
+        >Techniques {#if i === 0}<span class="keycap">T</span>{/if}</button
+      >
+      <button class="btn btn-sm" disabled={bench.busy || !bench.lastEdit} onclick={() => bench.repeatEdit()}
+        >Repeat the last edit <span class="keycap">.</span></button
+      >
+    </div>
     <div class="mt-3">
-      {#key `${line.gym.line}/${home.exerciseId}/${home.dose.figures}/${home.dose.tempo}/${home.dose.restSeconds}/${home.externalKg}`}
+      {#key `${line.gym.line}/${home.exerciseId}/${home.dose.figures}/${home.dose.tempo}/${home.dose.restSeconds}/${home.dose.rir}/${home.externalKg}`}
         <DoseEditor line={line.gym.line} {home} onedit={(edit) => bench.edit(edit)} />
       {/key}
     </div>

@@ -2,17 +2,23 @@
   import type { HomeLine } from '../api/types';
   import { rest } from '../words';
   import Joint from './Joint.svelte';
-  import TempoLine from './TempoLine.svelte';
+  import DoseCell from './DoseCell.svelte';
+  import { consequences } from './effect';
+  import type { Workbench } from './workbench.svelte';
 
   interface Props {
+    bench: Workbench;
     line: HomeLine;
+    /** Its place in the session: "B2". */
+    label: string;
     index: number;
     selected: boolean;
     onselect: () => void;
   }
 
-  let { line, index, selected, onselect }: Props = $props();
+  let { bench, line, label, index, selected, onselect }: Props = $props();
   const gym = $derived(line.gym);
+  const marked = $derived(bench.marked.includes(line.gym.line));
   const effort = $derived(
     [
       gym.shareOfMax ? `${Math.round(gym.shareOfMax * 100)} %` : '',
@@ -70,18 +76,26 @@
     {#each line.chosen?.exercises ?? [] as home, i (home.exerciseId)}
       <div>
         <p class="flex items-baseline gap-2">
+          {#if i === 0 && label}<span class="figures text-[13px] text-secondary" title="place in the session"
+              >{label}</span
+            >{/if}
           <span class="font-semibold">{i > 0 ? '+ ' : ''}{home.name}</span>
-          {#if line.locked && i === 0}<span class="soft ml-auto text-[13px]">kept by you</span>{/if}
+          {#if i === 0}<span class="soft ml-auto text-[13px]"
+              >{marked ? 'marked' : ''}{marked && line.locked ? ', ' : ''}{line.locked
+                ? 'kept by you'
+                : ''}</span
+            >{/if}
         </p>
         <p class="soft text-[13px] leading-snug">{home.setup}</p>
-        <p class="figures mt-0.5 flex flex-wrap items-center gap-x-4">
-          <b class="text-[19px] tracking-tight">{home.dose.figures}</b>
-          <span class="flex items-center gap-2 text-[14px]"
-            >{home.dose.tempo} <TempoLine tempo={home.dose.tempo} /></span
-          >
-          <span class="text-[14px]">{rest(home.dose.restSeconds)}</span>
-          <span class="text-[14px] text-primary">RIR {home.dose.rir}</span>
-        </p>
+        <DoseCell {bench} line={line.gym.line} {home} active={selected && i === 0} />
+        {#if selected && home.effect}
+          <p class="text-[13px]" aria-live="polite">
+            {#each consequences(home.effect) as text, n (n)}{n > 0 ? ' · ' : ''}<span
+                class={[n === 0 && (home.effect.reserveLast ?? 0) < 0 && 'font-semibold text-error']}
+                >{text}</span
+              >{/each}
+          </p>
+        {/if}
       </div>
     {:else}
       <p class="text-error">Nothing here serves for this line. The reasons stand on the right.</p>

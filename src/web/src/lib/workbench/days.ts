@@ -1,4 +1,4 @@
-import type { HomeLine, HomePlan, StoodBefore } from '../api/types';
+import type { HomeLine, HomePlan, SessionBlock, StoodBefore } from '../api/types';
 
 /** A day of a home plan with its lines and where they stand in the whole list. */
 export interface DayOfPlan {
@@ -7,7 +7,26 @@ export interface DayOfPlan {
   limit: number | null;
   warmUp: string[];
   coolDown: string[];
+  /** What was done to fit the client's minutes. */
+  cut: string[];
+  blocks: SessionBlock[];
+  /** Label of each line in the session: "B2" is the second of the second block. */
+  labels: Record<number, string>;
   lines: { line: HomeLine; index: number }[];
+}
+
+/** "A" for a line on its own, "B1" and "B2" for lines in turn. */
+export const labelsOf = (blocks: SessionBlock[]): Record<number, string> =>
+  Object.fromEntries(
+    blocks.flatMap((b) =>
+      b.lines.map((line, i) => [line, b.lines.length > 1 ? `${b.label}${i + 1}` : b.label] as const),
+    ),
+  );
+
+/** The lines of a day in the order in which they are done. */
+export function inOrder(day: DayOfPlan): DayOfPlan['lines'] {
+  const order = day.blocks.flatMap((b) => b.lines);
+  return day.lines.toSorted((a, b) => order.indexOf(a.line.gym.line) - order.indexOf(b.line.gym.line));
 }
 
 /** The lines of a plan day by day. */
@@ -18,10 +37,23 @@ export function byDay(plan: HomePlan): DayOfPlan[] {
     limit: day.minutes.limit ?? null,
     warmUp: day.warmUp ?? [],
     coolDown: day.coolDown ?? [],
+    cut: day.cut ?? [],
+    blocks: day.blocks ?? [],
+    labels: labelsOf(day.blocks ?? []),
     lines: [] as DayOfPlan['lines'],
   }));
   if (days.length === 0)
-    days.push({ name: '', minutes: 0, limit: null, warmUp: [], coolDown: [], lines: [] });
+    days.push({
+      name: '',
+      minutes: 0,
+      limit: null,
+      warmUp: [],
+      coolDown: [],
+      cut: [],
+      blocks: [],
+      labels: {},
+      lines: [],
+    });
   plan.lines.forEach((line, index) => days[line.gym.day ?? 0]?.lines.push({ line, index }));
   return days.filter((day) => day.lines.length > 0);
 }

@@ -17,7 +17,9 @@ import type {
 } from '../api/types';
 import { toasts } from '../toasts.svelte';
 import { conflictOf } from '../ui/saving';
+import { count } from '../words';
 import { byDay, stoodIn } from './days';
+import { editInWords, merged, repeated } from './edits';
 import { GymText } from './gymText.svelte';
 import { History } from './history.svelte';
 
@@ -29,6 +31,7 @@ interface AtPlace {
   edits: HomeEdit[];
   before: StoodBefore[];
   accepted: AcceptedFinding[];
+  fitToMinutes: boolean;
   plan: SavedPlan | null;
   unsaved: boolean;
 }
@@ -54,6 +57,12 @@ export class Workbench {
   choices = $state<CoachChoice[]>([]);
   edits = $state<HomeEdit[]>([]);
   accepted = $state<AcceptedFinding[]>([]);
+  fitToMinutes = $state(true);
+  /** Lines marked for the next repeat of an edit. */
+  marked = $state<number[]>([]);
+  lastEdit = $state<HomeEdit | null>(null);
+  /** Line whose dose is to be typed, until its cell opens. */
+  typingIn = $state<number | null>(null);
   selected = $state(0);
   editing = $state(false);
   busy = $state(false);
@@ -153,6 +162,7 @@ export class Workbench {
         edits: request.edits ?? [],
         before: request.before ?? [],
         accepted: request.accepted ?? [],
+        fitToMinutes: request.fitToMinutes ?? true,
         plan,
         unsaved: false,
       };
@@ -165,6 +175,7 @@ export class Workbench {
       edits: $state.snapshot(this.edits),
       before: this.result ? stoodIn(this.result.plan) : [],
       accepted: $state.snapshot(this.accepted),
+      fitToMinutes: this.fitToMinutes,
       plan: null,
       unsaved: true,
     };
@@ -181,6 +192,7 @@ export class Workbench {
       choices: at.choices,
       edits: at.edits,
       before: at.before,
+      fitToMinutes: at.fitToMinutes,
       ...(kit ? { kit: $state.snapshot(kit) as RebuildRequest['kit'] } : {}),
     };
     return ask(() => api.POST('/api/v1/rebuild', { body }));
@@ -232,6 +244,7 @@ export class Workbench {
       approach: this.approach,
       dayApproaches: $state.snapshot(this.dayApproaches),
       accepted: $state.snapshot(this.accepted),
+      fitToMinutes: this.fitToMinutes,
     };
   }
 
@@ -330,25 +343,48 @@ export class Workbench {
   /** Sets figures of a home exercise. */
   async edit(edit: HomeEdit): Promise<void> {
     this.#change();
-    this.edits = [
-      ...this.edits.filter((e) => e.line !== edit.line || e.exerciseId !== edit.exerciseId),
-      edit,
-    ];
+    this.edits = merged(this.edits, [edit]);
+    this.lastEdit = edit;
+    await this.rebuild();
+  }
+
+  /** Does the last edit again: on the marked lines, or on the selected one. */
+  async repeatEdit(): Promise<void> {
+    const last = this.lastEdit;
+    if (!last) return;
+    const lines =
+      this.marked.length > 0 ? this.lines.filter((l) => this.marked.includes(l.gym.line)) : [this.line];
+    const edits = lines.flatMap((l) =>
+      l ? (l.chosen?.exercises ?? []).map((e) => repeated(last, l.gym.line, e.exerciseId)) : [],
+    );
+    if (edits.length === 0) return;
+    this.#change();
+    this.edits = merged(this.edits, edits);
+    await this.rebuild();
+    toasts.done(
+      `${editInWords(repeated(last, 0, ''))}: ${count(lines.length, 'line')}.`,
+      () => void this.undo(),
+    );
+  }
+
+  /** Marks the selected line for the next repeat, or takes the mark off. */
+  toggleMark(): void {
+    const line = this.line?.gym.line;
+    if (line === undefined) return;
+    this.marked = this.marked.includes(line) ? this.marked.filter((l) => l !== line) : [...this.marked, line];
+  }
+
+  /** Cuts the days to the client's minutes, or lets them take what they take. */
+  async fit(on: boolean): Promise<void> {
+    this.#change();
+    this.fitToMinutes = on;
     await this.rebuild();
   }
 
   /** Does in one press what a finding proposes. */
   async remedy(remedy: Remedy): Promise<void> {
     this.#change();
-    const edits = [...this.edits];
-    for (const edit of remedy.edits) {
-      const at = edits.findIndex((e) => e.line === edit.line && e.exerciseId === edit.exerciseId);
-      const given = Object.fromEntries(Object.entries(edit).filter(([, value]) => value != null));
-      if (at >= 0) edits[at] = { ...edits[at], ...given } as HomeEdit;
-      else edits.push(edit);
-    }
-
-    this.edits = edits;
+    this.edits = merged(this.edits, remedy.edits);
     const taken = remedy.choices.map((c) => c.line);
     this.choices = [...this.choices.filter((c) => !taken.includes(c.line)), ...remedy.choices];
     await this.rebuild();
@@ -439,6 +475,7 @@ export class Workbench {
     this.#before = request.before ?? [];
     [this.approach, this.dayApproaches] = [request.approach ?? null, request.dayApproaches ?? []];
     this.accepted = request.accepted ?? [];
+    this.fitToMinutes = request.fitToMinutes ?? true;
     this.history.clear();
     this.result = await ask(() => api.POST('/api/v1/rebuild', { body: request }));
     this.gym.errors = this.result.errors;
@@ -508,6 +545,7 @@ export class Workbench {
       edits: $state.snapshot(this.edits),
       before: this.#before,
       accepted: $state.snapshot(this.accepted),
+      fitToMinutes: this.fitToMinutes,
       plan: this.plan,
       unsaved: this.unsaved,
     };
@@ -516,6 +554,7 @@ export class Workbench {
   #take(at: AtPlace): void {
     [this.choices, this.edits, this.#before, this.plan] = [at.choices, at.edits, at.before, at.plan];
     [this.approach, this.dayApproaches, this.accepted] = [at.approach, at.dayApproaches, at.accepted];
+    this.fitToMinutes = at.fitToMinutes;
   }
 
   #decisions(): Decisions {

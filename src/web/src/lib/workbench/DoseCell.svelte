@@ -1,0 +1,94 @@
+<script lang="ts">
+  import { tick } from 'svelte';
+  import { api, ask } from '../api/client';
+  import type { HomeExercise } from '../api/types';
+  import { toasts } from '../toasts.svelte';
+  import { rest } from '../words';
+  import TempoLine from './TempoLine.svelte';
+  import type { Workbench } from './workbench.svelte';
+
+  interface Props {
+    bench: Workbench;
+    line: number;
+    home: HomeExercise;
+    /** The line is selected, so that the key opens this cell. */
+    active: boolean;
+  }
+
+  let { bench, line, home, active }: Props = $props();
+  const dose = $derived(home.dose);
+  let typing = $state(false);
+  let text = $state('');
+  let wrong = $state('');
+  let input = $state<HTMLInputElement>();
+  const id = $props.id();
+
+  $effect(() => {
+    if (active && bench.typingIn === line && !typing) void open();
+  });
+
+  async function open(): Promise<void> {
+    bench.typingIn = null;
+    const load = home.externalKg > 0 ? ` @ ${home.externalKg} kg` : '';
+    text = `${dose.scheme ? `${dose.sets}x${dose.target.max}` : dose.figures}${load} ${dose.tempo} ${dose.restSeconds} s RIR ${dose.rir}`;
+    wrong = '';
+    typing = true;
+    await tick();
+    input?.focus();
+    input?.select();
+  }
+
+  async function submit(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    try {
+      const body = { text, line, exerciseId: home.exerciseId };
+      const read = await ask(() => api.POST('/api/v1/shorthand/dose', { body }));
+      if (read.error || !read.edit) {
+        wrong = read.error ?? 'It cannot be read.';
+        return;
+      }
+
+      typing = false;
+      await bench.edit(read.edit);
+    } catch (error) {
+      toasts.problem(error);
+    }
+  }
+</script>
+
+{#if typing}
+  <form class="relative z-20 mt-1" onsubmit={submit}>
+    <input
+      bind:this={input}
+      bind:value={text}
+      class={['figures input input-sm w-full', wrong && 'border-error']}
+      aria-label="Dose of {home.name}, in shorthand"
+      aria-invalid={wrong !== ''}
+      aria-describedby={wrong ? id : undefined}
+      spellcheck="false"
+      maxlength="200"
+      onkeydown={(event) => {
+        if (event.key === 'Escape') typing = false;
+        event.stopPropagation();
+      }}
+      onblur={() => {
+        if (!wrong) typing = false;
+      }}
+    />
+    {#if wrong}<p {id} class="mt-1 text-[13px] text-error" role="alert">{wrong}</p>{/if}
+  </form>
+{:else}
+  <button
+    class="figures relative z-20 -ml-1 mt-0.5 flex max-w-full cursor-text flex-wrap items-center gap-x-4 rounded px-1 text-left hover:bg-base-200"
+    aria-label="Set the dose of {home.name}: {dose.figures}, {dose.tempo}, rest {rest(
+      dose.restSeconds,
+    )}, {dose.rir} in reserve"
+    onclick={open}
+  >
+    <b class="text-[19px] tracking-tight">{dose.figures}</b>
+    <span class="flex items-center gap-2 text-[14px]">{dose.tempo} <TempoLine tempo={dose.tempo} /></span>
+    <span class="text-[14px]">{rest(dose.restSeconds)}</span>
+    <span class="text-[14px] text-primary">RIR {dose.rir}</span>
+    {#if home.editedByCoach}<span class="soft text-[13px]">set by you</span>{/if}
+  </button>
+{/if}
