@@ -5,6 +5,7 @@ import Roster from './routes/Roster.svelte';
 
 export const { p, navigate, isActive, route } = createRouter({
   '/': Roster,
+  '/approaches': () => import('./routes/Approaches.svelte'),
   '/catalogue': () => import('./routes/Catalogue.svelte'),
   '/check': () => import('./routes/PlanCheck.svelte'),
   '/clients/:id': Client,

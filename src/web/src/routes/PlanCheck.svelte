@@ -1,9 +1,11 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { api, ask } from '../lib/api/client';
-  import type { CheckedPlan, ClientProfile, RosterRow } from '../lib/api/types';
+  import type { CheckedPlan, ClientProfile, Remedy, RosterRow } from '../lib/api/types';
   import FindingList from '../lib/audit/FindingList.svelte';
+  import { rewritten } from '../lib/audit/rewrite';
   import { crumbs } from '../lib/crumbs.svelte';
+  import { ProgramImport } from '../lib/program/programImport.svelte';
   import { toasts } from '../lib/toasts.svelte';
   import { count } from '../lib/words';
   import { p } from '../router';
@@ -17,6 +19,8 @@
   let text = $state(localStorage.getItem(draftKey) ?? '');
   let checked = $state<CheckedPlan | null>(null);
   let area = $state<HTMLTextAreaElement>();
+  const bringing = new ProgramImport();
+  const weeks = $derived(bringing.read?.preview.weeks ?? []);
 
   onMount(() => {
     crumbs.set({ text: 'Roster', href: p('/') }, { text: 'Check a plan' });
@@ -43,6 +47,24 @@
     }, 250);
     return () => clearTimeout(timer);
   });
+
+  /** Puts another plan in the place of this one; one press takes that back. */
+  function replace(plan: string, said: string): void {
+    const before = text;
+    text = plan;
+    toasts.done(said, () => (text = before));
+  }
+
+  function remedy(of: Remedy): void {
+    replace(rewritten(text, of), `Done: ${of.label}.`);
+  }
+
+  async function open(file: File): Promise<void> {
+    await bringing.file(file);
+    const first = bringing.read?.preview.weeks[0];
+    if (first) replace(first.text, `${file.name} stands in the plan now.`);
+    else if (bringing.read) bringing.problem = 'No line of an exercise was found in it.';
+  }
 
   function show(line: number): void {
     const rows = text.split('\n');
@@ -78,6 +100,51 @@
         </label>
       {/if}
     </div>
+    <div class="mt-3 flex flex-wrap items-end gap-3">
+      <label>
+        <span class="label-text">Open a file: CSV, XLSX, JSON of ours, or shorthand</span>
+        <input
+          type="file"
+          class="file-input w-full max-w-sm"
+          accept=".csv,.tsv,.txt,.xlsx,.json"
+          disabled={bringing.busy}
+          onchange={(event) => {
+            const file = event.currentTarget.files?.[0];
+            if (file) void open(file);
+            event.currentTarget.value = '';
+          }}
+        />
+      </label>
+      {#if weeks.length > 1}
+        <label>
+          <span class="label-text">Week of {bringing.name}</span>
+          <select
+            class="select"
+            onchange={(event) => (text = weeks[event.currentTarget.selectedIndex]?.text ?? text)}
+          >
+            {#each weeks as week, i (i)}<option>{week.name}</option>{/each}
+          </select>
+        </label>
+      {/if}
+    </div>
+    {#if bringing.busy}<p class="soft mt-2" role="status">Reading {bringing.name} …</p>{/if}
+    {#if bringing.problem}
+      <p class="mt-2 border-l-4 border-error pl-3" role="alert">
+        <b>{bringing.name || 'The file'} cannot be read.</b>
+        {bringing.problem} The plan below is as it was.
+      </p>
+    {/if}
+    {#if bringing.read && bringing.read.preview.faults.length > 0}
+      <p class="mt-2 border-l-4 border-warning pl-3">
+        {count(bringing.read.preview.faults.length, 'cell')} of {bringing.name} could not be read and {bringing
+          .read.preview.faults.length === 1
+          ? 'is'
+          : 'are'} left out: {bringing.read.preview.faults
+          .slice(0, 3)
+          .map((f) => f.message)
+          .join(' ')}
+      </p>
+    {/if}
     <label class="mt-4 block">
       <span class="label-text">The plan</span>
       <textarea
@@ -107,7 +174,7 @@
           {/each}
         </ul>
       {/if}
-      <FindingList findings={checked.findings} onopen={show} />
+      <FindingList findings={checked.findings} onopen={show} onremedy={remedy} />
     {:else}
       <h2 class="text-2xl">Nothing to judge yet</h2>
       <p class="mt-2">Paste a plan on the left.</p>

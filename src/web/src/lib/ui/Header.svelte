@@ -30,6 +30,7 @@
   </nav>
   <div class="flex flex-wrap items-center gap-1">
     <a class="btn btn-ghost btn-sm font-normal" href={p('/check')}>Check a plan</a>
+    <a class="btn btn-ghost btn-sm font-normal" href={p('/approaches')}>Approaches</a>
     <a class="btn btn-ghost btn-sm font-normal" href={p('/catalogue')}>Catalogue</a>
     <button class="btn btn-ghost btn-sm font-normal" onclick={() => (keys.sheetOpen = true)}
       >All keys <span class="keycap">?</span></button

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { p } from '../../router';
   import type { RebuildResult } from '../api/types';
   import { toasts } from '../toasts.svelte';
   import { trade } from '../trade.svelte';
@@ -57,7 +58,8 @@
     </p>
     <p class="soft mt-1 text-[14px]">
       <span class="font-semibold">Where schools disagree:</span>
-      {approach?.against} The default is Mirror.
+      {approach?.against} The default is Mirror: the gym plan was written for this client.
+      <a class="link" href={p('/approaches')}>All approaches; copy one and change it</a>
     </p>
     <PlanCompareTable here={bench.result} hereLabel="Now, {now?.name ?? 'Mirror'}" {there} only={asked.day}>
       {#snippet thereLabel()}
