@@ -165,6 +165,32 @@ public class PlanCheckTests
     [InlineData("Dip off one surface 3x8-10", "could hurt")]
     public void The_verdict_is_one_sentence(string text, string says) => PlanCheck.Verdict(Check(Examples.ClientA, text)).ShouldContain(says);
 
+    [Theory]
+    [MemberData(nameof(Pasted))]
+    public void One_press_mends_a_finding_of_a_pasted_plan(string code, string with, string without)
+    {
+        _ = without;
+        var client = code is "level" or "impact" ? Examples.ClientB : Examples.ClientA;
+        var finding = Check(client, with).First(f => f.Code == code);
+        if (finding.Remedy is not { } remedy)
+        {
+            MustBeDecidedByACoach.ShouldContain(code);
+            return;
+        }
+
+        var rows = with.Split('\n');
+        foreach (var line in remedy.Lines)
+        {
+            rows[line.Line - 1] = line.Text;
+        }
+
+        remedy.Lines.ShouldNotBeEmpty();
+        Check(client, string.Join('\n', rows)).ShouldNotContain(f => f.Key == finding.Key, string.Join(" | ", rows));
+    }
+
+    /// <summary>Balance and order of days: no single change is the right one.</summary>
+    private static readonly string[] MustBeDecidedByACoach = ["push-above-pull", "knee-above-hip", "twice", "less-than-48-h", "nothing-stretched", "overhead-unprepared"];
+
     private static ImmutableArray<Finding> Check(ClientProfile client, string text)
     {
         var read = new ShorthandParser(Trade.Shipped.Names).Parse(text);

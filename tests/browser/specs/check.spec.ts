@@ -32,6 +32,8 @@ test('a finding is mended in one press, accepted with a note, and undone', async
   await page.goto(`${server.url}/clients/${id}/workbench`);
   await page.locator('body').press('r');
   const findings = page.getByLabel('The whole week');
+  await expect(page.getByText(/^Cut to fit 45 min/)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it whole' }).click();
   await expect(findings).toContainText('more than the client has');
   await findings.getByRole('button', { name: /^Drop \d+ sets/ }).click();
   await expect(findings.getByRole('button', { name: /^Drop \d+ sets/ })).toHaveCount(0);

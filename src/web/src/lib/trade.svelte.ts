@@ -30,6 +30,12 @@ class Trade {
     return this.summary?.exercises.find((e) => e.id === id)?.name ?? sentence(inWords(id));
   }
 
+  /** Name of a technique: "Slow eccentric", "All-out hold before the set". */
+  techniqueName(of: string): string {
+    const steps = this.summary?.techniqueSteps.filter((s) => s.of === of) ?? [];
+    return sentence(steps.length === 1 ? steps[0]!.label.replace(/^an? /, '') : inWords(of));
+  }
+
   kind(id: string): KitKind | undefined {
     return this.summary?.kitKinds.find((k) => k.id === id);
   }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Approach } from '../api/types';
-  import { inWords, sentence } from '../words';
+  import { trade } from '../trade.svelte';
   import { asksFor } from './figures';
 
   interface Props {
@@ -12,7 +12,6 @@
   }
 
   let { approach, own, oncopy, onchange, onremove }: Props = $props();
-  const label = (of: string): string => sentence(inWords(of));
   const weeks = $derived(approach.phases.reduce((sum, phase) => sum + phase.share, 0));
 </script>
 
@@ -76,7 +75,7 @@
         <h3 class="mb-1 text-lg">{head}</h3>
         {#if list.length > 0}
           <ol class={head.endsWith('first') ? 'list-inside list-decimal' : ''}>
-            {#each list as of (of)}<li>{label(of)}</li>{/each}
+            {#each list as of (of)}<li>{trade.techniqueName(of)}</li>{/each}
           </ol>
         {:else}<p class="soft">none</p>{/if}
       </div>

@@ -1,7 +1,6 @@
 <script lang="ts">
   import type { Approach } from '../api/types';
   import { trade } from '../trade.svelte';
-  import { inWords, sentence } from '../words';
 
   interface Props {
     draft: Approach;
@@ -29,7 +28,7 @@
   <ul class="grid gap-x-6 sm:grid-cols-2">
     {#each techniques as of (of)}
       <li class="rule-b flex items-center gap-2 py-1">
-        <span class="min-w-0 flex-1">{sentence(inWords(of))}</span>
+        <span class="min-w-0 flex-1">{trade.techniqueName(of)}</span>
         {#if draft.prefers.indexOf(of) > 0}
           <button class="btn btn-ghost btn-xs" onclick={() => earlier(of)}>earlier</button>
         {/if}
@@ -37,7 +36,7 @@
           >{/if}
         <select
           class="select select-sm w-32"
-          aria-label="{sentence(inWords(of))} is taken"
+          aria-label="{trade.techniqueName(of)} is taken"
           value={taste(of)}
           onchange={(event) => take(of, event.currentTarget.value)}
         >
