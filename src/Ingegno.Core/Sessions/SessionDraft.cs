@@ -8,7 +8,7 @@ namespace Ingegno.Core.Sessions;
 /// <summary>A day while it is laid out.</summary>
 internal sealed class SessionDraft
 {
-        private readonly List<(ImmutableArray<int> Lines, string? Why)> _joined = [];
+    private readonly List<(ImmutableArray<int> Lines, string? Why)> _joined = [];
 
     public SessionDraft(ImmutableArray<HomeLine> lines, Trade trade)
     {

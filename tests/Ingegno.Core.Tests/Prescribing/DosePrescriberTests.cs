@@ -76,6 +76,19 @@ public class DosePrescriberTests
         standard.ShouldBeGreaterThan(0);
     }
 
+    [Theory]
+    [InlineData(Goal.Strength, "Bench press 5x5", 120, 300)]
+    [InlineData(Goal.Strength, "Bench press 4x8", 120, 300)]
+    [InlineData(Goal.Muscle, "Bench press 4x8", 60, 120)]
+    [InlineData(Goal.Endurance, "Bench press 3x15", 30, 60)]
+    [InlineData(Goal.GeneralFitness, "Bench press 3x12", 30, 90)]
+    [Trait("source", "handbook 04: dose by goal")]
+    public void A_line_without_a_rest_gets_the_one_of_the_goal(Goal goal, string line, int least, int most)
+    {
+        Prescribe(line, 12, Examples.ClientA with { Goal = goal }).RestSeconds.ShouldBeInRange(least, most);
+        Prescribe($"{line} 75 s", 12, Examples.ClientA with { Goal = goal }).RestSeconds.ShouldBe(75, "what the gym plan says stands");
+    }
+
     private static Dose Prescribe(string text, double? toFailure, ClientProfile? client = null, string exercise = "push-up", string? approach = null)
     {
         client ??= Examples.ClientA;
