@@ -32,6 +32,9 @@ public static class Words
         Math.Round(value, decimals, MidpointRounding.AwayFromZero)
             .ToString("0." + new string('#', decimals), CultureInfo.InvariantCulture);
 
+    /// <summary>"1 set", "3 sets".</summary>
+    public static string Count(int count, string thing) => $"{count} {thing}{(count == 1 ? string.Empty : "s")}";
+
     /// <summary>A share between 0 and 1 as a whole percentage, for instance "64 %".</summary>
     public static string Percent(double share) => Number(share * 100, 0) + " %";
 

@@ -72,6 +72,9 @@ public sealed record ClientProfile
 
     public ImmutableArray<KnownLift> KnownLifts { get; init; } = [];
 
+    /// <summary>What logs taught of the client's strength; it goes before what is known of lifts and level.</summary>
+    public ImmutableArray<LearnedLift> Learned { get; init; } = [];
+
     /// <summary>Ids of exercises the client refuses or the coach has banned for this client.</summary>
     public ImmutableArray<string> Refuses { get; init; } = [];
 

@@ -75,7 +75,7 @@ public sealed class ReachableSetups(Trade trade)
         var kit = new KitAtPlace(place, trade.KitKinds);
         var strength = new ClientStrength(client, trade.Strength);
         var resistance = new ResistanceMatch(kit, new ReachableLoads(kit), client, strength, trade);
-        var estimate = strength.For(exercise.Strength);
+        var estimate = strength.For(exercise);
         var found = new List<ReachableSetup>();
         var missing = new List<string>();
         foreach (var setup in exercise.Setups)

@@ -157,7 +157,7 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
             return _prepared[setup] = new Prepared(setup, fit.Bindings, [], noBand, setup.Load.External?.From ?? []);
         }
 
-        var estimate = exercise.Measure == Measure.Seconds ? null : strength.For(exercise.Strength);
+        var estimate = exercise.Measure == Measure.Seconds ? null : strength.For(exercise);
         var own = OwnTempoLeaves(exercise);
         var loads = ImmutableArray.CreateBuilder<LoadHere>();
         var missing = ImmutableArray.CreateBuilder<string>();
@@ -219,7 +219,7 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         var high = line.Effort.High * trade.Match.Tolerance[line.Role];
         return new LoadedSetup(
             setup, bindings, rating.External, rating.System, reps, rating.Techniques.Steps, rating.Score,
-            ResistanceWords.Reason(reps, line.Effort, high, rating.Techniques.Steps), strength.For(exercise.Strength)?.RestsOn)
+            ResistanceWords.Reason(reps, line.Effort, high, rating.Techniques.Steps), strength.For(exercise)?.RestsOn)
         {
             Checks = checks,
         };

@@ -107,7 +107,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, Trade trade, KitAt
     private RepRange? Reps(HomeExercise home, double systemKg)
     {
         var exercise = trade.Catalogue.Get(home.ExerciseId);
-        if (home.Expected is not { } now || home.SystemLoadKg is not { } before || strength.For(exercise.Strength) is not { } estimate)
+        if (home.Expected is not { } now || home.SystemLoadKg is not { } before || strength.For(exercise) is not { } estimate)
         {
             return home.Expected;
         }

@@ -65,15 +65,26 @@ public sealed class ClientStrength
 
     public double StatureCm => _client.StatureCm ?? AssumedStatureCm;
 
-    /// <summary>Estimate for an exercise, null when its strength is not the measure.</summary>
-    public StrengthEstimate? For(StrengthRelation? relation)
+    /// <summary>
+    /// Estimate for an exercise, best evidence first: its own logs, logs of its family, known lifts, level; null when its
+    /// strength is not the measure.
+    /// </summary>
+    public StrengthEstimate? For(Exercise exercise)
     {
-        if (relation is null || _tables.Find(relation.Anchor) is not { } anchor)
+        ArgumentNullException.ThrowIfNull(exercise);
+        if (exercise.Strength is not { } relation || _tables.Find(relation.Anchor) is not { } anchor)
         {
             return null;
         }
 
-        var basis = ForAnchor(anchor);
+        if (_client.Learned.FirstOrDefault(l => l.ExerciseId == exercise.Id) is { } own)
+        {
+            return new StrengthEstimate(own.OneRepMaxKg, own.Spread, own.RestsOn);
+        }
+
+        var basis = _client.Learned.FirstOrDefault(l => l.ExerciseId is null && l.Anchor == anchor.Id) is { } family
+            ? new StrengthEstimate(family.OneRepMaxKg, Math.Max(family.Spread, SpreadKnown), family.RestsOn)
+            : ForAnchor(anchor);
         var ratio = _client.Level == Level.Beginner ? relation.BeginnerRatio ?? relation.Ratio : relation.Ratio;
         return basis with { OneRepMaxKg = basis.OneRepMaxKg * ratio };
     }
@@ -87,6 +98,9 @@ public sealed class ClientStrength
         // Half the spread on either side: the range in which most days of this client should fall.
         return new RepRange(Reps(1 - (estimate.Spread / 2)), Reps(1), Reps(1 + (estimate.Spread / 2)));
     }
+
+    /// <summary>Estimate of an anchor lift itself, null when there is none of that key.</summary>
+    public StrengthEstimate? ForAnchor(string id) => _tables.Find(id) is { } anchor ? ForAnchor(anchor) : null;
 
     private StrengthEstimate ForAnchor(AnchorLift anchor)
     {

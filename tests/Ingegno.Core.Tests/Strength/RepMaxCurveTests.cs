@@ -42,6 +42,9 @@ public class RepMaxCurveTests
     /// </summary>
     [Theory]
     [Trait("source", "Hoeger et al. 1990, from memory, ±15 %")]
+    [InlineData(CurveKind.Lower, 0.40, 80, 78)]
+    [InlineData(CurveKind.Middle, 0.40, 35, 43)]
+    [InlineData(CurveKind.SingleJoint, 0.40, 19, 35)]
     [InlineData(CurveKind.Lower, 0.60, 34, 46)]
     [InlineData(CurveKind.Lower, 0.80, 15, 19)]
     [InlineData(CurveKind.Middle, 0.60, 20, 23)]

@@ -32,6 +32,6 @@ internal sealed class TestBench
             where fit.Possible
             from load in Resistance.Options(setup.Load)
             select Resistance.SystemLoad(setup.Load, fit.Bindings, load).Kg;
-        return ClientStrength.RepsAt(Strength.For(exercise.Strength)!, heaviest.Max(), exercise.Strength!.Curve).Mid;
+        return ClientStrength.RepsAt(Strength.For(exercise)!, heaviest.Max(), exercise.Strength!.Curve).Mid;
     }
 }
