@@ -4,6 +4,7 @@ using System.Text.Json;
 using Dapper;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Progressing;
+using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
 
@@ -14,27 +15,116 @@ namespace Ingegno.Storage;
 /// <param name="Effort">Effort of the whole session, 1–10.</param>
 /// <param name="Minutes">How long it took.</param>
 /// <param name="Note">Remark.</param>
+/// <param name="PlannedSets">Sets that its day planned; null when not known.</param>
+/// <param name="Source">How it came in: <c>typed</c> or <c>file</c>.</param>
 public sealed record SessionRecord(
-    int PlanVersion, DateOnly PerformedOn, ImmutableArray<LoggedExercise> Exercises, int? Effort = null, int? Minutes = null, string? Note = null);
+    int PlanVersion, DateOnly PerformedOn, ImmutableArray<LoggedExercise> Exercises, int? Effort = null, int? Minutes = null, string? Note = null,
+    int? PlannedSets = null, string Source = "typed");
 
 /// <summary>Logged sessions of a plan; sets are rows of their own so that trends can be asked of them.</summary>
 public sealed class LogStore(Database database, TimeProvider clock)
 {
-    private sealed record SessionRow(long Id, long PlanVersion, string PerformedOn, long? Effort, long? Minutes, string? Note);
+    private sealed record SessionRow(
+        long Id, long Revision, long PlanVersion, string PerformedOn, long? Effort, long? Minutes, string? Note, long? PlannedSets, string Source);
 
     private sealed record SetRow(
-        long SessionId, long Line, string ExerciseId, long Reps, double? LoadKg, long? Rir, long? Pain, string? PainJoint);
+        long SessionId, long Line, string ExerciseId, long Reps, double? LoadKg, long? Rir, long? Pain, string? PainJoint, long Sharp, double? SystemKg,
+        double StraightShare, long? PlannedReps, long? PlannedRir);
+
+    private const string SessionColumns =
+        "l.id AS Id, l.revision AS Revision, l.plan_version AS PlanVersion, l.performed_on AS PerformedOn, l.effort AS Effort, l.minutes AS Minutes, l.note AS Note, l.planned_sets AS PlannedSets, l.source AS Source";
+
+    private const string SetColumns =
+        "s.session_id AS SessionId, s.line AS Line, s.exercise_id AS ExerciseId, s.reps AS Reps, s.load_kg AS LoadKg, s.rir AS Rir, s.pain AS Pain, s.pain_joint AS PainJoint, s.sharp AS Sharp, s.system_kg AS SystemKg, s.straight_share AS StraightShare, s.planned_reps AS PlannedReps, s.planned_rir AS PlannedRir";
 
     /// <summary>Adds a session; null when the plan is not this coach's.</summary>
     public long? Add(long coachId, long planId, SessionRecord session)
     {
-        ArgumentNullException.ThrowIfNull(session);
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
+        var id = Insert(connection, transaction, coachId, planId, session);
+        if (id is not null)
+        {
+            transaction.Commit();
+        }
+
+        return id;
+    }
+
+    /// <summary>Adds sessions, all or none; null when the plan is not this coach's.</summary>
+    public IReadOnlyList<long>? AddAll(long coachId, long planId, IEnumerable<SessionRecord> sessions)
+    {
+        ArgumentNullException.ThrowIfNull(sessions);
+        using var connection = database.Open();
+        using var transaction = connection.BeginTransaction();
+        var ids = new List<long>();
+        foreach (var session in sessions)
+        {
+            if (Insert(connection, transaction, coachId, planId, session) is not { } id)
+            {
+                return null;
+            }
+
+            ids.Add(id);
+        }
+
+        transaction.Commit();
+        return ids;
+    }
+
+    /// <summary>Sessions of a plan, newest first.</summary>
+    public IReadOnlyList<Saved<SessionRecord>> List(long coachId, long planId) => Read("l.coach_id = @coachId AND l.plan_id = @owner", coachId, planId, null);
+
+    /// <summary>Sessions of all plans of a client from a day on, newest first.</summary>
+    public IReadOnlyList<Saved<SessionRecord>> OfClient(long coachId, long clientId, DateOnly since) =>
+        Read("l.coach_id = @coachId AND l.plan_id IN (SELECT id FROM plan WHERE client_id = @owner AND coach_id = @coachId) AND l.performed_on >= @since", coachId, clientId, since);
+
+    /// <summary>Replaces what a session holds.</summary>
+    public Written<SessionRecord> Update(long coachId, long planId, long sessionId, int revision, SessionRecord session)
+    {
+        ArgumentNullException.ThrowIfNull(session);
+        using (var connection = database.Open())
+        using (var transaction = connection.BeginTransaction())
+        {
+            var done = connection.Execute(
+                """
+                UPDATE session_log SET performed_on = @performedOn, effort = @Effort, minutes = @Minutes, note = @Note, revision = revision + 1
+                WHERE id = @sessionId AND coach_id = @coachId AND plan_id = @planId AND revision = @revision
+                """,
+                new { sessionId, coachId, planId, revision, performedOn = Text(session.PerformedOn), session.Effort, session.Minutes, session.Note },
+                transaction);
+            if (done == 1)
+            {
+                connection.Execute("DELETE FROM logged_set WHERE session_id = @sessionId AND coach_id = @coachId", new { sessionId, coachId }, transaction);
+                InsertSets(connection, transaction, coachId, sessionId, session.Exercises);
+                transaction.Commit();
+            }
+            else
+            {
+                transaction.Rollback();
+                var stands = List(coachId, planId).FirstOrDefault(s => s.Id == sessionId);
+                return new Written<SessionRecord>(stands is null ? WriteOutcome.NotFound : WriteOutcome.Conflict, stands);
+            }
+        }
+
+        return new Written<SessionRecord>(WriteOutcome.Done, List(coachId, planId).First(s => s.Id == sessionId));
+    }
+
+    /// <summary>Deletes a session, for instance one that was entered twice.</summary>
+    public bool Delete(long coachId, long planId, long sessionId)
+    {
+        using var connection = database.Open();
+        return connection.Execute(
+            "DELETE FROM session_log WHERE coach_id = @coachId AND plan_id = @planId AND id = @sessionId", new { coachId, planId, sessionId }) == 1;
+    }
+
+    private long? Insert(SqliteConnection connection, SqliteTransaction transaction, long coachId, long planId, SessionRecord session)
+    {
+        ArgumentNullException.ThrowIfNull(session);
         var id = connection.ExecuteScalar<long?>(
             """
-            INSERT INTO session_log (coach_id, plan_id, plan_version, performed_on, effort, minutes, note, created_at)
-            SELECT @coachId, @planId, @PlanVersion, @performedOn, @Effort, @Minutes, @Note, @now
+            INSERT INTO session_log (coach_id, plan_id, plan_version, performed_on, effort, minutes, note, planned_sets, source, created_at)
+            SELECT @coachId, @planId, @PlanVersion, @performedOn, @Effort, @Minutes, @Note, @PlannedSets, @Source, @now
             WHERE EXISTS (SELECT 1 FROM plan_version WHERE plan_id = @planId AND coach_id = @coachId AND number = @PlanVersion)
             RETURNING id
             """,
@@ -43,24 +133,31 @@ public sealed class LogStore(Database database, TimeProvider clock)
                 coachId,
                 planId,
                 session.PlanVersion,
-                performedOn = session.PerformedOn.ToString("O", CultureInfo.InvariantCulture),
+                performedOn = Text(session.PerformedOn),
                 session.Effort,
                 session.Minutes,
                 session.Note,
+                session.PlannedSets,
+                session.Source,
                 now = Timestamps.Write(clock.GetUtcNow()),
             },
             transaction);
-        if (id is null)
+        if (id is { } added)
         {
-            return null;
+            InsertSets(connection, transaction, coachId, added, session.Exercises);
         }
 
-        foreach (var exercise in session.Exercises)
+        return id;
+    }
+
+    private static void InsertSets(SqliteConnection connection, SqliteTransaction transaction, long coachId, long id, ImmutableArray<LoggedExercise> exercises)
+    {
+        foreach (var exercise in exercises)
         {
             connection.Execute(
                 """
-                INSERT INTO logged_set (coach_id, session_id, line, exercise_id, set_number, reps, load_kg, rir, pain, pain_joint)
-                VALUES (@coachId, @id, @Line, @ExerciseId, @number, @Reps, @LoadKg, @Rir, @Pain, @joint)
+                INSERT INTO logged_set (coach_id, session_id, line, exercise_id, set_number, reps, load_kg, rir, pain, pain_joint, sharp, system_kg, straight_share, planned_reps, planned_rir)
+                VALUES (@coachId, @id, @Line, @ExerciseId, @number, @Reps, @LoadKg, @Rir, @Pain, @joint, @Sharp, @SystemKg, @share, @PlannedReps, @PlannedRir)
                 """,
                 exercise.Sets.Select((s, i) => new
                 {
@@ -74,43 +171,28 @@ public sealed class LogStore(Database database, TimeProvider clock)
                     s.Rir,
                     s.Pain,
                     joint = s.PainJoint is { } joint ? JsonNamingPolicy.KebabCaseLower.ConvertName(joint.ToString()) : null,
+                    s.Sharp,
+                    s.Stamp?.SystemKg,
+                    share = s.Stamp?.StraightShare ?? 1,
+                    s.Stamp?.PlannedReps,
+                    s.Stamp?.PlannedRir,
                 }),
                 transaction);
         }
-
-        transaction.Commit();
-        return id;
     }
 
-    /// <summary>Sessions of a plan, newest first.</summary>
-    public IReadOnlyList<Saved<SessionRecord>> List(long coachId, long planId)
+    private List<Saved<SessionRecord>> Read(string which, long coachId, long owner, DateOnly? since)
     {
         using var connection = database.Open();
-        var sessions = connection.Query<SessionRow>(
-            """
-            SELECT id AS Id, plan_version AS PlanVersion, performed_on AS PerformedOn, effort AS Effort, minutes AS Minutes, note AS Note
-            FROM session_log WHERE coach_id = @coachId AND plan_id = @planId ORDER BY performed_on DESC, id DESC
-            """,
-            new { coachId, planId }).ToList();
-        var sets = connection.Query<SetRow>(
-            """
-            SELECT s.session_id AS SessionId, s.line AS Line, s.exercise_id AS ExerciseId, s.reps AS Reps, s.load_kg AS LoadKg, s.rir AS Rir, s.pain AS Pain, s.pain_joint AS PainJoint
-            FROM logged_set s JOIN session_log l ON l.id = s.session_id
-            WHERE l.coach_id = @coachId AND l.plan_id = @planId ORDER BY s.session_id, s.id
-            """,
-            new { coachId, planId }).ToLookup(s => s.SessionId);
-        return [.. sessions.Select(s => new Saved<SessionRecord>(s.Id, 1, ToRecord(s, sets[s.Id]), Day(s.PerformedOn)))];
+        var asked = new { coachId, owner, since = since is { } day ? Text(day) : null };
+        var sessions = connection.Query<SessionRow>($"SELECT {SessionColumns} FROM session_log l WHERE {which} ORDER BY l.performed_on DESC, l.id DESC", asked).ToList();
+        var sets = connection.Query<SetRow>($"SELECT {SetColumns} FROM logged_set s JOIN session_log l ON l.id = s.session_id WHERE {which} ORDER BY s.session_id, s.id", asked).ToLookup(s => s.SessionId);
+        return [.. sessions.Select(s => new Saved<SessionRecord>(s.Id, (int)s.Revision, ToRecord(s, sets[s.Id]), At(s.PerformedOn)))];
     }
 
-    /// <summary>Deletes a session, for instance one that was entered twice.</summary>
-    public bool Delete(long coachId, long planId, long sessionId)
-    {
-        using var connection = database.Open();
-        return connection.Execute(
-            "DELETE FROM session_log WHERE coach_id = @coachId AND plan_id = @planId AND id = @sessionId", new { coachId, planId, sessionId }) == 1;
-    }
+    private static string Text(DateOnly day) => day.ToString("O", CultureInfo.InvariantCulture);
 
-    private static DateTimeOffset Day(string text) =>
+    private static DateTimeOffset At(string text) =>
         new(DateOnly.ParseExact(text, "O", CultureInfo.InvariantCulture).ToDateTime(TimeOnly.MinValue), TimeSpan.Zero);
 
     private static SessionRecord ToRecord(SessionRow row, IEnumerable<SetRow> sets) => new(
@@ -119,7 +201,9 @@ public sealed class LogStore(Database database, TimeProvider clock)
         [.. sets.GroupBy(s => (s.Line, s.ExerciseId)).Select(g => new LoggedExercise((int)g.Key.Line, g.Key.ExerciseId, [.. g.Select(ToSet)]))],
         (int?)row.Effort,
         (int?)row.Minutes,
-        row.Note);
+        row.Note,
+        (int?)row.PlannedSets,
+        row.Source);
 
     private static LoggedSet ToSet(SetRow row) => new()
     {
@@ -128,5 +212,7 @@ public sealed class LogStore(Database database, TimeProvider clock)
         Rir = (int?)row.Rir,
         Pain = (int?)row.Pain,
         PainJoint = row.PainJoint is { } joint ? Enum.Parse<Joint>(joint.Replace("-", string.Empty, StringComparison.Ordinal), ignoreCase: true) : null,
+        Sharp = row.Sharp != 0,
+        Stamp = row is { SystemKg: null, PlannedReps: null, PlannedRir: null } ? null : new SetStamp(row.SystemKg, row.StraightShare, (int?)row.PlannedReps, (int?)row.PlannedRir),
     };
 }

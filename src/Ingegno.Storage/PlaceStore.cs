@@ -1,6 +1,14 @@
+using Dapper;
 using Ingegno.Core.Kit;
 
 namespace Ingegno.Storage;
+
+/// <summary>A place at a glance.</summary>
+/// <param name="ClientId">Whose place.</param>
+/// <param name="Id">Key.</param>
+/// <param name="Name">Name.</param>
+/// <param name="Items">How many things stand there.</param>
+public sealed record PlaceAtAGlance(long ClientId, long Id, string Name, long Items);
 
 /// <summary>The places of a client, each with its kit.</summary>
 public sealed class PlaceStore(Database database, TimeProvider clock)
@@ -8,6 +16,15 @@ public sealed class PlaceStore(Database database, TimeProvider clock)
     private readonly DocumentTable<PlaceKit> _table = new(database, clock, "place", "client_id");
 
     public IReadOnlyList<Saved<PlaceKit>> List(long coachId, long clientId) => _table.List(coachId, clientId);
+
+    /// <summary>The places of all clients of a coach, without their kit.</summary>
+    public ILookup<long, PlaceAtAGlance> AtAGlance(long coachId)
+    {
+        using var connection = database.Open();
+        return connection.Query<PlaceAtAGlance>(
+            "SELECT client_id AS ClientId, id AS Id, name AS Name, json_array_length(document, '$.items') AS Items FROM place WHERE coach_id = @coachId ORDER BY name COLLATE NOCASE, id",
+            new { coachId }).ToLookup(p => p.ClientId);
+    }
 
     public Saved<PlaceKit>? Find(long coachId, long id) => _table.Find(coachId, id);
 

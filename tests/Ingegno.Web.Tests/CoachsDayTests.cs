@@ -36,7 +36,7 @@ public sealed class CoachsDayTests(TestServer server) : IClassFixture<TestServer
         var exercise = plan.GetProperty("value").GetProperty("document").GetProperty("plan").GetProperty("lines")[0]
             .GetProperty("chosen").GetProperty("exercises")[0].GetProperty("exerciseId").GetString();
         var sets = Enumerable.Range(0, 3).Select(_ => new { reps = 8, rir = 2, pain = 0 });
-        await browser.Make($"/api/v1/plans/{id}/sessions", new { planVersion = 1, performedOn = "2026-11-20", exercises = new[] { new { line = 1, exerciseId = exercise, sets } } });
+        await browser.Make($"/api/v1/plans/{id}/sessions", new { session = new { planVersion = 1, performedOn = "2026-11-20", exercises = new[] { new { line = 1, exerciseId = exercise, sets } } } });
 
         var next = await browser.Read($"/api/v1/plans/{id}/next");
         next.GetProperty("basedOn").GetString().ShouldBe("2026-11-20");
@@ -135,12 +135,12 @@ public sealed class CoachsDayTests(TestServer server) : IClassFixture<TestServer
         var client = await NewClient(browser);
         var plan = await browser.Make($"/api/v1/clients/{client}/plans", new { title = "Day 1", request = Request("Bench press 3x8") });
         var path = $"/api/v1/plans/{plan.GetProperty("id").GetInt64()}/sessions";
-        object Session(string day, int reps) => new { planVersion = 1, performedOn = day, exercises = new[] { new { line = 1, exerciseId = "push-up", sets = new[] { new { reps } } } } };
+        object Session(string day, int reps, int version = 1) => new { session = new { planVersion = version, performedOn = day, exercises = new[] { new { line = 1, exerciseId = "push-up", sets = new[] { new { reps } } } } } };
 
-        await browser.Post(path, new { planVersion = 1, performedOn = "2026-11-20", exercises = Array.Empty<object>() }).Problem(400, "validation");
+        await browser.Post(path, new { session = new { planVersion = 1, performedOn = "2026-11-20", exercises = Array.Empty<object>() } }).Problem(400, "validation");
         await browser.Post(path, Session("2126-11-20", 8)).Problem(400, "validation");
         await browser.Post(path, Session("2026-11-20", 5000)).Problem(400, "validation");
-        await browser.Post(path, new { planVersion = 9, performedOn = "2026-11-20", exercises = new[] { new { line = 1, exerciseId = "push-up", sets = new[] { new { reps = 1 } } } } }).Problem(404, "not-found");
+        await browser.Post(path, Session("2026-11-20", 1, version: 9)).Problem(404, "not-found");
     }
 
     [Theory]

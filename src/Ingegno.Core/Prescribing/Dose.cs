@@ -10,6 +10,9 @@ public sealed record Dose
 
     public required SetTarget Target { get; init; }
 
+    /// <summary>Zone in which double progression moves the target; null when the target is the zone.</summary>
+    public SetTarget? Zone { get; init; }
+
     public bool Timed { get; init; }
 
     public bool LastSetOpen { get; init; }

@@ -36,41 +36,83 @@ public static class DoubleProgression
     /// </summary>
     public const double LargestFreeStep = 0.10;
 
-    private const int MostSets = 6;
+    /// <summary>What stays of the load after a missed week (handbook 05, common practice).</summary>
+    public const double AfterMissedWeek = 0.90;
+
+    /// <summary>More in reserve than planned from which a set was too easy.</summary>
+    private const int TooMuchInReserve = 3;
+
+    /// <summary>Reps above what was expected from which somebody should look, as a factor.</summary>
+    private const double FarAboveExpected = 1.4;
+
     private const int ZoneWidth = 4;
 
     /// <summary>The proposal for the next session after one logged session.</summary>
-    public static Proposal Next(int line, ProgressionContext context, ImmutableArray<LoggedSet> sets)
+    public static Proposal Next(int line, ProgressionContext context, ImmutableArray<LoggedSet> sets) =>
+        Next(line, context, new LineHistory(sets.IsDefaultOrEmpty ? [] : [new LineDay(default, sets, null)], default, null));
+
+    /// <summary>The proposal for the next session from all that was logged.</summary>
+    public static Proposal Next(int line, ProgressionContext context, LineHistory history)
     {
         ArgumentNullException.ThrowIfNull(context);
-        var say = new Writer(line, context, sets);
-        if (sets.IsDefaultOrEmpty)
+        ArgumentNullException.ThrowIfNull(history);
+        var sets = history.Days.IsEmpty ? [] : history.Days[0].Sets;
+        var say = new ProposalWriter(line, context, sets);
+        if (sets.IsEmpty)
         {
             return say.Keep(Decision.Wait, "Nothing logged yet: do it as written.");
         }
 
-        return Pain(say, context, sets) ?? Effort(say, context, sets);
+        return Pain(say, context, history) ?? Away(say, history) ?? Form(say, context, history) ?? Effort(say, context, history, sets);
     }
 
-    private static Proposal? Pain(Writer say, ProgressionContext context, ImmutableArray<LoggedSet> sets)
+    /// <summary>Half the sets at the same load, for the given reason.</summary>
+    public static Proposal Deload(int line, ProgressionContext context, LineHistory history, string reason)
     {
-        var worst = sets.Where(s => s.Pain is not null).OrderByDescending(s => s.Pain).FirstOrDefault();
-        if (worst?.Pain is not > TolerablePain)
+        ArgumentNullException.ThrowIfNull(context);
+        ArgumentNullException.ThrowIfNull(history);
+        return new ProposalWriter(line, context, history.Days.IsEmpty ? [] : history.Days[0].Sets).Deload(reason);
+    }
+
+    private static Proposal? Pain(ProposalWriter say, ProgressionContext context, LineHistory history)
+    {
+        if (history.Days[0].Worst is not { } worst || (worst.Pain is not > TolerablePain && !worst.Sharp))
         {
             return null;
         }
 
         var where = worst.PainJoint is { } joint ? " in the " + Words.Of(joint) : string.Empty;
-        if (worst.Pain >= StoppingPain)
+        var twice = history.HurtTwice is { } again ? $" Twice running in the {Words.Of(again)}: advise a clinician." : string.Empty;
+        var what = $"{(worst.Sharp ? "Sharp pain" : "Pain")} {worst.Pain?.ToString(System.Globalization.CultureInfo.InvariantCulture) ?? "?"} of 10{where}";
+        if (worst.Pain >= StoppingPain || worst.Sharp || history.PainRises)
         {
-            return say.Keep(Decision.Swap, $"Pain {worst.Pain} of 10{where}: stop this exercise and take another from the candidates. If it comes back, advise a clinician.", flag: true);
+            var rising = history.PainRises ? ", more than last time" : string.Empty;
+            return say.Keep(Decision.Swap, $"{what}{rising}: stop this exercise and take another from the candidates.{(twice.Length > 0 ? twice : " If it comes back, advise a clinician.")}", flag: true);
         }
 
         var easier = context.Easier is { } e ? $", or take {e.Name}" : string.Empty;
-        return say.Lighter(Decision.Ease, $"Pain {worst.Pain} of 10{where}: shorten the range or lighten the load{easier}. Go on only below {TolerablePain + 1}.", flag: true);
+        return say.Lighter(Decision.Ease, $"{what}: shorten the range or lighten the load{easier}. Go on only below {TolerablePain + 1}.{twice}", flag: true);
     }
 
-    private static Proposal Effort(Writer say, ProgressionContext context, ImmutableArray<LoggedSet> sets)
+    /// <summary>Back after a week or more: no guilt, the week again a little lighter.</summary>
+    private static Proposal? Away(ProposalWriter say, LineHistory history) =>
+        history.MissedAWeek ? say.EaseIn($"{history.DaysAway} days since the last session: the same week again at about {Words.Percent(AfterMissedWeek)}. Strength comes back fast.") : null;
+
+    /// <summary>Far more reps than anybody expected, for the first time: either it was too easy, or the form slipped.</summary>
+    private static Proposal? Form(ProposalWriter say, ProgressionContext context, LineHistory history)
+    {
+        if (context.Home.Expected is not { } expected || context.Home.Dose.Timed || history.Days.Length > 1)
+        {
+            return null;
+        }
+
+        var most = history.Days[0].Sets.Max(s => s.Reps);
+        return most > expected.High * FarAboveExpected && most > Zone(context.Home.Dose).Top + 3
+            ? say.Keep(Decision.CheckForm, $"{most} reps where {expected.InWords} were expected: too easy, or the range got short. See a set before anything is raised.", flag: true)
+            : null;
+    }
+
+    private static Proposal Effort(ProposalWriter say, ProgressionContext context, LineHistory history, ImmutableArray<LoggedSet> sets)
     {
         var dose = context.Home.Dose;
         var (bottom, top) = Zone(dose);
@@ -86,114 +128,30 @@ public static class DoubleProgression
         if (fewest < bottom)
         {
             return bottom - fewest >= 3
-                ? say.Lighter(Decision.StepBack, $"{fewest} reps in the hardest set, {bottom} wanted: too heavy for now.")
-                : say.Keep(Decision.Repeat, $"{fewest} reps in the hardest set, {bottom} wanted: the same again until all sets get there.");
+                ? say.TechniqueOff(fewest) ?? say.Lighter(Decision.StepBack, $"{fewest} reps in the hardest set, {bottom} wanted: too heavy for now.")
+                : say.Unstick(history, $"{fewest} reps in the hardest set, {bottom} wanted") ?? say.Keep(Decision.Repeat, $"{fewest} reps in the hardest set, {bottom} wanted: the same again until all sets get there.");
         }
 
         if (reserve + 1 < dose.Rir)
         {
-            return say.Keep(Decision.Repeat, $"All reps done, but with {reserve} in reserve instead of {dose.Rir}: the same again until it is easier.");
+            return say.Unstick(history, "All reps done, with nothing to spare")
+                ?? say.Keep(Decision.Repeat, $"All reps done, but with {reserve} in reserve instead of {dose.Rir}: the same again until it is easier.");
         }
 
-        return fewest >= top ? say.Raise(fewest) : say.Reps(fewest + 1);
+        // Reps that were clearly left over count as done: too easy is as much a finding as too hard.
+        var able = reserve - dose.Rir >= TooMuchInReserve ? fewest + reserve - dose.Rir : fewest;
+        return able >= top ? say.Raise(able) : say.Unstick(history, "All reps done") ?? say.Reps(Math.Min(able + 1, top));
     }
 
-    /// <summary>The rep zone: the prescribed range, or four reps up from a single figure.</summary>
-    private static (int Bottom, int Top) Zone(Dose dose) => dose.Target switch
+    /// <summary>The rep zone: the prescribed range, or four reps up from a single figure; for the bottom of a moved target, the target.</summary>
+    private static (int Bottom, int Top) Zone(Dose dose) => dose.Zone is { IsOpen: false } zone && !dose.Target.IsOpen
+        ? (Math.Min(dose.Target.Min, Wide(dose, zone).Top), Wide(dose, zone).Top)
+        : Wide(dose, dose.Target);
+
+    private static (int Bottom, int Top) Wide(Dose dose, SetTarget target) => target switch
     {
         { IsOpen: true } => (1, DosePrescriber.MostUsefulReps),
         var t when dose.Timed => (t.Min, Math.Max(t.Max, 60)),
         var t => (t.Min, t.Max > t.Min ? t.Max : t.Min + ZoneWidth),
     };
-
-    /// <summary>Builds proposals from the same context.</summary>
-    private sealed class Writer(int line, ProgressionContext context, ImmutableArray<LoggedSet> sets)
-    {
-        private readonly Dose _dose = context.Home.Dose;
-        private readonly double _usedKg = sets.IsDefaultOrEmpty ? context.Home.ExternalKg : sets.Select(s => s.LoadKg ?? context.Home.ExternalKg).Max();
-
-        public Proposal Keep(Decision decision, string reason, bool flag = false) => Make(decision, reason, _dose, Here().Load, flag);
-
-        public Proposal Lighter(Decision decision, string reason, bool flag = false)
-        {
-            var lighter = context.Loads.LastOrDefault(l => l.Load.MassKg < _usedKg - 0.05);
-            if (lighter.Load is not null)
-            {
-                return Make(decision, $"{reason} Next: {LoadName(lighter.Load)}.", _dose, lighter.Load, flag);
-            }
-
-            var fewer = _dose.Target.IsOpen ? _dose.Target : new SetTarget(Math.Max(1, _dose.Target.Min - 2), Math.Max(1, _dose.Target.Max - 2));
-            var rung = context.Easier is { } e ? $" or {e.Name}" : string.Empty;
-            return Make(decision, $"{reason} There is no lighter load here: two reps fewer{rung}.", _dose with { Target = fewer }, Here().Load, flag);
-        }
-
-        public Proposal Reps(int reps)
-        {
-            var target = _dose.Target.IsOpen ? _dose.Target : new SetTarget(Math.Max(reps, _dose.Target.Min), Math.Max(reps, _dose.Target.Max));
-            return Make(Decision.MoreReps, $"All sets done with enough in reserve: {(_dose.Timed ? "a little longer" : "one rep more per set")}.", _dose with { Target = target }, Here().Load, false);
-        }
-
-        /// <summary>The zone is full: load, else set, else rung, else tempo.</summary>
-        public Proposal Raise(int reps)
-        {
-            var here = Here();
-            var heavier = context.Loads.FirstOrDefault(l => l.SystemKg > here.SystemKg * 1.005 && l.Load.MassKg > _usedKg + 0.05);
-            if (heavier.Load is not null && context.Exercise.Strength is { } strength)
-            {
-                return Heavier(reps, here, heavier, strength.Curve);
-            }
-
-            if (_dose.Sets < Math.Min(MostSets, 4))
-            {
-                return Make(Decision.MoreSets, "The zone is full and there is no next load here: one set more, reps back to the bottom.", _dose with { Sets = _dose.Sets + 1 }, here.Load, false);
-            }
-
-            if (context.Harder is { } harder)
-            {
-                return Make(Decision.NextRung, $"The zone is full, with no next load and enough sets: step up to {harder.Name}, in good form and without pain.", _dose, here.Load, false);
-            }
-
-            return Slower(here);
-        }
-
-        private Proposal Heavier(int reps, (ReachableLoad Load, double SystemKg) here, (ReachableLoad Load, double SystemKg) heavier, CurveKind curve)
-        {
-            var step = (heavier.SystemKg / here.SystemKg) - 1;
-            var wanted = _dose.Target.IsOpen ? 8 : _dose.Target.Min;
-            var needed = RepMaxCurve.RepsToEarn(here.SystemKg, heavier.SystemKg, wanted + _dose.Rir, curve) - _dose.Rir;
-            if (step > LargestFreeStep && reps < needed)
-            {
-                return needed <= DosePrescriber.MostUsefulReps
-                    ? Make(Decision.MoreReps, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)} of what you move: {needed} reps here earn {wanted} there.", _dose with { Target = new SetTarget(reps + 1, Math.Max(reps + 1, Math.Min(needed, reps + 2))) }, here.Load, false)
-                    : Slower(here, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)}: too far to bridge by reps. ");
-            }
-
-            var bottom = _dose.Target.IsOpen ? _dose : _dose with { Target = new SetTarget(wanted, Math.Max(wanted, _dose.Target.Max)) };
-            return Make(Decision.MoreLoad, $"All sets at the top of the zone: {LoadName(heavier.Load)} next, {Words.Percent(step)} more of what you move, back to {wanted} reps.", bottom, heavier.Load, false);
-        }
-
-        private Proposal Slower((ReachableLoad Load, double SystemKg) here, string because = "The zone is full, with no next load, set or variation here. ")
-        {
-            var tempo = Tempo.TryParse(_dose.Tempo, out var read) ? read : Tempo.Usual;
-            if (_dose.Timed || tempo.Eccentric >= 5)
-            {
-                return Make(Decision.Repeat, because + "Hold this level, and see what a small purchase would open.", _dose, here.Load, true);
-            }
-
-            return Make(Decision.TechniqueOn, because + "Five seconds down, reps back to the bottom.", _dose with { Tempo = (tempo with { Eccentric = 5 }).ToString() }, here.Load, false);
-        }
-
-        private (ReachableLoad Load, double SystemKg) Here()
-        {
-            var used = context.Loads.Where(l => Math.Abs(l.Load.MassKg - _usedKg) < 0.15).ToList();
-            return used.Count > 0
-                ? used[0]
-                : (new ReachableLoad(_usedKg, _usedKg > 0 ? $"{Words.Number(_usedKg)} kg" : string.Empty, []), context.Home.SystemLoadKg ?? _usedKg);
-        }
-
-        private static string LoadName(ReachableLoad load) => load.MassKg <= 0 ? "no extra load" : load.InWords;
-
-        private Proposal Make(Decision decision, string reason, Dose dose, ReachableLoad load, bool flag) =>
-            new(line, context.Home.ExerciseId, context.Home.Name, decision, reason, dose, Math.Round(load.MassKg, 2), load.InWords, flag);
-    }
 }

@@ -9,16 +9,20 @@ using Ingegno.Core.Strength;
 
 namespace Ingegno.Core.Progressing;
 
-/// <summary>Proposes the next session of a plan from the last logged one.</summary>
+/// <summary>Proposes the next session of a plan from what was logged.</summary>
 public sealed class NextSession(Trade trade)
 {
+    /// <summary>Effort of a session from which two running ask for a lighter week, with strength falling.</summary>
+    private const int HardSession = 9;
+
     /// <summary>One proposal per home exercise of the plan, in its order.</summary>
     /// <param name="client">The client.</param>
     /// <param name="place">The kit of the plan.</param>
     /// <param name="lines">Lines of the plan.</param>
-    /// <param name="log">What was logged, newest first: each exercise rests on its own last session.</param>
+    /// <param name="log">Sessions of the plan, in any order; those after <paramref name="today"/> are left out.</param>
+    /// <param name="today">The day for which it is asked.</param>
     public ImmutableArray<Proposal> Propose(
-        ClientProfile client, PlaceKit place, IEnumerable<HomeLine> lines, IReadOnlyCollection<LoggedExercise> log)
+        ClientProfile client, PlaceKit place, IReadOnlyCollection<HomeLine> lines, IReadOnlyCollection<LoggedSession> log, DateOnly today)
     {
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(place);
@@ -26,12 +30,47 @@ public sealed class NextSession(Trade trade)
         ArgumentNullException.ThrowIfNull(log);
         var kit = new KitAtPlace(place, trade.KitKinds);
         var resistance = new ResistanceMatch(kit, new ReachableLoads(kit), client, new ClientStrength(client, trade.Strength), trade);
-        return [.. from line in lines
-                   from home in line.Chosen?.Exercises ?? []
-                   where trade.Catalogue.Find(home.ExerciseId) is not null // a practice may have removed its own
-                   let logged = log.FirstOrDefault(l => l.Line == line.Gym.Line && l.ExerciseId == home.ExerciseId)
-                   select DoubleProgression.Next(line.Gym.Line, Context(home, client, kit, resistance), logged?.Sets ?? [])];
+        var past = MatchedLogs.Of(lines, log).Sessions.Where(s => s.Day <= today).OrderByDescending(s => s.Day).ToList();
+        var decided = (from line in lines
+                       from home in line.Chosen?.Exercises ?? []
+                       where trade.Catalogue.Find(home.ExerciseId) is not null // a practice may have removed its own
+                       let history = History(line.Gym.Line, home.ExerciseId, past, today)
+                       let context = Context(home, client, kit, resistance)
+                       select (Context: context, History: history, Proposal: DoubleProgression.Next(line.Gym.Line, context, history))).ToList();
+        var tired = Tired(past, [.. decided.Select(d => d.History)]);
+        return [.. decided.Select(d => tired is not null && MayDeload(d.Proposal) ? DoubleProgression.Deload(d.Proposal.Line, d.Context, d.History, tired) : d.Proposal)];
     }
+
+    /// <summary>What is known of an exercise of a plan.</summary>
+    public LineHistory History(int line, string exerciseId, IReadOnlyCollection<LoggedSession> log, DateOnly today)
+    {
+        ArgumentNullException.ThrowIfNull(log);
+        var exercise = trade.Catalogue.Find(exerciseId);
+        var days = log.Where(s => s.Day <= today)
+            .SelectMany(s => s.Exercises.Where(e => e.Line == line && e.ExerciseId == exerciseId && !e.Sets.IsDefaultOrEmpty).Select(e => LineDay.Of(s.Day, exercise, e.Sets)))
+            .GroupBy(d => d.Day).Select(g => g.MaxBy(d => d.Sets.Length)!) // logged twice: the fuller entry decides, both stay visible
+            .OrderByDescending(d => d.Day);
+        return new LineHistory([.. days], today, log.Count == 0 ? null : log.Max(s => s.Day));
+    }
+
+    /// <summary>Why the whole plan wants a lighter week: stalls on half of it, or two all-out sessions running; null when it does not.</summary>
+    private static string? Tired(List<LoggedSession> past, List<LineHistory> lines)
+    {
+        var judged = lines.Where(l => l.Days.Length > LineHistory.SessionsOfStall).ToList();
+        var stalled = judged.Count(l => l.Stalled);
+        if (stalled >= 2 && stalled * 2 >= judged.Count)
+        {
+            return $"{stalled} of {judged.Count} exercises are flat at once: a lighter week, half the sets at the same load, then on from here.";
+        }
+
+        return past.Count > 1 && past.Take(2).All(s => s.Effort >= HardSession) && judged.Any(l => l.Days[0].OneRepMaxKg < l.Days[1].OneRepMaxKg * 0.95)
+            ? $"Two sessions running at {HardSession} of 10 and more, and strength falls: a lighter week, half the sets at the same load."
+            : null;
+    }
+
+    /// <summary>Pain and a return come before a lighter week; what was not logged waits.</summary>
+    private static bool MayDeload(Proposal proposal) =>
+        proposal.Decision is not (Decision.Wait or Decision.Swap or Decision.Ease or Decision.EaseIn);
 
     private ProgressionContext Context(HomeExercise home, ClientProfile client, KitAtPlace kit, ResistanceMatch resistance)
     {

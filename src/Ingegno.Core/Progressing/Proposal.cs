@@ -26,8 +26,23 @@ public enum Decision
     /// <summary>A slower tempo.</summary>
     TechniqueOn,
 
+    /// <summary>A technique less.</summary>
+    TechniqueOff,
+
     /// <summary>A lighter load or fewer reps.</summary>
     StepBack,
+
+    /// <summary>After a week or more away: the week again, a tenth lighter.</summary>
+    EaseIn,
+
+    /// <summary>Half the sets, the same load.</summary>
+    Deload,
+
+    /// <summary>Far more than expected: look at the form before anything is raised.</summary>
+    CheckForm,
+
+    /// <summary>Stuck: another exercise or angle for the same muscles.</summary>
+    Change,
 
     /// <summary>Pain: change range, load or variation.</summary>
     Ease,

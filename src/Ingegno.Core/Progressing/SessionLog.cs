@@ -20,7 +20,20 @@ public sealed record LoggedSet
 
     /// <summary>Where it hurt.</summary>
     public Joint? PainJoint { get; init; }
+
+    /// <summary>The pain was sharp: it stops the exercise, however little it was.</summary>
+    public bool Sharp { get; init; }
+
+    /// <summary>What the set was against the plan of its day; null until the log has looked at it.</summary>
+    public SetStamp? Stamp { get; init; }
 }
+
+/// <summary>What a set was, as the plan of its day has it: with it a log can be read without the plan.</summary>
+/// <param name="SystemKg">System load, kg; null where load is not the measure.</param>
+/// <param name="StraightShare">Share of straight-set reps that tempo and techniques leave, above 0, at most 1.</param>
+/// <param name="PlannedReps">Least reps, or seconds, that were planned; null for an open set or an exercise outside the plan.</param>
+/// <param name="PlannedRir">Reps in reserve that were planned.</param>
+public sealed record SetStamp(double? SystemKg, double StraightShare, int? PlannedReps, int? PlannedRir);
 
 /// <summary>The sets of one exercise of a plan in one session.</summary>
 /// <param name="Line">Line of the gym text the exercise stands for.</param>

@@ -19,6 +19,9 @@ public sealed record HomeEdit
 
     public SetTarget? Target { get; init; }
 
+    /// <summary>Zone in which the target moves; null when the target is the zone.</summary>
+    public SetTarget? Zone { get; init; }
+
     /// <summary>Tempo in the form 3-1-X-0.</summary>
     public string? Tempo { get; init; }
 

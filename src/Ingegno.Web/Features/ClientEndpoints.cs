@@ -1,6 +1,8 @@
+using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Progressing;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -12,7 +14,16 @@ public sealed record Change<T>(int Revision, T Value)
     where T : class;
 
 /// <summary>A client in the roster.</summary>
-public sealed record RosterRow(long Id, int Revision, ClientRecord Client, IReadOnlyList<PlaceInBrief> Places, int Plans);
+/// <param name="Id">Key.</param>
+/// <param name="Revision">Revision.</param>
+/// <param name="Client">The client.</param>
+/// <param name="Places">Places in brief.</param>
+/// <param name="Plans">How many plans there are.</param>
+/// <param name="PlanId">Newest plan; null when there is none.</param>
+/// <param name="LastTrained">Last logged day.</param>
+/// <param name="Attention">Why the client needs the coach, the most urgent first.</param>
+public sealed record RosterRow(
+    long Id, int Revision, ClientRecord Client, IReadOnlyList<PlaceInBrief> Places, int Plans, long? PlanId, DateOnly? LastTrained, ImmutableArray<AttentionNote> Attention);
 
 /// <summary>A place in the roster.</summary>
 public sealed record PlaceInBrief(long Id, string Name, int Items);
@@ -73,14 +84,24 @@ public static class ClientEndpoints
         clients.MapDelete("/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static Ok<IReadOnlyList<RosterRow>> List(ClaimsPrincipal user, ClientStore clients, PlaceStore places, PlanStore plans)
+    private static Ok<IReadOnlyList<RosterRow>> List(ClaimsPrincipal user, ClientStore clients, PlaceStore places, PlanStore plans, PulseStore pulses, ClientLog log)
     {
         var coach = user.CoachId();
-        var planned = plans.List(coach).CountBy(p => p.ClientId).ToDictionary(p => p.Key, p => p.Value);
-        return TypedResults.Ok<IReadOnlyList<RosterRow>>([.. clients.List(coach).Select(c => new RosterRow(
-            c.Id, c.Revision, c.Value,
-            [.. places.List(coach, c.Id).Select(p => new PlaceInBrief(p.Id, p.Value.Name, p.Value.Items.Length))],
-            planned.GetValueOrDefault(c.Id)))]);
+        var planned = plans.List(coach).ToLookup(p => p.ClientId);
+        var here = places.AtAGlance(coach);
+        var pulse = pulses.All(coach);
+        return TypedResults.Ok<IReadOnlyList<RosterRow>>([.. clients.List(coach).Select(Row)]);
+
+        RosterRow Row(Saved<ClientRecord> client)
+        {
+            var own = planned[client.Id].ToList();
+            var newest = own.MaxBy(p => p.UpdatedAt);
+            var notes = newest is null ? [] : Attention.Of(
+                pulse.GetValueOrDefault(newest.Id), newest.Version, DateOnly.FromDateTime(newest.UpdatedAt.Date), client.Value.Profile.DaysPerWeek ?? 3, null, log.Today);
+            return new RosterRow(
+                client.Id, client.Revision, client.Value, [.. here[client.Id].Select(p => new PlaceInBrief(p.Id, p.Name, (int)p.Items))], own.Count, newest?.Id,
+                newest is null ? null : pulse.GetValueOrDefault(newest.Id)?.LastTrained, notes);
+        }
     }
 
     private static Created<Saved<ClientRecord>> Add(ClientRecord client, ClaimsPrincipal user, ClientStore clients)

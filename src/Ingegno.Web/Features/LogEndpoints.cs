@@ -1,17 +1,56 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
+using Ingegno.Core;
 using Ingegno.Core.Progressing;
+using Ingegno.Exchange;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 
 namespace Ingegno.Web.Features;
 
 /// <summary>What is proposed for the next session.</summary>
 /// <param name="BasedOn">Day of the session it rests on; null when nothing is logged yet.</param>
 /// <param name="Proposals">One per home exercise.</param>
-public sealed record NextProposals(DateOnly? BasedOn, ImmutableArray<Proposal> Proposals);
+/// <param name="Aside">Logged exercises that no line of the plan answers to now.</param>
+public sealed record NextProposals(DateOnly? BasedOn, ImmutableArray<Proposal> Proposals, ImmutableArray<SetAside> Aside);
+
+/// <summary>Sets of an exercise as they were typed.</summary>
+public sealed record SetsText(string Text);
+
+/// <summary>A session to log.</summary>
+/// <param name="Session">The session; what its sets were under the plan is worked out by the server.</param>
+/// <param name="Sure">Log it although something looks like a slip of the pen.</param>
+public sealed record SessionToLog(SessionRecord Session, bool Sure = false);
+
+/// <summary>How logging went.</summary>
+/// <param name="Id">Key of the session; null when something was asked first and nothing is stored.</param>
+/// <param name="Doubts">What looks like a slip of the pen.</param>
+public sealed record LogAnswer(long? Id, ImmutableArray<LogDoubt> Doubts);
+
+/// <summary>A log file.</summary>
+/// <param name="Content">Its bytes, base64.</param>
+public sealed record LogUpload(string Content);
+
+/// <summary>Sessions of a log file to store, all or none.</summary>
+public sealed record LoggedFile(ImmutableArray<LoggedSession> Sessions);
+
+public sealed class SessionToLogValidator : AbstractValidator<SessionToLog>
+{
+    public SessionToLogValidator() => RuleFor(s => s.Session).NotNull().SetValidator(new SessionRecordValidator());
+}
+
+public sealed class SessionChangeValidator : AbstractValidator<Change<SessionRecord>>
+{
+    public SessionChangeValidator() => RuleFor(s => s.Value).NotNull().SetValidator(new SessionRecordValidator());
+}
+
+public sealed class SetsTextValidator : AbstractValidator<SetsText>
+{
+    public SetsTextValidator() => RuleFor(s => s.Text).NotNull().MaximumLength(400).WithMessage("A line of sets takes at most 400 characters.");
+}
 
 public sealed class SessionRecordValidator : AbstractValidator<SessionRecord>
 {
@@ -39,51 +78,139 @@ public sealed class SessionRecordValidator : AbstractValidator<SessionRecord>
 /// <summary>The log of a plan, and what it decides.</summary>
 public static class LogEndpoints
 {
+    private const string What = "session";
+    private const int MostSessions = 400;
+
     public static void MapLogs(this IEndpointRouteBuilder api)
     {
+        api.MapPost("/shorthand/sets", ReadSets).Validate<SetsText>().WithTags("log");
         var logs = api.MapGroup("/plans/{planId:long}").WithTags("log");
         logs.MapGet("/sessions", List).ProducesProblem(StatusCodes.Status404NotFound);
-        logs.MapPost("/sessions", Add).Validate<SessionRecord>().ProducesProblem(StatusCodes.Status404NotFound);
+        logs.MapPost("/sessions", Add).Validate<SessionToLog>().ProducesProblem(StatusCodes.Status404NotFound);
+        logs.MapPut("/sessions/{sessionId:long}", Update).Validate<Change<SessionRecord>>().ProducesProblem(StatusCodes.Status409Conflict);
         logs.MapDelete("/sessions/{sessionId:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
+        logs.MapPost("/log-file/preview", Preview).WithMetadata(new RequestSizeLimitAttribute(2 * ExchangeLimits.FileBytes)).ProducesProblem(StatusCodes.Status400BadRequest);
+        logs.MapPost("/log-file", AddFile).ProducesProblem(StatusCodes.Status400BadRequest);
         logs.MapGet("/next", Next).ProducesProblem(StatusCodes.Status404NotFound);
     }
+
+    private static Ok<ReadSets> ReadSets(SetsText sets) => TypedResults.Ok(LogShorthand.Read(sets.Text));
 
     private static Results<Ok<IReadOnlyList<Saved<SessionRecord>>>, ProblemHttpResult> List(long planId, ClaimsPrincipal user, PlanStore plans, LogStore logs) =>
         plans.Find(user.CoachId(), planId) is null ? Problems.NotFound("plan") : TypedResults.Ok(logs.List(user.CoachId(), planId));
 
-    private static Results<Created<SessionId>, ProblemHttpResult> Add(
-        long planId, SessionRecord session, ClaimsPrincipal user, LogStore logs, TimeProvider clock)
+    private static Results<Ok<LogAnswer>, ProblemHttpResult> Add(
+        long planId, SessionToLog entry, ClaimsPrincipal user, PlanStore plans, LogStore logs, ClientLog log)
     {
-        if (session.PerformedOn > DateOnly.FromDateTime(clock.GetUtcNow().Date.AddDays(1)))
+        var (coach, session) = (user.CoachId(), entry.Session);
+        if (session.PerformedOn > log.Today.AddDays(1))
         {
             return Problems.Invalid("performedOn", "The day of the session lies in the future.");
         }
 
-        return logs.Add(user.CoachId(), planId, session) is { } id
-            ? TypedResults.Created($"/api/v1/plans/{planId}/sessions/{id}", new SessionId(id))
-            : Problems.NotFound("plan version");
+        if (plans.Find(coach, planId) is not { } plan)
+        {
+            return Problems.NotFound("plan");
+        }
+
+        var doubts = entry.Sure ? [] : log.Doubts(plan.Value, session.Exercises);
+        if (!doubts.IsEmpty)
+        {
+            return TypedResults.Ok(new LogAnswer(null, doubts));
+        }
+
+        var stamped = session with { Exercises = log.Stamped(plan.Value, session.Exercises), PlannedSets = ClientLog.PlannedSets(plan.Value, session.Exercises), Source = "typed" };
+        if (logs.Add(coach, planId, stamped) is not { } id)
+        {
+            return Problems.NotFound("plan version");
+        }
+
+        log.RenewPulse(coach, planId);
+        return TypedResults.Ok(new LogAnswer(id, []));
     }
 
-    private static Results<NoContent, ProblemHttpResult> Delete(long planId, long sessionId, ClaimsPrincipal user, LogStore logs) =>
-        logs.Delete(user.CoachId(), planId, sessionId) ? TypedResults.NoContent() : Problems.NotFound("session");
+    private static Results<Ok<Saved<SessionRecord>>, ProblemHttpResult> Update(
+        long planId, long sessionId, Change<SessionRecord> change, ClaimsPrincipal user, PlanStore plans, LogStore logs, ClientLog log)
+    {
+        var coach = user.CoachId();
+        if (plans.Find(coach, planId) is not { } plan)
+        {
+            return Problems.NotFound("plan");
+        }
 
-    private static Results<Ok<NextProposals>, ProblemHttpResult> Next(
-        long planId, ClaimsPrincipal user, PlanStore plans, LogStore logs, NextSession next)
+        var written = logs.Update(coach, planId, sessionId, change.Revision, change.Value with { Exercises = log.Stamped(plan.Value, change.Value.Exercises) });
+        log.RenewPulse(coach, planId);
+        return written.ToResult(What);
+    }
+
+    private static Results<NoContent, ProblemHttpResult> Delete(long planId, long sessionId, ClaimsPrincipal user, LogStore logs, ClientLog log)
+    {
+        if (!logs.Delete(user.CoachId(), planId, sessionId))
+        {
+            return Problems.NotFound(What);
+        }
+
+        log.RenewPulse(user.CoachId(), planId);
+        return TypedResults.NoContent();
+    }
+
+    /// <summary>What a log file would bring in. Nothing is stored.</summary>
+    private static Results<Ok<LogPreview>, ProblemHttpResult> Preview(long planId, LogUpload upload, ClaimsPrincipal user, PlanStore plans, Trade trade, ClientLog log)
     {
         if (plans.Find(user.CoachId(), planId) is not { } plan)
         {
             return Problems.NotFound("plan");
         }
 
-        var document = plan.Value.Document;
-        var sessions = logs.List(user.CoachId(), planId);
+        try
+        {
+            return TypedResults.Ok(new LogReader(trade.Names).Read(Convert.FromBase64String(upload.Content), plan.Value.Document.Plan.Lines, log.Today));
+        }
+        catch (UnreadableFileException wrong)
+        {
+            return Problems.Make(StatusCodes.Status400BadRequest, "unreadable-file", "The file cannot be read", wrong.Message);
+        }
+        catch (FormatException)
+        {
+            return Problems.Invalid("content", "The content is not base64.");
+        }
+    }
 
-        // Newest first, so that each line rests on the last session of its own day.
-        var proposals = next.Propose(
-            document.Request.Client, document.Request.Kit, document.Plan.Lines, [.. sessions.SelectMany(s => s.Value.Exercises)]);
-        return TypedResults.Ok(new NextProposals(sessions.Count == 0 ? null : sessions[0].Value.PerformedOn, proposals));
+    private static Results<Ok<IReadOnlyList<long>>, ProblemHttpResult> AddFile(
+        long planId, LoggedFile file, ClaimsPrincipal user, PlanStore plans, LogStore logs, ClientLog log)
+    {
+        var coach = user.CoachId();
+        if (plans.Find(coach, planId) is not { } plan)
+        {
+            return Problems.NotFound("plan");
+        }
+
+        if (file.Sessions.IsDefaultOrEmpty || file.Sessions.Length > MostSessions)
+        {
+            return Problems.Invalid("sessions", $"A file brings in 1 to {MostSessions} sessions.");
+        }
+
+        var records = file.Sessions.Select(s => new SessionRecord(
+            plan.Value.Version, s.Day, log.Stamped(plan.Value, s.Exercises.IsDefault ? [] : s.Exercises), s.Effort, PlannedSets: ClientLog.PlannedSets(plan.Value, s.Exercises.IsDefault ? [] : s.Exercises), Source: "file")).ToList();
+        var validator = new SessionRecordValidator();
+        if (records.Select(r => validator.Validate(r)).FirstOrDefault(v => !v.IsValid) is { } wrong)
+        {
+            return Problems.Invalid("sessions", wrong.Errors[0].ErrorMessage);
+        }
+
+        var added = logs.AddAll(coach, planId, records);
+        log.RenewPulse(coach, planId);
+        return added is null ? Problems.NotFound("plan version") : TypedResults.Ok(added);
+    }
+
+    private static Results<Ok<NextProposals>, ProblemHttpResult> Next(long planId, ClaimsPrincipal user, PlanStore plans, ClientLog log)
+    {
+        if (plans.Find(user.CoachId(), planId) is not { } plan)
+        {
+            return Problems.NotFound("plan");
+        }
+
+        var (proposals, matched) = log.Review(user.CoachId(), planId, plan.Value);
+        return TypedResults.Ok(new NextProposals(matched.Sessions.IsEmpty ? null : matched.Sessions.Max(s => s.Day), proposals, matched.Aside));
     }
 }
-
-/// <summary>Id of a logged session.</summary>
-public sealed record SessionId(long Id);

@@ -1,0 +1,89 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Loading;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Prescribing;
+using Ingegno.Core.Programs;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Strength;
+
+namespace Ingegno.Core.Progressing;
+
+/// <summary>Stamps logged sets with what they were under the plan of their day.</summary>
+public sealed class LogStamps
+{
+    private readonly Trade _trade;
+    private readonly KitAtPlace _kit;
+    private readonly ResistanceMatch _resistance;
+    private readonly ILookup<string, (int Line, HomeExercise Home)> _planned;
+
+    /// <param name="trade">The trade.</param>
+    /// <param name="client">The client as the plan has it.</param>
+    /// <param name="place">The kit of the plan.</param>
+    /// <param name="lines">Lines of the plan.</param>
+    public LogStamps(Trade trade, ClientProfile client, PlaceKit place, IEnumerable<HomeLine> lines)
+    {
+        ArgumentNullException.ThrowIfNull(trade);
+        ArgumentNullException.ThrowIfNull(lines);
+        _trade = trade;
+        _kit = new KitAtPlace(place, trade.KitKinds);
+        _resistance = new ResistanceMatch(_kit, new ReachableLoads(_kit), client, new ClientStrength(client, trade.Strength), trade);
+        _planned = lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Line, Home: e))).ToLookup(e => e.Home.ExerciseId);
+    }
+
+    /// <summary>The exercise with every set stamped; one that the plan does not have stays as it is.</summary>
+    public LoggedExercise Stamp(LoggedExercise logged)
+    {
+        ArgumentNullException.ThrowIfNull(logged);
+        if (Home(logged) is not { } home || logged.Sets.IsDefaultOrEmpty)
+        {
+            return logged;
+        }
+
+        var system = System(home);
+        var share = StraightShare(home.Dose);
+        int? reps = home.Dose.Target.IsOpen ? null : home.Dose.Target.Min;
+        return logged with { Sets = [.. logged.Sets.Select(s => s with { Stamp = new SetStamp(system(s.LoadKg ?? home.ExternalKg), share, reps, home.Dose.Rir) })] };
+    }
+
+    /// <summary>The exercise as the plan has it, with the heaviest external load of its set-up, kg; null when the plan does not have it.</summary>
+    public (HomeExercise Home, double? HeaviestKg)? PlannedFor(LoggedExercise logged)
+    {
+        ArgumentNullException.ThrowIfNull(logged);
+        return Home(logged) is { } home
+            ? (home, SetupLoads.Of(home, _trade.Catalogue, _kit, _resistance)?.Loads.Select(l => (double?)l.Load.MassKg).Max())
+            : null;
+    }
+
+    private HomeExercise? Home(LoggedExercise logged)
+    {
+        var homes = _planned[logged.ExerciseId].ToList();
+        return homes.Count == 0 ? null : homes.FirstOrDefault(h => h.Line == logged.Line, homes[0]).Home;
+    }
+
+    /// <summary>Share of straight-set reps that a dose leaves: its techniques, or a tempo that was typed.</summary>
+    public double StraightShare(Dose dose)
+    {
+        ArgumentNullException.ThrowIfNull(dose);
+        var taken = _trade.Techniques.Where(t => dose.Techniques.Contains(t.Id) && t.Scheme is null).ToList();
+        var inTempo = taken.Where(t => t.Eccentric is not null || t.Pause is not null || t.Concentric is not null).ToList();
+        var tempo = inTempo.Count == 0 && Tempo.TryParse(dose.Tempo, out var read) ? _trade.TempoCost.Of(read) : 1;
+        return TechniqueChoice.RepsLeft(taken) * tempo;
+    }
+
+    /// <summary>System load by external load, kg, along the reachable loads of the set-up; null where load is not the measure.</summary>
+    private Func<double, double?> System(HomeExercise home)
+    {
+        if (home.SystemLoadKg is not { } prescribed)
+        {
+            return _ => null;
+        }
+
+        var points = (SetupLoads.Of(home, _trade.Catalogue, _kit, _resistance)?.Loads ?? [])
+            .GroupBy(l => l.Load.MassKg).Select(g => ImmutableArray.Create(g.Key, g.First().SystemKg)).OrderBy(p => p[0]).ToImmutableArray();
+        return kg => Math.Abs(kg - home.ExternalKg) < 0.05 || points.Length < 2 ? prescribed + (points.Length < 2 ? kg - home.ExternalKg : 0)
+            : kg <= points[^1][0] ? Interpolation.Linear(points, kg).Value
+            : points[^1][1] + (kg - points[^1][0]);
+    }
+}

@@ -1,0 +1,97 @@
+using System.Collections.Immutable;
+using Ingegno.Core;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Progressing;
+using Ingegno.Core.Strength;
+using Ingegno.Storage;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>Brings stored logs and plans together with what the core makes of them.</summary>
+public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, PulseStore pulses, NextSession next, TimeProvider clock)
+{
+    /// <summary>Half a year: with a half-life of four weeks an older day weighs next to nothing.</summary>
+    private const int DaysRead = 182;
+
+    /// <summary>The day it is for the server.</summary>
+    public DateOnly Today => DateOnly.FromDateTime(clock.GetUtcNow().Date);
+
+    /// <summary>What the client's logs teach of strength, from all plans.</summary>
+    public ImmutableArray<LearnedLift> Learned(long coach, long clientId, ClientProfile profile)
+    {
+        var observations = from session in logs.OfClient(coach, clientId, Today.AddDays(-DaysRead))
+                           from logged in session.Value.Exercises
+                           let exercise = trade.Catalogue.Find(logged.ExerciseId)
+                           where exercise is not null
+                           let seen = StrengthObservation.Of(session.Value.PerformedOn, exercise, Evidence.Of(logged.Sets))
+                           where seen is not null
+                           select seen;
+        return new StrengthModel(profile, trade.Strength).Learn(observations, trade.Catalogue.Find, Today);
+    }
+
+    /// <summary>The client of a plan with what the logs teach now.</summary>
+    public ClientProfile ClientNow(long coach, PlanRecord plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var client = plan.Document.Request.Client;
+        return client with { Learned = Learned(coach, plan.ClientId, client) };
+    }
+
+    /// <summary>What is proposed for the next session, and what of the log no line answers to.</summary>
+    public (ImmutableArray<Proposal> Proposals, MatchedLogs Logs) Review(long coach, long planId, PlanRecord plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var matched = MatchedLogs.Of(plan.Document.Plan.Lines, Sessions(coach, planId));
+        var document = plan.Document;
+        return (next.Propose(ClientNow(coach, plan), document.Request.Kit, document.Plan.Lines, matched.Sessions, Today), matched);
+    }
+
+    /// <summary>Stamps exercises with what they were under the plan.</summary>
+    public ImmutableArray<LoggedExercise> Stamped(PlanRecord plan, ImmutableArray<LoggedExercise> exercises)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var stamps = new LogStamps(trade, plan.Document.Request.Client, plan.Document.Request.Kit, plan.Document.Plan.Lines);
+        return [.. exercises.Where(e => !e.Sets.IsDefaultOrEmpty).Select(e => stamps.Stamp(e with { Sets = [.. e.Sets.Select(s => s with { Stamp = null })] }))];
+    }
+
+    /// <summary>What looks like a slip of the pen.</summary>
+    public ImmutableArray<LogDoubt> Doubts(PlanRecord plan, ImmutableArray<LoggedExercise> exercises)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var stamps = new LogStamps(trade, plan.Document.Request.Client, plan.Document.Request.Kit, plan.Document.Plan.Lines);
+        return [.. exercises.SelectMany(e => stamps.PlannedFor(e) is { } at ? LogDoubts.About(at.Home, at.HeaviestKg, e) : [])];
+    }
+
+    /// <summary>Sets that the plan has on the day to which most of the exercises belong; null when none does.</summary>
+    public static int? PlannedSets(PlanRecord plan, ImmutableArray<LoggedExercise> exercises)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var lines = exercises.Select(e => e.Line).ToHashSet();
+        var day = plan.Document.Plan.Lines.Where(l => lines.Contains(l.Gym.Line)).GroupBy(l => l.Gym.Day).MaxBy(g => g.Count());
+        return day is null ? null : plan.Document.Plan.Lines.Where(l => l.Gym.Day == day.Key).Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0);
+    }
+
+    /// <summary>Works out anew what the roster shows of a plan.</summary>
+    public void RenewPulse(long coach, long planId)
+    {
+        if (plans.Find(coach, planId) is not { } plan)
+        {
+            return;
+        }
+
+        var (proposals, matched) = Review(coach, planId, plan.Value);
+        pulses.Put(coach, planId, new PlanPulse(
+            plan.Value.Version,
+            matched.Sessions.IsEmpty ? null : matched.Sessions.Max(s => s.Day),
+            matched.Sessions.Length,
+            [.. proposals.Select(p =>
+            {
+                var history = next.History(p.Line, p.ExerciseId, matched.Sessions, Today);
+                var worst = history.Days.IsEmpty ? null : history.Days[0].Worst;
+                return new PulseLine(p.Name, p.Decision, p.Reason, worst?.Pain, worst?.PainJoint, history.Stalled);
+            })]));
+    }
+
+    private ImmutableArray<LoggedSession> Sessions(long coach, long planId) =>
+        [.. logs.List(coach, planId).Select(s => new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort))];
+}

@@ -1,0 +1,123 @@
+using System.Collections.Immutable;
+using System.Security.Claims;
+using FluentValidation;
+using Ingegno.Core;
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Progressing;
+using Ingegno.Core.Strength;
+using Ingegno.Storage;
+using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>Asks for the ladder of an exercise's family.</summary>
+/// <param name="ExerciseId">The exercise that is done.</param>
+/// <param name="Client">The client.</param>
+/// <param name="Kit">The kit of the place.</param>
+/// <param name="SystemKg">System load at which it is done, kg.</param>
+/// <param name="Technique">Technique step with which it is done.</param>
+/// <param name="WantedReps">Reps wanted on the next rung.</param>
+public sealed record LadderQuestion(string ExerciseId, ClientProfile Client, PlaceKit Kit, double? SystemKg = null, string? Technique = null, int WantedReps = 8);
+
+/// <summary>Asks for the reps that earn a jump in load.</summary>
+/// <param name="FromKg">System load now, kg.</param>
+/// <param name="ToKg">System load wanted, kg.</param>
+/// <param name="WantedReps">Reps wanted there.</param>
+/// <param name="Curve">Kind of lift.</param>
+/// <param name="Formula">A published formula in its place; null for the curve.</param>
+public sealed record JumpQuestion(double FromKg, double ToKg, int WantedReps, CurveKind Curve = CurveKind.Middle, string? Formula = null);
+
+/// <summary>What a jump asks for.</summary>
+/// <param name="Step">The step as a share.</param>
+/// <param name="NeededKg">One-rep maximum that it takes, kg.</param>
+/// <param name="RepsNow">Reps to reach at the load of now, rounded up.</param>
+/// <param name="Advice">What to do, in a sentence.</param>
+public sealed record JumpAnswer(double Step, double NeededKg, int RepsNow, string Advice);
+
+/// <summary>What logs teach of a client.</summary>
+public sealed record ClientStrengthNow(ImmutableArray<LearnedLift> Lifts);
+
+public sealed class LadderQuestionValidator : AbstractValidator<LadderQuestion>
+{
+    public LadderQuestionValidator()
+    {
+        RuleFor(q => q.Client).NotNull().SetValidator(new ClientProfileValidator());
+        RuleFor(q => q.Kit).NotNull().SetValidator(new PlaceKitValidator());
+        RuleFor(q => q.SystemKg).InclusiveBetween(0, 1000).WithMessage("A system load lies between 0 and 1,000 kg.");
+        RuleFor(q => q.WantedReps).InclusiveBetween(1, 30).WithMessage("Wanted reps lie between 1 and 30.");
+    }
+}
+
+public sealed class JumpQuestionValidator : AbstractValidator<JumpQuestion>
+{
+    public JumpQuestionValidator()
+    {
+        RuleFor(q => q.FromKg).GreaterThan(0).LessThanOrEqualTo(1000).WithMessage("The load of now lies above 0 and at most at 1,000 kg.");
+        RuleFor(q => q.ToKg).GreaterThan(0).LessThanOrEqualTo(1000).WithMessage("The wanted load lies above 0 and at most at 1,000 kg.");
+        RuleFor(q => q.WantedReps).InclusiveBetween(1, 30).WithMessage("Wanted reps lie between 1 and 30.");
+        RuleFor(q => q.Formula).Must(f => f is null || RepMaxFormula.Find(f) is not null).WithMessage("There is no formula of that key.");
+    }
+}
+
+/// <summary>Strength, trends, ladders and jumps.</summary>
+public static class ProgressEndpoints
+{
+    /// <summary>Weeks that trends show.</summary>
+    private const int WeeksShown = 26;
+
+    public static void MapProgress(this IEndpointRouteBuilder api)
+    {
+        var progress = api.MapGroup("").WithTags("progress");
+        progress.MapGet("/rep-max-formulas", () => TypedResults.Ok(RepMaxFormula.All));
+        progress.MapPost("/ladder", Ladder).Validate<LadderQuestion>().ProducesProblem(StatusCodes.Status404NotFound);
+        progress.MapPost("/jump", Jump).Validate<JumpQuestion>();
+        progress.MapGet("/clients/{clientId:long}/strength", Strength).ProducesProblem(StatusCodes.Status404NotFound);
+        progress.MapGet("/clients/{clientId:long}/trends", OfClient).ProducesProblem(StatusCodes.Status400BadRequest);
+    }
+
+    private static Results<Ok<FamilyLadder>, ProblemHttpResult> Ladder(LadderQuestion asked, Ladders ladders) =>
+        ladders.Of(asked.ExerciseId, asked.Client, asked.Kit, asked.SystemKg, asked.Technique, asked.WantedReps) is { } ladder
+            ? TypedResults.Ok(ladder)
+            : Problems.Make(StatusCodes.Status404NotFound, "no-ladder", "There is no ladder for this exercise", "Its steps are not measured by a load: it moves on when the hold is long enough and comfortable.");
+
+    private static Ok<JumpAnswer> Jump(JumpQuestion asked)
+    {
+        var formula = RepMaxFormula.Find(asked.Formula);
+        var needed = formula?.OneRepMax(asked.ToKg, asked.WantedReps) ?? RepMaxCurve.OneRepMax(asked.ToKg, asked.WantedReps, asked.Curve);
+        var reps = (int)Math.Ceiling((formula?.RepsAt(asked.FromKg, needed) ?? RepMaxCurve.RepsAt(asked.FromKg, needed, asked.Curve)) - 1e-9);
+        var step = (asked.ToKg / asked.FromKg) - 1;
+        var advice = asked.ToKg <= asked.FromKg ? "That is no step up."
+            : reps <= Core.Prescribing.DosePrescriber.MostUsefulReps ? $"{reps} reps at {Words.Number(asked.FromKg)} kg earn {asked.WantedReps} at {Words.Number(asked.ToKg)} kg."
+            : $"{reps} reps would be needed: past {Core.Prescribing.DosePrescriber.MostUsefulReps} a set does less. Put rungs between: a smaller load, a pause, three seconds down.";
+        return TypedResults.Ok(new JumpAnswer(step, Math.Round(needed, 1), reps, advice));
+    }
+
+    private static Results<Ok<ClientStrengthNow>, ProblemHttpResult> Strength(long clientId, ClaimsPrincipal user, ClientStore clients, ClientLog log) =>
+        clients.Find(user.CoachId(), clientId) is { } client
+            ? TypedResults.Ok(new ClientStrengthNow(log.Learned(user.CoachId(), clientId, client.Value.Profile)))
+            : Problems.NotFound("client");
+
+    private static Results<Ok<ClientTrends>, ProblemHttpResult> OfClient(
+        long clientId, string? formula, ClaimsPrincipal user, ClientStore clients, LogStore logs, Trends trends, ClientLog log)
+    {
+        if (clients.Find(user.CoachId(), clientId) is not { } client)
+        {
+            return Problems.NotFound("client");
+        }
+
+        if (formula is not null && RepMaxFormula.Find(formula) is null)
+        {
+            return Problems.Invalid("formula", $"There is no formula \"{formula}\".");
+        }
+
+        var sessions = logs.OfClient(user.CoachId(), clientId, log.Today.AddDays(-7 * WeeksShown));
+        return TypedResults.Ok(trends.Of(
+            client.Value.Profile,
+            [.. sessions.Select(s => new PlannedSession(new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort), s.Value.PlannedSets))],
+            log.Today,
+            RepMaxFormula.Find(formula)));
+    }
+}

@@ -1,0 +1,159 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Loading;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Prescribing;
+using Ingegno.Core.Programs;
+using Ingegno.Core.Progressing;
+using Ingegno.Core.Strength;
+using Ingegno.Core.Tests.Support;
+
+namespace Ingegno.Core.Tests.Progressing;
+
+/// <summary>What several logged sessions decide: every rule once taken and once not (handbook 05, common practice).</summary>
+[Trait("source", "common practice (handbook 05)")]
+public class ReviewTests
+{
+    private static readonly DateOnly Today = new(2026, 11, 20);
+
+    [Fact]
+    public void Flat_for_three_sessions_adds_a_set_and_then_changes_the_exercise()
+    {
+        var flat = History(10, 10, 10, 10);
+        Next(flat).Decision.ShouldBe(Decision.MoreSets);
+        Next(flat).FlagsCoach.ShouldBeTrue();
+        Next(flat, Context(sets: 4)).Decision.ShouldBe(Decision.Change);
+        Next(flat, Context(sets: 4) with { Harder = Examples.Exercise("archer-push-up") }).Decision.ShouldBe(Decision.NextRung);
+        Next(History(11, 10, 10, 10)).Decision.ShouldBe(Decision.MoreReps, "the newest session gained");
+        Next(History(10, 10, 10)).Decision.ShouldBe(Decision.MoreReps, "three sessions have nothing before them to be flat against");
+    }
+
+    [Fact]
+    public void Flat_with_plenty_in_reserve_is_no_stall() => Next(Reserve(4, 10, 10, 10, 10)).Decision.ShouldNotBe(Decision.MoreSets);
+
+    [Theory]
+    [InlineData(9, Decision.MoreReps)]
+    [InlineData(10, Decision.EaseIn)]
+    [InlineData(40, Decision.EaseIn)]
+    public void A_missed_week_is_repeated_a_tenth_lighter(int daysAway, Decision decision)
+    {
+        var next = Next(History(10) with { LastTrained = Today.AddDays(-daysAway) });
+
+        next.Decision.ShouldBe(decision);
+        if (decision == Decision.EaseIn)
+        {
+            next.ExternalKg.ShouldBe(18, "90 % of 20 kg");
+            next.Reason.ShouldNotContain("missed", Case.Insensitive, "no guilt in the wording");
+        }
+    }
+
+    [Fact]
+    public void Without_a_load_a_tenth_below_there_are_a_tenth_fewer_reps()
+    {
+        var context = Context(loads: [(new(20, "2 × 10 kg", ["a"]), 20)]);
+        Next(History(10) with { LastTrained = Today.AddDays(-14) }, context).Dose.Target.ShouldBe(new SetTarget(7, 10), "8–12 by .9, rounded down");
+    }
+
+    [Fact]
+    public void Pain_twice_running_in_a_joint_advises_a_clinician()
+    {
+        Next(Hurt((3, Joint.Knee), (3, Joint.Knee))).Reason.ShouldContain("Twice running in the knee: advise a clinician");
+        Next(Hurt((3, Joint.Knee), (3, Joint.Wrist))).Reason.ShouldNotContain("clinician");
+        Next(Hurt((3, Joint.Knee), (1, Joint.Knee))).Decision.ShouldBe(Decision.Swap, "rising from 1 to 3");
+        Next(Hurt((3, Joint.Knee), (2, Joint.Knee))).Decision.ShouldBe(Decision.Ease);
+    }
+
+    [Fact]
+    public void Sharp_pain_stops_however_little_it_was()
+    {
+        var sets = Day(0, 10) with { Sets = [new LoggedSet { Reps = 10, Rir = 2, Pain = 1, Sharp = true, PainJoint = Joint.Elbow }] };
+        Next(new LineHistory([sets], Today, Today)).Decision.ShouldBe(Decision.Swap);
+    }
+
+    [Fact]
+    public void Far_more_than_expected_wants_a_look_the_first_time_only()
+    {
+        var context = Context();
+        context = context with { Home = context.Home.WithReps(new RepRange(9, 11, 13)) };
+        Next(History(22), context).Decision.ShouldBe(Decision.CheckForm);
+        Next(History(16), context).Decision.ShouldBe(Decision.MoreLoad);
+        Next(History(22, 15), context).Decision.ShouldBe(Decision.MoreLoad, "seen before");
+    }
+
+    [Fact]
+    public void Much_more_left_than_planned_counts_as_done()
+    {
+        Next(Reserve(5, 9)).Decision.ShouldBe(Decision.MoreLoad, "nine done and three more than planned left: twelve were there");
+        Next(Reserve(3, 9)).Decision.ShouldBe(Decision.MoreReps);
+    }
+
+    [Fact]
+    public void A_technique_goes_before_the_load_does()
+    {
+        var slow = Context(tempo: "5-0-1-0");
+        Next(History(4), slow).Decision.ShouldBe(Decision.TechniqueOff);
+        Next(History(4), slow).Dose.Tempo.ShouldBe("2-0-1-0");
+        Next(History(4)).Decision.ShouldBe(Decision.StepBack);
+    }
+
+    [Fact]
+    public void The_zone_stays_while_the_target_moves()
+    {
+        var first = Next(History(9));
+        first.Dose.Target.ShouldBe(new SetTarget(10, 12));
+        first.Dose.Zone.ShouldBe(new SetTarget(8, 12));
+
+        var moved = Context() with { Home = Context().Home with { Dose = first.Dose } };
+        Next(History(9), moved).Decision.ShouldBe(Decision.Repeat, "ten are wanted today");
+        var raised = Next(History(12), moved);
+        raised.Decision.ShouldBe(Decision.MoreLoad);
+        raised.Dose.Target.ShouldBe(new SetTarget(8, 12), "back to the bottom of the zone");
+    }
+
+    [Fact]
+    public void Half_the_plan_flat_at_once_makes_a_lighter_week()
+    {
+        var plan = Examples.Rebuild(Examples.ClientA, Examples.Kit("dumbbell 10 x2", "dining-table 74"), "Bench press 4x8", "Barbell row 4x8", "Back squat 4x8").Plan;
+        ImmutableArray<LoggedSession> Log(int gain) => [.. Enumerable.Range(0, 4).Select(week => new LoggedSession(
+            Today.AddDays(-7 * week),
+            [.. plan.Lines.Select(l => new LoggedExercise(l.Gym.Line, l.Chosen!.Exercises[0].ExerciseId, [.. Enumerable.Repeat(new LoggedSet { Reps = 14 - (week * gain), Rir = 1, Stamp = new SetStamp(50, 1, 10, 2) }, 4)]))]))];
+        ImmutableArray<Proposal> Propose(int gain) => new NextSession(Trade.Shipped).Propose(Examples.ClientA, Examples.Kit("dumbbell 10 x2", "dining-table 74"), plan.Lines, Log(gain), Today);
+
+        var deload = Propose(0).Where(p => p.Decision == Decision.Deload).ToList();
+        deload.Count.ShouldBeGreaterThan(1);
+        deload.ShouldAllBe(p => p.Dose.Sets == 2);
+        Propose(1).ShouldNotContain(p => p.Decision == Decision.Deload);
+    }
+
+    private static Proposal Next(LineHistory history, ProgressionContext? context = null) => DoubleProgression.Next(1, context ?? Context(), history);
+
+    /// <summary>Days with two in reserve, as planned, newest first.</summary>
+    private static LineHistory History(params int[] reps) => Reserve(2, reps);
+
+    /// <summary>Days with so many in reserve, newest first.</summary>
+    private static LineHistory Reserve(int rir, params int[] reps) => new([.. reps.Select((r, i) => Day(i, r, rir))], Today, Today);
+
+    private static LineHistory Hurt(params (int Pain, Joint Joint)[] days) => new([.. days.Select((d, i) =>
+    {
+        var day = Day(i, 10);
+        return day with { Sets = day.Sets.SetItem(0, day.Sets[0] with { Pain = d.Pain, PainJoint = d.Joint }) };
+    })], Today, Today);
+
+    private static LineDay Day(int weeksAgo, int reps, int rir = 2) => LineDay.Of(
+        Today.AddDays(-7 * weeksAgo), Examples.Exercise("dumbbell-floor-press"), [.. Enumerable.Repeat(new LoggedSet { Reps = reps, Rir = rir, Stamp = new SetStamp(20, 1, 8, 2) }, 4)]);
+
+    private static ProgressionContext Context(int sets = 3, string tempo = "2-0-1-0", ImmutableArray<(ReachableLoad, double)>? loads = null) => new(
+        new HomeExercise
+        {
+            ExerciseId = "dumbbell-floor-press",
+            Name = "Dumbbell floor press",
+            SetupId = "x",
+            Setup = "x",
+            ExternalKg = 20,
+            Dose = new Dose { Sets = sets, Target = new SetTarget(8, 12), Tempo = tempo, RestSeconds = 90, Rir = 2 },
+        },
+        Examples.Exercise("dumbbell-floor-press"),
+        loads ?? [(new(18, "2 × 9 kg", ["z"]), 18), (new(20, "2 × 10 kg", ["a"]), 20), (new(21, "2 × 10.5 kg", ["b"]), 21)],
+        null,
+        null);
+}
