@@ -45,7 +45,7 @@ public sealed class ReachableSetups(Trade trade)
     private const int MostFills = 3;
 
     /// <summary>Small things that a client can usually find, tried one by one to fill a gap.</summary>
-    private static readonly ImmutableArray<KitItem> EasyToFind =
+    internal static readonly ImmutableArray<KitItem> EasyToFind =
     [
         new() { Id = "fill-bottle", Kind = "bottle", Count = 2, MassKg = 1.53 },
         new() { Id = "fill-half-bottle", Kind = "bottle", Name = "half-litre bottle of water", Count = 2, MassKg = 0.52 },
@@ -57,6 +57,8 @@ public sealed class ReachableSetups(Trade trade)
         new() { Id = "fill-band-2", Kind = "band-loop", Name = "loop of 13 mm", RestLengthCm = 104, WidthMm = 13, ThicknessMm = 4.5 },
         new() { Id = "fill-block", Kind = "books-block", HeightCm = 20 },
         new() { Id = "fill-step", Kind = "step", HeightCm = 30 },
+        new() { Id = "fill-chair", Kind = "chair", HeightCm = 46 },
+        new() { Id = "fill-table", Kind = "dining-table", HeightCm = 74 },
     ];
 
     /// <summary>All set-ups of an exercise for a client at a place, with the largest gap and what would fill it.</summary>

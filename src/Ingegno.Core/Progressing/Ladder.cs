@@ -57,8 +57,12 @@ public sealed class Ladders(Trade trade)
     /// <summary>A step above this is worth a bridge (ACSM position stand 2009: 2–10 %).</summary>
     public const double HighStep = 0.10;
 
+    /// <summary>A technique at a load as light as this helps nobody up a step.</summary>
+    private const int TooManyReps = 40;
+
     private const int MostRungs = 40;
     private const int MostGaps = 4;
+    private const int MostFinds = 3;
 
     /// <summary>The ladder of an exercise's family for a client at a place.</summary>
     /// <param name="exerciseId">The exercise that the client does.</param>
@@ -82,8 +86,28 @@ public sealed class Ladders(Trade trade)
         var here = Here(rungs, exerciseId, systemKg, technique);
         var gaps = rungs.Select((r, i) => (r, i)).Where(r => r.r.Step > HighStep).OrderByDescending(r => r.r.Step).Take(MostGaps)
             .Select(r => Gap(rungs, r.i - 1, wantedReps, client)).ToImmutableArray();
+        if (!gaps.IsEmpty)
+        {
+            gaps = gaps.SetItem(0, gaps[0] with { Fill = [.. gaps[0].Fill, .. Finds(exercise, client, place, strength, rungs[gaps[0].After].Difficulty, rungs[gaps[0].After + 1].Difficulty)] });
+        }
+
         return new FamilyLadder(
             exercise.Family, rungs, here, here is { } at && at + 1 < rungs.Length ? at + 1 : null, gaps, strength.For(exercise)?.RestsOn ?? string.Empty);
+    }
+
+    /// <summary>Things that are easily found, tried one by one: those that leave clearly smaller steps in a gap.</summary>
+    private IEnumerable<string> Finds(Exercise exercise, ClientProfile client, PlaceKit place, ClientStrength strength, double low, double high)
+    {
+        var helped = from item in ReachableSetups.EasyToFind
+                     let between = Every(exercise, client, place with { Items = place.Items.Add(item) }, strength)
+                         .Select(r => r.Difficulty).Where(d => d > low * (1 + Same) && d < high * (1 - Same)).Order().ToList()
+                     where between.Count > 0
+                     let left = between.Prepend(low).Zip(between.Append(high), (a, b) => (b / a) - 1).Max()
+                     where left < ((high / low) - 1) * 0.8
+                     orderby left, item.Id
+                     select (Name: new Thing(item, trade.KitKinds.Find(item.Kind)!).InWords, item.Count, Left: left);
+        return helped.DistinctBy(h => Math.Round(h.Left, 2)).Take(MostFinds)
+            .Select(h => $"With {(h.Count > 1 ? $"{h.Count} × " : "a ")}{h.Name} the highest step in between is {Words.Percent(h.Left)}.");
     }
 
     private List<LadderRung> Every(Exercise exercise, ClientProfile client, PlaceKit place, ClientStrength strength)
@@ -114,7 +138,8 @@ public sealed class Ladders(Trade trade)
                     rungs.Add(straight);
                     rungs.AddRange(trade.Techniques
                         .Where(t => t.Scheme is null && t.Order <= TechniqueChoice.LastUsualOrder && t.Fits(variation, client) && kit.Meets(t.Needs).Possible)
-                        .Select(t => Rung(variation, estimate, system.Kg, option, straight.Setup, setup.Id, t)));
+                        .Select(t => Rung(variation, estimate, system.Kg, option, straight.Setup, setup.Id, t))
+                        .Where(r => r.RepsToFailure <= TooManyReps));
                 }
             }
         }
@@ -129,7 +154,7 @@ public sealed class Ladders(Trade trade)
         var reps = ClientStrength.RepsAt(estimate, systemKg, curve).Times(share);
         return new LadderRung(
             $"{exercise.Id}/{setupId}/{Words.Number(load.MassKg, 2)}/{technique?.Id}", exercise.Id, exercise.Name, setup, Math.Round(load.MassKg, 2), Math.Round(systemKg, 1),
-            technique?.Id, technique?.Label, Difficulty(estimate.OneRepMaxKg, systemKg, curve, share), reps.InWords, Math.Round(reps.Mid, 1), null, Milestones.For(exercise, trade));
+            technique?.Id, technique?.Label, Difficulty(estimate.OneRepMaxKg, systemKg, curve, share), reps.InWords, Math.Round(reps.Mid, 1), null, Milestones.For(exercise, trade, loaded: load.MassKg > 0));
     }
 
     /// <summary>
@@ -200,7 +225,6 @@ public sealed class Ladders(Trade trade)
         var exercise = trade.Catalogue.Get(low.ExerciseId);
         fill.AddRange(trade.Techniques.Where(t => t.Scheme is null && t.Order <= TechniqueChoice.LastUsualOrder + 1 && low.Technique is null && t.Fits(exercise, client))
             .OrderBy(t => t.Order).Take(2).Select(t => $"{Words.Sentence(t.Label)} at the rung below, before the step."));
-        fill.Add(low.ExerciseId == high.ExerciseId ? "Something of half the difference in weight: a bottle, a book, a bag of rice." : $"A set-up between the two: a height or a load between {low.Setup} and {high.Setup}.");
         return new LadderGap(below, high.Step!.Value, needed <= DosePrescriber.MostUsefulReps ? needed : null, fill.ToImmutable());
     }
 }

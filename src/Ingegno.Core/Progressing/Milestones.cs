@@ -8,8 +8,8 @@ namespace Ingegno.Core.Progressing;
 /// </summary>
 public static class Milestones
 {
-    /// <summary>The standard of an exercise in words.</summary>
-    public static string For(Exercise exercise, Trade trade)
+    /// <summary>The standard of an exercise in words; with a load the zone is the standard.</summary>
+    public static string For(Exercise exercise, Trade trade, bool loaded = false)
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(trade);
@@ -18,7 +18,7 @@ public static class Milestones
         {
             { Pattern: MovementPattern.Mobility } => "when the next one is comfortable",
             { Measure: Measure.Seconds } => exercise.Rung <= 3 ? "3×60 s" : "3×30 s",
-            _ => reps is null ? "all sets at the top of the zone" : $"3×{reps}",
+            _ => reps is null || loaded ? "all sets at the top of the zone" : $"3×{reps}",
         };
     }
 }
