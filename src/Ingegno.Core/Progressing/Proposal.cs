@@ -62,4 +62,8 @@ public enum Decision
 /// <param name="Load">That load in words; empty for none.</param>
 /// <param name="FlagsCoach">True when the coach should look at it in person.</param>
 public sealed record Proposal(
-    int Line, string ExerciseId, string Name, Decision Decision, string Reason, Dose Dose, double ExternalKg, string Load, bool FlagsCoach);
+    int Line, string ExerciseId, string Name, Decision Decision, string Reason, Dose Dose, double ExternalKg, string Load, bool FlagsCoach)
+{
+    /// <summary>Exercise to step to; null when the exercise stays.</summary>
+    public string? ToExerciseId { get; init; }
+}

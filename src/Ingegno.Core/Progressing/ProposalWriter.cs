@@ -74,7 +74,7 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
         }
 
         return context.Harder is { } harder
-            ? Make(Decision.NextRung, flat + $"change the exercise, for instance to {harder.Name}.", _dose, Here().Load, true)
+            ? Make(Decision.NextRung, flat + $"change the exercise, for instance to {harder.Name}.", _dose, Here().Load, true) with { ToExerciseId = harder.Id }
             : Make(Decision.Change, flat + "change the exercise: another angle for the same muscles from the candidates.", _dose, Here().Load, true);
     }
 
@@ -105,7 +105,7 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
 
         if (context.Harder is { } harder)
         {
-            return Make(Decision.NextRung, $"The zone is full, with no next load and enough sets: step up to {harder.Name}, in good form and without pain.", _dose, here.Load, false);
+            return Make(Decision.NextRung, $"The zone is full, with no next load and enough sets: step up to {harder.Name}, in good form and without pain.", _dose, here.Load, false) with { ToExerciseId = harder.Id };
         }
 
         return Slower(here);

@@ -11,6 +11,7 @@ export const { p, navigate, isActive, route } = createRouter({
   '/clients/:id': Client,
   '/clients/:id/kit': () => import('./routes/Kit.svelte'),
   '/clients/:id/program': () => import('./routes/Program.svelte'),
+  '/clients/:id/trends': () => import('./routes/Trends.svelte'),
   '/clients/:id/workbench': () => import('./routes/Workbench.svelte'),
   '/plans/:id/handout': () => import('./routes/Handout.svelte'),
   '/plans/:id/log': () => import('./routes/Log.svelte'),

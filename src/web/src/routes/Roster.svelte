@@ -6,7 +6,7 @@
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
   import Dialog from '../lib/ui/Dialog.svelte';
-  import { count, inWords, sentence } from '../lib/words';
+  import { count, day, inWords, sentence } from '../lib/words';
   import { navigate, p } from '../router';
 
   let rows = $state<RosterRow[] | null>(null);
@@ -15,8 +15,18 @@
   let name = $state('');
   let filterInput = $state<HTMLInputElement>();
 
+  /** The most urgent first; who needs nobody comes after, by name. */
+  const urgency = ['pain', 'stall', 'away', 'missed', 'check-form', 'block-ending', 'ready', 'not-started'];
+  const rank = (row: RosterRow): number => {
+    const first = row.attention[0];
+    return first ? urgency.indexOf(first.kind) : urgency.length;
+  };
+  const ordered = $derived(
+    [...(rows ?? [])].sort((a, b) => rank(a) - rank(b) || a.client.name.localeCompare(b.client.name)),
+  );
+  const needing = $derived((rows ?? []).filter((row) => row.attention.length > 0).length);
   const shown = $derived(
-    (rows ?? []).filter((row) => {
+    ordered.filter((row) => {
       const text = [
         row.client.name,
         row.client.profile.level,
@@ -29,6 +39,17 @@
         .every((word) => text.join(' ').toLowerCase().includes(word));
     }),
   );
+
+  const reasons: Record<RosterRow['attention'][number]['kind'], string> = {
+    pain: 'Pain',
+    stall: 'Stuck',
+    away: 'Away',
+    missed: 'Missed',
+    'check-form': 'Look at the form',
+    'block-ending': 'Block ending',
+    ready: 'Ready',
+    'not-started': 'Not started',
+  };
 
   onMount(() => {
     crumbs.set({ text: 'Roster' });
@@ -71,7 +92,7 @@
     <p class="soft flex-1 pb-1" role="status">
       {#if rows}{filter
           ? `${shown.length} of ${count(rows.length, 'client')}`
-          : count(rows.length, 'client')}{/if}
+          : `${count(rows.length, 'client')}${needing > 0 ? `, ${needing} for you today` : ''}`}{/if}
     </p>
     <label>
       <span class="sr-only">Filter the roster</span>
@@ -109,6 +130,7 @@
             {#if row.client.note}<p class="soft truncate text-sm" title={row.client.note}>
                 {row.client.note}
               </p>{/if}
+            {#if row.lastTrained}<p class="soft text-sm">last trained {day(row.lastTrained)}</p>{/if}
           </div>
           <div>
             <p>{sentence(profile.level)}, {inWords(profile.goal)}</p>
@@ -130,10 +152,38 @@
           </div>
           <div class="flex items-center justify-end gap-4">
             <span class={todo.todo ? 'font-semibold text-secondary' : 'soft'}>{todo.text}</span>
+            {#if row.planId}<a
+                class="btn btn-sm"
+                href={p('/plans/:id/log', { params: { id: String(row.planId) } })}>Log</a
+              >{/if}
             <a class="btn btn-sm" href={p('/clients/:id/workbench', { params: { id: String(row.id) } })}
               >Workbench</a
             >
           </div>
+          {#if row.attention.length > 0}
+            <ul class="grid gap-0.5 text-[14px] md:col-span-4" aria-label="Why {row.client.name} needs you">
+              {#each row.attention.slice(0, 4) as note, i (i)}
+                <li
+                  class={[
+                    'border-l-4 pl-2',
+                    note.kind === 'pain'
+                      ? 'border-error'
+                      : ['stall', 'away', 'check-form'].includes(note.kind)
+                        ? 'border-warning'
+                        : note.kind === 'ready'
+                          ? 'border-primary'
+                          : 'border-base-300',
+                  ]}
+                >
+                  <b>{reasons[note.kind]}.</b>
+                  {note.text}
+                </li>
+              {/each}
+              {#if row.attention.length > 4}<li class="soft pl-3">
+                  and {count(row.attention.length - 4, 'more reason')}
+                </li>{/if}
+            </ul>
+          {/if}
         </li>
       {:else}
         <li class="p-6">

@@ -14,6 +14,7 @@
   import HardSets from '../lib/workbench/HardSets.svelte';
   import Inspector from '../lib/workbench/Inspector.svelte';
   import PlacesDialog from '../lib/workbench/PlacesDialog.svelte';
+  import LadderDialog from '../lib/progress/LadderDialog.svelte';
   import TechniqueDialog from '../lib/workbench/TechniqueDialog.svelte';
   import { Workbench } from '../lib/workbench/workbench.svelte';
   import { count, inWords, sentence } from '../lib/words';
@@ -33,7 +34,10 @@
   let askedApproach = $state<{ approach: string; day?: string } | null>(null);
   let comparing = $state(false);
   let techniquesOf = $state<number | null>(null);
+  /** Exercise of the open line whose ladder is open. */
+  let ladderOf = $state<number | null>(null);
   const treated = $derived(bench.line?.chosen?.exercises[techniquesOf ?? 0]);
+  const climbed = $derived(ladderOf === null ? null : (bench.line?.chosen?.exercises[ladderOf] ?? null));
   let atTwoPlaces = $state(false);
 
   onMount(() => {
@@ -67,6 +71,7 @@
       { key: 'e', label: 'edit the gym week', run: () => (bench.editing = true) },
       { key: 'f', label: 'type the figures of the line', run: typeFigures },
       { key: 't', label: 'techniques', run: () => (techniquesOf = bench.line?.chosen ? 0 : null) },
+      { key: 'g', label: 'ladder of the exercise', run: () => (ladderOf = bench.line?.chosen ? 0 : null) },
       { key: 'm', label: 'mark the line for the next repeat', run: () => bench.toggleMark() },
       {
         key: '.',
@@ -295,6 +300,7 @@
                 line={bench.line}
                 oncompare={() => (comparing = true)}
                 ontechniques={(exercise) => (techniquesOf = exercise)}
+                onladder={(i) => (ladderOf = i)}
               />{/key}
           {/if}
         </aside>
@@ -367,6 +373,23 @@
     home={treated}
     open={techniquesOf !== null}
     onclose={() => (techniquesOf = null)}
+  />
+{/if}
+{#if bench.client}
+  <LadderDialog
+    client={bench.clientNow()}
+    kit={bench.place?.value ?? { name: 'no place', items: [] }}
+    home={climbed}
+    onclose={() => (ladderOf = null)}
+    ontake={(externalKg, technique) => {
+      if (bench.line && climbed)
+        void bench.edit({
+          line: bench.line.gym.line,
+          exerciseId: climbed.exerciseId,
+          externalKg,
+          techniques: technique ? [technique] : [],
+        });
+    }}
   />
 {/if}
 <ApproachDialog {bench} asked={askedApproach} onclose={() => (askedApproach = null)} />

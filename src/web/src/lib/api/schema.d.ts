@@ -411,6 +411,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/shorthand/sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SetsText"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReadSets"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/own-exercises": {
         parameters: {
             query?: never;
@@ -2097,17 +2136,17 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["SessionRecord"];
+                    "application/json": components["schemas"]["SessionToLog"];
                 };
             };
             responses: {
-                /** @description Created */
-                201: {
+                /** @description OK */
+                200: {
                     headers: {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["SessionId"];
+                        "application/json": components["schemas"]["LogAnswer"];
                     };
                 };
                 /** @description Not Found */
@@ -2135,7 +2174,42 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                    sessionId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeOfSessionRecord"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfSessionRecord"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
         post?: never;
         delete: {
             parameters: {
@@ -2172,6 +2246,106 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/plans/{planId}/log-file/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LogUpload"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LogPreview"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plans/{planId}/log-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LoggedFile"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": number[];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/plans/{planId}/next": {
         parameters: {
             query?: never;
@@ -2201,6 +2375,222 @@ export interface paths {
                 };
                 /** @description Not Found */
                 404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/rep-max-formulas": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RepMaxFormula"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LadderQuestion"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["FamilyLadder"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/jump": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JumpQuestion"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JumpAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clients/{clientId}/strength": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ClientStrengthNow"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clients/{clientId}/trends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    formula?: string;
+                };
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ClientTrends"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
                     headers: {
                         [name: string]: unknown;
                     };
@@ -2273,6 +2663,12 @@ export interface components {
             idea: string;
             against: string;
             conditioning: boolean;
+        };
+        /** @enum {unknown} */
+        AttentionKind: "pain" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "ready" | "not-started";
+        AttentionNote: {
+            kind: components["schemas"]["AttentionKind"];
+            text: string;
         };
         /** @enum {unknown} */
         BandBasis: "nominal" | "size" | "calibrated";
@@ -2503,6 +2899,12 @@ export interface components {
             revision: number;
             value: components["schemas"]["PlaceKit"];
         };
+        /** @description A change of something stored: the revision that was seen, and the new value. */
+        ChangeOfSessionRecord: {
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["SessionRecord"];
+        };
         /** @enum {unknown} */
         CheckKind: "tipping" | "rated" | "chair-back" | "height-fits";
         /** @description What the check says. */
@@ -2545,6 +2947,7 @@ export interface components {
             minutesPerSession?: null | number;
             soreJoints?: components["schemas"]["SoreJoint"][];
             knownLifts?: components["schemas"]["KnownLift"][];
+            learned?: components["schemas"]["LearnedLift"][];
             refuses?: string[];
             allows?: string[];
             screening?: components["schemas"]["ScreeningAnswer"][];
@@ -2556,6 +2959,16 @@ export interface components {
             name: string;
             profile: components["schemas"]["ClientProfile"];
             note?: null | string;
+        };
+        /** @description What logs teach of a client. */
+        ClientStrengthNow: {
+            lifts: components["schemas"]["LearnedLift"][];
+        };
+        ClientTrends: {
+            lifts: components["schemas"]["LiftTrend"][];
+            weeks: components["schemas"]["WeekTrend"][];
+            /** Format: double */
+            adherence?: null | number;
         };
         CoachChoice: {
             /** Format: int32 */
@@ -2588,11 +3001,12 @@ export interface components {
             approach: string;
         };
         /** @enum {unknown} */
-        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "step-back" | "ease" | "swap";
+        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "ease-in" | "deload" | "check-form" | "change" | "ease" | "swap";
         Dose: {
             /** Format: int32 */
             sets: number;
             target: components["schemas"]["SetTarget"];
+            zone?: null | components["schemas"]["SetTarget"];
             timed: boolean;
             lastSetOpen: boolean;
             perSide: boolean;
@@ -2704,6 +3118,16 @@ export interface components {
             /** @default false */
             required: boolean;
         };
+        FamilyLadder: {
+            family: string;
+            rungs: components["schemas"]["LadderRung"][];
+            /** Format: int32 */
+            here?: null | number;
+            /** Format: int32 */
+            next?: null | number;
+            gaps: components["schemas"]["LadderGap"][];
+            restsOn: string;
+        };
         Filler: {
             id: string;
             name: string;
@@ -2799,6 +3223,7 @@ export interface components {
             /** Format: int32 */
             sets?: null | number;
             target?: null | components["schemas"]["SetTarget"];
+            zone?: null | components["schemas"]["SetTarget"];
             tempo?: null | string;
             techniques?: null | string[];
             /** Format: int32 */
@@ -2903,6 +3328,48 @@ export interface components {
         };
         /** @enum {unknown} */
         Joint: "wrist" | "elbow" | "shoulder" | "neck" | "low-back" | "hip" | "knee" | "ankle";
+        /** @description What a jump asks for. */
+        JumpAnswer: {
+            /**
+             * Format: double
+             * @description The step as a share.
+             */
+            step: number;
+            /**
+             * Format: double
+             * @description One-rep maximum that it takes, kg.
+             */
+            neededKg: number;
+            /**
+             * Format: int32
+             * @description Reps to reach at the load of now, rounded up.
+             */
+            repsNow: number;
+            /** @description What to do, in a sentence. */
+            advice: string;
+        };
+        /** @description Asks for the reps that earn a jump in load. */
+        JumpQuestion: {
+            /**
+             * Format: double
+             * @description System load now, kg.
+             */
+            fromKg: number;
+            /**
+             * Format: double
+             * @description System load wanted, kg.
+             */
+            toKg: number;
+            /**
+             * Format: int32
+             * @description Reps wanted there.
+             */
+            wantedReps: number;
+            /** @description Kind of lift. */
+            curve?: components["schemas"]["CurveKind"];
+            /** @description A published formula in its place; null for the curve. */
+            formula?: null | string;
+        };
         KitEntry: {
             item?: null | components["schemas"]["KitItem"];
             estimated: boolean;
@@ -3013,10 +3480,78 @@ export interface components {
              */
             reps: number;
         };
+        LadderGap: {
+            /** Format: int32 */
+            after: number;
+            /** Format: double */
+            step: number;
+            /** Format: int32 */
+            repsToEarn?: null | number;
+            fill: string[];
+        };
+        /** @description Asks for the ladder of an exercise's family. */
+        LadderQuestion: {
+            /** @description The exercise that is done. */
+            exerciseId: string;
+            /** @description The client. */
+            client: components["schemas"]["ClientProfile"];
+            /** @description The kit of the place. */
+            kit: components["schemas"]["PlaceKit"];
+            /**
+             * Format: double
+             * @description System load at which it is done, kg.
+             */
+            systemKg?: null | number;
+            /** @description Technique step with which it is done. */
+            technique?: null | string;
+            /**
+             * Format: int32
+             * @description Reps wanted on the next rung.
+             * @default 8
+             */
+            wantedReps: number;
+        };
+        LadderRung: {
+            key: string;
+            exerciseId: string;
+            name: string;
+            setup: string;
+            /** Format: double */
+            externalKg: number;
+            /** Format: double */
+            systemKg: number;
+            technique?: null | string;
+            techniqueLabel?: null | string;
+            /** Format: double */
+            difficulty: number;
+            reps: string;
+            /** Format: double */
+            repsToFailure: number;
+            /** Format: double */
+            step?: null | number;
+            standard: string;
+        };
+        LearnedLift: {
+            anchor: string;
+            exerciseId: null | string;
+            /** Format: double */
+            oneRepMaxKg: number;
+            /** Format: double */
+            spread: number;
+            restsOn: string;
+        };
         /** @enum {unknown} */
         Level: "beginner" | "novice" | "intermediate" | "advanced";
         /** @enum {unknown} */
         LeverageKind: "push-up" | "row" | "above-the-knees" | "less-forearms";
+        LiftTrend: {
+            exerciseId: string;
+            name: string;
+            points: components["schemas"]["TrendPoint"][];
+            /** Format: double */
+            change: number;
+            restsOn: string;
+        };
         /** @enum {unknown} */
         LineRole: "main" | "secondary" | "accessory" | "activation";
         LoadAnswer: {
@@ -3076,11 +3611,55 @@ export interface components {
             /** @description Only this container; null for the best of all. */
             containerId?: null | string;
         };
+        /** @description How logging went. */
+        LogAnswer: {
+            /**
+             * Format: int64
+             * @description Key of the session; null when something was asked first and nothing is stored.
+             */
+            id?: null | number;
+            /** @description What looks like a slip of the pen. */
+            doubts: components["schemas"]["LogDoubt"][];
+        };
+        LogDoubt: {
+            /** Format: int32 */
+            line: number;
+            exerciseId: string;
+            /** Format: int32 */
+            set: number;
+            question: string;
+        };
+        LogFault: {
+            /** Format: int32 */
+            row: number;
+            message: string;
+        };
+        LogPreview: {
+            sessions: components["schemas"]["LoggedSession"][];
+            faults: components["schemas"]["LogFault"][];
+            notes: string[];
+        };
+        /** @description A log file. */
+        LogUpload: {
+            /** @description Its bytes, base64. */
+            content: string;
+        };
         LoggedExercise: {
             /** Format: int32 */
             line: number;
             exerciseId: string;
             sets: components["schemas"]["LoggedSet"][];
+        };
+        /** @description Sessions of a log file to store, all or none. */
+        LoggedFile: {
+            sessions: components["schemas"]["LoggedSession"][];
+        };
+        LoggedSession: {
+            /** Format: date */
+            day: string;
+            exercises: components["schemas"]["LoggedExercise"][];
+            /** Format: int32 */
+            effort?: null | number;
         };
         LoggedSet: {
             /** Format: int32 */
@@ -3092,6 +3671,8 @@ export interface components {
             /** Format: int32 */
             pain?: null | number;
             painJoint?: null | components["schemas"]["Joint"];
+            sharp?: boolean;
+            stamp?: null | components["schemas"]["SetStamp"];
         };
         LooseObject: {
             id: string;
@@ -3113,6 +3694,11 @@ export interface components {
         MovementPattern: "squat" | "hinge" | "lunge" | "horizontal-push" | "vertical-push" | "horizontal-pull" | "vertical-pull" | "elbow-flexion" | "elbow-extension" | "lateral-raise" | "rear-shoulder" | "fly" | "hip-extension" | "hip-abduction" | "hip-adduction" | "knee-flexion" | "knee-extension" | "plantar-flexion" | "dorsi-flexion" | "trunk-flexion" | "trunk-extension" | "rotation" | "anti-extension" | "anti-rotation" | "lateral-flexion" | "scapular-control" | "carry" | "crawl" | "jump" | "mobility" | "breathing";
         /** @enum {unknown} */
         Muscle: "upper-chest" | "mid-chest" | "lower-chest" | "front-delt" | "side-delt" | "rear-delt" | "rotator-cuff" | "serratus" | "lats" | "upper-back" | "upper-traps" | "biceps" | "forearms" | "triceps" | "triceps-long" | "abs" | "obliques" | "erectors" | "glutes" | "glute-med" | "adductors" | "quads" | "rectus-femoris" | "hamstrings" | "calves" | "tibialis" | "hip-flexors" | "neck";
+        MuscleCount: {
+            muscle: components["schemas"]["Muscle"];
+            /** Format: double */
+            sets: number;
+        };
         MuscleSets: {
             muscle: components["schemas"]["Muscle"];
             /** Format: double */
@@ -3139,9 +3725,11 @@ export interface components {
              * Format: date
              * @description Day of the session it rests on; null when nothing is logged yet.
              */
-            basedOn: null | string;
+            basedOn?: null | string;
             /** @description One per home exercise. */
             proposals: components["schemas"]["Proposal"][];
+            /** @description Logged exercises that no line of the plan answers to now. */
+            aside: components["schemas"]["SetAside"][];
         };
         /** @enum {unknown} */
         NoticeLevel: "info" | "warning";
@@ -3340,6 +3928,7 @@ export interface components {
             externalKg: number;
             load: string;
             flagsCoach: boolean;
+            toExerciseId?: null | string;
         };
         PurchaseGain: {
             name: string;
@@ -3376,6 +3965,10 @@ export interface components {
             separator?: null | string;
             preview: components["schemas"]["ImportPreview"];
         };
+        ReadSets: {
+            sets: components["schemas"]["LoggedSet"][];
+            error?: null | string;
+        };
         ReadyItem: {
             name: string;
             item: components["schemas"]["KitItem"];
@@ -3403,6 +3996,11 @@ export interface components {
             edits: components["schemas"]["HomeEdit"][];
             choices: components["schemas"]["CoachChoice"][];
             lines: components["schemas"]["RewrittenLine"][];
+        };
+        RepMaxFormula: {
+            id: string;
+            name: string;
+            equation: string;
         };
         RepRange: {
             /** Format: double */
@@ -3442,14 +4040,37 @@ export interface components {
         };
         /** @description A client in the roster. */
         RosterRow: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Key.
+             */
             id: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Revision.
+             */
             revision: number;
+            /** @description The client. */
             client: components["schemas"]["ClientRecord"];
+            /** @description Places in brief. */
             places: components["schemas"]["PlaceInBrief"][];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many plans there are.
+             */
             plans: number;
+            /**
+             * Format: int64
+             * @description Newest plan; null when there is none.
+             */
+            planId?: null | number;
+            /**
+             * Format: date
+             * @description Last logged day.
+             */
+            lastTrained?: null | string;
+            /** @description Why the client needs the coach, the most urgent first. */
+            attention: components["schemas"]["AttentionNote"][];
         };
         RuledOut: {
             exerciseId: string;
@@ -3537,11 +4158,6 @@ export interface components {
             restSeconds: number;
             why?: null | string;
         };
-        /** @description Id of a logged session. */
-        SessionId: {
-            /** Format: int64 */
-            id: number;
-        };
         SessionMinutes: {
             /** Format: int32 */
             total: number;
@@ -3561,6 +4177,10 @@ export interface components {
             /** Format: int32 */
             minutes?: null | number;
             note?: null | string;
+            /** Format: int32 */
+            plannedSets?: null | number;
+            /** @default typed */
+            source: string;
         };
         /** @description Who is signed in, and the token that changes need. */
         SessionState: {
@@ -3570,14 +4190,44 @@ export interface components {
             /** @description Antiforgery token for the header of changing requests. */
             token: string;
         };
+        /** @description A session to log. */
+        SessionToLog: {
+            /** @description The session; what its sets were under the plan is worked out by the server. */
+            session: components["schemas"]["SessionRecord"];
+            /**
+             * @description Log it although something looks like a slip of the pen.
+             * @default false
+             */
+            sure: boolean;
+        };
+        SetAside: {
+            /** Format: date */
+            day: string;
+            exerciseId: string;
+            reason: string;
+        };
         /** @enum {unknown} */
         SetScheme: "rest-pause" | "drop" | "mechanical-drop" | "pre-exhaust" | null;
+        SetStamp: {
+            /** Format: double */
+            systemKg: null | number;
+            /** Format: double */
+            straightShare: number;
+            /** Format: int32 */
+            plannedReps: null | number;
+            /** Format: int32 */
+            plannedRir: null | number;
+        };
         SetTarget: {
             /** Format: int32 */
             min: number;
             /** Format: int32 */
             max: number;
             isOpen?: boolean;
+        };
+        /** @description Sets of an exercise as they were typed. */
+        SetsText: {
+            text: string;
         };
         Setup: {
             id: string;
@@ -3713,6 +4363,19 @@ export interface components {
             approaches: components["schemas"]["ApproachSummary"][];
             techniqueSteps: components["schemas"]["TechniqueStep"][];
         };
+        TrendPoint: {
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            seenKg: number;
+            /** Format: double */
+            estimateKg: number;
+            /** Format: double */
+            lowKg: number;
+            /** Format: double */
+            highKg: number;
+            bestSet: string;
+        };
         /** @enum {unknown} */
         Venue: "gym" | "home";
         /** @enum {unknown} */
@@ -3720,6 +4383,24 @@ export interface components {
         /** @description Rows of one week. */
         WeekRows: {
             rows: components["schemas"]["ProgramRow"][];
+        };
+        WeekTrend: {
+            /** Format: date */
+            monday: string;
+            /** Format: int32 */
+            sessions: number;
+            /** Format: int32 */
+            plannedSessions: number;
+            /** Format: int32 */
+            sets: number;
+            /** Format: int32 */
+            plannedSets: number;
+            /** Format: int32 */
+            reachedSets: number;
+            hardSets: components["schemas"]["MuscleCount"][];
+            /** Format: int32 */
+            worstPain?: null | number;
+            painJoint?: null | components["schemas"]["Joint"];
         };
         WrittenRows: {
             text: string;

@@ -1,6 +1,7 @@
 import { api, ask } from '../api/client';
 import type { ImportSettings, ProgramField, ReadProgram, SavedWeek } from '../api/types';
 import { toasts } from '../toasts.svelte';
+import { base64 } from '../ui/base64';
 
 /** Largest file that is sent, as the server has it. */
 const mostBytes = 4 * 1024 * 1024;
@@ -75,10 +76,7 @@ export class ProgramImport {
   async #take(name: string, bytes: Uint8Array): Promise<void> {
     this.clear();
     this.name = name;
-    let binary = '';
-    for (let i = 0; i < bytes.length; i += 8192)
-      binary += String.fromCharCode(...bytes.subarray(i, i + 8192));
-    this.#content = btoa(binary);
+    this.#content = base64(bytes);
     await this.#preview();
   }
 

@@ -14,9 +14,11 @@
     oncompare: () => void;
     /** Opens the techniques of one of the line's exercises. */
     ontechniques: (exercise: number) => void;
+    /** Opens the ladder of one of the line's exercises. */
+    onladder: (exercise: number) => void;
   }
 
-  let { bench, line, oncompare, ontechniques }: Props = $props();
+  let { bench, line, oncompare, ontechniques, onladder }: Props = $props();
   const chosen = $derived(line.chosen);
   const roles = ['main', 'secondary', 'accessory', 'activation'] as const;
   const roleSet = $derived(bench.choices.find((c) => c.line === line.gym.line)?.role);
@@ -191,6 +193,9 @@
     <div class="mt-2 flex flex-wrap gap-2">
       <button class="btn btn-sm" disabled={bench.busy} onclick={() => ontechniques(i)}
         >Techniques {#if i === 0}<span class="keycap">T</span>{/if}</button
+      >
+      <button class="btn btn-sm" onclick={() => onladder(i)}
+        >Ladder {#if i === 0}<span class="keycap">G</span>{/if}</button
       >
       <button class="btn btn-sm" disabled={bench.busy || !bench.lastEdit} onclick={() => bench.repeatEdit()}
         >Repeat the last edit <span class="keycap">.</span></button

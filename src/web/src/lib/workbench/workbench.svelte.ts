@@ -1,5 +1,6 @@
 import { api, ask } from '../api/client';
 import type {
+  LearnedLift,
   AcceptedFinding,
   Candidate,
   CoachChoice,
@@ -46,6 +47,8 @@ interface Decisions extends AtPlace {
 /** The state of the workbench: a gym week, a place, what the engine proposes and what the coach decides. */
 export class Workbench {
   client = $state<SavedClient | null>(null);
+  /** What the client's logs teach of strength. */
+  learned = $state.raw<LearnedLift[]>([]);
   places = $state<SavedPlace[]>([]);
   plans = $state<PlanSummary[]>([]);
   plan = $state<SavedPlan | null>(null);
@@ -92,13 +95,15 @@ export class Workbench {
   async #open(clientId: number, at: { plan?: number; week?: number; place?: number }): Promise<void> {
     try {
       const params = { params: { path: { clientId } } };
-      const [client, places, weeks, plans] = await Promise.all([
+      const [client, places, weeks, plans, strength] = await Promise.all([
         ask(() => api.GET('/api/v1/clients/{id}', { params: { path: { id: clientId } } })),
         ask(() => api.GET('/api/v1/clients/{clientId}/places', params)),
         ask(() => api.GET('/api/v1/clients/{clientId}/gym-weeks', params)),
         ask(() => api.GET('/api/v1/clients/{clientId}/plans', params)),
+        ask(() => api.GET('/api/v1/clients/{clientId}/strength', params)),
       ]);
       [this.client, this.places, this.plans, this.gym.weeks] = [client, places, plans, weeks];
+      this.learned = strength.lifts;
       if (at.plan) await this.#openPlan(at.plan);
       else this.gym.open(at.week ?? weeks[0]?.id ?? null);
       this.placeId = at.place ?? this.plan?.value.placeId ?? places[0]?.id ?? null;
@@ -229,10 +234,16 @@ export class Workbench {
     await this.rebuild();
   }
 
-  request(): RebuildRequest {
+  /** The client with what the logs teach of strength. */
+  clientNow(): RebuildRequest['client'] {
     if (!this.client) throw new Error('No client is open.');
+    const profile = $state.snapshot(this.client.value.profile) as RebuildRequest['client'];
+    return { ...profile, learned: this.learned };
+  }
+
+  request(): RebuildRequest {
     return {
-      client: $state.snapshot(this.client.value.profile) as RebuildRequest['client'],
+      client: this.clientNow(),
       kit: ($state.snapshot(this.place?.value) as RebuildRequest['kit'] | undefined) ?? {
         name: 'No place',
         items: [],

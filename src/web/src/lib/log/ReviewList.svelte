@@ -1,0 +1,155 @@
+<script lang="ts">
+  import { api, ask } from '../api/client';
+  import type { HomeEdit, Proposal } from '../api/types';
+  import { p } from '../../router';
+  import { toasts } from '../toasts.svelte';
+  import { trade } from '../trade.svelte';
+  import { count, day, inWords, rest, sentence } from '../words';
+  import type { LogBook } from './logBook.svelte';
+  import { changes, keyOf, textOf } from './review';
+
+  interface Props {
+    book: LogBook;
+  }
+
+  let { book }: Props = $props();
+  const next = $derived(book.next);
+  /** Lines that the coach leaves as they are. */
+  let left = $state<string[]>([]);
+  let changed = $state<Record<string, HomeEdit>>({});
+  let typingIn = $state('');
+  let text = $state('');
+  let wrong = $state('');
+  const taken = $derived(
+    (next?.proposals ?? []).filter((x) => !left.includes(keyOf(x)) && (changes(x) || changed[keyOf(x)])),
+  );
+  const needsWorkbench = ['swap', 'change', 'ease'];
+
+  export async function accept(): Promise<void> {
+    if (taken.length === 0) return;
+    await book.accept(taken, $state.snapshot(changed) as Record<string, HomeEdit>);
+    [left, changed] = [[], {}];
+  }
+
+  function write(proposal: Proposal): void {
+    [typingIn, text, wrong] = [keyOf(proposal), textOf(proposal), ''];
+  }
+
+  async function keep(event: SubmitEvent, proposal: Proposal): Promise<void> {
+    event.preventDefault();
+    try {
+      const read = await ask(() =>
+        api.POST('/api/v1/shorthand/dose', {
+          body: { text, line: proposal.line, exerciseId: proposal.exerciseId },
+        }),
+      );
+      if (!read.edit) wrong = read.error ?? 'It cannot be read.';
+      else {
+        changed[keyOf(proposal)] = read.edit;
+        left = left.filter((k) => k !== keyOf(proposal));
+        typingIn = '';
+      }
+    } catch (error) {
+      toasts.problem(error);
+    }
+  }
+
+  function toggle(key: string): void {
+    left = left.includes(key) ? left.filter((k) => k !== key) : [...left, key];
+  }
+</script>
+
+{#if next}
+  <section class="sheet p-5" aria-labelledby="next">
+    <div class="flex flex-wrap items-baseline gap-3">
+      <h2 id="next" class="flex-1 text-xl">Review: the next session</h2>
+      {#if next.basedOn}
+        <button
+          class="btn btn-primary btn-sm"
+          disabled={book.busy || taken.length === 0}
+          onclick={() => void accept()}
+          >Accept {taken.length > 0 ? count(taken.length, 'change') : 'all'}
+          <span class="keycap">A</span></button
+        >
+      {/if}
+    </div>
+    <p class="soft mb-2 text-sm">
+      {next.basedOn
+        ? `Proposed from all that was logged up to ${day(next.basedOn)}. Untick what shall stay; type over what you want otherwise.`
+        : 'Nothing is logged yet: do the plan as written.'}
+    </p>
+    <ul>
+      {#each next.proposals as proposal (keyOf(proposal))}
+        {@const key = keyOf(proposal)}
+        <li class="rule-b py-2 last:border-b-0">
+          <div class="flex flex-wrap items-baseline gap-x-3">
+            {#if changes(proposal) || changed[key]}
+              <input
+                type="checkbox"
+                class="checkbox checkbox-sm self-center"
+                aria-label="Take the change of {proposal.name}"
+                checked={!left.includes(key)}
+                onchange={() => toggle(key)}
+              />
+            {/if}
+            <span class="font-semibold">{proposal.name}</span>
+            <span class={['text-sm', proposal.flagsCoach ? 'font-semibold text-error' : 'text-primary']}
+              >{sentence(inWords(proposal.decision))}</span
+            >
+            {#if changed[key]}<span class="text-sm text-secondary">changed by you</span>{/if}
+            <button
+              class="figures ml-auto cursor-text rounded px-1 text-right hover:bg-base-200"
+              onclick={() => write(proposal)}
+              ><b>{changed[key] ? text : proposal.dose.figures}</b>
+              {#if !changed[key]}{proposal.load ? `${proposal.externalKg} kg ` : ''}{proposal.dose.tempo}
+                {rest(proposal.dose.restSeconds)}{/if}
+              <span class="sr-only">, change the dose of {proposal.name}</span></button
+            >
+          </div>
+          {#if typingIn === key}
+            <form class="mt-1" onsubmit={(event) => keep(event, proposal)}>
+              <!-- svelte-ignore a11y_autofocus -->
+              <input
+                class="figures input input-sm w-full"
+                aria-label="Dose of {proposal.name}, in shorthand"
+                autofocus
+                spellcheck="false"
+                maxlength="200"
+                bind:value={text}
+                onkeydown={(event) => event.key === 'Escape' && (typingIn = '')}
+              />
+              {#if wrong}<p class="text-[13px] text-error" role="alert">{wrong}</p>{/if}
+            </form>
+          {/if}
+          <p class="text-sm">
+            {proposal.reason}
+            {#if needsWorkbench.includes(proposal.decision) && book.plan}
+              <a
+                class="link"
+                href={p('/clients/:id/workbench', {
+                  params: { id: String(book.plan.value.clientId) },
+                  search: { plan: book.id, line: proposal.line },
+                })}>See the candidates</a
+              >
+            {/if}
+          </p>
+        </li>
+      {/each}
+    </ul>
+    {#if next.aside.length > 0}
+      <details class="mt-2 text-sm">
+        <summary class="cursor-pointer py-1"
+          >{count(next.aside.length, 'logged exercise')} set aside: no line of the plan answers to {next.aside
+            .length === 1
+            ? 'it'
+            : 'them'} now</summary
+        >
+        <ul class="mt-1 grid gap-1">
+          {#each next.aside as aside, i (i)}
+            <li>{day(aside.day)}: {trade.exerciseName(aside.exerciseId)}. {aside.reason}</li>
+          {/each}
+        </ul>
+      </details>
+    {/if}
+  </section>
+{/if}

@@ -1,0 +1,218 @@
+import { api, ask } from '../api/client';
+import type {
+  HomeEdit,
+  LogDoubt,
+  LoggedExercise,
+  NextProposals,
+  Proposal,
+  SavedPlan,
+  SavedSession,
+  SessionRecord,
+} from '../api/types';
+import { toasts } from '../toasts.svelte';
+import { conflictOf } from '../ui/saving';
+import { entriesOf, filled, type Entry } from './entry';
+import { accepting } from './review';
+
+/** The log of a plan: entry, sessions, and what they propose. */
+export class LogBook {
+  plan = $state<SavedPlan | null>(null);
+  sessions = $state<SavedSession[]>([]);
+  next = $state<NextProposals | null>(null);
+  entries = $state<Entry[]>([]);
+  doubts = $state<LogDoubt[]>([]);
+  busy = $state(false);
+  performedOn = $state('');
+  effort = $state<number | null>(null);
+  minutes = $state<number | null>(null);
+  note = $state('');
+  dayIndex = $state(0);
+
+  readonly days = $derived(
+    (this.plan?.value.document.plan.days ?? [])
+      .map((d, index) => ({ name: d.name, index }))
+      .filter((d) => this.entries.some((entry) => entry.day === d.index)),
+  );
+  readonly shown = $derived(this.entries.filter((e) => this.days.length < 2 || e.day === this.dayIndex));
+  readonly wrong = $derived(this.shown.filter((e) => e.wrong));
+  readonly ready = $derived(filled(this.shown).length > 0 && this.wrong.length === 0);
+
+  constructor(
+    readonly id: number,
+    today: string,
+  ) {
+    this.performedOn = today;
+  }
+
+  async load(): Promise<SavedPlan> {
+    const plan = await ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id: this.id } } }));
+    this.plan = plan;
+    this.entries = entriesOf(plan.value.document.plan.lines);
+    await this.review();
+    this.#openNextDay();
+    return plan;
+  }
+
+  async review(): Promise<void> {
+    const params = { params: { path: { planId: this.id } } };
+    [this.sessions, this.next] = await Promise.all([
+      ask(() => api.GET('/api/v1/plans/{planId}/sessions', params)),
+      ask(() => api.GET('/api/v1/plans/{planId}/next', params)),
+    ]);
+  }
+
+  /** Reads what stands in an entry. */
+  async read(entry: Entry): Promise<void> {
+    const { text } = entry;
+    if (!text.trim()) {
+      [entry.sets, entry.wrong] = [[], ''];
+      return;
+    }
+
+    try {
+      const read = await ask(() => api.POST('/api/v1/shorthand/sets', { body: { text } }));
+      if (entry.text === text) [entry.sets, entry.wrong] = [read.sets, read.error ?? ''];
+    } catch (error) {
+      toasts.problem(error);
+    }
+  }
+
+  /** Last logged sets of an exercise, newest first. */
+  last(entry: Entry): LoggedExercise['sets'] {
+    for (const session of this.sessions)
+      for (const done of session.value.exercises)
+        if (done.exerciseId === entry.exerciseId && done.line === entry.line) return done.sets;
+    return [];
+  }
+
+  /** Logs what was typed; what looks like a slip of the pen is asked first. */
+  async log(sure = false): Promise<void> {
+    const { plan } = this;
+    if (!plan || this.busy || !this.ready) return;
+    this.busy = true;
+    try {
+      const session: SessionRecord = {
+        planVersion: plan.value.version,
+        performedOn: this.performedOn,
+        effort: this.effort,
+        minutes: this.minutes,
+        note: this.note || null,
+        exercises: filled($state.snapshot(this.shown) as Entry[]),
+        source: 'typed',
+      };
+      const answer = await this.#post(session, sure);
+      this.doubts = answer.doubts;
+      if (answer.id === null || answer.id === undefined) return;
+      this.entries = entriesOf(plan.value.document.plan.lines);
+      [this.effort, this.minutes, this.note] = [null, null, ''];
+      await this.review();
+      toasts.done('Session logged. The proposal for the next one stands beside it.');
+    } catch (error) {
+      toasts.problem(error);
+    } finally {
+      this.busy = false;
+    }
+  }
+
+  async remove(session: SavedSession): Promise<void> {
+    await this.#quietly(async () => {
+      await ask(() =>
+        api.DELETE('/api/v1/plans/{planId}/sessions/{sessionId}', {
+          params: { path: { planId: this.id, sessionId: session.id } },
+        }),
+      );
+      const value = $state.snapshot(session.value) as SessionRecord;
+      toasts.done('Session removed.', () => void this.#quietly(() => this.#post(value, true)));
+    });
+  }
+
+  /** Changes what a logged session holds; one press takes it back. */
+  async change(session: SavedSession, exercises: LoggedExercise[]): Promise<void> {
+    const before = $state.snapshot(session.value) as SessionRecord;
+    const put = (revision: number, value: SessionRecord): Promise<SavedSession> =>
+      ask(() =>
+        api.PUT('/api/v1/plans/{planId}/sessions/{sessionId}', {
+          params: { path: { planId: this.id, sessionId: session.id } },
+          body: { revision, value },
+        }),
+      );
+    await this.#quietly(async () => {
+      const saved = await put(session.revision, { ...before, exercises });
+      toasts.done('The session is changed.', () => void this.#quietly(() => put(saved.revision, before)));
+    });
+  }
+
+  /** Accepts proposals, as they are or as the coach changed them: a new version of the plan. */
+  async accept(proposals: Proposal[], changed: Record<string, HomeEdit>): Promise<void> {
+    const { plan } = this;
+    if (!plan || this.busy) return;
+    this.busy = true;
+    try {
+      const document = $state.snapshot(plan.value.document) as SavedPlan['value']['document'];
+      const request = accepting(document, $state.snapshot(proposals) as Proposal[], changed);
+      this.plan = await ask(() =>
+        api.POST('/api/v1/plans/{id}/versions', {
+          params: { path: { id: this.id } },
+          body: { revision: plan.revision, title: document.title, note: 'next session accepted', request },
+        }),
+      );
+      this.entries = entriesOf(this.plan.value.document.plan.lines);
+      await this.review();
+      toasts.done(
+        `Accepted: version ${this.plan.value.version} is what to do next.`,
+        () => void this.#undo(),
+      );
+    } catch (error) {
+      const theirs = conflictOf<SavedPlan>(error);
+      if (theirs) this.plan = theirs;
+      toasts.problem(
+        theirs
+          ? 'The plan was changed elsewhere meanwhile; its newest version is shown now. Look at it and accept again.'
+          : error,
+      );
+    } finally {
+      this.busy = false;
+    }
+  }
+
+  async #undo(): Promise<void> {
+    await this.#quietly(async () => {
+      const { plan } = this;
+      if (!plan) return;
+      this.plan = await ask(() =>
+        api.POST('/api/v1/plans/{id}/undo', {
+          params: { path: { id: this.id } },
+          body: { revision: plan.revision },
+        }),
+      );
+      this.entries = entriesOf(this.plan.value.document.plan.lines);
+    });
+  }
+
+  /** The day that comes after the one logged last. */
+  #openNextDay(): void {
+    const last = this.sessions[0]?.value.exercises[0]?.line;
+    const day = this.entries.find((e) => e.line === last)?.day;
+    const at = this.days.findIndex((d) => d.index === day);
+    this.dayIndex = this.days[(at + 1) % Math.max(1, this.days.length)]?.index ?? 0;
+  }
+
+  #post(session: SessionRecord, sure: boolean): Promise<{ id?: number | null; doubts: LogDoubt[] }> {
+    return ask(() =>
+      api.POST('/api/v1/plans/{planId}/sessions', {
+        params: { path: { planId: this.id } },
+        body: { session, sure },
+      }),
+    );
+  }
+
+  async #quietly(what: () => Promise<unknown>): Promise<void> {
+    try {
+      await what();
+    } catch (error) {
+      toasts.problem(error);
+    }
+
+    await this.review().catch((error: unknown) => toasts.problem(error));
+  }
+}
