@@ -15,7 +15,11 @@ namespace Ingegno.Core.Progressing;
 /// <param name="Harder">Next harder exercise that can be done here; null when there is none.</param>
 /// <param name="Easier">Next easier exercise that can be done here; null when there is none.</param>
 public sealed record ProgressionContext(
-    HomeExercise Home, Exercise Exercise, ImmutableArray<(ReachableLoad Load, double SystemKg)> Loads, Exercise? Harder, Exercise? Easier);
+    HomeExercise Home, Exercise Exercise, ImmutableArray<(ReachableLoad Load, double SystemKg)> Loads, Exercise? Harder, Exercise? Easier)
+{
+    /// <summary>What a tempo costs in reps; null to count it as nothing.</summary>
+    public TempoCost? TempoCost { get; init; }
+}
 
 /// <summary>
 /// Double progression inside the rep zone, in the order of the trade (handbook 05, common practice): more load if
@@ -39,8 +43,11 @@ public static class DoubleProgression
     /// <summary>What stays of the load after a missed week (handbook 05, common practice).</summary>
     public const double AfterMissedWeek = 0.90;
 
-    /// <summary>More in reserve than planned from which a set was too easy.</summary>
-    private const int TooMuchInReserve = 3;
+    /// <summary>More in reserve than planned from which a line was too easy.</summary>
+    private const double TooMuchInReserve = 1.5;
+
+    /// <summary>Share of the reps left over that is believed: the farther from failure, the poorer the guess (own estimate).</summary>
+    private const double TrustInGuess = 0.7;
 
     /// <summary>Reps above what was expected from which somebody should look, as a factor.</summary>
     private const double FarAboveExpected = 1.4;
@@ -63,7 +70,7 @@ public static class DoubleProgression
             return say.Keep(Decision.Wait, "Nothing logged yet: do it as written.");
         }
 
-        return Pain(say, context, history) ?? Away(say, history) ?? Form(say, context, history) ?? Effort(say, context, history, sets);
+        return Pain(say, context, history) ?? Away(say, history) ?? say.Resume() ?? Form(say, context, history) ?? Effort(say, context, history, sets);
     }
 
     /// <summary>Half the sets at the same load, for the given reason.</summary>
@@ -123,24 +130,34 @@ public static class DoubleProgression
 
         // The open last set is a test, not part of the zone.
         var working = dose.LastSetOpen ? sets.RemoveAt(sets.Length - 1) : sets;
-        var fewest = working.Select(s => s.Reps).DefaultIfEmpty(sets[0].Reps).Min();
-        var reserve = working.Where(s => s.Rir is not null).Select(s => s.Rir!.Value).DefaultIfEmpty(dose.Rir).Min();
+        var reps = working.Select(s => s.Reps).DefaultIfEmpty(sets[0].Reps).ToList();
+        var (fewest, most) = (reps.Min(), reps.Max());
+
+        // The last sets always come closer to failure than the first: the mean tells how hard the line was.
+        var reserve = working.Where(s => s.Rir is not null).Select(s => (double)s.Rir!.Value).DefaultIfEmpty(dose.Rir).Average();
+        if (most < bottom && bottom - fewest >= 2)
+        {
+            return say.TechniqueOff(most) ?? say.TooHeavy(most, $"{most} reps in the best set, {bottom} wanted: too heavy for now.");
+        }
+
         if (fewest < bottom)
         {
-            return bottom - fewest >= 3
-                ? say.TechniqueOff(fewest) ?? say.Lighter(Decision.StepBack, $"{fewest} reps in the hardest set, {bottom} wanted: too heavy for now.")
-                : say.Unstick(history, $"{fewest} reps in the hardest set, {bottom} wanted") ?? say.Keep(Decision.Repeat, $"{fewest} reps in the hardest set, {bottom} wanted: the same again until all sets get there.");
+            var short_ = $"{fewest} reps in the hardest set, {bottom} wanted";
+            return history.Stalled ? say.TooHeavy(most, $"Flat for {LineHistory.SessionsOfStall} sessions with {short_}: a little lighter, and up again from there.")
+                : (bottom - fewest >= 2 ? say.LongerRest(short_) : null) ?? say.Keep(Decision.Repeat, $"{short_}: the same again until all sets get there.");
         }
 
         if (reserve + 1 < dose.Rir)
         {
             return say.Unstick(history, "All reps done, with nothing to spare")
-                ?? say.Keep(Decision.Repeat, $"All reps done, but with {reserve} in reserve instead of {dose.Rir}: the same again until it is easier.");
+                ?? say.Keep(Decision.Repeat, $"All reps done, but with {Words.Number(reserve)} in reserve instead of {dose.Rir}: the same again until it is easier.");
         }
 
-        // Reps that were clearly left over count as done: too easy is as much a finding as too hard.
-        var able = reserve - dose.Rir >= TooMuchInReserve ? fewest + reserve - dose.Rir : fewest;
-        return able >= top ? say.Raise(able) : say.Unstick(history, "All reps done") ?? say.Reps(Math.Min(able + 1, top));
+        // Reps clearly left over count as done in part: too easy is as much a finding as too hard, but a guess of many is a poor one.
+        var over = reserve - dose.Rir;
+        var able = over >= TooMuchInReserve ? fewest + (int)(over * TrustInGuess) : fewest;
+        var spare = working.All(s => s.Rir is null or > 0);
+        return able >= top ? say.Raise(able, over) : say.Unstick(history, "All reps done") ?? say.Reps(Math.Min(able + 1, top), spare);
     }
 
     /// <summary>The rep zone: the prescribed range, or four reps up from a single figure; for the bottom of a moved target, the target.</summary>

@@ -30,9 +30,31 @@ public sealed class LogTable(ExerciseNames names)
 
     private static readonly ImmutableDictionary<string, string> Heads = new Dictionary<string, string>
     {
-        ["date"] = "date", ["day"] = "date", ["performed on"] = "date", ["exercise"] = "exercise", ["name"] = "exercise", ["reps"] = "reps", ["rep"] = "reps",
-        ["seconds"] = "reps", ["sets"] = "sets", ["log"] = "sets", ["load"] = "load", ["load kg"] = "load", ["kg"] = "load", ["weight"] = "load", ["weight kg"] = "load",
-        ["lb"] = "pounds", ["load lb"] = "pounds", ["weight lb"] = "pounds", ["rir"] = "rir", ["reserve"] = "rir", ["rpe"] = "rpe", ["pain"] = "pain", ["joint"] = "joint", ["where"] = "joint", ["effort"] = "effort",
+        ["date"] = "date",
+        ["day"] = "date",
+        ["performed on"] = "date",
+        ["exercise"] = "exercise",
+        ["name"] = "exercise",
+        ["reps"] = "reps",
+        ["rep"] = "reps",
+        ["seconds"] = "reps",
+        ["sets"] = "sets",
+        ["log"] = "sets",
+        ["load"] = "load",
+        ["load kg"] = "load",
+        ["kg"] = "load",
+        ["weight"] = "load",
+        ["weight kg"] = "load",
+        ["lb"] = "pounds",
+        ["load lb"] = "pounds",
+        ["weight lb"] = "pounds",
+        ["rir"] = "rir",
+        ["reserve"] = "rir",
+        ["rpe"] = "rpe",
+        ["pain"] = "pain",
+        ["joint"] = "joint",
+        ["where"] = "joint",
+        ["effort"] = "effort",
     }.ToImmutableDictionary();
 
     /// <summary>What a table would bring in for a plan.</summary>

@@ -28,16 +28,29 @@ public sealed class NextSession(Trade trade)
         ArgumentNullException.ThrowIfNull(place);
         ArgumentNullException.ThrowIfNull(lines);
         ArgumentNullException.ThrowIfNull(log);
+        return Decide(Contexts(client, place, lines), MatchedLogs.Of(lines, log).Sessions, today);
+    }
+
+    /// <summary>What the progression knows of every exercise of a plan beside its log.</summary>
+    public ImmutableArray<(int Line, ProgressionContext Context)> Contexts(ClientProfile client, PlaceKit place, IEnumerable<HomeLine> lines)
+    {
+        ArgumentNullException.ThrowIfNull(client);
+        ArgumentNullException.ThrowIfNull(lines);
         var kit = new KitAtPlace(place, trade.KitKinds);
         var resistance = new ResistanceMatch(kit, new ReachableLoads(kit), client, new ClientStrength(client, trade.Strength), trade);
-        var past = MatchedLogs.Of(lines, log).Sessions.Where(s => s.Day <= today).OrderByDescending(s => s.Day).ToList();
-        var decided = (from line in lines
-                       from home in line.Chosen?.Exercises ?? []
-                       where trade.Catalogue.Find(home.ExerciseId) is not null // a practice may have removed its own
-                       let history = History(line.Gym.Line, home.ExerciseId, past, today)
-                       let context = Context(home, client, kit, resistance)
-                       select (Context: context, History: history, Proposal: DoubleProgression.Next(line.Gym.Line, context, history))).ToList();
-        var tired = Tired(past, [.. decided.Select(d => d.History)]);
+        return [.. from line in lines
+                   from home in line.Chosen?.Exercises ?? []
+                   where trade.Catalogue.Find(home.ExerciseId) is not null // a practice may have removed its own
+                   select (line.Gym.Line, Context(home, client, kit, resistance))];
+    }
+
+    /// <summary>Decides the next session from logs whose lines are those of the contexts.</summary>
+    public ImmutableArray<Proposal> Decide(ImmutableArray<(int Line, ProgressionContext Context)> contexts, IEnumerable<LoggedSession> log, DateOnly today)
+    {
+        var past = log.Where(s => s.Day <= today).OrderByDescending(s => s.Day).ToList();
+        var decided = contexts.Select(c => (c.Line, c.Context, History: History(c.Line, c.Context.Home.ExerciseId, past, today)))
+            .Select(c => (c.Context, c.History, Proposal: DoubleProgression.Next(c.Line, c.Context, c.History))).ToList();
+        var tired = Tired(past, [.. decided.Where(d => !Rested(d.Context.Home, d.History)).Select(d => d.History)]);
         return [.. decided.Select(d => tired is not null && MayDeload(d.Proposal) ? DoubleProgression.Deload(d.Proposal.Line, d.Context, d.History, tired) : d.Proposal)];
     }
 
@@ -68,9 +81,13 @@ public sealed class NextSession(Trade trade)
             : null;
     }
 
+    /// <summary>A lighter week lies among the last sessions, or is planned: it must show first.</summary>
+    private static bool Rested(HomeExercise home, LineHistory history) =>
+        home.Dose.SetsBefore is not null || history.Days.Take(LineHistory.SessionsOfStall + 1).Any(d => d.Sets.Length * 2 <= home.Dose.Sets);
+
     /// <summary>Pain and a return come before a lighter week; what was not logged waits.</summary>
     private static bool MayDeload(Proposal proposal) =>
-        proposal.Decision is not (Decision.Wait or Decision.Swap or Decision.Ease or Decision.EaseIn);
+        proposal.Decision is not (Decision.Wait or Decision.Swap or Decision.Ease or Decision.EaseIn or Decision.Resume);
 
     private ProgressionContext Context(HomeExercise home, ClientProfile client, KitAtPlace kit, ResistanceMatch resistance)
     {
@@ -80,7 +97,8 @@ public sealed class NextSession(Trade trade)
             exercise,
             SetupLoads.Of(home, trade.Catalogue, kit, resistance)?.Loads ?? [],
             Possible(exercise.Harder, client, kit),
-            Possible(exercise.Easier, client, kit));
+            Possible(exercise.Easier, client, kit))
+        { TempoCost = trade.TempoCost };
     }
 
     private Exercise? Possible(string? id, ClientProfile client, KitAtPlace kit) =>

@@ -35,8 +35,14 @@ public enum Decision
     /// <summary>After a week or more away: the week again, a tenth lighter.</summary>
     EaseIn,
 
+    /// <summary>The first set is there, the last fall off: rest longer.</summary>
+    LongerRest,
+
     /// <summary>Half the sets, the same load.</summary>
     Deload,
+
+    /// <summary>The lighter week is done: the full sets again.</summary>
+    Resume,
 
     /// <summary>Far more than expected: look at the form before anything is raised.</summary>
     CheckForm,

@@ -13,6 +13,18 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
     /// <summary>Past four sets another exercise does more (common practice: 2–6, mostly 3–4).</summary>
     private const int MostSets = 4;
 
+    /// <summary>A longer rest comes in steps of half a minute, to three minutes: that leaves nine tenths (handbook 04).</summary>
+    private const int RestStep = 30;
+    private const int LongestRest = 180;
+
+    /// <summary>Steps of a slow lowering, s (handbook 04).</summary>
+    private const int SlowStep = 3;
+    private const int SlowestStep = 5;
+
+    /// <summary>Loads nearer to one another than this are one to a client.</summary>
+    private const double LeastStepUp = 1.01;
+    private const double LeastStepDown = 0.985;
+
     private readonly Dose _dose = context.Home.Dose with { Zone = context.Home.Dose.Zone ?? context.Home.Dose.Target };
     private readonly double _usedKg = sets.IsDefaultOrEmpty ? context.Home.ExternalKg : sets.Select(s => s.LoadKg ?? context.Home.ExternalKg).Max();
 
@@ -20,7 +32,8 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
 
     public Proposal Lighter(Decision decision, string reason, bool flag = false)
     {
-        var lighter = context.Loads.LastOrDefault(l => l.Load.MassKg < _usedKg - 0.05);
+        var here = Here();
+        var lighter = context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown).OrderByDescending(l => l.SystemKg).FirstOrDefault();
         if (lighter.Load is not null)
         {
             return Make(decision, $"{reason} Next: {LoadName(lighter.Load)}.", _dose, lighter.Load, flag);
@@ -35,7 +48,8 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
     public Proposal EaseIn(string reason)
     {
         var here = Here();
-        var lighter = context.Loads.LastOrDefault(l => l.Load.MassKg < _usedKg - 0.05 && l.SystemKg >= here.SystemKg * (DoubleProgression.AfterMissedWeek - 0.06));
+        var lighter = context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown && l.SystemKg >= here.SystemKg * (DoubleProgression.AfterMissedWeek - 0.06))
+            .OrderByDescending(l => l.SystemKg).FirstOrDefault();
         if (lighter.Load is not null)
         {
             return Make(Decision.EaseIn, $"{reason} Next: {LoadName(lighter.Load)}.", _dose, lighter.Load, false);
@@ -46,18 +60,34 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
         return Make(Decision.EaseIn, reason, dose, here.Load, false);
     }
 
-    /// <summary>Without the technique the reps would be there: it goes before the load does. Null when there is none to take off.</summary>
-    public Proposal? TechniqueOff(int fewest)
+    /// <summary>
+    /// Without the technique, or with a shorter one, the reps would be there: it goes before the load does. Null when there is none.
+    /// </summary>
+    /// <param name="most">Reps of the best set.</param>
+    public Proposal? TechniqueOff(int most)
     {
-        var slow = Tempo.TryParse(_dose.Tempo, out var tempo) && tempo.Eccentric >= 3;
-        if (_dose.Scheme is not null || (_dose.Techniques.IsEmpty && !slow) || _dose.Timed)
+        var tempo = Tempo.TryParse(_dose.Tempo, out var read) ? read : Tempo.Usual;
+        if (_dose.Scheme is not null || _dose.Timed || (_dose.Techniques.IsEmpty && tempo.Eccentric < SlowStep))
         {
             return null;
         }
 
-        var plain = _dose with { Techniques = [], Instructions = [], Tempo = Tempo.Usual.ToString() };
-        return Make(Decision.TechniqueOff, $"{fewest} reps in the hardest set, {_dose.Target.Min} wanted: straight sets again at this load, the technique comes back later.", plain, Here().Load, false);
+        var shorter = tempo with { Eccentric = SlowStep };
+        var eases = _dose.Techniques.Length <= 1 && tempo.Eccentric > SlowStep && most * Left(shorter) / Left(tempo) >= _dose.Target.Min;
+        var plain = eases
+            ? _dose with { Techniques = [], Instructions = [], Tempo = shorter.ToString() }
+            : _dose with { Techniques = [], Instructions = [], Tempo = Tempo.Usual.ToString() };
+        var what = eases ? "three seconds down" : "straight sets again";
+        return Make(Decision.TechniqueOff, $"{most} reps in the best set, {_dose.Target.Min} wanted: {what} at this load, the rest comes back later.", plain, Here().Load, false);
     }
+
+    /// <summary>Far from the reps wanted an easier exercise, else a lighter load.</summary>
+    /// <param name="most">Reps of the best set.</param>
+    /// <param name="reason">Why.</param>
+    public Proposal TooHeavy(int most, string reason) =>
+        context.Easier is { } easier && most * 2 <= _dose.Target.Min && !context.Loads.Any(l => l.SystemKg < Here().SystemKg * LeastStepDown)
+            ? Make(Decision.StepBack, $"{reason} There is no lighter load here: {easier.Name}, until the reps are there.", _dose, Here().Load, true) with { ToExerciseId = easier.Id }
+            : Lighter(Decision.StepBack, reason);
 
     /// <summary>Flat for three sessions: a set more, then another exercise. Null when there is no stall.</summary>
     public Proposal? Unstick(LineHistory history, string now)
@@ -80,22 +110,53 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
 
     /// <summary>Half the sets at the same load.</summary>
     public Proposal Deload(string reason) =>
-        Make(Decision.Deload, reason, _dose with { Sets = Math.Max(1, (int)Math.Ceiling(_dose.Sets / 2.0)), LastSetOpen = false }, Here().Load, false);
+        Make(Decision.Deload, reason, _dose with { Sets = Math.Max(1, (int)Math.Ceiling(_dose.Sets / 2.0)), SetsBefore = _dose.Sets, LastSetOpen = false }, Here().Load, false);
 
-    public Proposal Reps(int reps)
+    /// <summary>Half a minute more rest, where there is room for it; null where the rest is long already.</summary>
+    public Proposal? LongerRest(string short_)
     {
-        var target = _dose.Target.IsOpen ? _dose.Target : new SetTarget(reps, Math.Max(reps, _dose.Zone!.Max));
-        return Make(Decision.MoreReps, $"All sets done with enough in reserve: {(_dose.Timed ? "a little longer" : "one rep more per set")}.", _dose with { Target = target }, Here().Load, false);
+        var longer = Math.Min(LongestRest, _dose.RestSeconds + RestStep);
+        return _dose.RestSeconds >= LongestRest || _dose.Timed ? null
+            : Make(Decision.LongerRest, $"{short_}: the first set is there, the last fall off. Rest {longer} s.", _dose with { RestSeconds = longer }, Here().Load, false);
     }
 
-    /// <summary>The zone is full: load, else set, else rung, else tempo.</summary>
-    public Proposal Raise(int reps)
+    /// <summary>The full sets again after a lighter week; null outside one.</summary>
+    public Proposal? Resume() => _dose.SetsBefore is { } full
+        ? Make(Decision.Resume, $"The lighter week is done: {Words.Count(full, "set")} again from where you were.", _dose with { Sets = full, SetsBefore = null }, Here().Load, false)
+        : null;
+
+    /// <summary>A rep more: in every set, or where one ended at failure, in the sets that have it.</summary>
+    public Proposal Reps(int reps, bool everySet)
+    {
+        var least = everySet ? reps : reps - 1;
+        var target = _dose.Target.IsOpen ? _dose.Target : new SetTarget(Math.Max(1, least), Math.Max(reps, _dose.Zone!.Max > _dose.Zone.Min ? _dose.Zone.Max : reps));
+        var what = _dose.Timed ? "a little longer" : reps > _dose.Target.Min + 1 ? $"on to {reps}" : "one rep more per set";
+        return Make(
+            Decision.MoreReps, everySet ? $"All sets done with enough in reserve: {what}." : "All sets done, the last with nothing left: a rep more in the sets that have it.",
+            _dose with { Target = target }, Here().Load, false);
+    }
+
+    /// <summary>The zone is full: load, else set, else rung, else tempo. What was far too easy gets harder before it gets more.</summary>
+    /// <param name="reps">Reps that every set had.</param>
+    /// <param name="over">Reps in reserve beyond what was planned.</param>
+    public Proposal Raise(int reps, double over = 0)
     {
         var here = Here();
-        var heavier = context.Loads.FirstOrDefault(l => l.SystemKg > here.SystemKg * 1.005 && l.Load.MassKg > _usedKg + 0.05);
+        var heavier = context.Loads.Where(l => l.SystemKg > here.SystemKg * LeastStepUp).OrderBy(l => l.SystemKg).FirstOrDefault();
         if (heavier.Load is not null && context.Exercise.Strength is { } strength)
         {
             return Heavier(reps, here, heavier, strength.Curve);
+        }
+
+        var easy = over >= 2;
+        if (easy && context.Harder is { } rung)
+        {
+            return NextRung(rung, "The zone is full with much to spare, and there is no next load here");
+        }
+
+        if (easy && Slower(reps + over, here, "The zone is full with much to spare, and there is no next load or variation here. ") is { } slower)
+        {
+            return slower;
         }
 
         if (_dose.Sets < MostSets)
@@ -105,11 +166,20 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
 
         if (context.Harder is { } harder)
         {
-            return Make(Decision.NextRung, $"The zone is full, with no next load and enough sets: step up to {harder.Name}, in good form and without pain.", _dose, here.Load, false) with { ToExerciseId = harder.Id };
+            return NextRung(harder, "The zone is full, with no next load and enough sets");
         }
 
-        return Slower(here);
+        return Slower(reps + over, here, "The zone is full, with no next load, set or variation here. ") ?? MoreThanZone(reps, here);
     }
+
+    private Proposal NextRung(Exercise harder, string because) =>
+        Make(Decision.NextRung, $"{because}: step up to {harder.Name}, in good form and without pain.", _dose, Here().Load, false) with { ToExerciseId = harder.Id };
+
+    /// <summary>Nothing can be made harder yet: reps past the zone, up to where more stop helping.</summary>
+    private Proposal MoreThanZone(int reps, (ReachableLoad Load, double SystemKg) here) =>
+        reps < DosePrescriber.MostUsefulReps && !_dose.Timed
+            ? Make(Decision.MoreReps, "The zone is full and nothing here makes it harder by a small step: reps past the zone, until a slower tempo is earned.", _dose with { Target = new SetTarget(_dose.Zone!.Max, Math.Max(reps, _dose.Zone.Max) + 2) }, here.Load, false)
+            : Make(Decision.Repeat, "The zone is full, and this kit has no next step. Hold this level, and see what a small purchase would open.", _dose, here.Load, true);
 
     private Proposal Heavier(int reps, (ReachableLoad Load, double SystemKg) here, (ReachableLoad Load, double SystemKg) heavier, CurveKind curve)
     {
@@ -120,24 +190,35 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
         if (step > DoubleProgression.LargestFreeStep && reps < needed)
         {
             return needed <= DosePrescriber.MostUsefulReps
-                ? Make(Decision.MoreReps, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)} of what you move: {needed} reps here earn {wanted} there.", _dose with { Target = new SetTarget(reps + 1, Math.Max(reps + 1, Math.Min(needed, reps + 2))) }, here.Load, false)
-                : Slower(here, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)}: too far to bridge by reps. ");
+                ? Make(Decision.MoreReps, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)} of what you move: {needed} reps here earn {wanted} there.", _dose with { Target = new SetTarget(Math.Max(zone.Max, Math.Min(reps, zone.Max + 1)), Math.Max(reps + 1, Math.Min(needed, reps + 2))) }, here.Load, false)
+                : Slower(reps, here, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)}: too far to bridge by reps. ") ?? MoreThanZone(reps, here);
         }
 
         var bottom = _dose.Target.IsOpen ? _dose : _dose with { Target = zone };
         return Make(Decision.MoreLoad, $"All sets at the top of the zone: {LoadName(heavier.Load)} next, {Words.Percent(step)} more of what you move, back to {wanted} reps.", bottom, heavier.Load, false);
     }
 
-    private Proposal Slower((ReachableLoad Load, double SystemKg) here, string because = "The zone is full, with no next load, set or variation here. ")
+    /// <summary>
+    /// The slowest lowering that still leaves the bottom of the zone, five seconds or three; null when neither does or it is slow
+    /// already. Five down is the standard step when the load cannot rise (handbook 04), taken as far as the reps bear it.
+    /// </summary>
+    private Proposal? Slower(double able, (ReachableLoad Load, double SystemKg) here, string because)
     {
         var tempo = Tempo.TryParse(_dose.Tempo, out var read) ? read : Tempo.Usual;
-        if (_dose.Timed || tempo.Eccentric >= 5)
+        var zone = _dose.Zone!;
+        foreach (var seconds in new[] { SlowestStep, SlowStep }.Where(s => s > tempo.Eccentric && !_dose.Timed))
         {
-            return Make(Decision.Repeat, because + "Hold this level, and see what a small purchase would open.", _dose, here.Load, true);
+            var slower = tempo with { Eccentric = seconds };
+            if (((able + _dose.Rir) * Left(slower) / Left(tempo)) - _dose.Rir >= (zone.IsOpen ? 1 : zone.Min))
+            {
+                return Make(Decision.TechniqueOn, $"{because}{(seconds == SlowestStep ? "Five" : "Three")} seconds down, reps back to the bottom.", _dose with { Tempo = slower.ToString(), Target = zone }, here.Load, false);
+            }
         }
 
-        return Make(Decision.TechniqueOn, because + "Five seconds down, reps back to the bottom.", _dose with { Tempo = (tempo with { Eccentric = 5 }).ToString(), Target = _dose.Zone! }, here.Load, false);
+        return null;
     }
+
+    private double Left(Tempo tempo) => context.TempoCost?.Of(tempo) ?? 1;
 
     private (ReachableLoad Load, double SystemKg) Here()
     {

@@ -22,6 +22,9 @@ public sealed record HomeEdit
     /// <summary>Zone in which the target moves; null when the target is the zone.</summary>
     public SetTarget? Zone { get; init; }
 
+    /// <summary>Sets before a lighter week halved them; null outside one.</summary>
+    public int? SetsBefore { get; init; }
+
     /// <summary>Tempo in the form 3-1-X-0.</summary>
     public string? Tempo { get; init; }
 

@@ -50,6 +50,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, Trade trade, KitAt
             Sets = edit.Sets ?? changed.Dose.Sets,
             Target = edit.Target ?? changed.Dose.Target,
             Zone = edit.Zone,
+            SetsBefore = edit.SetsBefore,
             RestSeconds = edit.RestSeconds ?? changed.Dose.RestSeconds,
             Rir = edit.Rir ?? changed.Dose.Rir,
             Reason = "Set by the coach.",

@@ -4,6 +4,7 @@ using Ingegno.Core;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Progressing;
 using Ingegno.Core.Rebuilding;
+using Ingegno.Simulation;
 using Ingegno.Storage;
 using Ingegno.Web.Features;
 using Microsoft.AspNetCore.Identity;
@@ -17,17 +18,19 @@ public sealed record DemoClub(DemoCoach Coach, ImmutableArray<DemoMember> Member
 /// <summary>The demo coach; the password is for the demo alone and is printed at its start.</summary>
 public sealed record DemoCoach(string Name, string Email, string Password);
 
-/// <summary>A member with places and gym weeks, and whether a plan is made at the start.</summary>
-public sealed record DemoMember(
-    ClientRecord Client, ImmutableArray<PlaceKit> Places, ImmutableArray<GymWeek> GymWeeks, bool Planned = false, ImmutableArray<DemoSet> Log = default);
+/// <summary>A member with places and gym weeks, and what was trained at home so far; null when no plan was made yet.</summary>
+public sealed record DemoMember(ClientRecord Client, ImmutableArray<PlaceKit> Places, ImmutableArray<GymWeek> GymWeeks, DemoHistory? History = null);
 
-/// <summary>Sets done in the demo session on a gym line, as reps and RIR.</summary>
-public sealed record DemoSet(int Line, int Reps, int Rir);
+/// <summary>Weeks trained at home by a simulated trainee.</summary>
+/// <param name="Weeks">How many weeks up to today.</param>
+/// <param name="Seed">Seed of its noise.</param>
+/// <param name="Traits">How it answers to training, and what happens to it.</param>
+public sealed record DemoHistory(int Weeks, int Seed, TraineeTraits Traits);
 
 /// <summary>Fills an empty database with the demo club, always with the same data.</summary>
 public sealed class DemoSeeder(
     IOptions<IngegnoOptions> options, CoachStore coaches, ClientStore clients, PlaceStore places, GymWeekStore weeks, PlanStore plans,
-    LogStore logs, IPasswordHasher<Coach> hasher, TimeProvider clock)
+    LogStore logs, PulseStore pulses, IPasswordHasher<Coach> hasher, TimeProvider clock)
 {
     private static readonly Lazy<DemoClub> Club = new(() =>
     {
@@ -60,7 +63,7 @@ public sealed class DemoSeeder(
         var client = clients.Add(coach, member.Client).Id;
         var placeIds = member.Places.Select(p => places.Add(coach, client, p)!.Id).ToList();
         var weekIds = member.GymWeeks.Select(d => weeks.Add(coach, client, d)!.Id).ToList();
-        if (!member.Planned)
+        if (member.History is not { } history)
         {
             return;
         }
@@ -71,20 +74,56 @@ public sealed class DemoSeeder(
             Kit = member.Places[0],
             GymLines = [.. member.GymWeeks[0].Text.Split('\n')],
         };
-        var plan = plans.Add(coach, client, placeIds[0], weekIds[0], PlanEndpoints.Document($"{member.GymWeeks[0].Name}, {member.Places[0].Name}", request, new RebuildEngine(Trade.Shipped)))!;
-        if (!member.Log.IsDefaultOrEmpty)
-        {
-            logs.Add(coach, plan.Id, Session(plan.Value.Document.Plan, member.Log));
-        }
+        var engine = new RebuildEngine(Trade.Shipped);
+        var title = $"{member.GymWeeks[0].Name}, {member.Places[0].Name}";
+        var plan = plans.Add(coach, client, placeIds[0], weekIds[0], PlanEndpoints.Document(title, request, engine))!;
+        Train(coach, plan, history);
     }
 
-    private SessionRecord Session(HomePlan plan, ImmutableArray<DemoSet> log) => new(
-        1,
-        DateOnly.FromDateTime(clock.GetUtcNow().Date.AddDays(-2)),
-        [.. log.GroupBy(s => s.Line).Select(g => new LoggedExercise(
-            g.Key,
-            plan.Lines.First(l => l.Gym.Line == g.Key).Chosen!.Exercises[0].ExerciseId,
-            [.. g.Select(s => new LoggedSet { Reps = s.Reps, Rir = s.Rir, Pain = 0 })]))],
-        Effort: 8,
-        Minutes: 48);
+    /// <summary>Trains the plan for its weeks; the second version is what the last week trained.</summary>
+    private void Train(long coach, Saved<PlanRecord> plan, DemoHistory history)
+    {
+        var (trial, document) = (new TrainingTrial(Trade.Shipped), plan.Value.Document);
+        var request = document.Request;
+        var day = document.Plan.Lines.ToDictionary(l => l.Gym.Line, l => l.Gym.Day);
+        var first = DateOnly.FromDateTime(clock.GetUtcNow().Date).AddDays(-7 * history.Weeks);
+        var done = trial.Run(
+            trial.Plan(request, document.Plan), line => day[line], new SimulatedTrainee(Trade.Shipped, request.Client, history.Traits, history.Seed), trial.Engine(request), first,
+            history.Weeks, request.Client.DaysPerWeek);
+        var trained = request with
+        {
+            Choices = [.. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Line, Candidate(l, done.Trained)))],
+            Edits = [.. done.Trained.Select(Edit)],
+        };
+        plans.Save(coach, plan.Id, plan.Revision, "as trained in the last week", PlanEndpoints.Document(document.Title, trained, new RebuildEngine(Trade.Shipped)));
+        var sets = document.Plan.Lines.GroupBy(l => l.Gym.Day).ToDictionary(g => g.Key, g => g.Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0));
+        logs.AddAll(coach, plan.Id, done.Log.Select((s, i) => new SessionRecord(
+            i < done.Log.Length - 2 ? 1 : 2, s.Day, s.Exercises, s.Effort, 40 + (s.Effort ?? 7), PlannedSets: sets[day[s.Exercises[0].Line]])));
+        new ClientLog(Trade.Shipped, plans, logs, pulses, new NextSession(Trade.Shipped), clock).RenewPulse(coach, plan.Id);
+    }
+
+    /// <summary>The candidate of a line with the exercises that were trained in their places.</summary>
+    private static string Candidate(HomeLine line, ImmutableArray<PlannedExercise> trained)
+    {
+        var now = trained.Where(p => p.Line == line.Gym.Line).Select(p => p.Home.ExerciseId).ToList();
+        return now.Count == line.Chosen!.Exercises.Length ? string.Join('+', now) : line.Chosen.Id;
+    }
+
+    private static HomeEdit Edit(PlannedExercise trained)
+    {
+        var dose = trained.Home.Dose;
+        return new HomeEdit
+        {
+            Line = trained.Line,
+            ExerciseId = trained.Home.ExerciseId,
+            Sets = dose.Sets,
+            Target = dose.Target,
+            Zone = dose.Zone,
+            SetsBefore = dose.SetsBefore,
+            Tempo = dose.Tempo,
+            RestSeconds = dose.RestSeconds,
+            Rir = dose.Rir,
+            ExternalKg = trained.Home.ExternalKg,
+        };
+    }
 }

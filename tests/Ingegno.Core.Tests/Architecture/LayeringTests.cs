@@ -40,7 +40,7 @@ public class LayeringTests
 
     [Fact]
     public void The_web_knows_the_others() =>
-        ProjectsOf("src/Ingegno.Web/Ingegno.Web.csproj").ShouldBe(["Ingegno.Core", "Ingegno.Exchange", "Ingegno.Storage"]);
+        ProjectsOf("src/Ingegno.Web/Ingegno.Web.csproj").ShouldBe(["Ingegno.Core", "Ingegno.Exchange", "Ingegno.Simulation", "Ingegno.Storage"]);
 
     [Theory]
     [InlineData("Dapper")]

@@ -83,8 +83,9 @@ public class ReviewTests
     [Fact]
     public void Much_more_left_than_planned_counts_as_done()
     {
-        Next(Reserve(5, 9)).Decision.ShouldBe(Decision.MoreLoad, "nine done and three more than planned left: twelve were there");
-        Next(Reserve(3, 9)).Decision.ShouldBe(Decision.MoreReps);
+        Next(Reserve(7, 9)).Decision.ShouldBe(Decision.MoreLoad, "nine done and five more than planned left: at least twelve were there");
+        Next(Reserve(4, 9)).Dose.Target.Min.ShouldBe(11, "one more for the two left over, and one more");
+        Next(Reserve(3, 9)).Dose.Target.Min.ShouldBe(10);
     }
 
     [Fact]

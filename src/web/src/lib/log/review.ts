@@ -17,6 +17,7 @@ export function editOf(proposal: Proposal): HomeEdit {
     sets: dose.sets,
     target: dose.target,
     zone: dose.zone ?? null,
+    setsBefore: dose.setsBefore ?? null,
     tempo: dose.tempo,
     techniques: proposal.decision === 'technique-off' ? [] : null,
     restSeconds: dose.restSeconds,
