@@ -49,7 +49,7 @@ public sealed class EngineAccepted(NextSession engine, Func<PlannedExercise, str
         var proposals = engine.Decide([.. plan.Select(p => (p.Line, p.Context))], log, today);
         return [.. plan.Zip(proposals, (planned, proposal) =>
             proposal.ToExerciseId is not { } other ? planned.With(proposal.Dose, proposal.ExternalKg)
-            : stepTo(planned, other) ?? planned.With(PlannedExercise.Longer(planned.Home.Dose, 2), planned.Home.ExternalKg))]; // no such step here: more reps
+            : stepTo(planned, other) ?? planned)];
     }
 }
 

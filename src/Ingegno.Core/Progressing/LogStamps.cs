@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Catalogue;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Loading;
@@ -32,13 +33,21 @@ public sealed class LogStamps
         _planned = lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Line, Home: e))).ToLookup(e => e.Home.ExerciseId);
     }
 
-    /// <summary>The exercise with every set stamped; one that the plan does not have stays as it is.</summary>
+    /// <summary>
+    /// The exercise with every set stamped; one that the plan does not have, for instance taken on the day, as its first set-up
+    /// that this kit allows, without planned figures.
+    /// </summary>
     public LoggedExercise Stamp(LoggedExercise logged)
     {
         ArgumentNullException.ThrowIfNull(logged);
-        if (Home(logged) is not { } home || logged.Sets.IsDefaultOrEmpty)
+        if (logged.Sets.IsDefaultOrEmpty)
         {
             return logged;
+        }
+
+        if (Home(logged) is not { } home)
+        {
+            return logged with { Sets = [.. logged.Sets.Select(s => s with { Stamp = Unplanned(logged.ExerciseId, s.LoadKg) })] };
         }
 
         var system = System(home);
@@ -54,6 +63,22 @@ public sealed class LogStamps
         return Home(logged) is { } home
             ? (home, SetupLoads.Of(home, _trade.Catalogue, _kit, _resistance)?.Loads.Select(l => (double?)l.Load.MassKg).Max())
             : null;
+    }
+
+    private SetStamp? Unplanned(string exerciseId, double? loadKg)
+    {
+        if (_trade.Catalogue.Find(exerciseId) is not { Strength: not null, Measure: Measure.Reps } exercise)
+        {
+            return null;
+        }
+
+        var here = from setup in exercise.Setups
+                   let fit = _kit.Meets(setup.Needs)
+                   where fit.Possible
+                   from option in _resistance.Options(setup.Load)
+                   select (Setup: setup, fit.Bindings, Option: option);
+        var nearest = here.DefaultIfEmpty().MinBy(h => h.Option is null ? 0 : Math.Abs(h.Option.MassKg - (loadKg ?? 0)));
+        return nearest.Option is null ? null : new SetStamp(_resistance.SystemLoad(nearest.Setup.Load, nearest.Bindings, nearest.Option).Kg, 1, null, null);
     }
 
     private HomeExercise? Home(LoggedExercise logged)

@@ -4,6 +4,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Loading;
 using Ingegno.Core.Matching;
+using Ingegno.Core.Prescribing;
 using Ingegno.Core.Rebuilding;
 using Ingegno.Core.Strength;
 
@@ -14,6 +15,9 @@ public sealed class NextSession(Trade trade)
 {
     /// <summary>Effort of a session from which two running ask for a lighter week, with strength falling.</summary>
     private const int HardSession = 9;
+
+    /// <summary>Fewest reps that a step to a harder exercise must leave.</summary>
+    private const double LeastRepsOfStep = 3;
 
     /// <summary>One proposal per home exercise of the plan, in its order.</summary>
     /// <param name="client">The client.</param>
@@ -96,9 +100,27 @@ public sealed class NextSession(Trade trade)
             home,
             exercise,
             SetupLoads.Of(home, trade.Catalogue, kit, resistance)?.Loads ?? [],
-            Possible(exercise.Harder, client, kit),
+            Possible(exercise.Harder, client, kit) is { } harder && Reachable(harder, client, kit, resistance, home.Dose) ? harder : null,
             Possible(exercise.Easier, client, kit))
         { TempoCost = trade.TempoCost };
+    }
+
+    /// <summary>At its lightest here the client gets at least half the reps of the zone: below that it is no step but a wall.</summary>
+    private bool Reachable(Exercise exercise, ClientProfile client, KitAtPlace kit, ResistanceMatch resistance, Dose dose)
+    {
+        if (exercise.Measure == Measure.Seconds || new ClientStrength(client, trade.Strength).For(exercise) is not { } estimate)
+        {
+            return true;
+        }
+
+        var wanted = Math.Max(LeastRepsOfStep, (dose.Zone ?? dose.Target).Min / 2.0);
+        return (from setup in exercise.Setups
+                let fit = kit.Meets(setup.Needs)
+                where fit.Possible
+                from option in resistance.Options(setup.Load)
+                let kg = resistance.SystemLoad(setup.Load, fit.Bindings, option).Kg
+                where kg > 0
+                select ClientStrength.RepsAt(estimate, kg, exercise.Strength!.Curve).Mid).Any(reps => reps >= wanted);
     }
 
     private Exercise? Possible(string? id, ClientProfile client, KitAtPlace kit) =>

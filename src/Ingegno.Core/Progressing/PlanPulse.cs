@@ -109,9 +109,9 @@ public static class Attention
                 yield return new AttentionNote(AttentionKind.Pain, $"{line.Name}: {line.Reason}");
             }
 
-            foreach (var line in pulse.Lines.Where(l => l.Stalled && l.Decision is not (Decision.Swap or Decision.Ease)))
+            foreach (var same in pulse.Lines.Where(l => l.Stalled && l.Decision is not (Decision.Swap or Decision.Ease)).GroupBy(l => l.Reason))
             {
-                yield return new AttentionNote(AttentionKind.Stall, $"{line.Name}: {line.Reason}");
+                yield return new AttentionNote(AttentionKind.Stall, $"{Words.Join([.. same.Select(l => l.Name)])}: {same.Key}");
             }
 
             foreach (var line in pulse.Lines.Where(l => l.Decision == Decision.CheckForm))

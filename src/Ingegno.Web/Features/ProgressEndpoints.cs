@@ -22,6 +22,9 @@ namespace Ingegno.Web.Features;
 /// <param name="WantedReps">Reps wanted on the next rung.</param>
 public sealed record LadderQuestion(string ExerciseId, ClientProfile Client, PlaceKit Kit, double? SystemKg = null, string? Technique = null, int WantedReps = 8);
 
+/// <summary>A ladder, or why there is none.</summary>
+public sealed record LadderAnswer(FamilyLadder? Ladder, string? Why);
+
 /// <summary>Asks for the reps that earn a jump in load.</summary>
 /// <param name="FromKg">System load now, kg.</param>
 /// <param name="ToKg">System load wanted, kg.</param>
@@ -72,16 +75,16 @@ public static class ProgressEndpoints
     {
         var progress = api.MapGroup("").WithTags("progress");
         progress.MapGet("/rep-max-formulas", () => TypedResults.Ok(RepMaxFormula.All));
-        progress.MapPost("/ladder", Ladder).Validate<LadderQuestion>().ProducesProblem(StatusCodes.Status404NotFound);
+        progress.MapPost("/ladder", Ladder).Validate<LadderQuestion>();
         progress.MapPost("/jump", Jump).Validate<JumpQuestion>();
         progress.MapGet("/clients/{clientId:long}/strength", Strength).ProducesProblem(StatusCodes.Status404NotFound);
         progress.MapGet("/clients/{clientId:long}/trends", OfClient).ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
-    private static Results<Ok<FamilyLadder>, ProblemHttpResult> Ladder(LadderQuestion asked, Ladders ladders) =>
-        ladders.Of(asked.ExerciseId, asked.Client, asked.Kit, asked.SystemKg, asked.Technique, asked.WantedReps) is { } ladder
-            ? TypedResults.Ok(ladder)
-            : Problems.Make(StatusCodes.Status404NotFound, "no-ladder", "There is no ladder for this exercise", "Its steps are not measured by a load: it moves on when the hold is long enough and comfortable.");
+    private static Ok<LadderAnswer> Ladder(LadderQuestion asked, Ladders ladders) =>
+        TypedResults.Ok(ladders.Of(asked.ExerciseId, asked.Client, asked.Kit, asked.SystemKg, asked.Technique, asked.WantedReps) is { } ladder
+            ? new LadderAnswer(ladder, null)
+            : new LadderAnswer(null, "There is no ladder for this exercise: its steps are not measured by a load. It moves on when the hold is long enough and comfortable."));
 
     private static Ok<JumpAnswer> Jump(JumpQuestion asked)
     {

@@ -89,7 +89,11 @@ public class LogReadingTests
         stamped.Sets[0].Stamp!.SystemKg.ShouldBe(curl.SystemLoadKg!.Value);
         stamped.Sets[1].Stamp!.SystemKg!.Value.ShouldBeGreaterThan(stamped.Sets[0].Stamp!.SystemKg!.Value);
         stamped.Sets[0].Stamp!.PlannedReps.ShouldBe(curl.Dose.Target.Min);
-        stamps.Stamp(new LoggedExercise(1, "squat-jump", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp.ShouldBeNull("the plan does not have it");
+        var instead = stamps.Stamp(new LoggedExercise(1, "push-up", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp!;
+        instead.SystemKg!.Value.ShouldBe(0.64 * 80, 0.5, "done instead: by its first set-up here, Ebben et al. 2011");
+        instead.PlannedReps.ShouldBeNull();
+        stamps.Stamp(new LoggedExercise(1, "plank", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp!.SystemKg.ShouldBeNull("a hold has no system load");
+        stamps.Stamp(new LoggedExercise(1, "side-plank", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp.ShouldBeNull("nor has one outside the plan");
         stamps.StraightShare(curl.Dose with { Techniques = ["slow-eccentric-5"], Tempo = "5-0-1-0" }).ShouldBe(0.65);
         stamps.StraightShare(curl.Dose with { Techniques = [], Tempo = "5-0-1-0" }).ShouldBe(0.65, "a typed tempo costs the same");
         stamps.StraightShare(curl.Dose with { Techniques = [], Tempo = "2-0-1-0" }).ShouldBe(1);

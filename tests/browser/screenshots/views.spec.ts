@@ -50,6 +50,10 @@ test('views', async ({ page, server }) => {
   await page.getByRole('heading', { name: 'Candidates' }).waitFor();
   await page.keyboard.press('ArrowDown');
   await shoot('workbench');
+  await page.keyboard.press('g');
+  await page.getByText('here', { exact: true }).waitFor();
+  await shoot('ladder');
+  await page.keyboard.press('Escape');
   await page.keyboard.press('Shift+P');
   await page
     .getByText(/on average/)
@@ -79,6 +83,9 @@ test('views', async ({ page, server }) => {
     .setInputFiles({ name: 'block.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
   await page.getByRole('button', { name: /^Bring in 1/ }).waitFor();
   await shoot('program-import');
+  await page.goto(`${server.url}/approaches?approach=tension`);
+  await page.getByRole('heading', { name: 'Phases of a block' }).waitFor();
+  await shoot('approaches');
   await page.goto(`${server.url}/check`);
   await page.getByLabel(/^For/).selectOption({ label: 'Bruno Halvorsen' });
   await page
@@ -92,8 +99,11 @@ test('views', async ({ page, server }) => {
   await page.getByRole('button', { name: 'Print' }).waitFor();
   await shoot('handout');
   await page.goto(`${server.url}/plans/${plan}/log`);
-  await page.getByRole('heading', { name: 'Next session' }).waitFor();
+  await page.getByRole('heading', { name: /^Review/ }).waitFor();
   await shoot('log');
+  await page.goto(`${server.url}/clients/1/trends`);
+  await page.getByRole('heading', { name: 'Estimated strength' }).scrollIntoViewIfNeeded();
+  await shoot('trends');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${server.url}/plans/${plan}/handout`);
   await page.getByRole('button', { name: 'Print' }).waitFor();

@@ -83,7 +83,13 @@
         <div class="mb-2 flex flex-wrap items-end gap-3">
           <label>
             <span class="label-text">Date</span>
-            <input class="input figures" type="date" required max={today} bind:value={book.performedOn} />
+            <input
+              class="input figures w-44"
+              type="date"
+              required
+              max={today}
+              bind:value={book.performedOn}
+            />
           </label>
           {#if book.days.length > 1}
             <label>

@@ -120,7 +120,7 @@
         {@const profile = row.client.profile}
         {@const todo = progress(row)}
         <li
-          class="rule-b grid items-center gap-x-6 gap-y-1 px-5 py-3 last:border-b-0 md:grid-cols-[1.3fr_1.1fr_1.4fr_15rem]"
+          class="rule-b grid items-center gap-x-6 gap-y-1 px-5 py-3 last:border-b-0 md:grid-cols-[1.3fr_1.1fr_1.2fr_18rem]"
         >
           <div class="min-w-0">
             <a
@@ -151,7 +151,9 @@
             </p>
           </div>
           <div class="flex items-center justify-end gap-4">
-            <span class={todo.todo ? 'font-semibold text-secondary' : 'soft'}>{todo.text}</span>
+            <span class={['whitespace-nowrap', todo.todo ? 'font-semibold text-secondary' : 'soft']}
+              >{todo.text}</span
+            >
             {#if row.planId}<a
                 class="btn btn-sm"
                 href={p('/plans/:id/log', { params: { id: String(row.planId) } })}>Log</a

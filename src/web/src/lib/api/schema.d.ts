@@ -2455,16 +2455,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["FamilyLadder"];
-                    };
-                };
-                /** @description Not Found */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                        "application/json": components["schemas"]["LadderAnswer"];
                     };
                 };
             };
@@ -3001,12 +2992,14 @@ export interface components {
             approach: string;
         };
         /** @enum {unknown} */
-        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "ease-in" | "deload" | "check-form" | "change" | "ease" | "swap";
+        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "ease-in" | "longer-rest" | "deload" | "resume" | "check-form" | "change" | "ease" | "swap";
         Dose: {
             /** Format: int32 */
             sets: number;
             target: components["schemas"]["SetTarget"];
             zone?: null | components["schemas"]["SetTarget"];
+            /** Format: int32 */
+            setsBefore?: null | number;
             timed: boolean;
             lastSetOpen: boolean;
             perSide: boolean;
@@ -3224,6 +3217,8 @@ export interface components {
             sets?: null | number;
             target?: null | components["schemas"]["SetTarget"];
             zone?: null | components["schemas"]["SetTarget"];
+            /** Format: int32 */
+            setsBefore?: null | number;
             tempo?: null | string;
             techniques?: null | string[];
             /** Format: int32 */
@@ -3479,6 +3474,11 @@ export interface components {
              * @default 1
              */
             reps: number;
+        };
+        /** @description A ladder, or why there is none. */
+        LadderAnswer: {
+            ladder?: null | components["schemas"]["FamilyLadder"];
+            why?: null | string;
         };
         LadderGap: {
             /** Format: int32 */

@@ -40,8 +40,10 @@
       >
       {#if other}<span class="text-[13px] text-secondary"
           >instead of {entry.name}
-          <button type="button" class="link" onclick={() => (entry.exerciseId = entry.plannedId)}
-            >as planned</button
+          <button
+            type="button"
+            class="link inline-flex min-h-6 items-center"
+            onclick={() => (entry.exerciseId = entry.plannedId)}>as planned</button
           ></span
         >{/if}
       <p class="soft text-[13px]"><span class="figures">{entry.figures}</span> · {entry.setup}</p>
@@ -74,9 +76,21 @@
               .join(', ')}</span
           >
         {:else if last}<span class="soft">last time <span class="figures">{last}</span></span>{/if}
-        <button type="button" class="link" onclick={() => void put(entry.asPlanned)}>as planned</button>
-        {#if last}<button type="button" class="link" onclick={() => void put(last)}>as last time</button>{/if}
-        <button type="button" class="link" onclick={() => (instead = !instead)}>did something else</button>
+        <button
+          type="button"
+          class="link inline-flex min-h-6 items-center"
+          onclick={() => void put(entry.asPlanned)}>as planned</button
+        >
+        {#if last}<button
+            type="button"
+            class="link inline-flex min-h-6 items-center"
+            onclick={() => void put(last)}>as last time</button
+          >{/if}
+        <button
+          type="button"
+          class="link inline-flex min-h-6 items-center"
+          onclick={() => (instead = !instead)}>did something else</button
+        >
       </p>
       {#if instead}
         <label class="mt-1 block text-[13px]"

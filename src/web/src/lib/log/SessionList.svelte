@@ -86,7 +86,7 @@
             </form>
           {:else}
             <button
-              class="block w-full cursor-text rounded text-left text-sm hover:bg-base-200"
+              class="block min-h-6 w-full cursor-text rounded py-0.5 text-left text-sm hover:bg-base-200"
               onclick={() => ([typingIn, text, wrong] = [key, setsText(exercise.sets), ''])}
             >
               {trade.exerciseName(exercise.exerciseId)}:

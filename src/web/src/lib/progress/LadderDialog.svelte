@@ -1,11 +1,10 @@
 <script lang="ts">
   import { api, ask } from '../api/client';
-  import { Problem } from '../api/problem';
   import type { ClientProfile, FamilyLadder, HomeExercise, PlaceKit } from '../api/types';
   import { toasts } from '../toasts.svelte';
   import { trade } from '../trade.svelte';
   import Dialog from '../ui/Dialog.svelte';
-  import { count, inWords, sentence } from '../words';
+  import { count, inWords } from '../words';
   import JumpTool from './JumpTool.svelte';
   import { stairs } from './stairs';
 
@@ -44,15 +43,18 @@
     ask(() => api.POST('/api/v1/ladder', { body })).then(
       (answer) => {
         if (asked !== home) return;
-        ladder = answer;
-        at = answer.next ?? answer.here ?? 0;
+        [ladder, none] = [answer.ladder ?? null, answer.why ?? ''];
+        at = ladder?.next ?? ladder?.here ?? 0;
       },
-      (error: unknown) => {
-        if (error instanceof Problem && error.code === 'no-ladder') none = `${error.title}. ${error.detail}`;
-        else toasts.problem(error);
-      },
+      (error: unknown) => toasts.problem(error),
     );
   });
+
+  /** A rung as a coach would say it. */
+  function nameOf(index: number): string {
+    const r = ladder?.rungs[index];
+    return r ? `${r.name}, ${r.techniqueLabel ?? r.setup}` : '';
+  }
 
   function key(event: KeyboardEvent): void {
     if (!ladder || at === null || (event.target as HTMLElement).tagName === 'INPUT') return;
@@ -65,17 +67,13 @@
 
 <svelte:window onkeydown={(event) => home && key(event)} />
 
-<Dialog
-  title="Ladder: {sentence(inWords(ladder?.family ?? home?.name ?? ''))}"
-  wide
-  open={home !== null}
-  {onclose}
->
+<Dialog title="Ladder of {home?.name ?? ''}" wide open={home !== null} {onclose}>
   {#if none}<p class="mt-2">{none}</p>
   {:else if !ladder}<p class="soft mt-2" role="status">Building the ladder …</p>
   {:else}
     <p class="mt-1">
-      {count(ladder.rungs.length, 'rung')} with what is at {kit.name}, easiest first. Strength rests on {ladder.restsOn}.
+      {count(ladder.rungs.length, 'rung')} of the family “{inWords(ladder.family)}” with what is at {kit.name},
+      easiest first. Strength rests on {ladder.restsOn}.
       {#if here === null}The exercise as set up is not on it.{/if}
     </p>
     <svg
@@ -173,8 +171,7 @@
         {#each ladder.gaps as gap (gap.after)}
           <li class="border-l-4 border-error pl-2">
             <button class="link text-left" onclick={() => (at = gap.after + 1)}
-              ><span class="figures">+{Math.round(gap.step * 100)} %</span> from {ladder.rungs[gap.after]
-                ?.name} to {ladder.rungs[gap.after + 1]?.name}</button
+              ><span class="figures">+{Math.round(gap.step * 100)} %</span> above {nameOf(gap.after)}</button
             >
             {gap.fill.join(' ')}
           </li>
@@ -185,6 +182,7 @@
       <h3 class="mt-4 text-base">A jump over a gap: the reps that earn it</h3>
       {#key home?.exerciseId}
         <JumpTool
+          wantedReps={Math.min(30, Math.max(1, home?.dose.target.min || 8))}
           fromKg={ladder.rungs[here].systemKg}
           toKg={ladder.rungs.slice(here + 1).find((r) => r.exerciseId === home?.exerciseId && !r.technique)
             ?.systemKg ?? Math.round(ladder.rungs[here].systemKg * 1.25)}

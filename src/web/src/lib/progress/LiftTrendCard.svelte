@@ -8,7 +8,7 @@
   }
 
   let { trend }: Props = $props();
-  const [width, height] = [420, 150];
+  const [width, height] = [300, 160];
   const chart = $derived(trendChart(trend, width, height));
   const now = $derived(trend.points.at(-1));
   const id = $props.id();
@@ -25,7 +25,7 @@
     </p>
   </div>
   <p class="soft text-[13px]">Estimated one-rep maximum as system load; rests on {trend.restsOn}.</p>
-  <div class="mt-2 grid gap-4 md:grid-cols-[minmax(0,1fr)_minmax(0,16rem)]">
+  <div class="mt-2 grid gap-4 md:grid-cols-[minmax(0,1fr)_minmax(0,17rem)]">
     <svg
       viewBox="0 0 {width} {height}"
       class="w-full"
@@ -40,7 +40,7 @@
           patternUnits="userSpaceOnUse"
           patternTransform="rotate(45)"
         >
-          <line x1="0" y1="0" x2="0" y2="6" stroke="currentColor" stroke-width="1" opacity="0.35" />
+          <line x1="0" y1="0" x2="0" y2="6" stroke="currentColor" stroke-width="1" opacity="0.55" />
         </pattern>
       </defs>
       {#each chart.ticks as tick (tick.text)}
