@@ -9,6 +9,9 @@ Console.WriteLine($"CP-SAT takes {loads[1] / loads[0]:0.0} times as long as the 
 Console.WriteLine();
 var choices = Report(ChoiceScenarios.All);
 Console.WriteLine(FormattableString.Invariant($"CP-SAT takes {choices[1] / choices[0]:0.0} times as long as the joint choice (medians of this run); {ChoiceScenarios.Gap()}"));
+Console.WriteLine();
+Report(ProgressScenarios.All);
+Console.WriteLine(ProgressScenarios.Comparison());
 
 static List<double> Report(IEnumerable<Scenario> scenarios)
 {

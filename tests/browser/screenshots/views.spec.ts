@@ -35,7 +35,6 @@ test('views', async ({ page, server }) => {
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Exercise X' }).click();
   await page.getByText(/The largest step is/).waitFor();
-  await shoot('kit-exercise');
   await page.getByRole('button', { name: 'Buy N' }).click();
   await page
     .getByText(/points of match/)
@@ -59,7 +58,6 @@ test('views', async ({ page, server }) => {
     .getByText(/on average/)
     .nth(1)
     .waitFor();
-  await shoot('two-places');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /dark theme/ }).click();
   await shoot('workbench-slate');
@@ -82,7 +80,6 @@ test('views', async ({ page, server }) => {
     .getByLabel(/^A file/)
     .setInputFiles({ name: 'block.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
   await page.getByRole('button', { name: /^Bring in 1/ }).waitFor();
-  await shoot('program-import');
   await page.goto(`${server.url}/approaches?approach=tension`);
   await page.getByRole('heading', { name: 'Phases of a block' }).waitFor();
   await shoot('approaches');
