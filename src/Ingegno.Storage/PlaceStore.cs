@@ -3,12 +3,21 @@ using Ingegno.Core.Kit;
 
 namespace Ingegno.Storage;
 
-/// <summary>A place at a glance.</summary>
-/// <param name="ClientId">Whose place.</param>
-/// <param name="Id">Key.</param>
-/// <param name="Name">Name.</param>
-/// <param name="Items">How many things stand there.</param>
-public sealed record PlaceAtAGlance(long ClientId, long Id, string Name, long Items);
+/// <summary>A place at a glance. Set by property: an empty answer of SQLite does not say that a count is a number.</summary>
+public sealed record PlaceAtAGlance
+{
+    /// <summary>Whose place.</summary>
+    public long ClientId { get; init; }
+
+    /// <summary>Key.</summary>
+    public long Id { get; init; }
+
+    /// <summary>Name.</summary>
+    public string Name { get; init; } = string.Empty;
+
+    /// <summary>How many things stand there.</summary>
+    public long Items { get; init; }
+}
 
 /// <summary>The places of a client, each with its kit.</summary>
 public sealed class PlaceStore(Database database, TimeProvider clock)

@@ -65,6 +65,38 @@ public sealed class PlanTests : IDisposable
     }
 
     [Fact]
+    public void What_a_set_was_is_kept_and_a_session_is_replaced_only_by_who_saw_it_last()
+    {
+        var plan = _db.AddPlan();
+        var set = new LoggedSet { Reps = 8, Rir = 2, Sharp = true, Stamp = new SetStamp(51.2, 0.65, 8, 2) };
+        var session = new SessionRecord(1, new DateOnly(2026, 11, 20), [new LoggedExercise(1, "push-up", [set])], PlannedSets: 14, Source: "file");
+        var id = _db.Logs.AddAll(_db.Coach, plan.Id, [session])!.Single();
+
+        var saved = _db.Logs.List(_db.Coach, plan.Id).Single();
+        saved.Value.Exercises[0].Sets.ShouldBe([set]);
+        (saved.Value.PlannedSets, saved.Value.Source).ShouldBe((14, "file"));
+        var better = session with { Exercises = [new LoggedExercise(1, "push-up", [set with { Reps = 9 }, set])] };
+        _db.Logs.Update(_db.Coach, plan.Id, id, saved.Revision, better).Outcome.ShouldBe(WriteOutcome.Done);
+        _db.Logs.Update(_db.Coach, plan.Id, id, saved.Revision, session).Outcome.ShouldBe(WriteOutcome.Conflict);
+        _db.Logs.Update(_db.Other, plan.Id, id, 2, session).Outcome.ShouldBe(WriteOutcome.NotFound);
+        _db.Logs.List(_db.Coach, plan.Id).Single().Value.Exercises[0].Sets.Length.ShouldBe(2);
+    }
+
+    [Fact]
+    public void Logs_of_a_client_come_from_all_plans_since_a_day()
+    {
+        var plan = _db.AddPlan();
+        var other = _db.Plans.Add(_db.Coach, plan.Value.ClientId, null, null, TestDatabase.Plan("Day 2"))!;
+        SessionRecord On(int day) => new(1, new DateOnly(2026, 11, day), [new LoggedExercise(1, "push-up", [new LoggedSet { Reps = day }])]);
+        _db.Logs.AddAll(_db.Coach, plan.Id, [On(1), On(10)]);
+        _db.Logs.Add(_db.Coach, other.Id, On(12));
+        _db.Logs.AddAll(_db.Coach, plan.Id, [On(13), On(14) with { PlanVersion = 9 }]).ShouldBeNull("all or none");
+
+        _db.Logs.OfClient(_db.Coach, plan.Value.ClientId, new DateOnly(2026, 11, 5)).Select(s => s.Value.PerformedOn.Day).ShouldBe([12, 10]);
+        _db.Logs.OfClient(_db.Other, plan.Value.ClientId, new DateOnly(2026, 11, 5)).ShouldBeEmpty();
+    }
+
+    [Fact]
     public void A_session_of_a_version_that_never_was_is_refused()
     {
         var plan = _db.AddPlan();

@@ -95,6 +95,9 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
         jump.GetProperty("repsNow").GetInt32().ShouldBe(18, "handbook 05");
         jump.GetProperty("neededKg").GetDouble().ShouldBe(63.3);
         (await Done(await browser.Post("/api/v1/jump", new { fromKg = 40, toKg = 80, wantedReps = 8, formula = "epley" }))).GetProperty("advice").GetString()!.ShouldContain("rungs between");
+        object Request(object client, object? edit = null) => new { client, kit = new { name = "Home", items = Array.Empty<object>() }, gymLines = new[] { "Push-up 3x8" }, edits = edit is null ? Array.Empty<object>() : [edit] };
+        await browser.Post("/api/v1/rebuild", Request(new { level = "intermediate", goal = "muscle", learned = new[] { new { anchor = "bench-press", exerciseId = "push-up", oneRepMaxKg = 0, spread = 0.1, restsOn = "x" } } })).Problem(400, "validation");
+        await browser.Post("/api/v1/rebuild", Request(new { level = "intermediate", goal = "muscle" }, new { line = 1, exerciseId = "push-up", zone = new { min = 12, max = 8 } })).Problem(400, "validation");
         await browser.Post("/api/v1/jump", new { fromKg = 0, toKg = 50, wantedReps = 8 }).Problem(400, "validation");
         await browser.Post("/api/v1/jump", new { fromKg = 40, toKg = 50, wantedReps = 8, formula = "guess" }).Problem(400, "validation");
 

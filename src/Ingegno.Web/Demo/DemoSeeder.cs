@@ -95,11 +95,12 @@ public sealed class DemoSeeder(
             Choices = [.. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Line, Candidate(l, done.Trained)))],
             Edits = [.. done.Trained.Select(Edit)],
         };
-        plans.Save(coach, plan.Id, plan.Revision, "as trained in the last week", PlanEndpoints.Document(document.Title, trained, new RebuildEngine(Trade.Shipped)));
         var sets = document.Plan.Lines.GroupBy(l => l.Gym.Day).ToDictionary(g => g.Key, g => g.Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0));
-        logs.AddAll(coach, plan.Id, done.Log.Select((s, i) => new SessionRecord(
-            i < done.Log.Length - 2 ? 1 : 2, s.Day, s.Exercises, s.Effort, 40 + (s.Effort ?? 7), PlannedSets: sets[day[s.Exercises[0].Line]])));
-        new ClientLog(Trade.Shipped, plans, logs, pulses, new NextSession(Trade.Shipped), clock).RenewPulse(coach, plan.Id);
+        logs.AddAll(coach, plan.Id, done.Log.Select(s => new SessionRecord(1, s.Day, s.Exercises, s.Effort, 40 + (s.Effort ?? 7), PlannedSets: sets[day[s.Exercises[0].Line]])));
+        var log = new ClientLog(Trade.Shipped, plans, logs, pulses, new NextSession(Trade.Shipped), clock);
+        var taught = log.Taught(coach, plan.Value.ClientId, trained);
+        plans.Save(coach, plan.Id, plan.Revision, "as trained in the last week", PlanEndpoints.Document(document.Title, taught, new RebuildEngine(Trade.Shipped)));
+        log.RenewPulse(coach, plan.Id);
     }
 
     /// <summary>The candidate of a line with the exercises that were trained in their places.</summary>

@@ -44,6 +44,13 @@ public sealed class ClientProfileValidator : AbstractValidator<ClientProfile>
         RuleFor(c => c.Clearance!.By).NotEmpty().MaximumLength(120).WithMessage("Say who gave the clearance, in at most 120 characters.").When(c => c.Clearance is not null);
         RuleFor(c => c.Approach).MaximumLength(60).WithMessage("An approach has a key of at most 60 characters.");
         RuleFor(c => c.Refuses.Length).LessThanOrEqualTo(500).WithMessage("At most 500 refused exercises.");
+        RuleFor(c => c.Learned.Length).LessThanOrEqualTo(500).WithMessage("At most 500 learnt lifts.");
+        RuleForEach(c => c.Learned).ChildRules(lift =>
+        {
+            lift.RuleFor(l => l.OneRepMaxKg).GreaterThan(0).LessThanOrEqualTo(1000).WithMessage("A learnt lift lies above 0 and at most at 1,000 kg.");
+            lift.RuleFor(l => l.Spread).GreaterThan(0).LessThanOrEqualTo(1).WithMessage("A spread lies above 0 and at most at 1.");
+            lift.RuleFor(l => l.RestsOn).NotNull().MaximumLength(200).WithMessage("What a lift rests on takes at most 200 characters.");
+        });
         RuleForEach(c => c.KnownLifts).ChildRules(lift =>
         {
             lift.RuleFor(l => l.LoadKg).GreaterThan(0).LessThanOrEqualTo(500).WithMessage("A known lift lies above 0 and at most at 500 kg.");

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Progressing;
+using Ingegno.Core.Rebuilding;
 using Ingegno.Core.Strength;
 using Ingegno.Storage;
 
@@ -27,6 +28,13 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
                            where seen is not null
                            select seen;
         return new StrengthModel(profile, trade.Strength).Learn(observations, trade.Catalogue.Find, Today);
+    }
+
+    /// <summary>A request with what the client's logs teach now, whatever it said of that.</summary>
+    public RebuildRequest Taught(long coach, long clientId, RebuildRequest request)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        return request with { Client = request.Client with { Learned = Learned(coach, clientId, request.Client) } };
     }
 
     /// <summary>The client of a plan with what the logs teach now.</summary>

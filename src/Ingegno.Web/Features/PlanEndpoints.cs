@@ -68,8 +68,8 @@ public static class PlanEndpoints
         TypedResults.Ok(plans.List(user.CoachId(), clientId));
 
     private static Results<Created<Saved<PlanRecord>>, ProblemHttpResult> Add(
-        long clientId, NewPlan plan, ClaimsPrincipal user, PlanStore plans, RebuildEngine engine) =>
-        plans.Add(user.CoachId(), clientId, plan.PlaceId, plan.GymWeekId, Document(plan.Title, plan.Request, engine)) is { } added
+        long clientId, NewPlan plan, ClaimsPrincipal user, PlanStore plans, RebuildEngine engine, ClientLog log) =>
+        plans.Add(user.CoachId(), clientId, plan.PlaceId, plan.GymWeekId, Document(plan.Title, log.Taught(user.CoachId(), clientId, plan.Request), engine)) is { } added
             ? TypedResults.Created($"/api/v1/plans/{added.Id}", added)
             : Problems.NotFound("client");
 
@@ -77,8 +77,16 @@ public static class PlanEndpoints
         plans.Find(user.CoachId(), id) is { } plan ? TypedResults.Ok(plan) : Problems.NotFound(What);
 
     private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Save(
-        long id, PlanChange change, ClaimsPrincipal user, PlanStore plans, RebuildEngine engine) =>
-        plans.Save(user.CoachId(), id, change.Revision, change.Note ?? string.Empty, Document(change.Title, change.Request, engine)).ToResult(What);
+        long id, PlanChange change, ClaimsPrincipal user, PlanStore plans, RebuildEngine engine, ClientLog log)
+    {
+        if (plans.Find(user.CoachId(), id) is not { } present)
+        {
+            return Problems.NotFound(What);
+        }
+
+        var request = log.Taught(user.CoachId(), present.Value.ClientId, change.Request);
+        return plans.Save(user.CoachId(), id, change.Revision, change.Note ?? string.Empty, Document(change.Title, request, engine)).ToResult(What);
+    }
 
     private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Undo(long id, SeenRevision seen, ClaimsPrincipal user, PlanStore plans) =>
         plans.Undo(user.CoachId(), id, seen.Revision).ToResult(What);

@@ -33,12 +33,17 @@ public sealed class HomeEditValidator : AbstractValidator<HomeEdit>
     public HomeEditValidator()
     {
         RuleFor(e => e.Sets).InclusiveBetween(1, ShorthandLimits.Sets).WithMessage($"Sets lie between 1 and {ShorthandLimits.Sets}.");
-        RuleFor(e => e.Target).Must(t => t is null || t.IsOpen || (t.Min >= 1 && t.Max >= t.Min && t.Max <= ShorthandLimits.HoldSeconds)).WithMessage("The reps must run from a lower to a higher figure, from 1 up.");
+        RuleFor(e => e.SetsBefore).InclusiveBetween(1, ShorthandLimits.Sets).WithMessage($"Sets lie between 1 and {ShorthandLimits.Sets}.");
+        RuleFor(e => e.Target).Must(Runs).WithMessage("The reps must run from a lower to a higher figure, from 1 up.");
+        RuleFor(e => e.Zone).Must(Runs).WithMessage("The zone must run from a lower to a higher figure, from 1 up.");
         RuleFor(e => e.Tempo).Must(t => t is null || Tempo.TryParse(t, out _)).WithMessage("A tempo has four figures, as in 3-1-1-0.");
         RuleFor(e => e.RestSeconds).InclusiveBetween(0, ShorthandLimits.RestSeconds).WithMessage($"A rest lies between 0 and {ShorthandLimits.RestSeconds} s.");
         RuleFor(e => e.Rir).InclusiveBetween(0, 10).WithMessage("RIR runs from 0 to 10.");
         RuleFor(e => e.ExternalKg).InclusiveBetween(0, ShorthandLimits.LoadKg).WithMessage($"A load lies between 0 and {ShorthandLimits.LoadKg} kg.");
     }
+
+    private static bool Runs(SetTarget? target) =>
+        target is null || target.IsOpen || (target.Min >= 1 && target.Max >= target.Min && target.Max <= ShorthandLimits.HoldSeconds);
 }
 
 /// <summary>The stateless heart: a self-contained document in, the home plan out.</summary>

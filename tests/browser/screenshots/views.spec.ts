@@ -99,7 +99,7 @@ test('views', async ({ page, server }) => {
   await page.getByRole('heading', { name: /^Review/ }).waitFor();
   await shoot('log');
   await page.goto(`${server.url}/clients/1/trends`);
-  await page.getByRole('heading', { name: 'Estimated strength' }).scrollIntoViewIfNeeded();
+  await page.getByRole('article').nth(3).scrollIntoViewIfNeeded();
   await shoot('trends');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${server.url}/plans/${plan}/handout`);

@@ -89,7 +89,7 @@
         <button
           type="button"
           class="link inline-flex min-h-6 items-center"
-          onclick={() => (instead = !instead)}>did something else</button
+          onclick={() => (instead = !instead)}>something else</button
         >
       </p>
       {#if instead}
