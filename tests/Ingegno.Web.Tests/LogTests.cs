@@ -109,6 +109,19 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
         (await browser.Read("/api/v1/rep-max-formulas")).GetArrayLength().ShouldBe(6);
     }
 
+    [Fact]
+    public async Task The_way_back_to_the_gym_starts_from_the_old_loads()
+    {
+        var browser = await server.SignedIn();
+        var (_, client, _) = await Planned(browser);
+        var back = await Done(await browser.Post($"/api/v1/clients/{client}/back-to-gym", new { text = "Bench press 4x8 @ 80 kg", weeksAway = 6 }));
+
+        back.GetProperty("lines")[0].GetProperty("loadsKg").EnumerateArray().Select(kg => kg.GetDouble()).ShouldBe([55, 62.5, 70, 80], "70, 80, 90, 100 % down to the next plates");
+        back.GetProperty("weeks")[0].GetProperty("text").GetString()!.ShouldContain("55 kg");
+        await browser.Post($"/api/v1/clients/{client}/back-to-gym", new { text = "x", weeksAway = -1 }).Problem(400, "validation");
+        await browser.Post("/api/v1/clients/987654/back-to-gym", new { text = "x", weeksAway = 1 }).Problem(404, "not-found");
+    }
+
     private static async Task<JsonElement> Done(HttpResponseMessage answer)
     {
         answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync());

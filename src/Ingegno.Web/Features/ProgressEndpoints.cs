@@ -40,6 +40,11 @@ public sealed record JumpQuestion(double FromKg, double ToKg, int WantedReps, Cu
 /// <param name="Advice">What to do, in a sentence.</param>
 public sealed record JumpAnswer(double Step, double NeededKg, int RepsNow, string Advice);
 
+/// <summary>Asks for the way back to the gym.</summary>
+/// <param name="Text">The gym week as it was, in shorthand.</param>
+/// <param name="WeeksAway">Weeks since the last gym session.</param>
+public sealed record ReturnQuestion(string Text, int WeeksAway);
+
 /// <summary>What logs teach of a client.</summary>
 public sealed record ClientStrengthNow(ImmutableArray<LearnedLift> Lifts);
 
@@ -65,7 +70,16 @@ public sealed class JumpQuestionValidator : AbstractValidator<JumpQuestion>
     }
 }
 
-/// <summary>Strength, trends, ladders and jumps.</summary>
+public sealed class ReturnQuestionValidator : AbstractValidator<ReturnQuestion>
+{
+    public ReturnQuestionValidator()
+    {
+        RuleFor(q => q.Text).NotNull().MaximumLength(Core.Programs.ShorthandLimits.TextLength).WithMessage("The gym week is too long.");
+        RuleFor(q => q.WeeksAway).InclusiveBetween(0, 520).WithMessage("Weeks away lie between 0 and 520.");
+    }
+}
+
+/// <summary>Strength, trends, ladders, jumps, and the way back to the gym.</summary>
 public static class ProgressEndpoints
 {
     /// <summary>Weeks that trends show.</summary>
@@ -77,6 +91,7 @@ public static class ProgressEndpoints
         progress.MapGet("/rep-max-formulas", () => TypedResults.Ok(RepMaxFormula.All));
         progress.MapPost("/ladder", Ladder).Validate<LadderQuestion>();
         progress.MapPost("/jump", Jump).Validate<JumpQuestion>();
+        progress.MapPost("/clients/{clientId:long}/back-to-gym", Back).Validate<ReturnQuestion>().ProducesProblem(StatusCodes.Status404NotFound);
         progress.MapGet("/clients/{clientId:long}/strength", Strength).ProducesProblem(StatusCodes.Status404NotFound);
         progress.MapGet("/clients/{clientId:long}/trends", OfClient).ProducesProblem(StatusCodes.Status400BadRequest);
     }
@@ -116,11 +131,24 @@ public static class ProgressEndpoints
             return Problems.Invalid("formula", $"There is no formula \"{formula}\".");
         }
 
-        var sessions = logs.OfClient(user.CoachId(), clientId, log.Today.AddDays(-7 * WeeksShown));
-        return TypedResults.Ok(trends.Of(
-            client.Value.Profile,
-            [.. sessions.Select(s => new PlannedSession(new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort), s.Value.PlannedSets))],
-            log.Today,
-            RepMaxFormula.Find(formula)));
+        return TypedResults.Ok(trends.Of(client.Value.Profile, Sessions(user.CoachId(), clientId, logs, log.Today.AddDays(-7 * WeeksShown)), log.Today, RepMaxFormula.Find(formula)));
     }
+
+    private static Results<Ok<GymReturn>, ProblemHttpResult> Back(
+        long clientId, ReturnQuestion asked, ClaimsPrincipal user, ClientStore clients, LogStore logs, Trends trends, Trade trade, ClientLog log)
+    {
+        if (clients.Find(user.CoachId(), clientId) is not { } client)
+        {
+            return Problems.NotFound("client");
+        }
+
+        var since = log.Today.AddDays(-7 * Math.Clamp(asked.WeeksAway, 1, WeeksShown));
+        var seen = trends.Of(client.Value.Profile, Sessions(user.CoachId(), clientId, logs, since), log.Today);
+        var change = seen.Lifts.GroupBy(l => trade.Catalogue.Find(l.ExerciseId)?.Strength?.Anchor ?? string.Empty)
+            .ToImmutableDictionary(g => g.Key, g => g.Average(l => l.Change));
+        return TypedResults.Ok(new BackToGym(trade).Plan(asked.Text, new TimeAtHome(asked.WeeksAway, seen.Adherence, change)));
+    }
+
+    private static ImmutableArray<PlannedSession> Sessions(long coach, long clientId, LogStore logs, DateOnly since) =>
+        [.. logs.OfClient(coach, clientId, since).Select(s => new PlannedSession(new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort), s.Value.PlannedSets))];
 }

@@ -16,7 +16,7 @@ public sealed class RequiredInAnswers : IOpenApiSchemaTransformer
         "ExerciseSummary", "Exercise", "Setup", "Requirement", "KitKind", "BandSetup", "FirstUseStep", "KitEntry", "KitPossibilities", "ThingValue", "SetupRange", "ReachableSetup",
         "LoadGap", "ResistanceRange", "BandForceCurve", "BandRep", "BandBench", "LoadAnswer", "LoadRecipe", "Packing", "PackedPieces", "PouredFiller", "BuiltLoads",
         "ObjectVerdict", "TradeSummary", "ReadProgram", "Finding", "Remedy", "CheckedPlan", "ApproachSummary", "ImportPreview", "ImportColumn", "ImportFault", "WrittenRows", "ProgramFault", "DoseEffect", "SessionBlock", "TechniqueStep", "RewrittenLine", "RepRange", "Approach", "ApproachPhase", "PurchaseGain", "ImprovedLine",
-        "ClientTrends", "LiftTrend", "TrendPoint", "WeekTrend", "MuscleCount", "FamilyLadder", "LadderAnswer", "LadderRung", "LadderGap", "JumpAnswer", "RepMaxFormula", "NextProposals", "Proposal", "SetAside",
+        "ClientTrends", "LiftTrend", "TrendPoint", "WeekTrend", "MuscleCount", "FamilyLadder", "GymReturn", "ReturnWeek", "ReturnLine", "LadderAnswer", "LadderRung", "LadderGap", "JumpAnswer", "RepMaxFormula", "NextProposals", "Proposal", "SetAside",
         "LogAnswer", "LogDoubt", "ReadSets", "LogPreview", "LogFault", "AttentionNote", "RosterRow", "ClientStrengthNow",
     ];
 

@@ -138,3 +138,19 @@ test('the ladder shows where a line is and sets it to another rung', async ({ pa
   await page.keyboard.press('g');
   await expect(dialog).toContainText('There is no ladder for this exercise');
 });
+
+test('the way back to the gym becomes weeks of the program', async ({ page, server }) => {
+  const id = await addClient(page, 'Returner', { text: 'Bench press 4x8 @ 80 kg RIR 2\nPlank 3x40 s' });
+  await page.goto(`${server.url}/clients/${id}/program`);
+  await page.getByLabel('Exercise, line 1', { exact: true }).waitFor();
+  await page.locator('h1').click();
+  await page.keyboard.press('b');
+  const dialog = page.getByRole('dialog', { name: 'Back to the gym' });
+  await expect(dialog.getByRole('row', { name: /Bench press/ })).toContainText('55 kg');
+  await dialog.getByLabel('Weeks away').fill('1');
+  await expect(dialog.getByRole('button', { name: 'Add 2 weeks to the program' })).toBeEnabled();
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'Add 2 weeks to the program' }).click();
+  await expect(page.getByRole('button', { name: 'Back, week 1 of 2' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Back, week 2 of 2' })).toBeVisible();
+});

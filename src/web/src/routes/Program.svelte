@@ -5,6 +5,7 @@
   import type { SavedClient, SavedWeek } from '../lib/api/types';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
+  import BackToGymDialog from '../lib/program/BackToGymDialog.svelte';
   import ImportDialog from '../lib/program/ImportDialog.svelte';
   import ProgramGrid from '../lib/program/ProgramGrid.svelte';
   import { WeekGrid } from '../lib/program/weekGrid.svelte';
@@ -28,12 +29,14 @@
   let client = $state<SavedClient | null>(null);
   let weeks = $state<SavedWeek[]>([]);
   let importing = $state(false);
+  let returning = $state(false);
   let ready = $state(false);
 
   onMount(() => {
     void load();
     return keys.add('Gym program', [
       { key: 'i', label: 'bring in a program', run: () => (importing = true) },
+      { key: 'b', label: 'the way back to the gym', run: () => (returning = grid.week !== null) },
       { key: 's', label: 'save the week', run: () => void save() },
       { key: 'u', label: 'undo', run: () => grid.undo() },
       { key: 'u', shift: true, label: 'redo', run: () => grid.redo() },
@@ -217,6 +220,9 @@
               href={p('/clients/:id/workbench', { params: path, search: { week: grid.week.id } })}
               >To the workbench</a
             >
+            <button class="btn btn-sm" onclick={() => (returning = true)}
+              >Back to the gym <span class="keycap">B</span></button
+            >
             <button
               class="btn btn-ghost btn-sm"
               onclick={() => grid.week && remove([grid.week], `${grid.week.value.name} removed.`)}
@@ -234,6 +240,13 @@
   clientId={id}
   open={importing}
   onclose={() => (importing = false)}
+  onbrought={(added) => void brought(added)}
+/>
+<BackToGymDialog
+  clientId={id}
+  text={grid.text}
+  open={returning}
+  onclose={() => (returning = false)}
   onbrought={(added) => void brought(added)}
 />
 <ConflictDialog

@@ -2505,6 +2505,56 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/clients/{clientId}/back-to-gym": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    clientId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ReturnQuestion"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["GymReturn"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/clients/{clientId}/strength": {
         parameters: {
             query?: never;
@@ -3194,6 +3244,12 @@ export interface components {
             note?: null | string;
             /** Format: char */
             supersetLetter?: null | string;
+        };
+        GymReturn: {
+            shares: number[];
+            weeks: components["schemas"]["ReturnWeek"][];
+            lines: components["schemas"]["ReturnLine"][];
+            notes: string[];
         };
         GymWeek: {
             name: string;
@@ -4032,6 +4088,29 @@ export interface components {
             mean: number;
             /** Format: double */
             most: number;
+        };
+        ReturnLine: {
+            /** Format: int32 */
+            line: number;
+            name: string;
+            /** Format: double */
+            oldKg?: null | number;
+            loadsKg: number[];
+            reason: string;
+        };
+        /** @description Asks for the way back to the gym. */
+        ReturnQuestion: {
+            /** @description The gym week as it was, in shorthand. */
+            text: string;
+            /**
+             * Format: int32
+             * @description Weeks since the last gym session.
+             */
+            weeksAway: number;
+        };
+        ReturnWeek: {
+            name: string;
+            text: string;
         };
         RewrittenLine: {
             /** Format: int32 */

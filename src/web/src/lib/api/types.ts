@@ -20,6 +20,7 @@ export type AcceptedFinding = Schemas['AcceptedFinding'];
 export type CheckedPlan = Schemas['CheckedPlan'];
 export type Finding = Schemas['Finding'];
 export type GymWeek = Schemas['GymWeek'];
+export type GymReturn = Schemas['GymReturn'];
 export type HomeEdit = Schemas['HomeEdit'];
 export type HomeDay = Schemas['HomeDay'];
 export type HomeExercise = Schemas['HomeExercise'];
