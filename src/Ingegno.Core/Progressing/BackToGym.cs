@@ -1,5 +1,7 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Clients;
 using Ingegno.Core.Programs;
+using Ingegno.Core.Strength;
 
 namespace Ingegno.Core.Progressing;
 
@@ -40,6 +42,8 @@ public sealed class BackToGym(Trade trade)
     /// <summary>Farthest that strength at home moves the loads, as a share: home sets say less of the gym lift than the lift itself.</summary>
     public const double FarthestChange = 0.10;
 
+    private const int UsualReserve = 2;
+
     private static readonly ImmutableArray<double> WholeRamp = [0.7, 0.8, 0.9, 1];
 
     /// <summary>Share of the old load by week for a time away.</summary>
@@ -53,14 +57,15 @@ public sealed class BackToGym(Trade trade)
     /// <summary>The way back for a gym week.</summary>
     /// <param name="text">The gym week in shorthand, as it was.</param>
     /// <param name="home">How the time at home went.</param>
-    public GymReturn Plan(string text, TimeAtHome home)
+    /// <param name="client">The client with what logs teach; null leaves lines without a load to feel.</param>
+    public GymReturn Plan(string text, TimeAtHome home, ClientProfile? client = null)
     {
         ArgumentNullException.ThrowIfNull(text);
         ArgumentNullException.ThrowIfNull(home);
         var read = new ShorthandParser(trade.Names).Parse(text);
         var held = home.Change.Count == 0 || home.Change.Values.Average() >= 0;
         var shares = Ramp(home.WeeksAway, home.Adherence >= KeptUp && held);
-        var lines = read.Lines.Select(l => Line(l, shares, home)).ToImmutableArray();
+        var lines = read.Lines.Select(l => l.Load is null && client is not null && Estimated(l, shares, client) is { } estimated ? estimated : Line(l, shares, home)).ToImmutableArray();
         var weeks = shares.Select((share, week) => new ReturnWeek($"Back, week {week + 1} of {shares.Length}", Week(text, read, lines, week, shares.Length)));
         return new GymReturn(shares, [.. weeks], lines, [.. Notes(home, shares, lines)]);
     }
@@ -82,6 +87,32 @@ public sealed class BackToGym(Trade trade)
         return new ReturnLine(line.Line, name, old.Kg, loads, $"{gained}: {string.Join(", ", loads.Select(kg => Words.Number(kg)))} kg.");
     }
 
+    /// <summary>
+    /// A main lift whose plan names no load, from known lifts and logs: the load that leaves the planned reps and reserve. Null for
+    /// other exercises and where level alone speaks: that is too little to load a bar by.
+    /// </summary>
+    private ReturnLine? Estimated(GymLine line, ImmutableArray<double> shares, ClientProfile client)
+    {
+        if (line.Timed || line.Target.IsOpen || trade.Catalogue.Find(line.ExerciseId) is not { Strength: { } relation } exercise || exercise.Id != relation.Anchor)
+        {
+            return null;
+        }
+
+        var strength = new ClientStrength(client, trade.Strength);
+        if (strength.For(exercise) is not { Spread: <= ClientStrength.SpreadRelated } estimate)
+        {
+            return null;
+        }
+
+        var body = trade.Strength.Find(relation.Anchor)!.BodyShare(client.Sex) * strength.BodyMassKg;
+        var reps = line.Target.Max + (line.Rir ?? (line.Rpe is { } rpe ? (int)Math.Round(10 - rpe, MidpointRounding.AwayFromZero) : UsualReserve));
+        var share = line.ShareOfMax ?? RepMaxCurve.Constant(relation.Curve) / (RepMaxCurve.Constant(relation.Curve) + reps);
+        var kg = (estimate.OneRepMaxKg * share) - body;
+        return kg <= 0 ? null : new ReturnLine(
+            line.Line, exercise.Name, null, [.. shares.Select(s => Rounded(kg * s))],
+            $"No load in the plan: about {Words.Number(Rounded(kg))} kg for these reps, give or take {Words.Percent(estimate.Spread / 2)}; rests on {estimate.RestsOn}.");
+    }
+
     private static string Week(string text, ShorthandResult read, ImmutableArray<ReturnLine> lines, int week, int weeks)
     {
         var rows = text.ReplaceLineEndings("\n").Split('\n');
@@ -90,7 +121,7 @@ public sealed class BackToGym(Trade trade)
             var easier = week == 0 && weeks > 1 ? Math.Max(line.Rir ?? 0, 3) : line.Rir;
             rows[line.Line - 1] = Shorthand.Write(line with
             {
-                Load = back.LoadsKg.IsEmpty ? null : line.Load! with { Kg = back.LoadsKg[week] },
+                Load = back.LoadsKg.IsEmpty ? null : (line.Load ?? new PlannedLoad(0)) with { Kg = back.LoadsKg[week] },
                 ShareOfMax = null,
                 Rir = line.Timed ? line.Rir : easier,
                 Rpe = easier is null ? line.Rpe : null,
@@ -111,7 +142,7 @@ public sealed class BackToGym(Trade trade)
             yield return $"{Words.Percent(home.Adherence.Value)} of the home sessions were done: the ramp is as short as that allows.";
         }
 
-        if (lines.Any(l => l.OldKg is null))
+        if (lines.Any(l => l.LoadsKg.IsEmpty))
         {
             yield return "Lines without a load in the plan start by feel; note what was lifted.";
         }

@@ -43,9 +43,11 @@ public sealed class ClientStrength
     /// <summary>Stature assumed when none was entered, cm.</summary>
     public const double AssumedStatureCm = 172;
 
+    /// <summary>Spread of a lift that follows from other known lifts, as a share (handbook 10, common practice).</summary>
+    public const double SpreadRelated = 0.25;
+
     // Spreads of handbook 10, common practice.
     private const double SpreadKnown = 0.15;
-    private const double SpreadRelated = 0.25;
     private const double SpreadLevel = 0.35;
 
     private readonly ClientProfile _client;

@@ -146,7 +146,7 @@ public static class ProgressEndpoints
         var seen = trends.Of(client.Value.Profile, Sessions(user.CoachId(), clientId, logs, since), log.Today);
         var change = seen.Lifts.GroupBy(l => trade.Catalogue.Find(l.ExerciseId)?.Strength?.Anchor ?? string.Empty)
             .ToImmutableDictionary(g => g.Key, g => g.Average(l => l.Change));
-        return TypedResults.Ok(new BackToGym(trade).Plan(asked.Text, new TimeAtHome(asked.WeeksAway, seen.Adherence, change)));
+        return TypedResults.Ok(new BackToGym(trade).Plan(asked.Text, new TimeAtHome(asked.WeeksAway, seen.Adherence, change), client.Value.Profile with { Learned = log.Learned(user.CoachId(), clientId, client.Value.Profile) }));
     }
 
     private static ImmutableArray<PlannedSession> Sessions(long coach, long clientId, LogStore logs, DateOnly since) =>

@@ -54,6 +54,20 @@ public class BackToGymTests
     }
 
     [Fact]
+    public void A_main_lift_without_a_load_starts_from_what_is_known_of_it()
+    {
+        GymReturn Plan(Core.Clients.ClientProfile client) => new BackToGym(Trade.Shipped).Plan("Bench press 4x8 RIR 2\nBack squat 3x5\nSeated cable row 3x10", new TimeAtHome(1, null, ImmutableDictionary<string, double>.Empty), client);
+        var known = Plan(Support.Examples.ClientA);
+
+        // Bench 85 kg, ten reps to failure: 85 · 30 / 40 = 63.75; 90 % of it is 57.4. Down to the next plates.
+        known.Lines[0].LoadsKg.ShouldBe([55, 62.5]);
+        known.Lines[0].Reason.ShouldContain("rests on bench press 85 kg");
+        known.Lines[1].LoadsKg[^1].ShouldBeInRange(75, 100, "squat 110 kg, seven reps to failure, the body's part taken off");
+        known.Lines[2].LoadsKg.ShouldBeEmpty("no main lift: by feel");
+        Plan(Support.Examples.ClientB).Lines.ShouldAllBe(l => l.LoadsKg.IsEmpty, "level alone is too little to load a bar by");
+    }
+
+    [Fact]
     public void Strength_that_fell_spares_no_step() =>
         Plan(12, adherence: 0.9, ("bench-press", -0.05)).Shares.Length.ShouldBe(4);
 

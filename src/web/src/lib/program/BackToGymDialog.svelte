@@ -80,7 +80,7 @@
             <th class="p-1">Exercise</th>
             <th class="p-1 text-right">before</th>
             {#each back.shares as share, i (i)}
-              <th class="p-1 text-right"
+              <th class="p-1 text-right whitespace-nowrap"
                 >week {i + 1} <span class="soft figures">{Math.round(share * 100)} %</span></th
               >
             {/each}
