@@ -70,6 +70,11 @@ public static class DoubleProgression
             return say.Keep(Decision.Wait, "Nothing logged yet: do it as written.");
         }
 
+        if (context.Home.Dose.DecidedAfter is { } decided && history.Days[0].Day <= decided)
+        {
+            return say.Keep(Decision.Wait, "Decided after the last session: train it first.");
+        }
+
         return Pain(say, context, history) ?? Away(say, history) ?? say.Resume() ?? Form(say, context, history) ?? Effort(say, context, history, sets);
     }
 

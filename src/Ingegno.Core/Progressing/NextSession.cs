@@ -55,7 +55,8 @@ public sealed class NextSession(Trade trade)
         var decided = contexts.Select(c => (c.Line, c.Context, History: History(c.Line, c.Context.Home.ExerciseId, past, today)))
             .Select(c => (c.Context, c.History, Proposal: DoubleProgression.Next(c.Line, c.Context, c.History))).ToList();
         var tired = Tired(past, [.. decided.Where(d => !Rested(d.Context.Home, d.History)).Select(d => d.History)]);
-        return [.. decided.Select(d => tired is not null && MayDeload(d.Proposal) ? DoubleProgression.Deload(d.Proposal.Line, d.Context, d.History, tired) : d.Proposal)];
+        return [.. decided.Select(d => (tired is not null && MayDeload(d.Proposal) ? DoubleProgression.Deload(d.Proposal.Line, d.Context, d.History, tired) : d.Proposal) is var said
+            && said.Decision != Decision.Wait ? said with { Dose = said.Dose with { DecidedAfter = d.History.Days[0].Day } } : said)];
     }
 
     /// <summary>What is known of an exercise of a plan.</summary>

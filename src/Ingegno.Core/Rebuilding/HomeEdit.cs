@@ -22,6 +22,9 @@ public sealed record HomeEdit
     /// <summary>Zone in which the target moves; null when the target is the zone.</summary>
     public SetTarget? Zone { get; init; }
 
+    /// <summary>Logged day on which the figures were decided; null when a log did not decide them.</summary>
+    public DateOnly? DecidedAfter { get; init; }
+
     /// <summary>Sets before a lighter week halved them; null outside one.</summary>
     public int? SetsBefore { get; init; }
 

@@ -51,6 +51,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, Trade trade, KitAt
             Target = edit.Target ?? changed.Dose.Target,
             Zone = edit.Zone,
             SetsBefore = edit.SetsBefore,
+            DecidedAfter = edit.DecidedAfter,
             RestSeconds = edit.RestSeconds ?? changed.Dose.RestSeconds,
             Rir = edit.Rir ?? changed.Dose.Rir,
             Reason = "Set by the coach.",

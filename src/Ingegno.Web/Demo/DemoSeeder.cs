@@ -121,6 +121,7 @@ public sealed class DemoSeeder(
             Target = dose.Target,
             Zone = dose.Zone,
             SetsBefore = dose.SetsBefore,
+            DecidedAfter = dose.DecidedAfter,
             Tempo = dose.Tempo,
             RestSeconds = dose.RestSeconds,
             Rir = dose.Rir,

@@ -126,6 +126,14 @@ public class ReviewTests
         Propose(1).ShouldNotContain(p => p.Decision == Decision.Deload);
     }
 
+    [Fact]
+    public void What_was_decided_is_trained_before_anything_is_decided_again()
+    {
+        var accepted = Context() with { Home = Context().Home with { Dose = Context().Home.Dose with { DecidedAfter = Today } } };
+        Next(History(10), accepted).Decision.ShouldBe(Decision.Wait);
+        Next(History(10), accepted with { Home = accepted.Home with { Dose = accepted.Home.Dose with { DecidedAfter = Today.AddDays(-3) } } }).Decision.ShouldBe(Decision.MoreReps);
+    }
+
     private static Proposal Next(LineHistory history, ProgressionContext? context = null) => DoubleProgression.Next(1, context ?? Context(), history);
 
     /// <summary>Days with two in reserve, as planned, newest first.</summary>

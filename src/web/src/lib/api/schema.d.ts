@@ -3048,6 +3048,8 @@ export interface components {
             sets: number;
             target: components["schemas"]["SetTarget"];
             zone?: null | components["schemas"]["SetTarget"];
+            /** Format: date */
+            decidedAfter?: null | string;
             /** Format: int32 */
             setsBefore?: null | number;
             timed: boolean;
@@ -3273,6 +3275,8 @@ export interface components {
             sets?: null | number;
             target?: null | components["schemas"]["SetTarget"];
             zone?: null | components["schemas"]["SetTarget"];
+            /** Format: date */
+            decidedAfter?: null | string;
             /** Format: int32 */
             setsBefore?: null | number;
             tempo?: null | string;

@@ -17,6 +17,7 @@
   /** Lines that the coach leaves as they are. */
   let left = $state<string[]>([]);
   let changed = $state<Record<string, HomeEdit>>({});
+  let typed = $state<Record<string, string>>({});
   let typingIn = $state('');
   let text = $state('');
   let wrong = $state('');
@@ -28,7 +29,7 @@
   export async function accept(): Promise<void> {
     if (taken.length === 0) return;
     await book.accept(taken, $state.snapshot(changed) as Record<string, HomeEdit>);
-    [left, changed] = [[], {}];
+    [left, changed, typed] = [[], {}, {}];
   }
 
   function write(proposal: Proposal): void {
@@ -46,6 +47,7 @@
       if (!read.edit) wrong = read.error ?? 'It cannot be read.';
       else {
         changed[keyOf(proposal)] = read.edit;
+        typed[keyOf(proposal)] = text;
         left = left.filter((k) => k !== keyOf(proposal));
         typingIn = '';
       }
@@ -100,7 +102,7 @@
             <button
               class="figures ml-auto cursor-text rounded px-1 text-right hover:bg-base-200"
               onclick={() => write(proposal)}
-              ><b>{changed[key] ? text : proposal.dose.figures}</b>
+              ><b>{changed[key] ? typed[key] : proposal.dose.figures}</b>
               {#if !changed[key]}{proposal.load ? `${proposal.externalKg} kg ` : ''}{proposal.dose.tempo}
                 {rest(proposal.dose.restSeconds)}{/if}
               <span class="sr-only">, change the dose of {proposal.name}</span></button

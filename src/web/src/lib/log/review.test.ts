@@ -66,6 +66,12 @@ describe('accepting proposals', () => {
     expect(request.edits).toEqual([{ line: 5, exerciseId: 'row', sets: 4 }]);
   });
 
+  it('leaves off the techniques that were taken off before', () => {
+    const plain = structuredClone(plan);
+    plain.request.edits = [{ line: 2, exerciseId: 'push-up', techniques: [] }];
+    expect(accepting(plain, [proposal('more-reps')], {}).edits).toMatchObject([{ sets: 3, techniques: [] }]);
+  });
+
   it('knows what changes nothing, and what takes techniques off', () => {
     expect(['wait', 'repeat', 'swap', 'change', 'check-form'].some((d) => changes(proposal(d)))).toBe(false);
     expect(editOf(proposal('technique-off')).techniques).toEqual([]);

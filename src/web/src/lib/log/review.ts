@@ -18,6 +18,7 @@ export function editOf(proposal: Proposal): HomeEdit {
     target: dose.target,
     zone: dose.zone ?? null,
     setsBefore: dose.setsBefore ?? null,
+    decidedAfter: dose.decidedAfter ?? null,
     tempo: dose.tempo,
     techniques: proposal.decision === 'technique-off' ? [] : null,
     restSeconds: dose.restSeconds,
@@ -43,7 +44,13 @@ export function accepting(
   const steps = taken.filter((p) => p.toExerciseId && !changed[keyOf(p)]);
   const edits = taken
     .filter((p) => !steps.includes(p))
-    .map((p) => ({ ...editOf(p), ...noEmpty(changed[keyOf(p)]) }));
+    .map((p) => ({
+      ...techniquesOf(document, p),
+      ...noEmpty(editOf(p)),
+      ...noEmpty(changed[keyOf(p)]),
+      line: p.line,
+      exerciseId: p.exerciseId,
+    }));
   const touched = taken.map(keyOf);
   return {
     ...document.request,
@@ -57,6 +64,11 @@ export function accepting(
       })),
   };
 }
+
+/** Techniques that were set before stay so: a proposal without any of its own must not bring back what was taken off. */
+const techniquesOf = (document: PlanDocument, of: Proposal): Partial<HomeEdit> => ({
+  techniques: document.request.edits?.find((e) => keyOf(e) === keyOf(of))?.techniques ?? null,
+});
 
 /** The candidate of a line, with the exercise that is stepped from replaced. */
 function candidate(id: string, steps: Proposal[], line: number): string {
