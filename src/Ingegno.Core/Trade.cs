@@ -6,6 +6,7 @@ using Ingegno.Core.Loading;
 using Ingegno.Core.Matching;
 using Ingegno.Core.Prescribing;
 using Ingegno.Core.Programs;
+using Ingegno.Core.Progressing.Blocks;
 using Ingegno.Core.Rebuilding;
 using Ingegno.Core.Strength;
 
@@ -26,7 +27,8 @@ public sealed record Trade(
     MatchRules Match,
     ImmutableArray<Technique> Techniques,
     ImmutableArray<Approach> Approaches,
-    SetFatigue Fatigue)
+    SetFatigue Fatigue,
+    BlockRules Blocks)
 {
     private static readonly Lazy<Trade> LazyShipped = new(ReadShipped);
 
@@ -51,7 +53,7 @@ public sealed record Trade(
             ? this
             : new Trade(
                 new ExerciseCatalogue(Catalogue.All.Where(e => !replaced.Contains(e.Id)).Concat(own)),
-                KitKinds, ReadyItems, KitTemplates, Purchases, Strength, Leverage, Match, Techniques, Approaches, Fatigue);
+                KitKinds, ReadyItems, KitTemplates, Purchases, Strength, Leverage, Match, Techniques, Approaches, Fatigue, Blocks);
     }
 
     /// <summary>The trade with a practice's own approaches after those that ship.</summary>
@@ -79,7 +81,8 @@ public sealed record Trade(
             Read<MatchRules>("trade/matching.json"),
             Read<ImmutableArray<Technique>>("trade/techniques.json"),
             Read<ImmutableArray<Approach>>("trade/approaches.json"),
-            Read<SetFatigue>("trade/set-fatigue.json"));
+            Read<SetFatigue>("trade/set-fatigue.json"),
+            Read<BlockRules>("trade/blocks.json"));
 
         T Read<T>(string name)
         {

@@ -3,6 +3,7 @@ using Ingegno.Core;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Matching;
+using Ingegno.Core.Prescribing;
 using Ingegno.Core.Progressing;
 using Ingegno.Core.Rebuilding;
 
@@ -48,7 +49,6 @@ public sealed class TrainingTrial(Trade trade)
         ArgumentNullException.ThrowIfNull(days);
         ArgumentNullException.ThrowIfNull(trainee);
         ArgumentNullException.ThrowIfNull(policy);
-        var stamps = new LogStamps(trade, new ClientProfile { Level = Level.Novice, Goal = Goal.Muscle }, new PlaceKit { Name = "none" }, []);
         var log = new List<LoggedSession>();
         var trained = plan;
         var (sets, missed, pastFailure) = (0, 0, new List<int>());
@@ -67,7 +67,7 @@ public sealed class TrainingTrial(Trade trade)
                     continue;
                 }
 
-                var done = day.Select(p => trainee.Do(p.Line, p.Home, p.SystemKg, stamps.StraightShare(p.Home.Dose), week)).ToImmutableArray();
+                var done = day.Select(p => trainee.Do(p.Line, p.Home, p.SystemKg, StraightSets.ShareLeft(p.Home.Dose, trade), week)).ToImmutableArray();
                 var judged = done.SelectMany(e => e.Sets).Where(s => s.Stamp!.SystemKg is not null && s.Stamp.PlannedReps is not null).ToList();
                 setsNow += judged.Count;
                 missedNow += judged.Count(s => s.Reps < s.Stamp!.PlannedReps);

@@ -72,7 +72,7 @@ public sealed record AuditedPlan
             Client = request.Client,
             Days = [.. plan.Days.Select(d => d.Name)],
             Minutes = [.. plan.Days.Select(d => d.Minutes)],
-            Approaches = [.. plan.Days.Select(d => trade.ApproachOf(request.ApproachOn(d.Name)))],
+            Approaches = [.. plan.Days.Select(d => request.ApproachOn(d.Name, trade))],
             HardSets = plan.HardSets,
             Lines = plan.Lines,
             Kit = kit,

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Matching;
 using Ingegno.Core.Programs;
 using Ingegno.Core.Sessions;
@@ -19,7 +20,11 @@ public sealed record Bounds(int Min, int Max)
 /// <param name="Sets">Sets; null for those of the approach or line.</param>
 /// <param name="Rir">Reps in reserve; null for those of the approach or line.</param>
 /// <param name="Idea">What it is for, in a sentence.</param>
-public sealed record ApproachPhase(string Name, double Share, Bounds? Reps, Bounds? Sets, int? Rir, string Idea);
+public sealed record ApproachPhase(string Name, double Share, Bounds? Reps, Bounds? Sets, int? Rir, string Idea)
+{
+    /// <summary>Roles whose reps the phase sets; empty for all.</summary>
+    public ImmutableArray<LineRole> RepsFor { get; init; } = [];
+}
 
 /// <summary>
 /// A school of home training that a coach picks for a client, a week or a day (<c>data/trade/approaches.json</c>): it
@@ -79,6 +84,10 @@ public sealed record Approach
     /// <summary>Phases of a block, in order; empty when it has none.</summary>
     public ImmutableArray<ApproachPhase> Phases { get; init; } = [];
 
+    /// <summary>The phase that it is in; null outside a block.</summary>
+    [JsonIgnore]
+    public ApproachPhase? Phase { get; init; }
+
     /// <summary>Reps that end the work on a rung, easiest rung first; empty when it has none.</summary>
     public ImmutableArray<int> Standards { get; init; } = [];
 
@@ -94,6 +103,9 @@ public sealed record Approach
     /// <summary>Reps that end the work on a rung; null when the approach has no standards.</summary>
     public int? Standard(int rung) => Standards.IsEmpty ? null : Standards[Math.Clamp(rung - 1, 0, Standards.Length - 1)];
 
+    /// <summary>The approach in one of its phases; as it is when it has none of that name.</summary>
+    public Approach InPhase(string? name) => this with { Phase = name is null ? null : Phases.FirstOrDefault(p => p.Name == name) };
+
     /// <summary>What a gym line asks for under this approach. Timed and open sets keep their target.</summary>
     /// <param name="line">The gym line.</param>
     /// <param name="role">What it is for.</param>
@@ -102,18 +114,21 @@ public sealed record Approach
     {
         ArgumentNullException.ThrowIfNull(line);
         var heavy = role == LineRole.Main && line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } };
-        var reps = Reps is { } zone && !line.Timed && !line.Target.IsOpen && !(heavy && KeepsHeavy) ? zone : null;
-        var sets = Sets is { } bounds && (SetsFor.IsEmpty || SetsFor.Contains(role)) ? bounds.Clamp(line.Sets) : line.Sets;
+        var ofPhase = Phase is { Reps: { } wanted } phase && (phase.RepsFor.IsDefaultOrEmpty || phase.RepsFor.Contains(role)) ? wanted : null;
+        var zone = ofPhase ?? (heavy && KeepsHeavy ? null : Reps);
+        var reps = line.Timed || line.Target.IsOpen ? null : zone;
+        var sets = (Phase?.Sets ?? Sets) is { } bounds && (SetsFor.IsEmpty || SetsFor.Contains(role)) ? bounds.Clamp(line.Sets) : line.Sets;
+        var rir = Phase?.Rir ?? Rir;
         var half = HalvedPerSide && line.PerSide ? 2 : 1;
         return line with
         {
             Target = reps is null ? line.Target : new SetTarget(Math.Max(1, reps.Min / half), Math.Max(1, reps.Max / half)),
             ShareOfMax = reps is null ? line.ShareOfMax : null,
-            Rpe = Rir is null ? line.Rpe : null,
+            Rpe = rir is null ? line.Rpe : null,
             Sets = sets,
             LastSetOpen = line.LastSetOpen && sets > 1,
             RestSeconds = Rest is null ? line.RestSeconds : Rest.Clamp(line.RestSeconds ?? usualRest),
-            Rir = Rir ?? line.Rir,
+            Rir = rir ?? line.Rir,
         };
     }
 }

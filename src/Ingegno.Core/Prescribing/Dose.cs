@@ -16,7 +16,10 @@ public sealed record Dose
     /// <summary>Logged day on which the dose was decided: until a later one it waits to be trained; null when nothing was decided.</summary>
     public DateOnly? DecidedAfter { get; init; }
 
-    /// <summary>Sets before a lighter week halved them; null outside one.</summary>
+    /// <summary>Week of a block for which the dose was decided, 1 first; null outside a block.</summary>
+    public int? BlockWeek { get; init; }
+
+    /// <summary>Sets before a lighter week took some away; null outside one.</summary>
     public int? SetsBefore { get; init; }
 
     public bool Timed { get; init; }

@@ -51,7 +51,7 @@ public sealed class LogStamps
         }
 
         var system = System(home);
-        var share = StraightShare(home.Dose);
+        var share = StraightSets.ShareLeft(home.Dose, _trade);
         int? reps = home.Dose.Target.IsOpen ? null : home.Dose.Target.Min;
         return logged with { Sets = [.. logged.Sets.Select(s => s with { Stamp = new SetStamp(system(s.LoadKg ?? home.ExternalKg), share, reps, home.Dose.Rir) })] };
     }
@@ -85,16 +85,6 @@ public sealed class LogStamps
     {
         var homes = _planned[logged.ExerciseId].ToList();
         return homes.Count == 0 ? null : homes.FirstOrDefault(h => h.Line == logged.Line, homes[0]).Home;
-    }
-
-    /// <summary>Share of straight-set reps that a dose leaves: its techniques, or a tempo that was typed.</summary>
-    public double StraightShare(Dose dose)
-    {
-        ArgumentNullException.ThrowIfNull(dose);
-        var taken = _trade.Techniques.Where(t => dose.Techniques.Contains(t.Id) && t.Scheme is null).ToList();
-        var inTempo = taken.Where(t => t.Eccentric is not null || t.Pause is not null || t.Concentric is not null).ToList();
-        var tempo = inTempo.Count == 0 && Tempo.TryParse(dose.Tempo, out var read) ? _trade.TempoCost.Of(read) : 1;
-        return TechniqueChoice.RepsLeft(taken) * tempo;
     }
 
     /// <summary>System load by external load, kg, along the reachable loads of the set-up; null where load is not the measure.</summary>

@@ -5,6 +5,7 @@ using Ingegno.Core.Kit;
 using Ingegno.Core.Loading;
 using Ingegno.Core.Matching;
 using Ingegno.Core.Prescribing;
+using Ingegno.Core.Progressing.Blocks;
 using Ingegno.Core.Rebuilding;
 using Ingegno.Core.Strength;
 
@@ -25,14 +26,15 @@ public sealed class NextSession(Trade trade)
     /// <param name="lines">Lines of the plan.</param>
     /// <param name="log">Sessions of the plan, in any order; those after <paramref name="today"/> are left out.</param>
     /// <param name="today">The day for which it is asked.</param>
+    /// <param name="guide">The block that the plan is in; null outside one.</param>
     public ImmutableArray<Proposal> Propose(
-        ClientProfile client, PlaceKit place, IReadOnlyCollection<HomeLine> lines, IReadOnlyCollection<LoggedSession> log, DateOnly today)
+        ClientProfile client, PlaceKit place, IReadOnlyCollection<HomeLine> lines, IReadOnlyCollection<LoggedSession> log, DateOnly today, BlockGuide? guide = null)
     {
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(place);
         ArgumentNullException.ThrowIfNull(lines);
         ArgumentNullException.ThrowIfNull(log);
-        return Decide(Contexts(client, place, lines), MatchedLogs.Of(lines, log).Sessions, today);
+        return Decide(Contexts(client, place, lines), MatchedLogs.Of(lines, log).Sessions, today, guide);
     }
 
     /// <summary>What the progression knows of every exercise of a plan beside its log.</summary>
@@ -49,14 +51,21 @@ public sealed class NextSession(Trade trade)
     }
 
     /// <summary>Decides the next session from logs whose lines are those of the contexts.</summary>
-    public ImmutableArray<Proposal> Decide(ImmutableArray<(int Line, ProgressionContext Context)> contexts, IEnumerable<LoggedSession> log, DateOnly today)
+    public ImmutableArray<Proposal> Decide(
+        ImmutableArray<(int Line, ProgressionContext Context)> contexts, IEnumerable<LoggedSession> log, DateOnly today, BlockGuide? guide = null)
     {
         var past = log.Where(s => s.Day <= today).OrderByDescending(s => s.Day).ToList();
         var decided = contexts.Select(c => (c.Line, c.Context, History: History(c.Line, c.Context.Home.ExerciseId, past, today)))
             .Select(c => (c.Context, c.History, Proposal: DoubleProgression.Next(c.Line, c.Context, c.History))).ToList();
         var tired = Tired(past, [.. decided.Where(d => !Rested(d.Context.Home, d.History)).Select(d => d.History)]);
-        return [.. decided.Select(d => (tired is not null && MayDeload(d.Proposal) ? DoubleProgression.Deload(d.Proposal.Line, d.Context, d.History, tired) : d.Proposal) is var said
-            && said.Decision != Decision.Wait ? said with { Dose = said.Dose with { DecidedAfter = d.History.Days[0].Day } } : said)];
+        return [.. decided.Select(d => Final(d.Context, d.History, d.Proposal, tired, guide))];
+    }
+
+    private static Proposal Final(ProgressionContext context, LineHistory history, Proposal decided, string? tired, BlockGuide? guide)
+    {
+        var said = tired is not null && MayDeload(decided) ? DoubleProgression.Deload(decided.Line, context, history, tired) : decided;
+        said = guide?.For(said.Line, said.ExerciseId, history) is { } word ? guide.Apply(said, context, word) : said;
+        return said.Decision == Decision.Wait ? said : said with { Dose = said.Dose with { DecidedAfter = history.Days[0].Day } };
     }
 
     /// <summary>What is known of an exercise of a plan.</summary>

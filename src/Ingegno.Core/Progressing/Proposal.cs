@@ -44,6 +44,12 @@ public enum Decision
     /// <summary>The lighter week is done: the full sets again.</summary>
     Resume,
 
+    /// <summary>The block starts a new phase: its week is taken as a whole.</summary>
+    NewPhase,
+
+    /// <summary>What the coach wrote into the block for this week.</summary>
+    AsPlanned,
+
     /// <summary>Far more than expected: look at the form before anything is raised.</summary>
     CheckForm,
 

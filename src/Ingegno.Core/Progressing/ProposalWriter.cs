@@ -3,6 +3,7 @@ using Ingegno.Core.Catalogue;
 using Ingegno.Core.Loading;
 using Ingegno.Core.Prescribing;
 using Ingegno.Core.Programs;
+using Ingegno.Core.Progressing.Blocks;
 using Ingegno.Core.Strength;
 
 namespace Ingegno.Core.Progressing;
@@ -110,7 +111,7 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
 
     /// <summary>Half the sets at the same load.</summary>
     public Proposal Deload(string reason) =>
-        Make(Decision.Deload, reason, _dose with { Sets = Math.Max(1, (int)Math.Ceiling(_dose.Sets / 2.0)), SetsBefore = _dose.Sets, LastSetOpen = false }, Here().Load, false);
+        Make(Decision.Deload, reason, LighterWeek.Half(_dose), Here().Load, false);
 
     /// <summary>Half a minute more rest, where there is room for it; null where the rest is long already.</summary>
     public Proposal? LongerRest(string short_)

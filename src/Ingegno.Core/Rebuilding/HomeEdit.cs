@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Prescribing;
 using Ingegno.Core.Programs;
 
 namespace Ingegno.Core.Rebuilding;
@@ -28,6 +29,9 @@ public sealed record HomeEdit
     /// <summary>Sets before a lighter week halved them; null outside one.</summary>
     public int? SetsBefore { get; init; }
 
+    /// <summary>Week of a block for which the figures were decided, 1 first; null outside a block.</summary>
+    public int? BlockWeek { get; init; }
+
     /// <summary>Tempo in the form 3-1-X-0.</summary>
     public string? Tempo { get; init; }
 
@@ -40,4 +44,47 @@ public sealed record HomeEdit
 
     /// <summary>External load in kg; the nearest that can be reached here is taken.</summary>
     public double? ExternalKg { get; init; }
+
+    /// <summary>All figures of a dose, so that they stand whatever the engine would prescribe.</summary>
+    /// <param name="line">Line of the gym text.</param>
+    /// <param name="exerciseId">The home exercise.</param>
+    /// <param name="dose">The figures.</param>
+    /// <param name="externalKg">External load, kg.</param>
+    public static HomeEdit Of(int line, string exerciseId, Dose dose, double externalKg)
+    {
+        ArgumentNullException.ThrowIfNull(dose);
+        return new HomeEdit
+        {
+            Line = line,
+            ExerciseId = exerciseId,
+            Sets = dose.Sets,
+            Target = dose.Target,
+            Zone = dose.Zone,
+            SetsBefore = dose.SetsBefore,
+            DecidedAfter = dose.DecidedAfter,
+            BlockWeek = dose.BlockWeek,
+            Tempo = dose.Tempo,
+            Techniques = dose.Techniques,
+            RestSeconds = dose.RestSeconds,
+            Rir = dose.Rir,
+            ExternalKg = externalKg,
+        };
+    }
+
+    /// <summary>The edit with the figures of another over it, where that has any.</summary>
+    public HomeEdit With(HomeEdit over)
+    {
+        ArgumentNullException.ThrowIfNull(over);
+        return this with
+        {
+            Sets = over.Sets ?? Sets,
+            Target = over.Target ?? Target,
+            Zone = over.Zone ?? (over.Target is null ? Zone : null),
+            Tempo = over.Tempo ?? (over.Techniques is null ? Tempo : null),
+            Techniques = over.Techniques ?? Techniques,
+            RestSeconds = over.RestSeconds ?? RestSeconds,
+            Rir = over.Rir ?? Rir,
+            ExternalKg = over.ExternalKg ?? ExternalKg,
+        };
+    }
 }

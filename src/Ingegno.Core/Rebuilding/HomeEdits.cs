@@ -26,8 +26,12 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, Trade trade, KitAt
         return line with { Chosen = chosen with { Exercises = exercises } };
     }
 
-    private HomeExercise Apply(HomeExercise home, HomeEdit edit, GymLine gym)
+    /// <summary>The exercise of a gym line with the figures of an edit; what is expected follows them.</summary>
+    public HomeExercise Apply(HomeExercise home, HomeEdit edit, GymLine gym)
     {
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(edit);
+        ArgumentNullException.ThrowIfNull(gym);
         var changed = home;
         if (edit.ExternalKg is { } kg)
         {
@@ -52,6 +56,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, Trade trade, KitAt
             Zone = edit.Zone,
             SetsBefore = edit.SetsBefore,
             DecidedAfter = edit.DecidedAfter,
+            BlockWeek = edit.BlockWeek,
             RestSeconds = edit.RestSeconds ?? changed.Dose.RestSeconds,
             Rir = edit.Rir ?? changed.Dose.Rir,
             Reason = "Set by the coach.",

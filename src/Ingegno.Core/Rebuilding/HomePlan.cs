@@ -28,6 +28,9 @@ public sealed record RebuildRequest
     /// <summary>Approach that the week follows; null for the client's.</summary>
     public string? Approach { get; init; }
 
+    /// <summary>Phase of the week's approach in a block; null outside one. Days with an approach of their own stay out of it.</summary>
+    public string? Phase { get; init; }
+
     /// <summary>Days that follow another approach than the week.</summary>
     public ImmutableArray<DayApproach> DayApproaches { get; init; } = [];
 
@@ -44,7 +47,16 @@ public sealed record RebuildRequest
     public ImmutableArray<AcceptedFinding> Accepted { get; init; } = [];
 
     /// <summary>Key of the approach that a day follows: its own, the week's, or the client's.</summary>
-    public string? ApproachOn(string day) => DayApproaches.LastOrDefault(a => a.Day == day)?.Approach ?? Approach ?? Client.Approach;
+    public string? ApproachOn(string day) => OwnApproachOf(day) ?? Approach ?? Client.Approach;
+
+    /// <summary>The approach that a day follows, in the phase of its week.</summary>
+    public Prescribing.Approach ApproachOn(string day, Trade trade)
+    {
+        ArgumentNullException.ThrowIfNull(trade);
+        return trade.ApproachOf(ApproachOn(day)).InPhase(OwnApproachOf(day) is null ? Phase : null);
+    }
+
+    private string? OwnApproachOf(string day) => DayApproaches.LastOrDefault(a => a.Day == day)?.Approach;
 }
 
 /// <summary>A day that follows an approach of its own.</summary>

@@ -21,9 +21,8 @@ public static class PlanNotices
             yield return new PlanNotice("no-kit", NoticeLevel.Warning, $"\"{kit.Name}\" has no kit yet: this plan uses floor and wall only. Add what is there, a band, a rucksack or a sturdy table first, and rebuild.");
         }
 
-        foreach (var id in days.Select(d => request.ApproachOn(d.Name)).Distinct())
+        foreach (var (id, approach) in days.Select(d => (request.ApproachOn(d.Name), request.ApproachOn(d.Name, trade))).Distinct())
         {
-            var approach = trade.ApproachOf(id);
             if (id is not null && approach.Id != id)
             {
                 yield return new PlanNotice("unknown-approach", NoticeLevel.Warning, $"There is no approach \"{id}\" any more; {approach.Name} is followed instead.");
@@ -32,6 +31,10 @@ public static class PlanNotices
             if (approach.Conditioning)
             {
                 yield return new PlanNotice("conditioning", NoticeLevel.Warning, $"{approach.Name} trains breath and general fitness more than strength. {approach.Against}");
+            }
+            else if (approach.Phase is { } phase)
+            {
+                yield return new PlanNotice("approach", NoticeLevel.Info, $"{approach.Name}, phase {phase.Name}: {phase.Idea}");
             }
             else if (approach.Id != Prescribing.Approach.Default)
             {

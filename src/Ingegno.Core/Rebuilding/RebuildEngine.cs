@@ -40,7 +40,7 @@ public sealed class RebuildEngine(Trade trade)
         var edits = new HomeEdits(request.Edits, trade, kit, resistance, strength);
         var lines = drafts.Select((d, i) => edits.Apply(d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] })).ToImmutableArray();
         var planner = new SessionPlanner(trade, request.Client);
-        var sessions = parsed.Days.Select(d => planner.Plan([.. lines.Where(l => l.Gym.Day == d.Index)], trade.ApproachOf(request.ApproachOn(d.Name)), request.FitToMinutes)).ToList();
+        var sessions = parsed.Days.Select(d => planner.Plan([.. lines.Where(l => l.Gym.Day == d.Index)], request.ApproachOn(d.Name, trade), request.FitToMinutes)).ToList();
         lines = [.. sessions.SelectMany(s => s.Lines).OrderBy(l => l.Gym.Line).Select(l => Finish(l, request.Client, kit))];
         lines = [.. lines.Select((line, i) => line with { Better = Improvements.For(line, drafts[i].Match, matcher, trade) })];
         var days = parsed.Days.Select((d, i) => Day(d, sessions[i], request.Client)).ToImmutableArray();
@@ -92,7 +92,7 @@ public sealed class RebuildEngine(Trade trade)
         var exercise = trade.Catalogue.Get(line.ExerciseId);
         var choice = request.Choices.LastOrDefault(c => c.Line == line.Line);
         var role = choice?.Role ?? RoleOfLine.Infer(line, exercise, position, count);
-        var approach = trade.ApproachOf(request.ApproachOn(day));
+        var approach = request.ApproachOn(day, trade);
         var intent = approach.Intent(line, role, DosePrescriber.UsualRest(request.Client.Goal, line.Target));
         var match = new LineToMatch(intent, exercise, role, WantedEffort.Of(intent, exercise, request.Client.Level), approach);
         var (usable, ruledOut) = matcher.Rank(match);

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Programs.Exchange;
+using Ingegno.Core.Prescribing;
 using Ingegno.Core.Progressing;
 using Ingegno.Core.Rebuilding;
 using Ingegno.Core.Tests.Support;
@@ -94,9 +95,9 @@ public class LogReadingTests
         instead.PlannedReps.ShouldBeNull();
         stamps.Stamp(new LoggedExercise(1, "plank", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp!.SystemKg.ShouldBeNull("a hold has no system load");
         stamps.Stamp(new LoggedExercise(1, "side-plank", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp.ShouldBeNull("nor has one outside the plan");
-        stamps.StraightShare(curl.Dose with { Techniques = ["slow-eccentric-5"], Tempo = "5-0-1-0" }).ShouldBe(0.65);
-        stamps.StraightShare(curl.Dose with { Techniques = [], Tempo = "5-0-1-0" }).ShouldBe(0.65, "a typed tempo costs the same");
-        stamps.StraightShare(curl.Dose with { Techniques = [], Tempo = "2-0-1-0" }).ShouldBe(1);
+        StraightSets.ShareLeft(curl.Dose with { Techniques = ["slow-eccentric-5"], Tempo = "5-0-1-0" }, Trade.Shipped).ShouldBe(0.65);
+        StraightSets.ShareLeft(curl.Dose with { Techniques = [], Tempo = "5-0-1-0" }, Trade.Shipped).ShouldBe(0.65, "a typed tempo costs the same");
+        StraightSets.ShareLeft(curl.Dose with { Techniques = [], Tempo = "2-0-1-0" }, Trade.Shipped).ShouldBe(1);
     }
 
     private static LogPreview Read(params string[][] rows) =>

@@ -1,0 +1,172 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Kit;
+using Ingegno.Core.Loading;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Prescribing;
+using Ingegno.Core.Programs;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Strength;
+
+namespace Ingegno.Core.Progressing.Blocks;
+
+/// <summary>How an exercise stands in a week before the week is shaped.</summary>
+/// <param name="Home">The exercise with its full sets.</param>
+/// <param name="Step">How it came from the week before.</param>
+/// <param name="Reason">Why.</param>
+internal sealed record WeekState(HomeExercise Home, Decision? Step, string Reason);
+
+/// <summary>The steps of an exercise from week to week, when every set is done as written.</summary>
+internal sealed class WeekSteps
+{
+    /// <summary>Reps assumed of an open set whose reps nobody knows.</summary>
+    private const int OpenSetReps = 10;
+
+    private readonly Trade _trade;
+    private readonly PhaseStarts _phases;
+    private readonly NextSession _next;
+    private readonly RebuildRequest _request;
+    private readonly HomeEdits _edits;
+    private readonly Dictionary<HomePlan, ImmutableArray<(int Line, ProgressionContext Context)>> _contexts = [];
+
+    public WeekSteps(Trade trade, RebuildRequest request, PhaseStarts phases, NextSession next)
+    {
+        (_trade, _request, _phases, _next) = (trade, request, phases, next);
+        var kit = new KitAtPlace(request.Kit, trade.KitKinds);
+        var strength = new ClientStrength(request.Client, trade.Strength);
+        _edits = new HomeEdits([], trade, kit, new ResistanceMatch(kit, new ReachableLoads(kit), request.Client, strength, trade), strength);
+    }
+
+    /// <summary>The first week that is laid out.</summary>
+    public WeekState First(int line, HomeExercise now, BlockSetup setup, int week, bool taken) => taken || _phases.InForce(week)
+        ? new WeekState(now with { Dose = LighterWeek.Full(now.Dose) }, null, "As the plan has it now.")
+        : Start(line, now, setup, week);
+
+    /// <summary>A week after another.</summary>
+    public WeekState After(WeekState before, int line, BlockSetup setup, int week)
+    {
+        if (setup.PhaseOf(week) != setup.PhaseOf(week - 1))
+        {
+            return Start(line, before.Home, setup, week);
+        }
+
+        if (BlockShape.KindOf(setup, week) != WeekKind.Build)
+        {
+            return before with { Step = Decision.Deload, Reason = "Same load as the week before, less of it." };
+        }
+
+        if (BlockShape.KindOf(setup, week - 1) != WeekKind.Build)
+        {
+            return before with { Step = Decision.Resume, Reason = "The lighter week is done: on from where it was." };
+        }
+
+        return Advance(before, line, week);
+    }
+
+    /// <summary>The cell of a week, and how the exercise goes on from it.</summary>
+    public (BlockCell Cell, WeekState GoesOn) Cell(WeekState state, HomeExercise now, int line, int week, BlockSetup setup, BlockEdit? edit, bool taken)
+    {
+        var kind = BlockShape.KindOf(setup, week);
+        var light = kind != WeekKind.Build;
+        var shown = state.Home with { Dose = taken ? now.Dose : BlockShape.Shaped(state.Home.Dose, kind, _trade.Blocks) };
+        var goesOn = state;
+        if (edit is not null)
+        {
+            shown = _edits.Apply(shown, Kept(edit.Figures, shown), Gym(line, week));
+            goesOn = light || edit.OnlyThisWeek ? state : state with { Home = shown };
+        }
+
+        var cell = new BlockCell
+        {
+            Line = line,
+            ExerciseId = shown.ExerciseId,
+            Name = shown.Name,
+            Dose = shown.Dose with { BlockWeek = null, DecidedAfter = null, Reason = string.Empty, Instructions = [] },
+            ExternalKg = shown.ExternalKg,
+            Step = state.Step,
+            Reason = edit is null ? state.Reason : edit.OnlyThisWeek || light ? "Set by you, for this week alone." : "Set by you; later weeks go on from here.",
+            SetByCoach = edit is not null,
+            Reserve = Reserve(shown),
+            Asks = Asks(shown),
+        };
+        return (cell, goesOn);
+    }
+
+    private WeekState Start(int line, HomeExercise now, BlockSetup setup, int week)
+    {
+        var start = _phases.Exercise(line, now, week);
+        return new WeekState(start with { Dose = LighterWeek.Full(start.Dose) }, null, $"{setup.PhaseOf(week).Name} starts with what today's strength allows.");
+    }
+
+    /// <summary>Double progression after a week in which every set was done as written.</summary>
+    private WeekState Advance(WeekState before, int line, int week)
+    {
+        var home = before.Home with { Dose = before.Home.Dose with { DecidedAfter = null, SetsBefore = null } };
+        if (Context(line, home.ExerciseId, week) is not { } context)
+        {
+            return before with { Step = Decision.Repeat, Reason = "The same again." };
+        }
+
+        var day = new LineDay(default, AsWritten(home), null);
+        var said = DoubleProgression.Next(line, context with { Home = home }, new LineHistory([day, day], default, null));
+        var figures = new HomeEdit
+        {
+            Line = line,
+            ExerciseId = home.ExerciseId,
+            Sets = said.Dose.Sets,
+            Target = said.Dose.Target,
+            Zone = said.Dose.Zone,
+            Tempo = said.Dose.Tempo,
+            RestSeconds = said.Dose.RestSeconds,
+            Rir = said.Dose.Rir,
+            ExternalKg = Math.Abs(said.ExternalKg - home.ExternalKg) < 0.01 ? null : said.ExternalKg,
+        };
+        return new WeekState(_edits.Apply(home, figures, Gym(line, week)), said.Decision, said.Reason);
+    }
+
+    private static ImmutableArray<LoggedSet> AsWritten(HomeExercise home)
+    {
+        var (target, zone) = (home.Dose.Target, home.Dose.Zone);
+        var pastZone = zone is { IsOpen: false } && zone.Max > zone.Min && target.Min >= zone.Max;
+        var reps = target.IsOpen ? Math.Max(1, (int)(home.RepsToFailure ?? OpenSetReps) - home.Dose.Rir) : pastZone ? target.Max : target.Min;
+
+        // Nothing in reserve is what was asked for; a note of it would read as a set that went wrong.
+        return [.. Enumerable.Repeat(new LoggedSet { Reps = reps, Rir = home.Dose.Rir > 0 ? home.Dose.Rir : null }, home.Dose.Sets)];
+    }
+
+    /// <summary>A target that was typed inside the zone moves in it; one outside is a zone of its own.</summary>
+    private static HomeEdit Kept(HomeEdit typed, HomeExercise at)
+    {
+        var zone = at.Dose.Zone ?? at.Dose.Target;
+        var inside = typed.Target is null || (!zone.IsOpen && typed.Target.Min >= zone.Min && typed.Target.Max <= zone.Max);
+        return typed with { Zone = typed.Zone ?? (inside ? zone : null), SetsBefore = at.Dose.SetsBefore };
+    }
+
+    private GymLine Gym(int line, int week) => _phases.At(week).Lines.First(l => l.Gym.Line == line).Gym;
+
+    private ProgressionContext? Context(int line, string exerciseId, int week)
+    {
+        var plan = _phases.At(week);
+        if (!_contexts.TryGetValue(plan, out var contexts))
+        {
+            _contexts[plan] = contexts = _next.Contexts(_request.Client, _request.Kit, plan.Lines);
+        }
+
+        return contexts.FirstOrDefault(c => c.Line == line && c.Context.Home.ExerciseId == exerciseId).Context;
+    }
+
+    private static int? Reserve(HomeExercise home) =>
+        home.RepsToFailure is { } reps && home.Dose is { Timed: false, Target.IsOpen: false } dose ? (int)Math.Floor(reps + 1e-9) - dose.Target.Min : null;
+
+    /// <summary>Strength that so many reps with so many in reserve stand for, against that of the reps expected today.</summary>
+    private double? Asks(HomeExercise home)
+    {
+        if (home.SystemLoadKg is not > 0 || home.RepsToFailure is not { } able || home.Dose is { Timed: true } or { Target.IsOpen: true } || _trade.Catalogue.Find(home.ExerciseId)?.Strength is not { } strength)
+        {
+            return null;
+        }
+
+        var share = StraightSets.ShareLeft(home.Dose, _trade);
+        double Max(double reps) => RepMaxCurve.OneRepMax(home.SystemLoadKg.Value, Math.Clamp(reps / share, 1, RepMaxCurve.MostReps), strength.Curve);
+        return Math.Round(Max(home.Dose.Target.Min + home.Dose.Rir) / Max(able), 3);
+    }
+}
