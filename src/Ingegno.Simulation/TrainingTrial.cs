@@ -15,8 +15,10 @@ namespace Ingegno.Simulation;
 /// <param name="PastFailureWeeks">Weeks, 0 first, in which more than half of the sets fell short.</param>
 /// <param name="Log">All sessions, oldest first.</param>
 /// <param name="Plan">The plan after the last week.</param>
-/// <param name="Trained">The plan as it was trained in the last week.</param>
-public sealed record TrialResult(double Gain, double Missed, ImmutableArray<int> PastFailureWeeks, ImmutableArray<LoggedSession> Log, ImmutableArray<PlannedExercise> Plan, ImmutableArray<PlannedExercise> Trained);
+/// <param name="Trained">The plan as it was trained, week by week.</param>
+public sealed record TrialResult(
+    double Gain, double Missed, ImmutableArray<int> PastFailureWeeks, ImmutableArray<LoggedSession> Log, ImmutableArray<PlannedExercise> Plan,
+    ImmutableArray<ImmutableArray<PlannedExercise>> Trained);
 
 /// <summary>Lets a simulated trainee train a home plan for some weeks under a policy.</summary>
 public sealed class TrainingTrial(Trade trade)
@@ -50,13 +52,13 @@ public sealed class TrainingTrial(Trade trade)
         ArgumentNullException.ThrowIfNull(trainee);
         ArgumentNullException.ThrowIfNull(policy);
         var log = new List<LoggedSession>();
-        var trained = plan;
+        var trained = ImmutableArray.CreateBuilder<ImmutableArray<PlannedExercise>>(weeks);
         var (sets, missed, pastFailure) = (0, 0, new List<int>());
         for (var week = 0; week < weeks; week++)
         {
             var before = log.Count;
             var (setsNow, missedNow) = (0, 0);
-            trained = plan;
+            trained.Add(plan);
             var inTurn = plan.GroupBy(p => days(p.Line)).OrderBy(g => g.Key).ToList();
             var sessions = perWeek ?? inTurn.Count;
             for (var s = 0; s < sessions; s++)
@@ -90,7 +92,7 @@ public sealed class TrainingTrial(Trade trade)
             }
         }
 
-        return new TrialResult(trainee.GainIn(weeks), sets == 0 ? 0 : (double)missed / sets, [.. pastFailure], [.. log], plan, trained);
+        return new TrialResult(trainee.GainIn(weeks), sets == 0 ? 0 : (double)missed / sets, [.. pastFailure], [.. log], plan, trained.ToImmutable());
     }
 
     /// <summary>Effort of a session from what was left in its sets, 1–10.</summary>

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Text.Json;
+using System.Text.Json.Serialization;
 using Dapper;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Progressing;
@@ -19,7 +20,12 @@ namespace Ingegno.Storage;
 /// <param name="Source">How it came in: <c>typed</c> or <c>file</c>.</param>
 public sealed record SessionRecord(
     int PlanVersion, DateOnly PerformedOn, ImmutableArray<LoggedExercise> Exercises, int? Effort = null, int? Minutes = null, string? Note = null,
-    int? PlannedSets = null, string Source = "typed");
+    int? PlannedSets = null, string Source = "typed")
+{
+    /// <summary>The session as the core reads it.</summary>
+    [JsonIgnore]
+    public LoggedSession AsLogged => new(PerformedOn, Exercises, Effort);
+}
 
 /// <summary>Logged sessions of a plan; sets are rows of their own so that trends can be asked of them.</summary>
 public sealed class LogStore(Database database, TimeProvider clock)

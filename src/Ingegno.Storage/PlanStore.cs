@@ -74,6 +74,16 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         return Find(connection, coachId, id);
     }
 
+    /// <summary>A version of a plan; null when there is none of that number.</summary>
+    public PlanDocument? FindVersion(long coachId, long id, int number)
+    {
+        using var connection = database.Open();
+        return connection.QuerySingleOrDefault<string>(
+            "SELECT document FROM plan_version WHERE plan_id = @id AND coach_id = @coachId AND number = @number", new { coachId, id, number }) is { } document
+            ? JsonSerializer.Deserialize<PlanDocument>(document, TradeJson.Lenient)
+            : null;
+    }
+
     /// <summary>Adds a plan with its first version; null when client, place or gym week are not this coach's.</summary>
     public Saved<PlanRecord>? Add(long coachId, long clientId, long? placeId, long? gymWeekId, PlanDocument document)
     {

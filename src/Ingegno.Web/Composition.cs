@@ -5,6 +5,7 @@ using Ingegno.Core;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Matching;
 using Ingegno.Core.Progressing;
+using Ingegno.Core.Progressing.Blocks;
 using Ingegno.Core.Rebuilding;
 using Ingegno.Storage;
 using Ingegno.Web.Demo;
@@ -46,13 +47,13 @@ public static class Composition
         services.AddScoped(s => s.GetRequiredService<IHttpContextAccessor>().HttpContext?.User is { Identity.IsAuthenticated: true } coach
             ? s.GetRequiredService<PracticeTrades>().Of(coach.CoachId())
             : Trade.Shipped);
-        services.AddScoped<RebuildEngine>().AddScoped<NextSession>().AddScoped<ClientLog>().AddScoped<Ladders>().AddScoped<Trends>().AddScoped<KitValue>().AddScoped<ReachableSetups>();
+        services.AddScoped<RebuildEngine>().AddScoped<NextSession>().AddScoped<ClientLog>().AddScoped<BlockPlanner>().AddScoped<PlanBlocks>().AddScoped<Ladders>().AddScoped<Trends>().AddScoped<KitValue>().AddScoped<ReachableSetups>();
         services.AddScoped(s => new BuyNext(s.GetRequiredService<RebuildEngine>(), s.GetRequiredService<Trade>().Match.Week));
         services.AddSingleton(_ => new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
         services.AddSingleton<IHangingScales, SimulatedHangingScales>();
         services.AddSingleton(s => new Database(s.GetRequiredService<IOptions<IngegnoOptions>>().Value.DatabaseFile));
         services.AddSingleton<CoachStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
-        services.AddSingleton<GymWeekStore>().AddSingleton<PlanStore>().AddSingleton<LogStore>().AddSingleton<PulseStore>().AddSingleton<PriceStore>();
+        services.AddSingleton<GymWeekStore>().AddSingleton<PlanStore>().AddSingleton<LogStore>().AddSingleton<PulseStore>().AddSingleton<BlockStore>().AddSingleton<PriceStore>();
         services.AddSingleton<IPasswordHasher<Coach>, PasswordHasher<Coach>>();
         services.AddSingleton<DemoSeeder>();
         services.AddValidatorsFromAssemblyContaining<IngegnoOptions>(ServiceLifetime.Singleton);
@@ -106,6 +107,7 @@ public static class Composition
         api.MapBuyNext();
         api.MapPlans();
         api.MapLogs();
+        api.MapBlocks();
         api.MapProgress();
         app.Map("/api/{**rest}", () => Problems.Make(
             StatusCodes.Status404NotFound, "no-such-endpoint", "There is no such address", "See docs/rebuild-api.md for what there is.")).ExcludeFromDescription();

@@ -13,14 +13,14 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
     public async Task A_slip_of_the_pen_is_asked_about_and_stored_when_the_coach_is_sure()
     {
         var browser = await server.SignedIn();
-        var (plan, _, exercise) = await Planned(browser);
-        var session = Session(Today, (1, exercise, 120));
+        var (plan, _, exercise) = await LoggedPlan.Make(browser);
+        var session = LoggedPlan.Session(Today, (1, exercise, 120));
 
-        var asked = await Done(await browser.Post($"/api/v1/plans/{plan}/sessions", new { session }));
+        var asked = await LoggedPlan.Answer(await browser.Post($"/api/v1/plans/{plan}/sessions", new { session }));
         asked.GetProperty("doubts")[0].GetProperty("question").GetString()!.ShouldContain("120 reps?");
         (await browser.Read($"/api/v1/plans/{plan}/sessions")).GetArrayLength().ShouldBe(0, "nothing is stored before it is answered");
 
-        var sure = await Done(await browser.Post($"/api/v1/plans/{plan}/sessions", new { session, sure = true }));
+        var sure = await LoggedPlan.Answer(await browser.Post($"/api/v1/plans/{plan}/sessions", new { session, sure = true }));
         sure.GetProperty("id").GetInt64().ShouldBeGreaterThan(0);
     }
 
@@ -28,29 +28,29 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
     public async Task A_session_is_changed_and_two_writers_notice_each_other()
     {
         var browser = await server.SignedIn();
-        var (plan, _, exercise) = await Planned(browser);
-        await browser.Post($"/api/v1/plans/{plan}/sessions", new { session = Session(Today, (1, exercise, 8)) });
+        var (plan, _, exercise) = await LoggedPlan.Make(browser);
+        await browser.Post($"/api/v1/plans/{plan}/sessions", new { session = LoggedPlan.Session(Today, (1, exercise, 8)) });
         var saved = (await browser.Read($"/api/v1/plans/{plan}/sessions"))[0];
         var path = $"/api/v1/plans/{plan}/sessions/{saved.GetProperty("id").GetInt64()}";
 
-        (await browser.Put(path, new { revision = 1, value = Session(Today, (1, exercise, 9)) })).StatusCode.ShouldBe(HttpStatusCode.OK);
-        await browser.Put(path, new { revision = 1, value = Session(Today, (1, exercise, 10)) }).Problem(409, "conflict");
+        (await browser.Put(path, new { revision = 1, value = LoggedPlan.Session(Today, (1, exercise, 9)) })).StatusCode.ShouldBe(HttpStatusCode.OK);
+        await browser.Put(path, new { revision = 1, value = LoggedPlan.Session(Today, (1, exercise, 10)) }).Problem(409, "conflict");
         var set = (await browser.Read($"/api/v1/plans/{plan}/sessions"))[0].GetProperty("value").GetProperty("exercises")[0].GetProperty("sets")[0];
         set.GetProperty("reps").GetInt32().ShouldBe(9);
         set.GetProperty("stamp").GetProperty("systemKg").GetDouble().ShouldBeGreaterThan(10, "what it was under the plan is worked out by the server");
-        await browser.Put($"/api/v1/plans/{plan}/sessions/999999", new { revision = 1, value = Session(Today, (1, exercise, 9)) }).Problem(404, "not-found");
+        await browser.Put($"/api/v1/plans/{plan}/sessions/999999", new { revision = 1, value = LoggedPlan.Session(Today, (1, exercise, 9)) }).Problem(404, "not-found");
     }
 
     [Fact]
     public async Task Logs_teach_strength_show_in_the_trends_and_reach_the_roster()
     {
         var browser = await server.SignedIn();
-        var (plan, client, exercise) = await Planned(browser);
+        var (plan, client, exercise) = await LoggedPlan.Make(browser);
         var before = (await browser.Read($"/api/v1/clients/{client}/strength")).GetProperty("lifts").GetArrayLength();
         foreach (var daysAgo in new[] { 9, 5, 1 })
         {
             var day = DateTime.UtcNow.AddDays(-daysAgo).ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
-            await browser.Post($"/api/v1/plans/{plan}/sessions", new { session = Session(day, (1, exercise, 12)) });
+            await browser.Post($"/api/v1/plans/{plan}/sessions", new { session = LoggedPlan.Session(day, (1, exercise, 12)) });
         }
 
         before.ShouldBe(0);
@@ -70,9 +70,9 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
     public async Task A_log_file_is_looked_at_first_and_comes_in_whole_or_not_at_all()
     {
         var browser = await server.SignedIn();
-        var (plan, _, _) = await Planned(browser);
+        var (plan, _, _) = await LoggedPlan.Make(browser);
         var csv = Convert.ToBase64String(Encoding.UTF8.GetBytes("date,exercise,sets\n2026-11-02,Push-up,\"12,11 r1\"\n2026-11-04,Nothing known,12\n"));
-        var preview = await Done(await browser.Post($"/api/v1/plans/{plan}/log-file/preview", new { content = csv }));
+        var preview = await LoggedPlan.Answer(await browser.Post($"/api/v1/plans/{plan}/log-file/preview", new { content = csv }));
 
         preview.GetProperty("faults")[0].GetProperty("row").GetInt32().ShouldBe(3);
         (await browser.Read($"/api/v1/plans/{plan}/sessions")).GetArrayLength().ShouldBe(0);
@@ -91,10 +91,10 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
     public async Task Jumps_and_ladders_are_answered_and_nonsense_is_refused()
     {
         var browser = await server.SignedIn();
-        var jump = await Done(await browser.Post("/api/v1/jump", new { fromKg = 40, toKg = 50, wantedReps = 8, curve = "middle" }));
+        var jump = await LoggedPlan.Answer(await browser.Post("/api/v1/jump", new { fromKg = 40, toKg = 50, wantedReps = 8, curve = "middle" }));
         jump.GetProperty("repsNow").GetInt32().ShouldBe(18, "handbook 05");
         jump.GetProperty("neededKg").GetDouble().ShouldBe(63.3);
-        (await Done(await browser.Post("/api/v1/jump", new { fromKg = 40, toKg = 80, wantedReps = 8, formula = "epley" }))).GetProperty("advice").GetString()!.ShouldContain("rungs between");
+        (await LoggedPlan.Answer(await browser.Post("/api/v1/jump", new { fromKg = 40, toKg = 80, wantedReps = 8, formula = "epley" }))).GetProperty("advice").GetString()!.ShouldContain("rungs between");
         object Request(object client, object? edit = null) => new { client, kit = new { name = "Home", items = Array.Empty<object>() }, gymLines = new[] { "Push-up 3x8" }, edits = edit is null ? Array.Empty<object>() : [edit] };
         await browser.Post("/api/v1/rebuild", Request(new { level = "intermediate", goal = "muscle", learned = new[] { new { anchor = "bench-press", exerciseId = "push-up", oneRepMaxKg = 0, spread = 0.1, restsOn = "x" } } })).Problem(400, "validation");
         await browser.Post("/api/v1/rebuild", Request(new { level = "intermediate", goal = "muscle" }, new { line = 1, exerciseId = "push-up", zone = new { min = 12, max = 8 } })).Problem(400, "validation");
@@ -103,8 +103,8 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
 
         var client = new { level = "intermediate", goal = "muscle", bodyMassKg = 80 };
         var kit = new { name = "Home", items = Array.Empty<object>() };
-        (await Done(await browser.Post("/api/v1/ladder", new { exerciseId = "push-up", client, kit, systemKg = 51.2 }))).GetProperty("ladder").GetProperty("here").ValueKind.ShouldBe(JsonValueKind.Number);
-        (await Done(await browser.Post("/api/v1/ladder", new { exerciseId = "plank", client, kit }))).GetProperty("why").GetString()!.ShouldContain("no ladder");
+        (await LoggedPlan.Answer(await browser.Post("/api/v1/ladder", new { exerciseId = "push-up", client, kit, systemKg = 51.2 }))).GetProperty("ladder").GetProperty("here").ValueKind.ShouldBe(JsonValueKind.Number);
+        (await LoggedPlan.Answer(await browser.Post("/api/v1/ladder", new { exerciseId = "plank", client, kit }))).GetProperty("why").GetString()!.ShouldContain("no ladder");
         await browser.Post("/api/v1/ladder", new { exerciseId = "push-up", client, kit, wantedReps = 90 }).Problem(400, "validation");
         (await browser.Read("/api/v1/rep-max-formulas")).GetArrayLength().ShouldBe(6);
     }
@@ -113,40 +113,12 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
     public async Task The_way_back_to_the_gym_starts_from_the_old_loads()
     {
         var browser = await server.SignedIn();
-        var (_, client, _) = await Planned(browser);
-        var back = await Done(await browser.Post($"/api/v1/clients/{client}/back-to-gym", new { text = "Bench press 4x8 @ 80 kg", weeksAway = 6 }));
+        var (_, client, _) = await LoggedPlan.Make(browser);
+        var back = await LoggedPlan.Answer(await browser.Post($"/api/v1/clients/{client}/back-to-gym", new { text = "Bench press 4x8 @ 80 kg", weeksAway = 6 }));
 
         back.GetProperty("lines")[0].GetProperty("loadsKg").EnumerateArray().Select(kg => kg.GetDouble()).ShouldBe([55, 62.5, 70, 80], "70, 80, 90, 100 % down to the next plates");
         back.GetProperty("weeks")[0].GetProperty("text").GetString()!.ShouldContain("55 kg");
         await browser.Post($"/api/v1/clients/{client}/back-to-gym", new { text = "x", weeksAway = -1 }).Problem(400, "validation");
         await browser.Post("/api/v1/clients/987654/back-to-gym", new { text = "x", weeksAway = 1 }).Problem(404, "not-found");
-    }
-
-    private static async Task<JsonElement> Done(HttpResponseMessage answer)
-    {
-        answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync());
-        return JsonDocument.Parse(await answer.Content.ReadAsStringAsync()).RootElement;
-    }
-
-    private static object Session(string day, (int Line, string Exercise, int Reps) done) => new
-    {
-        planVersion = 1,
-        performedOn = day,
-        exercises = new[] { new { line = done.Line, exerciseId = done.Exercise, sets = Enumerable.Repeat(new { reps = done.Reps, rir = 2 }, 3) } },
-    };
-
-    /// <summary>A client with a plan of one line; the plan, the client and the home exercise.</summary>
-    private static async Task<(long Plan, long Client, string Exercise)> Planned(Browser browser)
-    {
-        var client = (await browser.Make("/api/v1/clients", new { name = "Logged", profile = new { level = "intermediate", goal = "muscle", bodyMassKg = 80, daysPerWeek = 2 } })).GetProperty("id").GetInt64();
-        var request = new
-        {
-            client = new { level = "intermediate", goal = "muscle", bodyMassKg = 80 },
-            kit = new { name = "Home", items = new[] { new { id = "db", kind = "dumbbell", massKg = 8, count = 2 } } },
-            gymLines = new[] { "Dumbbell curl 3x8-12 RIR 2 90 s" },
-        };
-        var plan = await browser.Make($"/api/v1/clients/{client}/plans", new { title = "Curls", request });
-        var exercise = plan.GetProperty("value").GetProperty("document").GetProperty("plan").GetProperty("lines")[0].GetProperty("chosen").GetProperty("exercises")[0].GetProperty("exerciseId").GetString()!;
-        return (plan.GetProperty("id").GetInt64(), client, exercise);
     }
 }

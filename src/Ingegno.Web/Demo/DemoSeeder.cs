@@ -3,6 +3,7 @@ using System.Text.Json;
 using Ingegno.Core;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Progressing;
+using Ingegno.Core.Progressing.Blocks;
 using Ingegno.Core.Rebuilding;
 using Ingegno.Simulation;
 using Ingegno.Storage;
@@ -25,12 +26,21 @@ public sealed record DemoMember(ClientRecord Client, ImmutableArray<PlaceKit> Pl
 /// <param name="Weeks">How many weeks up to today.</param>
 /// <param name="Seed">Seed of its noise.</param>
 /// <param name="Traits">How it answers to training, and what happens to it.</param>
-public sealed record DemoHistory(int Weeks, int Seed, TraineeTraits Traits);
+/// <param name="Block">A block that was begun meanwhile; null for none.</param>
+public sealed record DemoHistory(int Weeks, int Seed, TraineeTraits Traits, DemoBlock? Block = null);
+
+/// <summary>A block that was begun some weeks ago.</summary>
+/// <param name="WeeksAgo">How long ago.</param>
+/// <param name="Weeks">How many weeks it has.</param>
+/// <param name="Phases">Its phases; empty for those of the approach.</param>
+/// <param name="EventName">An event it leads up to.</param>
+/// <param name="EventInDays">Days from today to the event.</param>
+public sealed record DemoBlock(int WeeksAgo, int Weeks, ImmutableArray<BlockPhase> Phases = default, string? EventName = null, int? EventInDays = null);
 
 /// <summary>Fills an empty database with the demo club, always with the same data.</summary>
 public sealed class DemoSeeder(
     IOptions<IngegnoOptions> options, CoachStore coaches, ClientStore clients, PlaceStore places, GymWeekStore weeks, PlanStore plans,
-    LogStore logs, PulseStore pulses, IPasswordHasher<Coach> hasher, TimeProvider clock)
+    LogStore logs, PulseStore pulses, BlockStore blocks, IPasswordHasher<Coach> hasher, TimeProvider clock)
 {
     private static readonly Lazy<DemoClub> Club = new(() =>
     {
@@ -80,7 +90,7 @@ public sealed class DemoSeeder(
         Train(coach, plan, history);
     }
 
-    /// <summary>Trains the plan for its weeks; the second version is what the last week trained.</summary>
+    /// <summary>Trains the plan for its weeks; the last version is what the last week trained.</summary>
     private void Train(long coach, Saved<PlanRecord> plan, DemoHistory history)
     {
         var (trial, document) = (new TrainingTrial(Trade.Shipped), plan.Value.Document);
@@ -90,17 +100,42 @@ public sealed class DemoSeeder(
         var done = trial.Run(
             trial.Plan(request, document.Plan), line => day[line], new SimulatedTrainee(Trade.Shipped, request.Client, history.Traits, history.Seed), trial.Engine(request), first,
             history.Weeks, request.Client.DaysPerWeek);
-        var trained = request with
-        {
-            Choices = [.. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Line, Candidate(l, done.Trained)))],
-            Edits = [.. done.Trained.Select(Edit)],
-        };
         var sets = document.Plan.Lines.GroupBy(l => l.Gym.Day).ToDictionary(g => g.Key, g => g.Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0));
         logs.AddAll(coach, plan.Id, done.Log.Select(s => new SessionRecord(1, s.Day, s.Exercises, s.Effort, 40 + (s.Effort ?? 7), PlannedSets: sets[day[s.Exercises[0].Line]])));
-        var log = new ClientLog(Trade.Shipped, plans, logs, pulses, new NextSession(Trade.Shipped), clock);
-        var taught = log.Taught(coach, plan.Value.ClientId, trained);
-        plans.Save(coach, plan.Id, plan.Revision, "as trained in the last week", PlanEndpoints.Document(document.Title, taught, new RebuildEngine(Trade.Shipped)));
+        var (engine, next) = (new RebuildEngine(Trade.Shipped), new NextSession(Trade.Shipped));
+        var ofBlocks = new PlanBlocks(Trade.Shipped, blocks, logs, new BlockPlanner(Trade.Shipped, engine, next), clock);
+        var log = new ClientLog(Trade.Shipped, plans, logs, pulses, ofBlocks, next, clock);
+        var now = plan;
+        if (history.Block is { } block)
+        {
+            var week = history.Weeks - block.WeeksAgo;
+            now = Save("as trained when the block began", done.Trained[week]);
+            Begin(block, now, first.AddDays(7 * week));
+        }
+
+        PlanEndpoints.Followed(coach, plan.Id, new Written<PlanRecord>(WriteOutcome.Done, Save("as trained in the last week", done.Trained[^1])), ofBlocks);
         log.RenewPulse(coach, plan.Id);
+
+        Saved<PlanRecord> Save(string note, ImmutableArray<PlannedExercise> trained)
+        {
+            var then = request with
+            {
+                Choices = [.. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Line, Candidate(l, trained)))],
+                Edits = [.. trained.Select(t => HomeEdit.Of(t.Line, t.Home.ExerciseId, t.Home.Dose, t.Home.ExternalKg) with { Techniques = null })],
+            };
+            var taught = log.Taught(coach, plan.Value.ClientId, then);
+            return plans.Save(coach, plan.Id, now.Revision, note, PlanEndpoints.Document(document.Title, taught, engine)).Current!;
+        }
+
+        void Begin(DemoBlock block, Saved<PlanRecord> begun, DateOnly starts)
+        {
+            var eventOn = block.EventInDays is { } days ? ofBlocks.Today.AddDays(days) : (DateOnly?)null;
+            var setup = ofBlocks.Propose(begun.Value, starts, block.Weeks, eventOn) with { EventName = block.EventName };
+            setup = block.Phases.IsDefaultOrEmpty ? setup : setup with { Phases = block.Phases };
+            var planner = new BlockPlanner(Trade.Shipped, engine, next);
+            var laid = planner.Plan(begun.Value.Document.Request, begun.Value.Document.Plan, setup, null, starts);
+            blocks.Add(coach, plan.Id, new BlockRecord(setup, laid));
+        }
     }
 
     /// <summary>The candidate of a line with the exercises that were trained in their places.</summary>
@@ -108,24 +143,5 @@ public sealed class DemoSeeder(
     {
         var now = trained.Where(p => p.Line == line.Gym.Line).Select(p => p.Home.ExerciseId).ToList();
         return now.Count == line.Chosen!.Exercises.Length ? string.Join('+', now) : line.Chosen.Id;
-    }
-
-    private static HomeEdit Edit(PlannedExercise trained)
-    {
-        var dose = trained.Home.Dose;
-        return new HomeEdit
-        {
-            Line = trained.Line,
-            ExerciseId = trained.Home.ExerciseId,
-            Sets = dose.Sets,
-            Target = dose.Target,
-            Zone = dose.Zone,
-            SetsBefore = dose.SetsBefore,
-            DecidedAfter = dose.DecidedAfter,
-            Tempo = dose.Tempo,
-            RestSeconds = dose.RestSeconds,
-            Rir = dose.Rir,
-            ExternalKg = trained.Home.ExternalKg,
-        };
     }
 }

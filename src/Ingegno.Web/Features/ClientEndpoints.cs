@@ -91,12 +91,13 @@ public static class ClientEndpoints
         clients.MapDelete("/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static Ok<IReadOnlyList<RosterRow>> List(ClaimsPrincipal user, ClientStore clients, PlaceStore places, PlanStore plans, PulseStore pulses, ClientLog log)
+    private static Ok<IReadOnlyList<RosterRow>> List(ClaimsPrincipal user, ClientStore clients, PlaceStore places, PlanStore plans, PulseStore pulses, BlockStore blocks, ClientLog log)
     {
         var coach = user.CoachId();
         var planned = plans.List(coach).ToLookup(p => p.ClientId);
         var here = places.AtAGlance(coach);
         var pulse = pulses.All(coach);
+        var ends = blocks.Ends(coach);
         return TypedResults.Ok<IReadOnlyList<RosterRow>>([.. clients.List(coach).Select(Row)]);
 
         RosterRow Row(Saved<ClientRecord> client)
@@ -104,7 +105,7 @@ public static class ClientEndpoints
             var own = planned[client.Id].ToList();
             var newest = own.MaxBy(p => p.UpdatedAt);
             var notes = newest is null ? [] : Attention.Of(
-                pulse.GetValueOrDefault(newest.Id), newest.Version, DateOnly.FromDateTime(newest.UpdatedAt.Date), client.Value.Profile.DaysPerWeek ?? 3, null, log.Today);
+                pulse.GetValueOrDefault(newest.Id), newest.Version, DateOnly.FromDateTime(newest.UpdatedAt.Date), client.Value.Profile.DaysPerWeek ?? 3, ends.TryGetValue(newest.Id, out var end) ? end : null, log.Today);
             return new RosterRow(
                 client.Id, client.Revision, client.Value, [.. here[client.Id].Select(p => new PlaceInBrief(p.Id, p.Name, (int)p.Items))], own.Count, newest?.Id,
                 newest is null ? null : pulse.GetValueOrDefault(newest.Id)?.LastTrained, notes);

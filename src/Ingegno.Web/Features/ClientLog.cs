@@ -9,7 +9,7 @@ using Ingegno.Storage;
 namespace Ingegno.Web.Features;
 
 /// <summary>Brings stored logs and plans together with what the core makes of them.</summary>
-public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, PulseStore pulses, NextSession next, TimeProvider clock)
+public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, PulseStore pulses, PlanBlocks blocks, NextSession next, TimeProvider clock)
 {
     /// <summary>Half a year: with a half-life of four weeks an older day weighs next to nothing.</summary>
     private const int DaysRead = 182;
@@ -51,32 +51,43 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
         ArgumentNullException.ThrowIfNull(plan);
         var matched = MatchedLogs.Of(plan.Document.Plan.Lines, Sessions(coach, planId));
         var document = plan.Document;
-        return (next.Propose(ClientNow(coach, plan), document.Request.Kit, document.Plan.Lines, matched.Sessions, Today), matched);
+        return (next.Propose(ClientNow(coach, plan), document.Request.Kit, document.Plan.Lines, matched.Sessions, Today, blocks.Guide(coach, planId, plan)), matched);
     }
 
-    /// <summary>Stamps exercises with what they were under the plan.</summary>
-    public ImmutableArray<LoggedExercise> Stamped(PlanRecord plan, ImmutableArray<LoggedExercise> exercises)
+    /// <summary>Stamps exercises with what they were under a version of the plan.</summary>
+    public ImmutableArray<LoggedExercise> Stamped(PlanDocument trained, ImmutableArray<LoggedExercise> exercises)
     {
-        ArgumentNullException.ThrowIfNull(plan);
-        var stamps = new LogStamps(trade, plan.Document.Request.Client, plan.Document.Request.Kit, plan.Document.Plan.Lines);
+        var stamps = Stamps(trained);
         return [.. exercises.Where(e => !e.Sets.IsDefaultOrEmpty).Select(e => stamps.Stamp(e with { Sets = [.. e.Sets.Select(s => s with { Stamp = null })] }))];
     }
 
     /// <summary>What looks like a slip of the pen.</summary>
-    public ImmutableArray<LogDoubt> Doubts(PlanRecord plan, ImmutableArray<LoggedExercise> exercises)
+    public ImmutableArray<LogDoubt> Doubts(PlanDocument trained, ImmutableArray<LoggedExercise> exercises)
     {
-        ArgumentNullException.ThrowIfNull(plan);
-        var stamps = new LogStamps(trade, plan.Document.Request.Client, plan.Document.Request.Kit, plan.Document.Plan.Lines);
+        var stamps = Stamps(trained);
         return [.. exercises.SelectMany(e => stamps.PlannedFor(e) is { } at ? LogDoubts.About(at.Home, at.HeaviestKg, e) : [])];
     }
 
-    /// <summary>Sets that the plan has on the day to which most of the exercises belong; null when none does.</summary>
-    public static int? PlannedSets(PlanRecord plan, ImmutableArray<LoggedExercise> exercises)
+    /// <summary>The version of a plan that a session trained: a session that is changed or brought back stays with its own.</summary>
+    public PlanDocument? Trained(long coach, long planId, PlanRecord plan, int version)
     {
         ArgumentNullException.ThrowIfNull(plan);
+        return version == plan.Version ? plan.Document : plans.FindVersion(coach, planId, version);
+    }
+
+    private LogStamps Stamps(PlanDocument trained)
+    {
+        ArgumentNullException.ThrowIfNull(trained);
+        return new LogStamps(trade, trained.Request.Client, trained.Request.Kit, trained.Plan.Lines);
+    }
+
+    /// <summary>Sets that the plan has on the day to which most of the exercises belong; null when none does.</summary>
+    public static int? PlannedSets(PlanDocument trained, ImmutableArray<LoggedExercise> exercises)
+    {
+        ArgumentNullException.ThrowIfNull(trained);
         var lines = exercises.Select(e => e.Line).ToHashSet();
-        var day = plan.Document.Plan.Lines.Where(l => lines.Contains(l.Gym.Line)).GroupBy(l => l.Gym.Day).MaxBy(g => g.Count());
-        return day is null ? null : plan.Document.Plan.Lines.Where(l => l.Gym.Day == day.Key).Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0);
+        var day = trained.Plan.Lines.Where(l => lines.Contains(l.Gym.Line)).GroupBy(l => l.Gym.Day).MaxBy(g => g.Count());
+        return day is null ? null : trained.Plan.Lines.Where(l => l.Gym.Day == day.Key).Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0);
     }
 
     /// <summary>Works out anew what the roster shows of a plan.</summary>
@@ -101,5 +112,5 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
     }
 
     private ImmutableArray<LoggedSession> Sessions(long coach, long planId) =>
-        [.. logs.List(coach, planId).Select(s => new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort))];
+        [.. logs.List(coach, planId).Select(s => s.Value.AsLogged)];
 }

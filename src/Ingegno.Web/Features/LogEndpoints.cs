@@ -113,13 +113,18 @@ public static class LogEndpoints
             return Problems.NotFound("plan");
         }
 
-        var doubts = entry.Sure ? [] : log.Doubts(plan.Value, session.Exercises);
+        if (log.Trained(coach, planId, plan.Value, session.PlanVersion) is not { } trained)
+        {
+            return Problems.NotFound("plan version");
+        }
+
+        var doubts = entry.Sure ? [] : log.Doubts(trained, session.Exercises);
         if (!doubts.IsEmpty)
         {
             return TypedResults.Ok(new LogAnswer(null, doubts));
         }
 
-        var stamped = session with { Exercises = log.Stamped(plan.Value, session.Exercises), PlannedSets = ClientLog.PlannedSets(plan.Value, session.Exercises), Source = "typed" };
+        var stamped = session with { Exercises = log.Stamped(trained, session.Exercises), PlannedSets = ClientLog.PlannedSets(trained, session.Exercises), Source = session.Source == "file" ? "file" : "typed" };
         if (logs.Add(coach, planId, stamped) is not { } id)
         {
             return Problems.NotFound("plan version");
@@ -138,7 +143,12 @@ public static class LogEndpoints
             return Problems.NotFound("plan");
         }
 
-        var written = logs.Update(coach, planId, sessionId, change.Revision, change.Value with { Exercises = log.Stamped(plan.Value, change.Value.Exercises) });
+        if (log.Trained(coach, planId, plan.Value, change.Value.PlanVersion) is not { } trained)
+        {
+            return Problems.NotFound("plan version");
+        }
+
+        var written = logs.Update(coach, planId, sessionId, change.Revision, change.Value with { Exercises = log.Stamped(trained, change.Value.Exercises) });
         log.RenewPulse(coach, planId);
         return written.ToResult(What);
     }
@@ -191,7 +201,7 @@ public static class LogEndpoints
         }
 
         var records = file.Sessions.Select(s => new SessionRecord(
-            plan.Value.Version, s.Day, log.Stamped(plan.Value, s.Exercises.IsDefault ? [] : s.Exercises), s.Effort, PlannedSets: ClientLog.PlannedSets(plan.Value, s.Exercises.IsDefault ? [] : s.Exercises), Source: "file")).ToList();
+            plan.Value.Version, s.Day, log.Stamped(plan.Value.Document, s.Exercises.IsDefault ? [] : s.Exercises), s.Effort, PlannedSets: ClientLog.PlannedSets(plan.Value.Document, s.Exercises.IsDefault ? [] : s.Exercises), Source: "file")).ToList();
         var validator = new SessionRecordValidator();
         if (records.Select(r => validator.Validate(r)).FirstOrDefault(v => !v.IsValid) is { } wrong)
         {

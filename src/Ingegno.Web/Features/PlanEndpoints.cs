@@ -77,7 +77,7 @@ public static class PlanEndpoints
         plans.Find(user.CoachId(), id) is { } plan ? TypedResults.Ok(plan) : Problems.NotFound(What);
 
     private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Save(
-        long id, PlanChange change, ClaimsPrincipal user, PlanStore plans, RebuildEngine engine, ClientLog log)
+        long id, PlanChange change, ClaimsPrincipal user, PlanStore plans, RebuildEngine engine, ClientLog log, PlanBlocks blocks)
     {
         if (plans.Find(user.CoachId(), id) is not { } present)
         {
@@ -85,14 +85,27 @@ public static class PlanEndpoints
         }
 
         var request = log.Taught(user.CoachId(), present.Value.ClientId, change.Request);
-        return plans.Save(user.CoachId(), id, change.Revision, change.Note ?? string.Empty, Document(change.Title, request, engine)).ToResult(What);
+        return Followed(user.CoachId(), id, plans.Save(user.CoachId(), id, change.Revision, change.Note ?? string.Empty, Document(change.Title, request, engine)), blocks).ToResult(What);
     }
 
-    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Undo(long id, SeenRevision seen, ClaimsPrincipal user, PlanStore plans) =>
-        plans.Undo(user.CoachId(), id, seen.Revision).ToResult(What);
+    /// <summary>The weeks of a block that are left follow what was written.</summary>
+    public static Written<PlanRecord> Followed(long coach, long id, Written<PlanRecord> written, PlanBlocks blocks)
+    {
+        ArgumentNullException.ThrowIfNull(written);
+        ArgumentNullException.ThrowIfNull(blocks);
+        if (written is { Outcome: WriteOutcome.Done, Current: { } plan })
+        {
+            blocks.Follow(coach, id, plan.Value);
+        }
 
-    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Redo(long id, SeenRevision seen, ClaimsPrincipal user, PlanStore plans) =>
-        plans.Redo(user.CoachId(), id, seen.Revision).ToResult(What);
+        return written;
+    }
+
+    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Undo(long id, SeenRevision seen, ClaimsPrincipal user, PlanStore plans, PlanBlocks blocks) =>
+        Followed(user.CoachId(), id, plans.Undo(user.CoachId(), id, seen.Revision), blocks).ToResult(What);
+
+    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Redo(long id, SeenRevision seen, ClaimsPrincipal user, PlanStore plans, PlanBlocks blocks) =>
+        Followed(user.CoachId(), id, plans.Redo(user.CoachId(), id, seen.Revision), blocks).ToResult(What);
 
     private static Results<NoContent, ProblemHttpResult> Delete(long id, ClaimsPrincipal user, PlanStore plans) =>
         plans.Delete(user.CoachId(), id) ? TypedResults.NoContent() : Problems.NotFound(What);

@@ -20,6 +20,7 @@ public sealed class RebuildRequestValidator : AbstractValidator<RebuildRequest>
         RuleFor(r => r.Before.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More earlier choices than lines.");
         RuleForEach(r => r.Before).Must(b => b is { GymExerciseId: not null, CandidateId: not null }).WithMessage("An earlier choice names a gym exercise and what stood for it.");
         RuleFor(r => r.Approach).MaximumLength(60).WithMessage("An approach has a key of at most 60 characters.");
+        RuleFor(r => r.Phase).MaximumLength(60).WithMessage("A phase has a name of at most 60 characters.");
         RuleFor(r => r.DayApproaches.Length).LessThanOrEqualTo(Limits.GymLines).WithMessage("More approaches than days.");
         RuleForEach(r => r.DayApproaches).Must(a => a is { Day: not null, Approach: not null }).WithMessage("A day with an approach of its own names both.");
         RuleFor(r => r.Accepted.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More accepted findings than there can be.");
@@ -34,6 +35,7 @@ public sealed class HomeEditValidator : AbstractValidator<HomeEdit>
     {
         RuleFor(e => e.Sets).InclusiveBetween(1, ShorthandLimits.Sets).WithMessage($"Sets lie between 1 and {ShorthandLimits.Sets}.");
         RuleFor(e => e.SetsBefore).InclusiveBetween(1, ShorthandLimits.Sets).WithMessage($"Sets lie between 1 and {ShorthandLimits.Sets}.");
+        RuleFor(e => e.BlockWeek).InclusiveBetween(1, 99).WithMessage("Weeks of a block run from 1.");
         RuleFor(e => e.Target).Must(Runs).WithMessage("The reps must run from a lower to a higher figure, from 1 up.");
         RuleFor(e => e.Zone).Must(Runs).WithMessage("The zone must run from a lower to a higher figure, from 1 up.");
         RuleFor(e => e.Tempo).Must(t => t is null || Tempo.TryParse(t, out _)).WithMessage("A tempo has four figures, as in 3-1-1-0.");

@@ -18,6 +18,7 @@ public sealed class RequiredInAnswers : IOpenApiSchemaTransformer
         "ObjectVerdict", "TradeSummary", "ReadProgram", "Finding", "Remedy", "CheckedPlan", "ApproachSummary", "ImportPreview", "ImportColumn", "ImportFault", "WrittenRows", "ProgramFault", "DoseEffect", "SessionBlock", "TechniqueStep", "RewrittenLine", "RepRange", "Approach", "ApproachPhase", "PurchaseGain", "ImprovedLine",
         "ClientTrends", "LiftTrend", "TrendPoint", "WeekTrend", "MuscleCount", "FamilyLadder", "GymReturn", "ReturnWeek", "ReturnLine", "LadderAnswer", "LadderRung", "LadderGap", "JumpAnswer", "RepMaxFormula", "NextProposals", "Proposal", "SetAside",
         "LogAnswer", "LogDoubt", "ReadSets", "LogPreview", "LogFault", "AttentionNote", "RosterRow", "ClientStrengthNow",
+        "BlockView", "BlockDraft", "Block", "BlockWeek", "BlockCell", "BlockDay", "BlockDates", "DoneWeek", "DoneCell",
     ];
 
     public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellationToken)

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Matching;
 using Ingegno.Core.Prescribing;
 using Ingegno.Core.Rebuilding;
 
@@ -86,4 +87,13 @@ public sealed record BlockCell
 
     /// <summary>The same figures as an edit of a plan.</summary>
     public HomeEdit AsEdit() => HomeEdit.Of(Line, ExerciseId, Dose, ExternalKg);
+
+    /// <summary>An exercise has the figures of the cell.</summary>
+    public bool SameAs(HomeExercise home)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        var (mine, theirs) = (Dose, home.Dose);
+        return (mine.Sets, mine.Target, mine.Tempo, mine.RestSeconds, mine.Rir) == (theirs.Sets, theirs.Target, theirs.Tempo, theirs.RestSeconds, theirs.Rir)
+            && mine.Techniques.SequenceEqual(theirs.Techniques) && Math.Abs(ExternalKg - home.ExternalKg) < 0.01;
+    }
 }

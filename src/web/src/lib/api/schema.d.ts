@@ -2392,6 +2392,330 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/plans/{planId}/block": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    block?: number;
+                };
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BlockView"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plans/{planId}/block/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BlockQuestion"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BlockDraft"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plans/{planId}/blocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewBlock"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BlockView"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plans/{planId}/blocks/{blockId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                    blockId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeOfBlockSetup"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BlockView"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                    blockId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plans/{planId}/blocks/{blockId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                    blockId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plans/{planId}/blocks/{blockId}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                    blockId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["WeekToTake"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfPlanRecord"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/rep-max-formulas": {
         parameters: {
             query?: never;
@@ -2696,6 +3020,7 @@ export interface components {
             /** Format: int32 */
             rir?: null | number;
             idea: string;
+            repsFor: components["schemas"]["LineRole"][];
         };
         /** @description An approach to choose. */
         ApproachSummary: {
@@ -2854,8 +3179,132 @@ export interface components {
         };
         /** @enum {unknown} */
         BandState: "good" | "worn" | "nicked";
+        Block: {
+            weeks: components["schemas"]["BlockWeek"][];
+            notices: string[];
+        };
+        BlockCell: {
+            /** Format: int32 */
+            line: number;
+            exerciseId: string;
+            name: string;
+            dose: components["schemas"]["Dose"];
+            /** Format: double */
+            externalKg: number;
+            step?: null | components["schemas"]["Decision"];
+            reason: string;
+            setByCoach: boolean;
+            /** Format: int32 */
+            reserve?: null | number;
+            /** Format: double */
+            asks?: null | number;
+        };
+        BlockDates: {
+            /** Format: int64 */
+            id: number;
+            /** Format: date */
+            starts: string;
+            /** Format: date */
+            ends: string;
+        };
+        BlockDay: {
+            name: string;
+            /** Format: int32 */
+            minutes: number;
+        };
+        /** @description A block that is not kept yet. */
+        BlockDraft: {
+            setup: components["schemas"]["BlockSetup"];
+            block: components["schemas"]["Block"];
+        };
+        BlockEdit: {
+            /** Format: int32 */
+            week: number;
+            figures: components["schemas"]["HomeEdit"];
+            /** @default false */
+            onlyThisWeek: boolean;
+        };
         /** @enum {unknown} */
         BlockKind: "straight" | "superset" | "tri-set" | "giant-set" | "circuit";
+        BlockPhase: {
+            name: string;
+            /** Format: int32 */
+            weeks: number;
+            approach?: null | string;
+            phase?: null | string;
+        };
+        /** @description A block to look at before it is kept. */
+        BlockQuestion: {
+            /**
+             * Format: date
+             * @description First day.
+             */
+            starts: string;
+            /**
+             * Format: int32
+             * @description Weeks; null for what is usual, or up to the event.
+             */
+            weeks?: null | number;
+            /**
+             * Format: date
+             * @description Day of an event.
+             */
+            eventOn?: null | string;
+            setup?: null | components["schemas"]["BlockSetup"];
+        };
+        BlockRecord: {
+            setup: components["schemas"]["BlockSetup"];
+            block: components["schemas"]["Block"];
+        };
+        BlockSetup: {
+            /** Format: date */
+            starts: string;
+            phases: components["schemas"]["BlockPhase"][];
+            lighterWeeks?: number[];
+            /** Format: date */
+            eventOn?: null | string;
+            eventName?: null | string;
+            edits?: components["schemas"]["BlockEdit"][];
+            /** Format: int32 */
+            weeks?: number;
+            /** Format: date */
+            ends?: string;
+        };
+        /** @description The block of a plan. */
+        BlockView: {
+            kept?: null | components["schemas"]["SavedOfBlockRecord"];
+            /** @description Planned and done, week by week. */
+            done: components["schemas"]["DoneWeek"][];
+            /**
+             * Format: int32
+             * @description Number of the week that runs: below 1 before the block, above its weeks after it.
+             */
+            thisWeek: number;
+            /** @description Cells of the week that runs whose figures the plan does not have. */
+            notInPlan: components["schemas"]["BlockCell"][];
+            /** @description All blocks of the plan, newest first. */
+            all: components["schemas"]["BlockDates"][];
+            /**
+             * Format: date
+             * @description The day for which it is said.
+             */
+            today: string;
+        };
+        BlockWeek: {
+            /** Format: int32 */
+            number: number;
+            /** Format: date */
+            starts: string;
+            kind: components["schemas"]["WeekKind"];
+            phase: string;
+            phaseStarts: boolean;
+            idea: string;
+            cells: components["schemas"]["BlockCell"][];
+            days: components["schemas"]["BlockDay"][];
+            /** Format: int32 */
+            hardSets: number;
+            isLight: boolean;
+        };
         BodyLeverage: {
             model: components["schemas"]["LeverageKind"];
             /**
@@ -2915,6 +3364,12 @@ export interface components {
             /** Format: int32 */
             revision: number;
             value: components["schemas"]["Approach"];
+        };
+        /** @description A change of something stored: the revision that was seen, and the new value. */
+        ChangeOfBlockSetup: {
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["BlockSetup"];
         };
         /** @description A change of something stored: the revision that was seen, and the new value. */
         ChangeOfClientRecord: {
@@ -3042,7 +3497,31 @@ export interface components {
             approach: string;
         };
         /** @enum {unknown} */
-        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "ease-in" | "longer-rest" | "deload" | "resume" | "check-form" | "change" | "ease" | "swap";
+        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "ease-in" | "longer-rest" | "deload" | "resume" | "new-phase" | "as-planned" | "check-form" | "change" | "ease" | "swap";
+        DoneCell: {
+            /** Format: int32 */
+            line: number;
+            exerciseId: string;
+            verdict: components["schemas"]["DoneVerdict"];
+            /** Format: int32 */
+            sets: number;
+            best: string;
+        };
+        /** @enum {unknown} */
+        DoneVerdict: "open" | "not-done" | "below-plan" | "as-planned" | "above-plan" | "other";
+        DoneWeek: {
+            /** Format: int32 */
+            week: number;
+            /** Format: int32 */
+            sessions: number;
+            /** Format: int32 */
+            plannedSessions: number;
+            /** Format: int32 */
+            sets: number;
+            /** Format: int32 */
+            plannedSets: number;
+            cells: components["schemas"]["DoneCell"][];
+        };
         Dose: {
             /** Format: int32 */
             sets: number;
@@ -3050,6 +3529,8 @@ export interface components {
             zone?: null | components["schemas"]["SetTarget"];
             /** Format: date */
             decidedAfter?: null | string;
+            /** Format: int32 */
+            blockWeek?: null | number;
             /** Format: int32 */
             setsBefore?: null | number;
             timed: boolean;
@@ -3279,6 +3760,8 @@ export interface components {
             decidedAfter?: null | string;
             /** Format: int32 */
             setsBefore?: null | number;
+            /** Format: int32 */
+            blockWeek?: null | number;
             tempo?: null | string;
             techniques?: null | string[];
             /** Format: int32 */
@@ -3766,6 +4249,10 @@ export interface components {
             /** Format: double */
             home: number;
         };
+        /** @description A block to keep. */
+        NewBlock: {
+            setup: components["schemas"]["BlockSetup"];
+        };
         /** @description A plan to keep. The server rebuilds it from the request, so that what is stored is what the engine says. */
         NewPlan: {
             title: string;
@@ -4042,6 +4529,7 @@ export interface components {
             choices?: components["schemas"]["CoachChoice"][];
             edits?: components["schemas"]["HomeEdit"][];
             approach?: null | string;
+            phase?: null | string;
             dayApproaches?: components["schemas"]["DayApproach"][];
             before?: components["schemas"]["StoodBefore"][];
             fitToMinutes?: boolean;
@@ -4167,6 +4655,15 @@ export interface components {
             /** Format: int32 */
             revision: number;
             value: components["schemas"]["Approach"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
+        SavedOfBlockRecord: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["BlockRecord"];
             /** Format: date-time */
             updatedAt: string;
         };
@@ -4463,9 +4960,24 @@ export interface components {
         Venue: "gym" | "home";
         /** @enum {unknown} */
         Verdict: "fine" | "care" | "refused";
+        /** @enum {unknown} */
+        WeekKind: "build" | "lighter" | "taper" | "event";
         /** @description Rows of one week. */
         WeekRows: {
             rows: components["schemas"]["ProgramRow"][];
+        };
+        /** @description A week to take into the plan. */
+        WeekToTake: {
+            /**
+             * Format: int32
+             * @description Its number, 1 first.
+             */
+            week: number;
+            /**
+             * Format: int32
+             * @description Revision of the plan that was seen.
+             */
+            planRevision: number;
         };
         WeekTrend: {
             /** Format: date */

@@ -1,0 +1,82 @@
+using System.Collections.Immutable;
+using Ingegno.Core;
+using Ingegno.Core.Progressing;
+using Ingegno.Core.Progressing.Blocks;
+using Ingegno.Core.Rebuilding;
+using Ingegno.Storage;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>Brings stored plans, logs and blocks together.</summary>
+public sealed class PlanBlocks(Trade trade, BlockStore blocks, LogStore logs, BlockPlanner planner, TimeProvider clock)
+{
+    /// <summary>The day it is for the server.</summary>
+    public DateOnly Today => DateOnly.FromDateTime(clock.GetUtcNow().Date);
+
+    /// <summary>The weeks of a block as a coach wants it, from the plan as it is.</summary>
+    public Block Lay(PlanRecord plan, BlockSetup setup, Block? before)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return planner.Plan(plan.Document.Request, plan.Document.Plan, setup, before, Today);
+    }
+
+    /// <summary>A block as the approach of a plan has it.</summary>
+    public BlockSetup Propose(PlanRecord plan, DateOnly starts, int? weeks, DateOnly? eventOn)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var request = plan.Document.Request;
+        return BlockShape.Propose(trade.ApproachOf(request.Approach ?? request.Client.Approach), trade.Blocks, starts, weeks, eventOn);
+    }
+
+    /// <summary>The weeks that are left follow a plan that has changed.</summary>
+    public void Follow(long coach, long planId, PlanRecord plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        if (blocks.Newest(coach, planId) is { } block && block.Value.Setup.Ends >= Today)
+        {
+            var setup = BlockPlanner.Settled(block.Value.Setup, plan.Document.Plan);
+            blocks.Update(coach, planId, block.Id, block.Revision, new BlockRecord(setup, Lay(plan, setup, block.Value.Block)));
+        }
+    }
+
+    /// <summary>What the newest block says in the review; null outside one.</summary>
+    public BlockGuide? Guide(long coach, long planId, PlanRecord plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return blocks.Newest(coach, planId) is { } block && block.Value.Setup.Starts <= Today && block.Value.Setup.Ends >= Today
+            ? new BlockGuide(block.Value.Setup, block.Value.Block, SessionsPerLine(plan), trade.Blocks)
+            : null;
+    }
+
+    /// <summary>Planned and done, week by week.</summary>
+    public ImmutableArray<DoneWeek> Done(long coach, long planId, PlanRecord plan, BlockRecord block)
+    {
+        ArgumentNullException.ThrowIfNull(block);
+        return BlockReport.Of(block.Setup, block.Block, Sessions(coach, planId), SessionsPerLine(plan), Today);
+    }
+
+    /// <summary>What the plan is built from when a week is taken into it.</summary>
+    public RebuildRequest Taken(long coach, long planId, PlanRecord plan, BlockRecord block, BlockWeek week)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(block);
+        return BlockPlanner.Taken(plan.Document.Request, plan.Document.Plan, block.Setup, week, Sessions(coach, planId));
+    }
+
+    /// <summary>Cells of the week that runs whose figures the plan does not have.</summary>
+    public ImmutableArray<BlockCell> NotInPlan(PlanRecord plan, BlockRecord block)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(block);
+        var week = block.Block.Weeks.FirstOrDefault(w => w.Number == Math.Max(1, block.Setup.WeekOf(Today)));
+        var now = plan.Document.Plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Line, Home: e))).ToLookup(e => (e.Line, e.Home.ExerciseId), e => e.Home);
+        return [.. (week?.Cells ?? []).Where(c => now[(c.Line, c.ExerciseId)].FirstOrDefault() is { } home && !c.SameAs(home))];
+    }
+
+    /// <summary>A plan of one day is that day as often as the client trains; the days of others come once a week each.</summary>
+    private static int SessionsPerLine(PlanRecord plan) =>
+        plan.Document.Plan.Days.Length > 1 ? 1 : Math.Max(1, plan.Document.Request.Client.DaysPerWeek ?? 1);
+
+    private ImmutableArray<LoggedSession> Sessions(long coach, long planId) =>
+        [.. logs.List(coach, planId).Select(s => s.Value.AsLogged)];
+}
