@@ -86,7 +86,7 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
         var done = view.GetProperty("done")[0];
         (done.GetProperty("sessions").GetInt32(), done.GetProperty("sets").GetInt32()).ShouldBe((1, 3));
         done.GetProperty("cells")[0].GetProperty("verdict").GetString().ShouldBe("above-plan");
-        done.GetProperty("cells")[0].GetProperty("best").GetString()!.ShouldStartWith("40,40,40");
+        done.GetProperty("cells")[0].GetProperty("last").GetString()!.ShouldStartWith("40,40,40");
         (await Attention(browser, client)).ShouldNotContain("block-ending");
     }
 

@@ -35,8 +35,9 @@ public sealed record WeekToTake(int Week, int PlanRevision);
 /// <param name="NotInPlan">Cells of the week that runs whose figures the plan does not have.</param>
 /// <param name="All">All blocks of the plan, newest first.</param>
 /// <param name="Today">The day for which it is said.</param>
+/// <param name="NextStart">When a next block would start: this Monday, or the day after the one before.</param>
 public sealed record BlockView(
-    Saved<BlockRecord>? Kept, ImmutableArray<DoneWeek> Done, int ThisWeek, ImmutableArray<BlockCell> NotInPlan, IReadOnlyList<BlockDates> All, DateOnly Today);
+    Saved<BlockRecord>? Kept, ImmutableArray<DoneWeek> Done, int ThisWeek, ImmutableArray<BlockCell> NotInPlan, IReadOnlyList<BlockDates> All, DateOnly Today, DateOnly NextStart);
 
 public sealed class BlockSetupValidator : AbstractValidator<BlockSetup>
 {
@@ -101,10 +102,15 @@ public static class BlockEndpoints
         return kept is null && block is not null ? Problems.NotFound(What) : TypedResults.Ok(Seen(coach, planId, plan.Value, kept, blocks, of));
     }
 
-    private static BlockView Seen(long coach, long planId, PlanRecord plan, Saved<BlockRecord>? kept, BlockStore blocks, PlanBlocks of) => kept is null
-        ? new BlockView(null, [], 0, [], blocks.List(coach, planId), of.Today)
-        : new BlockView(
-            kept, of.Done(coach, planId, plan, kept.Value), kept.Value.Setup.WeekOf(of.Today), of.NotInPlan(plan, kept.Value), blocks.List(coach, planId), of.Today);
+    private static BlockView Seen(long coach, long planId, PlanRecord plan, Saved<BlockRecord>? kept, BlockStore blocks, PlanBlocks of)
+    {
+        var all = blocks.List(coach, planId);
+        var monday = of.Today.AddDays(-(((int)of.Today.DayOfWeek + 6) % 7));
+        var next = all is [{ Ends: var ends }, ..] && ends >= monday ? ends.AddDays(1) : monday;
+        return kept is null
+            ? new BlockView(null, [], 0, [], all, of.Today, next)
+            : new BlockView(kept, of.Done(coach, planId, plan, kept.Value), kept.Value.Setup.WeekOf(of.Today), of.NotInPlan(plan, kept.Value), all, of.Today, next);
+    }
 
     /// <summary>A block as it would be. Nothing is stored.</summary>
     private static Results<Ok<BlockDraft>, ProblemHttpResult> Draft(long planId, BlockQuestion question, ClaimsPrincipal user, PlanStore plans, PlanBlocks of, Trade trade)

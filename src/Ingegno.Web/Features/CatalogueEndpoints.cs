@@ -32,7 +32,7 @@ public sealed record TradeSummary(
 public sealed record TechniqueStep(string Id, string Of, string Label, string How, double RepsLeft, string? Caution);
 
 /// <summary>An approach to choose.</summary>
-public sealed record ApproachSummary(string Id, string Name, string Idea, string Against, bool Conditioning);
+public sealed record ApproachSummary(string Id, string Name, string Idea, string Against, bool Conditioning, ImmutableArray<string> Phases);
 
 /// <summary>The trade data of the signed-in practice, read-only.</summary>
 public static class CatalogueEndpoints
@@ -54,7 +54,7 @@ public static class CatalogueEndpoints
         trade.KitTemplates,
         [.. trade.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))],
         [.. trade.Techniques.OrderBy(t => t.Order).Select(t => t.Of).Distinct()],
-        [.. trade.Approaches.Select(a => new ApproachSummary(a.Id, a.Name, a.Idea, a.Against, a.Conditioning))],
+        [.. trade.Approaches.Select(a => new ApproachSummary(a.Id, a.Name, a.Idea, a.Against, a.Conditioning, [.. a.Phases.Select(p => p.Name)]))],
         [.. trade.Techniques.OrderBy(t => t.Order).Select(t => new TechniqueStep(t.Id, t.Of, t.Label, t.How, t.RepsLeft, t.Caution))]));
 
     private static ImmutableArray<BandSetup> BandSetups(Exercise exercise) =>

@@ -29,8 +29,8 @@ public enum DoneVerdict
 /// <param name="ExerciseId">The exercise that was planned.</param>
 /// <param name="Verdict">How it stands to the plan.</param>
 /// <param name="Sets">Sets done.</param>
-/// <param name="Best">Its best day in the shorthand of the log; empty when nothing is logged.</param>
-public sealed record DoneCell(int Line, string ExerciseId, DoneVerdict Verdict, int Sets, string Best);
+/// <param name="Last">Its last day in the shorthand of the log; empty when nothing is logged.</param>
+public sealed record DoneCell(int Line, string ExerciseId, DoneVerdict Verdict, int Sets, string Last);
 
 /// <summary>A week planned and done.</summary>
 /// <param name="Week">Number of the week, 1 first.</param>
@@ -76,7 +76,7 @@ public static class BlockReport
         if (own.Count > 0)
         {
             var sets = own.Sum(e => e.Sets.Length);
-            return new DoneCell(planned.Line, planned.ExerciseId, Verdict(planned, own, sets, sessionsPerLine, over), sets, LogShorthand.Write(own.MaxBy(e => e.Sets.Sum(s => s.Reps))!.Sets));
+            return new DoneCell(planned.Line, planned.ExerciseId, Verdict(planned, own, sets, sessionsPerLine, over), sets, LogShorthand.Write(own[^1].Sets));
         }
 
         var other = done.FirstOrDefault(e => e.Line == planned.Line);
@@ -85,17 +85,18 @@ public static class BlockReport
             : new DoneCell(planned.Line, planned.ExerciseId, DoneVerdict.Other, other.Sets.Length, LogShorthand.Write(other.Sets));
     }
 
+    /// <summary>Sets count over the week; reps and load as they were on its last day.</summary>
     private static DoneVerdict Verdict(BlockCell planned, List<LoggedExercise> own, int sets, int sessionsPerLine, bool over)
     {
-        var all = own.SelectMany(e => e.Sets).ToList();
+        var last = own[^1].Sets;
         var least = planned.Dose.Target.IsOpen ? 1 : planned.Dose.Target.Min;
         var wanted = planned.Dose.Sets * (over ? sessionsPerLine : own.Count);
-        if (sets < wanted || all.Any(s => s.Reps < least))
+        if (sets < wanted || last.Any(s => s.Reps < least))
         {
             return DoneVerdict.BelowPlan;
         }
 
-        var heavier = all.All(s => s.LoadKg is { } kg && kg > planned.ExternalKg + MoreKg);
-        return heavier || (!planned.Dose.Target.IsOpen && all.All(s => s.Reps > Math.Max(least, planned.Dose.Target.Max))) ? DoneVerdict.AbovePlan : DoneVerdict.AsPlanned;
+        var heavier = last.All(s => s.LoadKg is { } kg && kg > planned.ExternalKg + MoreKg);
+        return heavier || (!planned.Dose.Target.IsOpen && last.All(s => s.Reps > Math.Max(least, planned.Dose.Target.Max))) ? DoneVerdict.AbovePlan : DoneVerdict.AsPlanned;
     }
 }

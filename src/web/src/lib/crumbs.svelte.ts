@@ -1,3 +1,6 @@
+import type { SavedClient } from './api/types';
+import { p } from '../router';
+
 export interface Crumb {
   text: string;
   href?: string;
@@ -10,6 +13,17 @@ class Crumbs {
   set(...list: Crumb[]): void {
     this.list = list;
     document.title = [...list.map((c) => c.text).reverse(), 'Ingegno'].join(' · ');
+  }
+
+  /** A screen of a plan: roster, client, workbench, and its own name. */
+  ofPlan(planId: number, client: SavedClient, text: string): void {
+    const at = { params: { id: String(client.id) } };
+    this.set(
+      { text: 'Roster', href: p('/') },
+      { text: client.value.name, href: p('/clients/:id', at) },
+      { text: 'Workbench', href: p('/clients/:id/workbench', { ...at, search: { plan: planId } }) },
+      { text },
+    );
   }
 }
 

@@ -106,6 +106,7 @@
                 <a class="link" href={p('/plans/:id/handout', { params: { id: String(plan.id) } })}
                   >Hand-out</a
                 >
+                <a class="link" href={p('/plans/:id/block', { params: { id: String(plan.id) } })}>Block</a>
                 <a class="link" href={p('/plans/:id/log', { params: { id: String(plan.id) } })}>Log</a>
               </li>
             {:else}

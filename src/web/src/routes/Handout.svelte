@@ -27,13 +27,7 @@
         api.GET('/api/v1/clients/{id}', { params: { path: { id: found.value.clientId } } }),
       );
       [plan, client] = [found, owner];
-      const back = { params: { id: String(owner.id) } };
-      crumbs.set(
-        { text: 'Roster', href: p('/') },
-        { text: owner.value.name, href: p('/clients/:id', back) },
-        { text: 'Workbench', href: p('/clients/:id/workbench', { ...back, search: { plan: id } }) },
-        { text: 'Hand-out' },
-      );
+      crumbs.ofPlan(id, owner, 'Hand-out');
     } catch (error) {
       toasts.problem(error);
     }

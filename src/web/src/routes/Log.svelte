@@ -32,16 +32,10 @@
 
   async function load(): Promise<void> {
     const [plan] = await Promise.all([book.load(), trade.load()]);
-    const at = { params: { id: String(plan.value.clientId) } };
     const client = await ask(() =>
       api.GET('/api/v1/clients/{id}', { params: { path: { id: plan.value.clientId } } }),
     );
-    crumbs.set(
-      { text: 'Roster', href: p('/') },
-      { text: client.value.name, href: p('/clients/:id', at) },
-      { text: 'Workbench', href: p('/clients/:id/workbench', { ...at, search: { plan: id } }) },
-      { text: 'Log' },
-    );
+    crumbs.ofPlan(id, client, 'Log');
   }
 
   const fields = (): HTMLInputElement[] => [
@@ -70,6 +64,7 @@
       <button class="btn btn-sm" onclick={() => (bringingIn = true)}
         >Bring in a file <span class="keycap">I</span></button
       >
+      <a class="btn btn-sm" href={p('/plans/:id/block', { params: { id: String(id) } })}>Block</a>
       <a class="btn btn-sm" href={p('/clients/:id/trends', { params: { id: clientId } })}>Trends</a>
       <a class="btn btn-sm" href={p('/plans/:id/handout', { params: { id: String(id) } })}>Hand-out</a>
     </div>

@@ -256,6 +256,9 @@
           >Hand-out <span class="keycap">H</span></button
         >
         {#if bench.plan}
+          <a class="btn btn-sm" href={p('/plans/:id/block', { params: { id: String(bench.plan.id) } })}
+            >Block</a
+          >
           <a class="btn btn-sm" href={p('/plans/:id/log', { params: { id: String(bench.plan.id) } })}>Log</a>
         {/if}
       </div>

@@ -24,7 +24,7 @@ public class BlockReportTests
     {
         var heavier = new LoggedSession(Setup.Starts, [new LoggedExercise(1, Squat.ExerciseId, [.. Enumerable.Repeat(new LoggedSet { Reps = 8, LoadKg = Squat.ExternalKg + 2 }, 3)])]);
         Cell(heavier).Verdict.ShouldBe(DoneVerdict.AbovePlan);
-        Cell(heavier).Best.ShouldStartWith("8,8,8 @");
+        Cell(heavier).Last.ShouldStartWith("8,8,8 @");
     }
 
     [Fact]
@@ -33,6 +33,13 @@ public class BlockReportTests
         Week(1, Setup.Starts.AddDays(6)).Cells[0].Verdict.ShouldBe(DoneVerdict.Open);
         Week(1, Setup.Starts.AddDays(7)).Cells[0].Verdict.ShouldBe(DoneVerdict.NotDone);
         Cell(Session(0, "push-up", [10])).Verdict.ShouldBe(DoneVerdict.Other);
+    }
+
+    [Fact]
+    public void The_last_day_of_a_week_tells_how_the_reps_stand()
+    {
+        var cell = Of(2, Setup.Starts.AddDays(3), Session(0, Squat.ExerciseId, [8, 8, 6]), Session(2, Squat.ExerciseId, [8, 8, 8]))[0].Cells[0];
+        (cell.Verdict, cell.Last, cell.Sets).ShouldBe((DoneVerdict.AsPlanned, "8,8,8", 6));
     }
 
     [Fact]

@@ -3029,6 +3029,7 @@ export interface components {
             idea: string;
             against: string;
             conditioning: boolean;
+            phases: string[];
         };
         /** @enum {unknown} */
         AttentionKind: "pain" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "ready" | "not-started";
@@ -3289,6 +3290,11 @@ export interface components {
              * @description The day for which it is said.
              */
             today: string;
+            /**
+             * Format: date
+             * @description When a next block would start: this Monday, or the day after the one before.
+             */
+            nextStart: string;
         };
         BlockWeek: {
             /** Format: int32 */
@@ -3505,7 +3511,7 @@ export interface components {
             verdict: components["schemas"]["DoneVerdict"];
             /** Format: int32 */
             sets: number;
-            best: string;
+            last: string;
         };
         /** @enum {unknown} */
         DoneVerdict: "open" | "not-done" | "below-plan" | "as-planned" | "above-plan" | "other";

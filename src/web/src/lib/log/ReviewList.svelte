@@ -24,6 +24,10 @@
   const taken = $derived(
     (next?.proposals ?? []).filter((x) => !left.includes(keyOf(x)) && (changes(x) || changed[keyOf(x)])),
   );
+  /** A phase that starts is said once, not on every line. */
+  const phase = $derived(
+    next?.proposals.find((x) => x.decision === 'new-phase')?.reason.replace(/:.*?\. /, '. '),
+  );
   const needsWorkbench = ['swap', 'change', 'ease'];
 
   export async function accept(): Promise<void> {
@@ -80,6 +84,12 @@
         ? `Proposed from all that was logged up to ${day(next.basedOn)}. Untick what shall stay; type over what you want otherwise.`
         : 'Nothing is logged yet: do the plan as written.'}
     </p>
+    {#if phase}
+      <p class="mb-2 border-l-4 border-secondary pl-3 text-sm">
+        {phase}
+        <a class="link" href={p('/plans/:id/block', { params: { id: String(book.id) } })}>Open the block</a>
+      </p>
+    {/if}
     <ul>
       {#each next.proposals as proposal (keyOf(proposal))}
         {@const key = keyOf(proposal)}

@@ -73,7 +73,9 @@ describe('accepting proposals', () => {
   });
 
   it('knows what changes nothing, and what takes techniques off', () => {
-    expect(['wait', 'repeat', 'swap', 'change', 'check-form'].some((d) => changes(proposal(d)))).toBe(false);
+    expect(
+      ['wait', 'repeat', 'swap', 'change', 'check-form', 'new-phase'].some((d) => changes(proposal(d))),
+    ).toBe(false);
     expect(editOf(proposal('technique-off')).techniques).toEqual([]);
     expect(textOf(proposal('more-load', { externalKg: 16 }))).toBe('3x9-12 @ 16 kg 2-0-1-0 90 s RIR 2');
   });

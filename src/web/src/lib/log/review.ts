@@ -3,7 +3,11 @@ import type { HomeEdit, PlanDocument, Proposal, RebuildRequest } from '../api/ty
 export const keyOf = (of: { line: number; exerciseId: string }): string => `${of.line}/${of.exerciseId}`;
 
 /** Proposals that leave everything as it is, or that a coach must settle at the workbench. */
-const nothingToWrite = ['wait', 'repeat', 'swap', 'change', 'check-form'];
+const nothingToWrite = ['wait', 'repeat', 'swap', 'change', 'check-form', 'new-phase'];
+
+/** Techniques that are part of what is decided; null to leave them as they are. */
+const techniquesIn = ({ decision, dose }: Proposal): string[] | null =>
+  decision === 'technique-off' ? [] : decision === 'as-planned' ? dose.techniques : null;
 
 /** It would change the plan when it is accepted. */
 export const changes = (proposal: Proposal): boolean => !nothingToWrite.includes(proposal.decision);
@@ -19,8 +23,9 @@ export function editOf(proposal: Proposal): HomeEdit {
     zone: dose.zone ?? null,
     setsBefore: dose.setsBefore ?? null,
     decidedAfter: dose.decidedAfter ?? null,
+    blockWeek: dose.blockWeek ?? null,
     tempo: dose.tempo,
-    techniques: proposal.decision === 'technique-off' ? [] : null,
+    techniques: techniquesIn(proposal),
     restSeconds: dose.restSeconds,
     rir: dose.rir,
     externalKg: proposal.externalKg,
