@@ -15,7 +15,9 @@ namespace Ingegno.Web.Features;
 /// <param name="Weeks">Weeks; null for what is usual, or up to the event.</param>
 /// <param name="EventOn">Day of an event.</param>
 /// <param name="Setup">The block as the coach has it so far; null to propose one.</param>
-public sealed record BlockQuestion(DateOnly Starts, int? Weeks = null, DateOnly? EventOn = null, BlockSetup? Setup = null);
+/// <param name="Block">The block that is changed; null for a new one.</param>
+/// <param name="Approach">Approach whose phases are laid out; null for that of the plan.</param>
+public sealed record BlockQuestion(DateOnly Starts, int? Weeks = null, DateOnly? EventOn = null, BlockSetup? Setup = null, long? Block = null, string? Approach = null);
 
 /// <summary>A block that is not kept yet.</summary>
 public sealed record BlockDraft(BlockSetup Setup, Block Block);
@@ -55,6 +57,7 @@ public sealed class BlockQuestionValidator : AbstractValidator<BlockQuestion>
     public BlockQuestionValidator()
     {
         RuleFor(q => q.Setup!).SetValidator(new BlockSetupValidator()).When(q => q.Setup is not null);
+        RuleFor(q => q.Approach).MaximumLength(60).WithMessage("An approach has a key of at most 60 characters.");
         RuleFor(q => q.Weeks).InclusiveBetween(1, 52).WithMessage("Weeks lie between 1 and 52.");
     }
 }
@@ -113,15 +116,17 @@ public static class BlockEndpoints
     }
 
     /// <summary>A block as it would be. Nothing is stored.</summary>
-    private static Results<Ok<BlockDraft>, ProblemHttpResult> Draft(long planId, BlockQuestion question, ClaimsPrincipal user, PlanStore plans, PlanBlocks of, Trade trade)
+    private static Results<Ok<BlockDraft>, ProblemHttpResult> Draft(long planId, BlockQuestion question, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, Trade trade)
     {
         if (plans.Find(user.CoachId(), planId) is not { } plan)
         {
             return Problems.NotFound("plan");
         }
 
-        var setup = question.Setup ?? of.Propose(plan.Value, question.Starts, question.Weeks, question.EventOn);
-        return Fault(setup, trade, of) ?? (Results<Ok<BlockDraft>, ProblemHttpResult>)TypedResults.Ok(new BlockDraft(setup, of.Lay(plan.Value, setup, null)));
+        var setup = question.Setup ?? of.Propose(plan.Value, question.Starts, question.Weeks, question.EventOn, question.Approach);
+        var present = question.Block is { } id ? blocks.Find(user.CoachId(), planId, id)?.Value : null;
+        var fault = present is null ? Fault(setup, trade, of) : Changed(present.Setup, setup, trade, of);
+        return fault ?? (Results<Ok<BlockDraft>, ProblemHttpResult>)TypedResults.Ok(new BlockDraft(setup, of.Lay(plan.Value, setup, present?.Block)));
     }
 
     private static Results<Ok<BlockView>, ProblemHttpResult> Add(long planId, NewBlock block, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, Trade trade)
@@ -157,7 +162,7 @@ public static class BlockEndpoints
             return Problems.NotFound(What);
         }
 
-        if ((BlockShape.Faults(change.Value, trade.Blocks, trade) is [var first, ..] ? Problems.Invalid("setup", first) : Moved(present.Value.Setup, change.Value, of.Today)) is { } fault)
+        if (Changed(present.Value.Setup, change.Value, trade, of) is { } fault)
         {
             return fault;
         }
@@ -197,19 +202,22 @@ public static class BlockEndpoints
         return PlanEndpoints.Followed(coach, planId, plans.Save(coach, planId, take.PlanRevision, $"week {take.Week} of the block", document), of).ToResult("plan");
     }
 
-    private static ProblemHttpResult? Fault(BlockSetup setup, Trade trade, PlanBlocks of)
-    {
-        if (setup.Starts.AddDays(7) <= of.Today || setup.Starts > of.Today.AddDays(FarthestStart))
-        {
-            return Problems.Invalid("starts", "A block starts in the week that runs, or within a year.");
-        }
-
-        return BlockShape.Faults(setup, trade.Blocks, trade) is [var first, ..] ? Problems.Invalid("setup", first) : null;
-    }
+    private static ProblemHttpResult? Fault(BlockSetup setup, Trade trade, PlanBlocks of) =>
+        setup.Starts.AddDays(7) <= of.Today || setup.Starts > of.Today.AddDays(FarthestStart) ? Problems.Invalid("starts", "A block starts in the week that runs, or within a year.")
+        : BlockShape.Faults(setup, trade.Blocks, trade) is [var first, ..] ? Problems.Invalid("setup", first)
+        : null;
 
     /// <summary>What is past cannot be moved.</summary>
-    private static ProblemHttpResult? Moved(BlockSetup before, BlockSetup after, DateOnly today) =>
-        before.Starts <= today && after.Starts != before.Starts ? Problems.Invalid("starts", "The block has begun, so its start stays. End it and start a new one instead.")
-        : after.Weeks < before.WeekOf(today) ? Problems.Invalid("phases", $"Week {before.WeekOf(today)} runs already: the block cannot be shorter than that.")
-        : null;
+    private static ProblemHttpResult? Changed(BlockSetup before, BlockSetup after, Trade trade, PlanBlocks of)
+    {
+        if (before.Starts > of.Today)
+        {
+            return Fault(after, trade, of);
+        }
+
+        return after.Starts != before.Starts ? Problems.Invalid("starts", "The block has begun, so its start stays. End it and start a new one instead.")
+            : BlockShape.Faults(after, trade.Blocks, trade) is [var first, ..] ? Problems.Invalid("setup", first)
+            : after.Weeks < Math.Min(before.WeekOf(of.Today), before.Weeks) ? Problems.Invalid("phases", $"Week {before.WeekOf(of.Today)} runs already: the block cannot be shorter than that.")
+            : null;
+    }
 }

@@ -20,12 +20,12 @@ public sealed class PlanBlocks(Trade trade, BlockStore blocks, LogStore logs, Bl
         return planner.Plan(plan.Document.Request, plan.Document.Plan, setup, before, Today);
     }
 
-    /// <summary>A block as the approach of a plan has it.</summary>
-    public BlockSetup Propose(PlanRecord plan, DateOnly starts, int? weeks, DateOnly? eventOn)
+    /// <summary>A block as an approach has it; null for that of the plan.</summary>
+    public BlockSetup Propose(PlanRecord plan, DateOnly starts, int? weeks, DateOnly? eventOn, string? approach = null)
     {
         ArgumentNullException.ThrowIfNull(plan);
         var request = plan.Document.Request;
-        return BlockShape.Propose(trade.ApproachOf(request.Approach ?? request.Client.Approach), trade.Blocks, starts, weeks, eventOn);
+        return BlockShape.Propose(trade.ApproachOf(approach ?? request.Approach ?? request.Client.Approach), trade.Blocks, starts, weeks, eventOn);
     }
 
     /// <summary>The weeks that are left follow a plan that has changed.</summary>

@@ -98,6 +98,14 @@ test('views', async ({ page, server }) => {
   await page.goto(`${server.url}/plans/${plan}/log`);
   await page.getByRole('heading', { name: /^Review/ }).waitFor();
   await shoot('log');
+  const kofi = await page.evaluate(async () =>
+    ((await (await fetch('/api/v1/clients')).json()) as { client: { name: string }; planId: number }[]).find(
+      (row) => row.client.name.startsWith('Kofi'),
+    ),
+  );
+  await page.goto(`${server.url}/plans/${kofi?.planId}/block`);
+  await page.getByRole('region', { name: 'The cell' }).waitFor();
+  await shoot('block');
   await page.goto(`${server.url}/clients/1/trends`);
   await page.getByRole('article').nth(3).scrollIntoViewIfNeeded();
   await shoot('trends');

@@ -173,7 +173,7 @@
     <div class="sheet p-4 print:border-0 print:p-0">
       <BlockTable {book} bind:this={table} bind:at bind:typing />
     </div>
-    <div class="sticky bottom-0 z-20 mt-3 print:hidden"><CellPanel {book} {at} onchange={change} /></div>
+    <div class="bottom-0 z-20 mt-3 lg:sticky print:hidden"><CellPanel {book} {at} onchange={change} /></div>
     <p class="soft mt-2 text-[13px]">
       Weeks go on as they would if every set were done as written; the review of the log decides what is
       really next.

@@ -3252,6 +3252,13 @@ export interface components {
              */
             eventOn?: null | string;
             setup?: null | components["schemas"]["BlockSetup"];
+            /**
+             * Format: int64
+             * @description The block that is changed; null for a new one.
+             */
+            block?: null | number;
+            /** @description Approach whose phases are laid out; null for that of the plan. */
+            approach?: null | string;
         };
         BlockRecord: {
             setup: components["schemas"]["BlockSetup"];

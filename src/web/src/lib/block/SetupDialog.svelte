@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { api, ask } from '../api/client';
   import type { BlockDraft, BlockPhase, BlockSetup } from '../api/types';
   import { Problem } from '../api/problem';
@@ -24,6 +25,7 @@
   let starts = $state('');
   let weeks = $state<number | null>(null);
   let eventOn = $state('');
+  let approach = $state('');
   let eventName = $state('');
   let asked = 0;
 
@@ -35,7 +37,7 @@
     approaches.find((a) => a.id === id)?.phases ?? [];
 
   $effect(() => {
-    if (open) begin();
+    if (open) untrack(begin);
   });
 
   function begin(): void {
@@ -44,7 +46,7 @@
     eventOn = stands?.eventOn ?? '';
     eventName = stands?.eventName ?? '';
     weeks = stands ? total(stands.phases) : null;
-    wrong = '';
+    [wrong, approach] = ['', ''];
     draft = stands && book.kept ? { setup: stands, block: book.kept.value.block } : null;
     if (!stands) void propose();
   }
@@ -61,7 +63,14 @@
   async function look(of: BlockSetup | null): Promise<void> {
     const turn = ++asked;
     try {
-      const body = { starts, weeks, eventOn: eventOn || null, setup: of };
+      const body = {
+        starts,
+        weeks,
+        eventOn: eventOn || null,
+        setup: of,
+        approach: approach || null,
+        block: changing ? book.kept?.id : null,
+      };
       const answer = await ask(() =>
         api.POST('/api/v1/plans/{planId}/block/draft', { params: { path: { planId: book.id } }, body }),
       );
@@ -106,7 +115,7 @@
   async function keep(): Promise<void> {
     if (!setup) return;
     const asItIs = { ...setup, starts, eventOn: eventOn || null, eventName: eventName.trim() || null };
-    if (changing ? await book.change(asItIs) : await book.begin(asItIs)) onclose();
+    if (changing ? await book.change(() => asItIs) : await book.begin(asItIs)) onclose();
   }
 </script>
 
@@ -150,6 +159,24 @@
       </label>
     {/if}
     {#if !changing}
+      <label>
+        <span class="label-text">Laid out by</span>
+        <select
+          class="select w-44"
+          bind:value={
+            () => approach,
+            (key) => {
+              approach = key;
+              void propose();
+            }
+          }
+        >
+          <option value="">the plan's approach</option>
+          {#each approaches as a (a.id)}<option value={a.id}
+              >{a.name}{a.phases.length > 0 ? `, ${a.phases.length} phases` : ''}</option
+            >{/each}
+        </select>
+      </label>
       <NumberField
         class="w-24"
         label="Weeks"

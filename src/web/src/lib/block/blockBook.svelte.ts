@@ -13,6 +13,7 @@ export class BlockBook {
   was = $state.raw<Record<string, string>>({});
   busy = $state(false);
   readonly history = new History<BlockSetup>();
+  #turn: Promise<boolean> = Promise.resolve(true);
 
   readonly kept = $derived(this.view?.kept ?? null);
   readonly setup = $derived(this.kept?.value.setup ?? null);
@@ -55,27 +56,27 @@ export class BlockBook {
   }
 
   async set(edit: BlockEdit): Promise<void> {
-    if (this.setup) await this.change(withEdit(this.setup, edit), edit.week);
+    await this.change((setup) => withEdit(setup, edit), edit.week);
   }
 
   async clear(week: number, cell: BlockCell): Promise<void> {
-    if (this.setup && cell.setByCoach) await this.change(withoutEdit(this.setup, week, cell), week);
+    if (cell.setByCoach) await this.change((setup) => withoutEdit(setup, week, cell), week);
   }
 
   async lighter(week: number): Promise<void> {
-    if (this.setup && this.open(week)) await this.change(withLighter(this.setup, week), week);
+    if (this.open(week)) await this.change((setup) => withLighter(setup, week), week);
   }
 
   /** Keeps a changed set-up; later weeks follow. */
-  async change(setup: BlockSetup, week?: number, remember = true): Promise<boolean> {
-    const { kept } = this;
-    if (!kept) return false;
+  change(to: (now: BlockSetup) => BlockSetup | undefined, week?: number, remember = true): Promise<boolean> {
     return this.#busily(async () => {
-      const before = this.weeks;
+      const { kept, weeks: before } = this;
+      const value = kept && to(kept.value.setup);
+      if (!kept || !value) return;
       this.view = await ask(() =>
         api.PUT('/api/v1/plans/{planId}/blocks/{blockId}', {
           params: { path: { planId: this.id, blockId: kept.id } },
-          body: { revision: kept.revision, value: setup },
+          body: { revision: kept.revision, value },
         }),
       );
       if (remember) this.history.remember(kept.value.setup);
@@ -84,21 +85,19 @@ export class BlockBook {
     });
   }
 
-  async undo(): Promise<void> {
-    const before = this.setup && this.history.undo(this.setup);
-    if (before) await this.change(before, undefined, false);
+  undo(): Promise<boolean> {
+    return this.change((now) => this.history.undo(now), undefined, false);
   }
 
-  async redo(): Promise<void> {
-    const after = this.setup && this.history.redo(this.setup);
-    if (after) await this.change(after, undefined, false);
+  redo(): Promise<boolean> {
+    return this.change((now) => this.history.redo(now), undefined, false);
   }
 
   /** Takes a week into the plan: a new version of it. */
   async take(week: number): Promise<void> {
-    const { kept, plan } = this;
-    if (!kept || !plan) return;
     await this.#busily(async () => {
+      const { kept, plan } = this;
+      if (!kept || !plan) return;
       const taken = await ask(() =>
         api.POST('/api/v1/plans/{planId}/blocks/{blockId}/take', {
           params: { path: { planId: this.id, blockId: kept.id } },
@@ -128,9 +127,9 @@ export class BlockBook {
   }
 
   async #takeBack(): Promise<void> {
-    const { plan } = this;
-    if (!plan) return;
     await this.#busily(async () => {
+      const { plan } = this;
+      if (!plan) return;
       await ask(() =>
         api.POST('/api/v1/plans/{id}/undo', {
           params: { path: { id: this.id } },
@@ -141,22 +140,25 @@ export class BlockBook {
     });
   }
 
-  async #busily(what: () => Promise<void>): Promise<boolean> {
-    if (this.busy) return false;
-    this.busy = true;
-    try {
-      await what();
-      return true;
-    } catch (error) {
-      if (conflictOf(error)) {
-        await this.load().catch((again: unknown) => toasts.problem(again));
-        toasts.problem(
-          'It was changed elsewhere meanwhile; what stands now is shown. Look at it and try again.',
-        );
-      } else toasts.problem(error);
-      return false;
-    } finally {
-      this.busy = false;
-    }
+  /** One thing after the other, in the order they were asked for. */
+  #busily(what: () => Promise<void>): Promise<boolean> {
+    this.#turn = this.#turn.then(async () => {
+      this.busy = true;
+      try {
+        await what();
+        return true;
+      } catch (error) {
+        if (conflictOf(error)) {
+          await this.load().catch((again: unknown) => toasts.problem(again));
+          toasts.problem(
+            'It was changed elsewhere meanwhile; what stands now is shown. Look at it and try again.',
+          );
+        } else toasts.problem(error);
+        return false;
+      } finally {
+        this.busy = false;
+      }
+    });
+    return this.#turn;
   }
 }
