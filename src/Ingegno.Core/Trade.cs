@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using Ingegno.Core.Catalogue;
+using Ingegno.Core.Clients;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Loading;
 using Ingegno.Core.Matching;
@@ -39,7 +40,7 @@ public sealed record Trade(
     public ExerciseNames Names { get; } = new(Catalogue.All);
 
     /// <summary>What a tempo costs in reps.</summary>
-    public TempoCost TempoCost { get; } = new(Techniques);
+    public TempoCost TempoCost { get; private init; } = new(Techniques);
 
     /// <summary>The approach of that key; the default when there is none.</summary>
     public Approach ApproachOf(string? id) => Approaches.FirstOrDefault(a => a.Id == id) ?? Approaches.First(a => a.Id == Approach.Default);
@@ -61,6 +62,21 @@ public sealed record Trade(
     {
         ArgumentNullException.ThrowIfNull(own);
         return own.Count == 0 ? this : this with { Approaches = [.. Approaches, .. own] };
+    }
+
+    /// <summary>The trade with rests and techniques as they cost a client.</summary>
+    public Trade WithCosts(ImmutableArray<LearnedCost> costs)
+    {
+        if (costs.IsDefaultOrEmpty)
+        {
+            return this;
+        }
+
+        var techniques = Techniques.Select(t => t.RepsLeft < 1 && costs.FirstOrDefault(c => c.Of == t.Of) is { } own ? t with { RepsLeft = own.Left(t.RepsLeft) } : t).ToImmutableArray();
+        var fatigue = costs.FirstOrDefault(c => c.Of == LearnedCost.Rests) is { } rests
+            ? Fatigue with { Left = [.. Fatigue.Left.Select(p => ImmutableArray.Create(p[0], rests.Left(p[1])))] }
+            : Fatigue;
+        return this with { Techniques = techniques, TempoCost = new TempoCost(techniques), Fatigue = fatigue };
     }
 
     private static Trade ReadShipped()

@@ -27,6 +27,7 @@ public sealed class SimulatedTrainee
     private const double FatigueNearFailure = 0.001;
 
     private readonly Trade _trade;
+    private readonly Trade _costs;
     private readonly TraineeTraits _traits;
     private readonly Noise _noise;
     private readonly ClientStrength _assumed;
@@ -42,6 +43,7 @@ public sealed class SimulatedTrainee
     {
         ArgumentNullException.ThrowIfNull(trade);
         (_trade, _traits, _noise, _assumed) = (trade, traits, new Noise(seed), new ClientStrength(client, trade.Strength));
+        _costs = trade.WithCosts([new LearnedCost(LearnedCost.Rests, traits.RestCost, 0.1, 0, "as made")]);
     }
 
     /// <summary>True gain over all exercises trained, as a mean share, as it shows in a week: what was built less the fatigue left.</summary>
@@ -63,7 +65,7 @@ public sealed class SimulatedTrainee
         var sets = exercise is { Strength: not null, Measure: Measure.Reps } && systemKg is > 0
             ? Reps(exercise, home, systemKg.Value, share, week)
             : Enumerable.Range(0, home.Dose.Sets).Select(_ => new LoggedSet { Reps = Math.Max(1, home.Dose.Target.Min), Rir = home.Dose.Rir }).ToImmutableArray();
-        var stamp = new SetStamp(systemKg, share, home.Dose.Target.IsOpen ? null : home.Dose.Target.Min, home.Dose.Rir);
+        var stamp = LogStamps.Of(home.Dose, share, _trade) with { SystemKg = systemKg };
         sets = [.. sets.Select(s => s with { Stamp = stamp, LoadKg = home.ExternalKg > 0 ? home.ExternalKg : null })];
         return new LoggedExercise(line, home.ExerciseId, Hurting(exercise, week, sets));
     }
@@ -81,7 +83,7 @@ public sealed class SimulatedTrainee
     {
         var dose = home.Dose;
         var today = TrueMax(exercise) * Math.Exp(_noise.Normal(_traits.DayToDay) - Fatigue(exercise.Id, week));
-        var fresh = RepMaxCurve.RepsAt(systemKg, today, exercise.Strength!.Curve) * share;
+        var fresh = RepMaxCurve.RepsAt(systemKg, today, exercise.Strength!.Curve) * Math.Max(0.1, 1 - ((1 - share) * _traits.TechniqueCost));
         var sets = ImmutableArray.CreateBuilder<LoggedSet>();
         var (able, stimulus, tired) = (fresh, 0.0, 0.0);
         for (var i = 0; i < dose.Sets; i++)
@@ -95,7 +97,7 @@ public sealed class SimulatedTrainee
             sets.Add(new LoggedSet { Reps = reps, Rir = Math.Clamp((int)Math.Round(left + _noise.Normal(_traits.Guess * (1 + (GuessFartherOff * left)))), 0, 10) });
             stimulus += Stimulus(reps, left);
             tired += left <= 0 ? FatigueOfFailure : left <= 3 ? FatigueNearFailure : 0;
-            able = _trade.Fatigue.BySet(able, 2, dose.RestSeconds, left)[1]; // what was left spares the next set
+            able = _costs.Fatigue.BySet(able, 2, dose.RestSeconds, left)[1]; // what was left spares the next set
         }
 
         Answer(exercise, stimulus, week);

@@ -15,6 +15,12 @@ namespace Ingegno.Simulation;
 /// <param name="Attendance">Chance of doing a planned session.</param>
 public sealed record TraineeTraits(double GainPerSession, double Ceiling, double LossPerWeek = 0.01, double DayToDay = 0.025, double Guess = 0.6, double Attendance = 0.95)
 {
+    /// <summary>What rests cost it against the usual cost: 1 as usual, above it tires more.</summary>
+    public double RestCost { get; init; } = 1;
+
+    /// <summary>What techniques cost it against the usual cost.</summary>
+    public double TechniqueCost { get; init; } = 1;
+
     /// <summary>Weeks, 0 first, in which nothing is trained.</summary>
     public IReadOnlyCollection<int> AwayInWeeks { get; init; } = [];
 

@@ -35,13 +35,13 @@ public sealed class LogStore(Database database, TimeProvider clock)
 
     private sealed record SetRow(
         long SessionId, long Line, string ExerciseId, long Reps, double? LoadKg, long? Rir, long? Pain, string? PainJoint, long Sharp, double? SystemKg,
-        double StraightShare, long? PlannedReps, long? PlannedRir);
+        double StraightShare, long? PlannedReps, long? PlannedRir, long? PlannedRest, string? Technique);
 
     private const string SessionColumns =
         "l.id AS Id, l.revision AS Revision, l.plan_version AS PlanVersion, l.performed_on AS PerformedOn, l.effort AS Effort, l.minutes AS Minutes, l.note AS Note, l.planned_sets AS PlannedSets, l.source AS Source";
 
     private const string SetColumns =
-        "s.session_id AS SessionId, s.line AS Line, s.exercise_id AS ExerciseId, s.reps AS Reps, s.load_kg AS LoadKg, s.rir AS Rir, s.pain AS Pain, s.pain_joint AS PainJoint, s.sharp AS Sharp, s.system_kg AS SystemKg, s.straight_share AS StraightShare, s.planned_reps AS PlannedReps, s.planned_rir AS PlannedRir";
+        "s.session_id AS SessionId, s.line AS Line, s.exercise_id AS ExerciseId, s.reps AS Reps, s.load_kg AS LoadKg, s.rir AS Rir, s.pain AS Pain, s.pain_joint AS PainJoint, s.sharp AS Sharp, s.system_kg AS SystemKg, s.straight_share AS StraightShare, s.planned_reps AS PlannedReps, s.planned_rir AS PlannedRir, s.planned_rest AS PlannedRest, s.technique AS Technique";
 
     /// <summary>Adds a session; null when the plan is not this coach's.</summary>
     public long? Add(long coachId, long planId, SessionRecord session)
@@ -162,8 +162,8 @@ public sealed class LogStore(Database database, TimeProvider clock)
         {
             connection.Execute(
                 """
-                INSERT INTO logged_set (coach_id, session_id, line, exercise_id, set_number, reps, load_kg, rir, pain, pain_joint, sharp, system_kg, straight_share, planned_reps, planned_rir)
-                VALUES (@coachId, @id, @Line, @ExerciseId, @number, @Reps, @LoadKg, @Rir, @Pain, @joint, @Sharp, @SystemKg, @share, @PlannedReps, @PlannedRir)
+                INSERT INTO logged_set (coach_id, session_id, line, exercise_id, set_number, reps, load_kg, rir, pain, pain_joint, sharp, system_kg, straight_share, planned_reps, planned_rir, planned_rest, technique)
+                VALUES (@coachId, @id, @Line, @ExerciseId, @number, @Reps, @LoadKg, @Rir, @Pain, @joint, @Sharp, @SystemKg, @share, @PlannedReps, @PlannedRir, @RestSeconds, @Technique)
                 """,
                 exercise.Sets.Select((s, i) => new
                 {
@@ -182,6 +182,8 @@ public sealed class LogStore(Database database, TimeProvider clock)
                     share = s.Stamp?.StraightShare ?? 1,
                     s.Stamp?.PlannedReps,
                     s.Stamp?.PlannedRir,
+                    s.Stamp?.RestSeconds,
+                    s.Stamp?.Technique,
                 }),
                 transaction);
         }
@@ -219,6 +221,6 @@ public sealed class LogStore(Database database, TimeProvider clock)
         Pain = (int?)row.Pain,
         PainJoint = row.PainJoint is { } joint ? Enum.Parse<Joint>(joint.Replace("-", string.Empty, StringComparison.Ordinal), ignoreCase: true) : null,
         Sharp = row.Sharp != 0,
-        Stamp = row is { SystemKg: null, PlannedReps: null, PlannedRir: null } ? null : new SetStamp(row.SystemKg, row.StraightShare, (int?)row.PlannedReps, (int?)row.PlannedRir),
+        Stamp = row is { SystemKg: null, PlannedReps: null, PlannedRir: null } ? null : new SetStamp(row.SystemKg, row.StraightShare, (int?)row.PlannedReps, (int?)row.PlannedRir) { RestSeconds = (int?)row.PlannedRest, Technique = row.Technique },
     };
 }

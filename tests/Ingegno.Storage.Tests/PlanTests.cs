@@ -68,7 +68,7 @@ public sealed class PlanTests : IDisposable
     public void What_a_set_was_is_kept_and_a_session_is_replaced_only_by_who_saw_it_last()
     {
         var plan = _db.AddPlan();
-        var set = new LoggedSet { Reps = 8, Rir = 2, Sharp = true, Stamp = new SetStamp(51.2, 0.65, 8, 2) };
+        var set = new LoggedSet { Reps = 8, Rir = 2, Sharp = true, Stamp = new SetStamp(51.2, 0.65, 8, 2) { RestSeconds = 90, Technique = "slow-eccentric" } };
         var session = new SessionRecord(1, new DateOnly(2026, 11, 20), [new LoggedExercise(1, "push-up", [set])], PlannedSets: 14, Source: "file");
         var id = _db.Logs.AddAll(_db.Coach, plan.Id, [session])!.Single();
 

@@ -75,6 +75,9 @@ public sealed record ClientProfile
     /// <summary>What logs taught of the client's strength; it goes before what is known of lifts and level.</summary>
     public ImmutableArray<LearnedLift> Learned { get; init; } = [];
 
+    /// <summary>What logs taught of the client's own costs of rests and techniques.</summary>
+    public ImmutableArray<LearnedCost> Costs { get; init; } = [];
+
     /// <summary>Ids of exercises the client refuses or the coach has banned for this client.</summary>
     public ImmutableArray<string> Refuses { get; init; } = [];
 

@@ -13,16 +13,15 @@ public sealed record SetFatigue(ImmutableArray<ImmutableArray<double>> Left, dou
 
     /// <summary>
     /// Reps to failure of each set in turn: r, r·s, r·s² … where s is the share after the rest, closer to 1 the more reps
-    /// stay in reserve and the less this client tires.
+    /// stay in reserve.
     /// </summary>
     /// <param name="first">Reps to failure of the first set, fresh.</param>
     /// <param name="sets">Sets, 1 or more.</param>
     /// <param name="restSeconds">Rest between them, s.</param>
     /// <param name="rir">Reps in reserve at the end of each.</param>
-    /// <param name="clientCost">This client's cost against the usual one: 1 as usual, 0 tires not at all.</param>
-    public ImmutableArray<double> BySet(double first, int sets, int restSeconds, int rir, double clientCost = 1)
+    public ImmutableArray<double> BySet(double first, int sets, int restSeconds, int rir)
     {
-        var cost = (1 - ShareAfter(restSeconds)) * Math.Max(0, 1 - (SparedPerRir * rir)) * clientCost;
+        var cost = (1 - ShareAfter(restSeconds)) * Math.Max(0, 1 - (SparedPerRir * rir));
         return [.. Enumerable.Range(0, Math.Max(1, sets)).Select(i => first * Math.Pow(Math.Clamp(1 - cost, 0.1, 1), i))];
     }
 }

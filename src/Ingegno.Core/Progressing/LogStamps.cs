@@ -52,8 +52,18 @@ public sealed class LogStamps
 
         var system = System(home);
         var share = StraightSets.ShareLeft(home.Dose, _trade);
-        int? reps = home.Dose.Target.IsOpen ? null : home.Dose.Target.Min;
-        return logged with { Sets = [.. logged.Sets.Select(s => s with { Stamp = new SetStamp(system(s.LoadKg ?? home.ExternalKg), share, reps, home.Dose.Rir) })] };
+        var stamp = Of(home.Dose, share, _trade);
+        return logged with { Sets = [.. logged.Sets.Select(s => s with { Stamp = stamp with { SystemKg = system(s.LoadKg ?? home.ExternalKg) } })] };
+    }
+
+    /// <summary>What a dose plans of each set, without its load.</summary>
+    /// <param name="dose">The dose.</param>
+    /// <param name="share">Share of straight-set reps that it leaves, with the usual costs.</param>
+    /// <param name="trade">The trade.</param>
+    public static SetStamp Of(Dose dose, double share, Trade trade)
+    {
+        ArgumentNullException.ThrowIfNull(dose);
+        return new SetStamp(null, share, dose.Target.IsOpen ? null : dose.Target.Min, dose.Rir) { RestSeconds = dose.RestSeconds, Technique = StraightSets.TechniqueOf(dose, trade) };
     }
 
     /// <summary>The exercise as the plan has it, with the heaviest external load of its set-up, kg; null when the plan does not have it.</summary>

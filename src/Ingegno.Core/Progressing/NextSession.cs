@@ -42,12 +42,13 @@ public sealed class NextSession(Trade trade)
     {
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(lines);
+        var own = trade.WithCosts(client.Costs);
         var kit = new KitAtPlace(place, trade.KitKinds);
-        var resistance = new ResistanceMatch(kit, new ReachableLoads(kit), client, new ClientStrength(client, trade.Strength), trade);
+        var resistance = new ResistanceMatch(kit, new ReachableLoads(kit), client, new ClientStrength(client, trade.Strength), own);
         return [.. from line in lines
                    from home in line.Chosen?.Exercises ?? []
                    where trade.Catalogue.Find(home.ExerciseId) is not null // a practice may have removed its own
-                   select (line.Gym.Line, Context(home, client, kit, resistance))];
+                   select (line.Gym.Line, Context(home, client, kit, resistance) with { TempoCost = own.TempoCost })];
     }
 
     /// <summary>Decides the next session from logs whose lines are those of the contexts.</summary>
@@ -111,8 +112,7 @@ public sealed class NextSession(Trade trade)
             exercise,
             SetupLoads.Of(home, trade.Catalogue, kit, resistance)?.Loads ?? [],
             Possible(exercise.Harder, client, kit) is { } harder && Reachable(harder, client, kit, resistance, home.Dose) ? harder : null,
-            Possible(exercise.Easier, client, kit))
-        { TempoCost = trade.TempoCost };
+            Possible(exercise.Easier, client, kit));
     }
 
     /// <summary>At its lightest here the client gets at least half the reps of the zone: below that it is no step but a wall.</summary>

@@ -33,7 +33,17 @@ public sealed record LoggedSet
 /// <param name="StraightShare">Share of straight-set reps that tempo and techniques leave, above 0, at most 1.</param>
 /// <param name="PlannedReps">Least reps, or seconds, that were planned; null for an open set or an exercise outside the plan.</param>
 /// <param name="PlannedRir">Reps in reserve that were planned.</param>
-public sealed record SetStamp(double? SystemKg, double StraightShare, int? PlannedReps, int? PlannedRir);
+public sealed record SetStamp(double? SystemKg, double StraightShare, int? PlannedReps, int? PlannedRir)
+{
+    /// <summary>Stands for more than one technique at a time.</summary>
+    public const string Several = "several";
+
+    /// <summary>Rest that was planned after it, s.</summary>
+    public int? RestSeconds { get; init; }
+
+    /// <summary>Technique that costs it reps, for instance <c>slow-eccentric</c>; null for straight sets.</summary>
+    public string? Technique { get; init; }
+}
 
 /// <summary>The sets of one exercise of a plan in one session.</summary>
 /// <param name="Line">Line of the gym text the exercise stands for.</param>

@@ -64,16 +64,17 @@ public sealed class Trends(Trade trade)
         ArgumentNullException.ThrowIfNull(sessions);
         var weeks = Weeks(client, sessions, today);
         var planned = weeks.Sum(w => w.PlannedSessions);
-        return new ClientTrends(Lifts(client, sessions, formula), weeks, planned == 0 ? null : Math.Min(1, (double)weeks.Sum(w => Math.Min(w.Sessions, w.PlannedSessions)) / planned));
+        var costs = new CostModel(trade).Learn(sessions.Select(s => s.Session), today);
+        return new ClientTrends(Lifts(client, sessions, costs, formula), weeks, planned == 0 ? null : Math.Min(1, (double)weeks.Sum(w => Math.Min(w.Sessions, w.PlannedSessions)) / planned));
     }
 
-    private ImmutableArray<LiftTrend> Lifts(ClientProfile client, IEnumerable<PlannedSession> sessions, RepMaxFormula? formula)
+    private ImmutableArray<LiftTrend> Lifts(ClientProfile client, IReadOnlyCollection<PlannedSession> sessions, ImmutableArray<LearnedCost> costs, RepMaxFormula? formula)
     {
         var seen = (from session in sessions
                     from logged in session.Session.Exercises
                     let exercise = trade.Catalogue.Find(logged.ExerciseId)
                     where exercise is not null
-                    let observation = StrengthObservation.Of(session.Session.Day, exercise, Evidence.Of(logged.Sets), formula)
+                    let observation = StrengthObservation.Of(session.Session.Day, exercise, Evidence.Of(logged.Sets, costs), formula)
                     where observation is not null
                     select (Observation: observation, Exercise: exercise, logged.Sets)).ToList();
         var model = new StrengthModel(client, trade.Strength);
@@ -82,7 +83,7 @@ public sealed class Trends(Trade trade)
                    where days.Count >= LeastDays
                    orderby days.Count descending, lift.Key
                    let own = days.Select(d => d.Observation).ToList()
-                   let points = days.Select((d, i) => Point(model, own.Take(i + 1), d.Observation, Best(d.Exercise, d.Sets, formula))).ToImmutableArray()
+                   let points = days.Select((d, i) => Point(model, own.Take(i + 1), d.Observation, Best(d.Exercise, d.Sets, costs, formula))).ToImmutableArray()
                    select new LiftTrend(
                        lift.Key, lift.First().Exercise.Name, [.. points.Select(p => p.Point)], (points[^1].Point.EstimateKg / points[0].Point.EstimateKg) - 1, points[^1].RestsOn)];
     }
@@ -94,8 +95,8 @@ public sealed class Trends(Trade trade)
         return (new TrendPoint(seen.Day, Rounded(seen.OneRepMaxKg), Rounded(learned.OneRepMaxKg), Rounded(learned.OneRepMaxKg * (1 - half)), Rounded(learned.OneRepMaxKg * (1 + half)), best), learned.RestsOn);
     }
 
-    private static string Best(Exercise exercise, ImmutableArray<LoggedSet> sets, RepMaxFormula? formula) =>
-        sets.MaxBy(s => StrengthObservation.Of(default, exercise, Evidence.Of([s]), formula)?.OneRepMaxKg ?? 0) is { } best ? LogShorthand.Write([best]) : string.Empty;
+    private static string Best(Exercise exercise, ImmutableArray<LoggedSet> sets, ImmutableArray<LearnedCost> costs, RepMaxFormula? formula) =>
+        sets.MaxBy(s => StrengthObservation.Of(default, exercise, Evidence.Of([s], costs), formula)?.OneRepMaxKg ?? 0) is { } best ? LogShorthand.Write([best]) : string.Empty;
 
     private ImmutableArray<WeekTrend> Weeks(ClientProfile client, IReadOnlyCollection<PlannedSession> sessions, DateOnly today)
     {

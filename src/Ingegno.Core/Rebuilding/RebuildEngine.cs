@@ -26,6 +26,13 @@ public sealed class RebuildEngine(Trade trade)
     public RebuildResult Rebuild(RebuildRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
+
+        // Rests and techniques cost each client their own.
+        return request.Client.Costs.IsDefaultOrEmpty ? Whole(request) : new RebuildEngine(trade.WithCosts(request.Client.Costs)).Whole(request);
+    }
+
+    private RebuildResult Whole(RebuildRequest request)
+    {
         var parsed = new ShorthandParser(trade.Names).Parse(string.Join('\n', request.GymLines));
         var kit = new KitAtPlace(request.Kit, trade.KitKinds);
         var strength = new ClientStrength(request.Client, trade.Strength);

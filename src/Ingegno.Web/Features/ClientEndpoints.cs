@@ -45,6 +45,12 @@ public sealed class ClientProfileValidator : AbstractValidator<ClientProfile>
         RuleFor(c => c.Approach).MaximumLength(60).WithMessage("An approach has a key of at most 60 characters.");
         RuleFor(c => c.Refuses.Length).LessThanOrEqualTo(500).WithMessage("At most 500 refused exercises.");
         RuleFor(c => c.Learned.Length).LessThanOrEqualTo(500).WithMessage("At most 500 learnt lifts.");
+        RuleFor(c => c.Costs.Length).LessThanOrEqualTo(50).WithMessage("At most 50 learnt costs.");
+        RuleForEach(c => c.Costs).ChildRules(cost =>
+        {
+            cost.RuleFor(c => c.Of).NotEmpty().MaximumLength(60).WithMessage("A learnt cost says what it is of, in at most 60 characters.");
+            cost.RuleFor(c => c.Factor).InclusiveBetween(LearnedCost.Least, LearnedCost.Greatest).WithMessage("A learnt cost lies between 0.3 and 2 times the usual one.");
+        });
         RuleForEach(c => c.Learned).ChildRules(lift =>
         {
             lift.RuleFor(l => l.OneRepMaxKg).GreaterThan(0).LessThanOrEqualTo(1000).WithMessage("A learnt lift lies above 0 and at most at 1,000 kg.");

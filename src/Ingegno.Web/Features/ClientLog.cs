@@ -17,32 +17,33 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
     /// <summary>The day it is for the server.</summary>
     public DateOnly Today => DateOnly.FromDateTime(clock.GetUtcNow().Date);
 
-    /// <summary>What the client's logs teach of strength, from all plans.</summary>
-    public ImmutableArray<LearnedLift> Learned(long coach, long clientId, ClientProfile profile)
+    /// <summary>A client with what the logs of all plans teach of strength and costs, whatever was said of that.</summary>
+    public ClientProfile Taught(long coach, long clientId, ClientProfile profile)
     {
-        var observations = from session in logs.OfClient(coach, clientId, Today.AddDays(-DaysRead))
-                           from logged in session.Value.Exercises
+        var sessions = logs.OfClient(coach, clientId, Today.AddDays(-DaysRead)).Select(s => s.Value.AsLogged).ToList();
+        var costs = new CostModel(trade).Learn(sessions, Today);
+        var observations = from session in sessions
+                           from logged in session.Exercises
                            let exercise = trade.Catalogue.Find(logged.ExerciseId)
                            where exercise is not null
-                           let seen = StrengthObservation.Of(session.Value.PerformedOn, exercise, Evidence.Of(logged.Sets))
+                           let seen = StrengthObservation.Of(session.Day, exercise, Evidence.Of(logged.Sets, costs))
                            where seen is not null
                            select seen;
-        return new StrengthModel(profile, trade.Strength).Learn(observations, trade.Catalogue.Find, Today);
+        return profile with { Learned = new StrengthModel(profile, trade.Strength).Learn(observations, trade.Catalogue.Find, Today), Costs = costs };
     }
 
-    /// <summary>A request with what the client's logs teach now, whatever it said of that.</summary>
+    /// <summary>A request with what the client's logs teach now.</summary>
     public RebuildRequest Taught(long coach, long clientId, RebuildRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
-        return request with { Client = request.Client with { Learned = Learned(coach, clientId, request.Client) } };
+        return request with { Client = Taught(coach, clientId, request.Client) };
     }
 
     /// <summary>The client of a plan with what the logs teach now.</summary>
     public ClientProfile ClientNow(long coach, PlanRecord plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        var client = plan.Document.Request.Client;
-        return client with { Learned = Learned(coach, plan.ClientId, client) };
+        return Taught(coach, plan.ClientId, plan.Document.Request.Client);
     }
 
     /// <summary>What is proposed for the next session, and what of the log no line answers to.</summary>

@@ -46,7 +46,7 @@ public sealed record JumpAnswer(double Step, double NeededKg, int RepsNow, strin
 public sealed record ReturnQuestion(string Text, int WeeksAway);
 
 /// <summary>What logs teach of a client.</summary>
-public sealed record ClientStrengthNow(ImmutableArray<LearnedLift> Lifts);
+public sealed record ClientStrengthNow(ImmutableArray<LearnedLift> Lifts, ImmutableArray<LearnedCost> Costs);
 
 public sealed class LadderQuestionValidator : AbstractValidator<LadderQuestion>
 {
@@ -115,8 +115,10 @@ public static class ProgressEndpoints
 
     private static Results<Ok<ClientStrengthNow>, ProblemHttpResult> Strength(long clientId, ClaimsPrincipal user, ClientStore clients, ClientLog log) =>
         clients.Find(user.CoachId(), clientId) is { } client
-            ? TypedResults.Ok(new ClientStrengthNow(log.Learned(user.CoachId(), clientId, client.Value.Profile)))
+            ? TypedResults.Ok(Now(log.Taught(user.CoachId(), clientId, client.Value.Profile)))
             : Problems.NotFound("client");
+
+    private static ClientStrengthNow Now(ClientProfile taught) => new(taught.Learned, taught.Costs);
 
     private static Results<Ok<ClientTrends>, ProblemHttpResult> OfClient(
         long clientId, string? formula, ClaimsPrincipal user, ClientStore clients, LogStore logs, Trends trends, ClientLog log)
@@ -146,7 +148,7 @@ public static class ProgressEndpoints
         var seen = trends.Of(client.Value.Profile, Sessions(user.CoachId(), clientId, logs, since), log.Today);
         var change = seen.Lifts.GroupBy(l => trade.Catalogue.Find(l.ExerciseId)?.Strength?.Anchor ?? string.Empty)
             .ToImmutableDictionary(g => g.Key, g => g.Average(l => l.Change));
-        return TypedResults.Ok(new BackToGym(trade).Plan(asked.Text, new TimeAtHome(asked.WeeksAway, seen.Adherence, change), client.Value.Profile with { Learned = log.Learned(user.CoachId(), clientId, client.Value.Profile) }));
+        return TypedResults.Ok(new BackToGym(trade).Plan(asked.Text, new TimeAtHome(asked.WeeksAway, seen.Adherence, change), log.Taught(user.CoachId(), clientId, client.Value.Profile)));
     }
 
     private static ImmutableArray<PlannedSession> Sessions(long coach, long clientId, LogStore logs, DateOnly since) =>

@@ -27,7 +27,7 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(setup);
         var phases = new PhaseStarts(request, plan, setup, engine);
-        var steps = new WeekSteps(trade, request, phases, next);
+        var steps = new WeekSteps(trade.WithCosts(request.Client.Costs), request, phases, next);
         var thisWeek = Math.Max(1, setup.WeekOf(today));
         var rows = plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => Row(l.Gym.Line, e, setup, phases, steps, before, thisWeek))).ToList();
         var weeks = Enumerable.Range(1, setup.Weeks).Select(week => Week(week, rows, request, plan, setup, before)).ToImmutableArray();

@@ -2,8 +2,9 @@
   import { onMount } from 'svelte';
   import { searchParams } from 'sv-router';
   import { api, ask } from '../lib/api/client';
-  import type { ClientTrends, RepMaxFormula } from '../lib/api/types';
+  import type { ClientTrends, LearnedCost, RepMaxFormula } from '../lib/api/types';
   import { crumbs } from '../lib/crumbs.svelte';
+  import { costInWords, costOf, costRange } from '../lib/progress/costs';
   import LiftTrendCard from '../lib/progress/LiftTrendCard.svelte';
   import WeekTable from '../lib/progress/WeekTable.svelte';
   import { toasts } from '../lib/toasts.svelte';
@@ -12,6 +13,7 @@
 
   const id = Number(route.params.id);
   let trends = $state.raw<ClientTrends | null>(null);
+  let costs = $state.raw<LearnedCost[]>([]);
   let formulas = $state.raw<RepMaxFormula[]>([]);
   let formula = $state(String(searchParams.get('formula') ?? ''));
   let name = $state('');
@@ -21,9 +23,10 @@
     Promise.all([
       ask(() => api.GET('/api/v1/clients/{id}', { params: { path: { id } } })),
       ask(() => api.GET('/api/v1/rep-max-formulas')),
+      ask(() => api.GET('/api/v1/clients/{clientId}/strength', { params: { path: { clientId: id } } })),
     ]).then(
-      ([client, all]) => {
-        [name, formulas] = [client.value.name, all];
+      ([client, all, strength]) => {
+        [name, formulas, costs] = [client.value.name, all, strength.costs];
         crumbs.set(
           { text: 'Roster', href: p('/') },
           { text: name, href: p('/clients/:id', { params: { id: String(id) } }) },
@@ -80,6 +83,27 @@
       <h2 id="weeks" class="mb-1 text-xl">Weeks: planned and done, pain, hard sets per muscle</h2>
       <WeekTable weeks={trends.weeks} />
     </section>
+    {#if costs.length > 0}
+      <section aria-labelledby="costs" class="sheet mb-6 p-4">
+        <h2 id="costs" class="text-xl">What rests and techniques cost {name}</h2>
+        <p class="soft mb-1 text-[14px]">
+          Reps lost against the usual table, learnt from the log. Plans count with it; sessions with reps in
+          reserve noted make it surer.
+        </p>
+        <table class="text-[14px]">
+          <tbody>
+            {#each costs as cost (cost.of)}
+              <tr class="rule-b">
+                <th scope="row" class="py-1 pr-6 text-left font-normal">{costOf(cost)}</th>
+                <td class="py-1 pr-6 font-semibold">{costInWords(cost)}</td>
+                <td class="figures py-1 pr-6">{costRange(cost)}</td>
+                <td class="soft py-1">{cost.restsOn}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </section>
+    {/if}
     <section aria-labelledby="lifts">
       <h2 id="lifts" class="text-xl">Estimated strength</h2>
       <p class="soft mb-3 text-[14px]">

@@ -3457,6 +3457,7 @@ export interface components {
             soreJoints?: components["schemas"]["SoreJoint"][];
             knownLifts?: components["schemas"]["KnownLift"][];
             learned?: components["schemas"]["LearnedLift"][];
+            costs?: components["schemas"]["LearnedCost"][];
             refuses?: string[];
             allows?: string[];
             screening?: components["schemas"]["ScreeningAnswer"][];
@@ -3472,6 +3473,7 @@ export interface components {
         /** @description What logs teach of a client. */
         ClientStrengthNow: {
             lifts: components["schemas"]["LearnedLift"][];
+            costs: components["schemas"]["LearnedCost"][];
         };
         ClientTrends: {
             lifts: components["schemas"]["LiftTrend"][];
@@ -4086,6 +4088,16 @@ export interface components {
             /** Format: double */
             step?: null | number;
             standard: string;
+        };
+        LearnedCost: {
+            of: string;
+            /** Format: double */
+            factor: number;
+            /** Format: double */
+            spread: number;
+            /** Format: int32 */
+            seen: number;
+            restsOn: string;
         };
         LearnedLift: {
             anchor: string;
@@ -4810,6 +4822,9 @@ export interface components {
             plannedReps: null | number;
             /** Format: int32 */
             plannedRir: null | number;
+            /** Format: int32 */
+            restSeconds?: null | number;
+            technique?: null | string;
         };
         SetTarget: {
             /** Format: int32 */

@@ -1,6 +1,6 @@
 import { api, ask } from '../api/client';
 import type {
-  LearnedLift,
+  ClientStrength,
   AcceptedFinding,
   Candidate,
   CoachChoice,
@@ -48,7 +48,7 @@ interface Decisions extends AtPlace {
 export class Workbench {
   client = $state<SavedClient | null>(null);
   /** What the client's logs teach of strength. */
-  learned = $state.raw<LearnedLift[]>([]);
+  taught = $state.raw<ClientStrength>({ lifts: [], costs: [] });
   places = $state<SavedPlace[]>([]);
   plans = $state<PlanSummary[]>([]);
   plan = $state<SavedPlan | null>(null);
@@ -103,7 +103,7 @@ export class Workbench {
         ask(() => api.GET('/api/v1/clients/{clientId}/strength', params)),
       ]);
       [this.client, this.places, this.plans, this.gym.weeks] = [client, places, plans, weeks];
-      this.learned = strength.lifts;
+      this.taught = strength;
       if (at.plan) await this.#openPlan(at.plan);
       else this.gym.open(at.week ?? weeks[0]?.id ?? null);
       this.placeId = at.place ?? this.plan?.value.placeId ?? places[0]?.id ?? null;
@@ -234,11 +234,11 @@ export class Workbench {
     await this.rebuild();
   }
 
-  /** The client with what the logs teach of strength. */
+  /** The client with what the logs teach of strength and costs. */
   clientNow(): RebuildRequest['client'] {
     if (!this.client) throw new Error('No client is open.');
     const profile = $state.snapshot(this.client.value.profile) as RebuildRequest['client'];
-    return { ...profile, learned: this.learned };
+    return { ...profile, learned: this.taught.lifts, costs: this.taught.costs };
   }
 
   request(): RebuildRequest {
