@@ -121,4 +121,27 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
         await browser.Post($"/api/v1/clients/{client}/back-to-gym", new { text = "x", weeksAway = -1 }).Problem(400, "validation");
         await browser.Post("/api/v1/clients/987654/back-to-gym", new { text = "x", weeksAway = 1 }).Problem(404, "not-found");
     }
+
+    [Fact]
+    public async Task A_calibration_session_sets_the_dose_from_the_open_set()
+    {
+        var browser = await server.SignedIn();
+        var (plan, _, exercise) = await LoggedPlan.Make(browser);
+        var request = JsonSerializer.Deserialize<Dictionary<string, object>>((await browser.Read($"/api/v1/plans/{plan}")).GetProperty("value").GetProperty("document").GetProperty("request").GetRawText())!;
+        request["calibrate"] = true;
+        var version = await LoggedPlan.Answer(await browser.Post($"/api/v1/plans/{plan}/versions", new { revision = 1, title = "Curls", request }));
+        Dose(version).GetProperty("figures").GetString()!.ShouldEndWith("+ AMRAP");
+
+        var sets = new[] { new { reps = 12, rir = 2 }, new { reps = 12, rir = 2 }, new { reps = 30, rir = 1 } };
+        await browser.Post($"/api/v1/plans/{plan}/sessions", new { session = new { planVersion = 2, performedOn = Today, exercises = new[] { new { line = 1, exerciseId = exercise, sets } } }, sure = true });
+        var proposal = (await browser.Read($"/api/v1/plans/{plan}/next")).GetProperty("proposals")[0];
+        proposal.GetProperty("decision").GetString().ShouldBe("calibrated");
+        proposal.GetProperty("reason").GetString()!.ShouldContain("were expected before");
+
+        var after = await LoggedPlan.Answer(await browser.Post($"/api/v1/plans/{plan}/versions", new { revision = 2, title = "Curls", request }));
+        Dose(after).GetProperty("figures").GetString().ShouldBe(proposal.GetProperty("dose").GetProperty("figures").GetString(), "what was proposed is what the plan then says");
+
+        static JsonElement Dose(JsonElement plan) =>
+            plan.GetProperty("value").GetProperty("document").GetProperty("plan").GetProperty("lines")[0].GetProperty("chosen").GetProperty("exercises")[0].GetProperty("dose");
+    }
 }

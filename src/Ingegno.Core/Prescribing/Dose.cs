@@ -26,6 +26,9 @@ public sealed record Dose
 
     public bool LastSetOpen { get; init; }
 
+    /// <summary>The open last set is there to find out what the client can do.</summary>
+    public bool Calibrates { get; init; }
+
     public bool PerSide { get; init; }
 
     /// <summary>Tempo in the form 3-1-X-0.</summary>

@@ -53,7 +53,12 @@ public sealed class LogStamps
         var system = System(home);
         var share = StraightSets.ShareLeft(home.Dose, _trade);
         var stamp = Of(home.Dose, share, _trade);
-        return logged with { Sets = [.. logged.Sets.Select(s => s with { Stamp = stamp with { SystemKg = system(s.LoadKg ?? home.ExternalKg) } })] };
+
+
+        // An open set has no least reps, and ends when the next rep would not be clean.
+        var open = stamp with { PlannedReps = null, PlannedRir = Calibration.Reserve };
+        var openAt = home.Dose.LastSetOpen ? home.Dose.Sets - 1 : int.MaxValue;
+        return logged with { Sets = [.. logged.Sets.Select((s, i) => s with { Stamp = (i >= openAt ? open : stamp) with { SystemKg = system(s.LoadKg ?? home.ExternalKg) } })] };
     }
 
     /// <summary>What a dose plans of each set, without its load.</summary>

@@ -50,6 +50,9 @@ public enum Decision
     /// <summary>What the coach wrote into the block for this week.</summary>
     AsPlanned,
 
+    /// <summary>The calibration session set the dose.</summary>
+    Calibrated,
+
     /// <summary>Far more than expected: look at the form before anything is raised.</summary>
     CheckForm,
 

@@ -43,6 +43,9 @@ public sealed record RebuildRequest
     /// <summary>Days are cut to the client's minutes, and each cut is said; otherwise they take what they take.</summary>
     public bool FitToMinutes { get; init; } = true;
 
+    /// <summary>The last set of what was never logged is open where that is safe, so that the log can set the dose.</summary>
+    public bool Calibrate { get; init; }
+
     /// <summary>Findings of the plan check that the coach accepts, with the reason.</summary>
     public ImmutableArray<AcceptedFinding> Accepted { get; init; } = [];
 

@@ -42,6 +42,17 @@ public static class PlanNotices
             }
         }
 
+        if (request.Calibrate)
+        {
+            var all = lines.SelectMany(l => l.Chosen?.Exercises ?? []).ToList();
+            var open = all.Count(e => e.Dose.Calibrates);
+            var kept = all.Select(e => (e.Name, Why: Prescribing.Calibration.Open(e, trade.Catalogue.Get(e.ExerciseId), request.Client, kit).WhyNot)).Where(e => e.Why is not null).Select(e => $"{e.Name} ({e.Why})").ToList();
+            var closed = kept.Count > 0 ? $" Not {Words.Join(kept)}." : string.Empty;
+            yield return new PlanNotice("calibration", NoticeLevel.Info, open > 0
+                ? $"Calibration: the last set of {Words.Count(open, "exercise")} is open; log it, and the dose is set from what was done.{closed}"
+                : $"Calibration: nothing is open any more; the log has set the doses.{closed}");
+        }
+
         if (request.Client.BodyMassKg is null)
         {
             yield return new PlanNotice("assumed-body-mass", NoticeLevel.Warning, $"Body mass is not known: {Words.Number(Strength.ClientStrength.AssumedBodyMassKg)} kg is assumed, so expected reps are rough. Enter it to sharpen them.");

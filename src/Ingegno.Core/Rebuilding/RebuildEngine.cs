@@ -46,6 +46,11 @@ public sealed class RebuildEngine(Trade trade)
         var taken = choice.Choose([.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))], request.Client.MinutesPerSession);
         var edits = new HomeEdits(request.Edits, trade, kit, resistance, strength);
         var lines = drafts.Select((d, i) => edits.Apply(d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] })).ToImmutableArray();
+        if (request.Calibrate)
+        {
+            lines = [.. lines.Select(l => Calibrated(l, request.Client, kit))];
+        }
+
         var planner = new SessionPlanner(trade, request.Client);
         var sessions = parsed.Days.Select(d => planner.Plan([.. lines.Where(l => l.Gym.Day == d.Index)], request.ApproachOn(d.Name, trade), request.FitToMinutes)).ToList();
         lines = [.. sessions.SelectMany(s => s.Lines).OrderBy(l => l.Gym.Line).Select(l => Finish(l, request.Client, kit))];
@@ -61,6 +66,10 @@ public sealed class RebuildEngine(Trade trade)
         plan = plan with { Findings = PlanCheck.Run(AuditedPlan.Of(request, plan, kit, trade), request.Accepted) };
         return new RebuildResult(plan, parsed.Errors);
     }
+
+    private HomeLine Calibrated(HomeLine line, ClientProfile client, KitAtPlace kit) => line.Chosen is not { } chosen
+        ? line
+        : line with { Chosen = chosen with { Exercises = [.. chosen.Exercises.Select(e => Calibration.Open(e, trade.Catalogue.Get(e.ExerciseId), client, kit).Home)] } };
 
     /// <summary>What the interface shows of a line that is taken: the effect of its dose, the techniques that could be added.</summary>
     private HomeLine Finish(HomeLine line, ClientProfile client, KitAtPlace kit) => line.Chosen is not { } chosen

@@ -104,7 +104,7 @@ public sealed class DemoSeeder(
         logs.AddAll(coach, plan.Id, done.Log.Select(s => new SessionRecord(1, s.Day, s.Exercises, s.Effort, 40 + (s.Effort ?? 7), PlannedSets: sets[day[s.Exercises[0].Line]])));
         var (engine, next) = (new RebuildEngine(Trade.Shipped), new NextSession(Trade.Shipped));
         var ofBlocks = new PlanBlocks(Trade.Shipped, blocks, logs, new BlockPlanner(Trade.Shipped, engine, next), clock);
-        var log = new ClientLog(Trade.Shipped, plans, logs, pulses, ofBlocks, next, clock);
+        var log = new ClientLog(Trade.Shipped, plans, logs, pulses, ofBlocks, next, engine, clock);
         var now = plan;
         if (history.Block is { } block)
         {

@@ -9,7 +9,7 @@ using Ingegno.Storage;
 namespace Ingegno.Web.Features;
 
 /// <summary>Brings stored logs and plans together with what the core makes of them.</summary>
-public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, PulseStore pulses, PlanBlocks blocks, NextSession next, TimeProvider clock)
+public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, PulseStore pulses, PlanBlocks blocks, NextSession next, RebuildEngine engine, TimeProvider clock)
 {
     /// <summary>Half a year: with a half-life of four weeks an older day weighs next to nothing.</summary>
     private const int DaysRead = 182;
@@ -52,8 +52,22 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
         ArgumentNullException.ThrowIfNull(plan);
         var matched = MatchedLogs.Of(plan.Document.Plan.Lines, Sessions(coach, planId));
         var document = plan.Document;
-        return (next.Propose(ClientNow(coach, plan), document.Request.Kit, document.Plan.Lines, matched.Sessions, Today, blocks.Guide(coach, planId, plan)), matched);
+        var client = ClientNow(coach, plan);
+        var proposals = next.Propose(client, document.Request.Kit, document.Plan.Lines, matched.Sessions, Today, blocks.Guide(coach, planId, plan));
+        if (document.Plan.Lines.Any(l => l.Chosen?.Exercises.Any(e => e.Dose.Calibrates) ?? false))
+        {
+            proposals = AfterCalibration.Set(proposals, document.Plan.Lines, engine.Rebuild(Kept(document) with { Client = client }).Plan.Lines);
+        }
+
+        return (proposals, matched);
     }
+
+    /// <summary>What a plan is built from, with its exercises kept, and without the figures of what was to be calibrated.</summary>
+    private static RebuildRequest Kept(PlanDocument document) => document.Request with
+    {
+        Edits = [.. document.Request.Edits.Where(e => !document.Plan.Lines.Any(l => l.Gym.Line == e.Line && (l.Chosen?.Exercises.Any(x => x.ExerciseId == e.ExerciseId && x.Dose.Calibrates) ?? false)))],
+        Choices = [.. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Line, l.Chosen!.Id, l.Role))],
+    };
 
     /// <summary>Stamps exercises with what they were under a version of the plan.</summary>
     public ImmutableArray<LoggedExercise> Stamped(PlanDocument trained, ImmutableArray<LoggedExercise> exercises)

@@ -46,7 +46,7 @@ internal sealed class WeekSteps
     {
         if (setup.PhaseOf(week) != setup.PhaseOf(week - 1))
         {
-            return Start(line, before.Home, setup, week);
+            return Closed(Start(line, before.Home, setup, week));
         }
 
         if (BlockShape.KindOf(setup, week) != WeekKind.Build)
@@ -59,8 +59,11 @@ internal sealed class WeekSteps
             return before with { Step = Decision.Resume, Reason = "The lighter week is done: on from where it was." };
         }
 
-        return Advance(before, line, week);
+        return Closed(Advance(before, line, week));
     }
+
+    /// <summary>A calibration is done once, in the first week.</summary>
+    private static WeekState Closed(WeekState state) => state with { Home = state.Home with { Dose = Calibration.Close(state.Home.Dose) } };
 
     /// <summary>The cell of a week, and how the exercise goes on from it.</summary>
     public (BlockCell Cell, WeekState GoesOn) Cell(WeekState state, HomeExercise now, int line, int week, BlockSetup setup, BlockEdit? edit, bool taken)

@@ -78,6 +78,11 @@
         label: 'repeat the last edit on the marked lines, or this one',
         run: () => void bench.repeatEdit(),
       },
+      {
+        key: 'k',
+        label: 'calibration session on or off',
+        run: () => bench.result && void bench.toggleCalibration(),
+      },
       { key: 'r', label: 'rebuild', run: () => void bench.rebuildAgain() },
       { key: 'p', label: 'same week, next place', run: nextPlace },
       {
@@ -217,7 +222,9 @@
                 askedApproach = { approach };
               }}
             >
-              {#each trade.summary?.approaches ?? [] as a (a.id)}<option value={a.id}>{a.name}</option>{/each}
+              {#each trade.summary?.approaches ?? [] as a (a.id)}<option value={a.id}
+                  >{a.name}{bench.phase && a.id === bench.approachOn() ? `: ${bench.phase}` : ''}</option
+                >{/each}
             </select>
           </label>
         </p>
@@ -254,6 +261,13 @@
         >
         <button class="btn btn-sm" disabled={!bench.result || bench.busy} onclick={handout}
           >Hand-out <span class="keycap">H</span></button
+        >
+        <button
+          class="btn btn-sm"
+          aria-pressed={bench.calibrate}
+          title="The last set of what was never logged is open where that is safe; the log then sets the dose"
+          disabled={!bench.result || bench.busy}
+          onclick={() => void bench.toggleCalibration()}>Calibrate <span class="keycap">K</span></button
         >
         {#if bench.plan}
           <a class="btn btn-sm" href={p('/plans/:id/block', { params: { id: String(bench.plan.id) } })}

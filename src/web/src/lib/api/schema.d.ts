@@ -3512,7 +3512,7 @@ export interface components {
             approach: string;
         };
         /** @enum {unknown} */
-        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "ease-in" | "longer-rest" | "deload" | "resume" | "new-phase" | "as-planned" | "check-form" | "change" | "ease" | "swap";
+        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "ease-in" | "longer-rest" | "deload" | "resume" | "new-phase" | "as-planned" | "calibrated" | "check-form" | "change" | "ease" | "swap";
         DoneCell: {
             /** Format: int32 */
             line: number;
@@ -3550,6 +3550,7 @@ export interface components {
             setsBefore?: null | number;
             timed: boolean;
             lastSetOpen: boolean;
+            calibrates: boolean;
             perSide: boolean;
             tempo: string;
             /** Format: int32 */
@@ -4558,6 +4559,7 @@ export interface components {
             dayApproaches?: components["schemas"]["DayApproach"][];
             before?: components["schemas"]["StoodBefore"][];
             fitToMinutes?: boolean;
+            calibrate?: boolean;
             accepted?: components["schemas"]["AcceptedFinding"][];
         };
         RebuildResult: {

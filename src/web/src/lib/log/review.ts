@@ -38,7 +38,8 @@ export const textOf = ({ dose, externalKg }: Proposal): string =>
 
 /**
  * What a plan is rebuilt from when proposals are accepted: their figures, or what the coach typed in their place. What was
- * trained stays, whatever a rebuild would choose today; a step to another exercise takes that.
+ * trained stays, whatever a rebuild would choose today; a step to another exercise takes that, and what was calibrated is
+ * prescribed anew.
  */
 export function accepting(
   document: PlanDocument,
@@ -47,8 +48,9 @@ export function accepting(
 ): RebuildRequest {
   const taken = proposals.filter((p) => changes(p) || changed[keyOf(p)]);
   const steps = taken.filter((p) => p.toExerciseId && !changed[keyOf(p)]);
+  const calibrated = taken.filter((p) => p.decision === 'calibrated' && !changed[keyOf(p)]);
   const edits = taken
-    .filter((p) => !steps.includes(p))
+    .filter((p) => !steps.includes(p) && !calibrated.includes(p))
     .map((p) => ({
       ...techniquesOf(document, p),
       ...noEmpty(editOf(p)),

@@ -33,6 +33,8 @@ interface AtPlace {
   before: StoodBefore[];
   accepted: AcceptedFinding[];
   fitToMinutes: boolean;
+  phase: string | null;
+  calibrate: boolean;
   plan: SavedPlan | null;
   unsaved: boolean;
 }
@@ -61,6 +63,9 @@ export class Workbench {
   edits = $state<HomeEdit[]>([]);
   accepted = $state<AcceptedFinding[]>([]);
   fitToMinutes = $state(true);
+  /** Phase of the week's approach that a block has brought the plan to. */
+  phase = $state<string | null>(null);
+  calibrate = $state(false);
   /** Lines marked for the next repeat of an edit. */
   marked = $state<number[]>([]);
   lastEdit = $state<HomeEdit | null>(null);
@@ -168,6 +173,8 @@ export class Workbench {
         before: request.before ?? [],
         accepted: request.accepted ?? [],
         fitToMinutes: request.fitToMinutes ?? true,
+        phase: request.phase ?? null,
+        calibrate: request.calibrate ?? false,
         plan,
         unsaved: false,
       };
@@ -181,6 +188,8 @@ export class Workbench {
       before: this.result ? stoodIn(this.result.plan) : [],
       accepted: $state.snapshot(this.accepted),
       fitToMinutes: this.fitToMinutes,
+      phase: this.phase,
+      calibrate: this.calibrate,
       plan: null,
       unsaved: true,
     };
@@ -198,6 +207,8 @@ export class Workbench {
       edits: at.edits,
       before: at.before,
       fitToMinutes: at.fitToMinutes,
+      phase: at.phase,
+      calibrate: at.calibrate,
       ...(kit ? { kit: $state.snapshot(kit) as RebuildRequest['kit'] } : {}),
     };
     return ask(() => api.POST('/api/v1/rebuild', { body }));
@@ -256,6 +267,8 @@ export class Workbench {
       dayApproaches: $state.snapshot(this.dayApproaches),
       accepted: $state.snapshot(this.accepted),
       fitToMinutes: this.fitToMinutes,
+      phase: this.phase,
+      calibrate: this.calibrate,
     };
   }
 
@@ -270,6 +283,7 @@ export class Workbench {
     const body = {
       ...this.request(),
       ...this.#withApproach(approach, day),
+      ...(day === undefined ? { phase: null } : {}),
       before: this.result ? stoodIn(this.result.plan) : [],
     };
     return ask(() => api.POST('/api/v1/rebuild', { body }));
@@ -278,6 +292,7 @@ export class Workbench {
   async follow(approach: string, day?: string): Promise<void> {
     this.#change();
     ({ approach: this.approach, dayApproaches: this.dayApproaches } = this.#withApproach(approach, day));
+    if (day === undefined) this.phase = null;
     await this.rebuild();
   }
 
@@ -392,6 +407,13 @@ export class Workbench {
     await this.rebuild();
   }
 
+  /** Opens the last set of what was never logged, so that the log can set the dose, or closes it again. */
+  async toggleCalibration(): Promise<void> {
+    this.#change();
+    this.calibrate = !this.calibrate;
+    await this.rebuild();
+  }
+
   /** Does in one press what a finding proposes. */
   async remedy(remedy: Remedy): Promise<void> {
     this.#change();
@@ -487,6 +509,7 @@ export class Workbench {
     [this.approach, this.dayApproaches] = [request.approach ?? null, request.dayApproaches ?? []];
     this.accepted = request.accepted ?? [];
     this.fitToMinutes = request.fitToMinutes ?? true;
+    [this.phase, this.calibrate] = [request.phase ?? null, request.calibrate ?? false];
     this.history.clear();
     this.result = await ask(() => api.POST('/api/v1/rebuild', { body: request }));
     this.gym.errors = this.result.errors;
@@ -557,6 +580,8 @@ export class Workbench {
       before: this.#before,
       accepted: $state.snapshot(this.accepted),
       fitToMinutes: this.fitToMinutes,
+      phase: this.phase,
+      calibrate: this.calibrate,
       plan: this.plan,
       unsaved: this.unsaved,
     };
@@ -566,6 +591,7 @@ export class Workbench {
     [this.choices, this.edits, this.#before, this.plan] = [at.choices, at.edits, at.before, at.plan];
     [this.approach, this.dayApproaches, this.accepted] = [at.approach, at.dayApproaches, at.accepted];
     this.fitToMinutes = at.fitToMinutes;
+    [this.phase, this.calibrate] = [at.phase, at.calibrate];
   }
 
   #decisions(): Decisions {

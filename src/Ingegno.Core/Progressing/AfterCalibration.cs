@@ -1,0 +1,43 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Matching;
+using Ingegno.Core.Rebuilding;
+
+namespace Ingegno.Core.Progressing;
+
+/// <summary>Sets doses from a calibration session: what the log taught goes through the engine once more.</summary>
+public static class AfterCalibration
+{
+    /// <summary>Proposals in which calibrated lines get the dose that the engine prescribes now; pain and a return come first.</summary>
+    /// <param name="proposals">What the log proposes.</param>
+    /// <param name="before">Lines as they were trained.</param>
+    /// <param name="now">The same lines prescribed with what was learnt.</param>
+    public static ImmutableArray<Proposal> Set(ImmutableArray<Proposal> proposals, IReadOnlyCollection<HomeLine> before, IReadOnlyCollection<HomeLine> now)
+    {
+        ArgumentNullException.ThrowIfNull(before);
+        ArgumentNullException.ThrowIfNull(now);
+        return [.. proposals.Select(p => Find(before, p) is { Dose.Calibrates: true } trained && Find(now, p) is { Dose.Calibrates: false } set ? Of(p, trained, set) : p)];
+    }
+
+    private static HomeExercise? Find(IEnumerable<HomeLine> lines, Proposal of) =>
+        lines.FirstOrDefault(l => l.Gym.Line == of.Line)?.Chosen?.Exercises.FirstOrDefault(e => e.ExerciseId == of.ExerciseId);
+
+    private static Proposal Of(Proposal said, HomeExercise trained, HomeExercise set)
+    {
+        if (said.Decision is Decision.Wait or Decision.Swap or Decision.Ease or Decision.EaseIn)
+        {
+            return said;
+        }
+
+        var expected = trained.Expected is { } were && set.Expected is { } are ? $"{are.InWords} reps to failure now, {were.InWords} were expected before. " : string.Empty;
+        return said with
+        {
+            Decision = Decision.Calibrated,
+            Reason = $"Calibrated: {expected}The dose is set from what was done.",
+            Dose = set.Dose with { DecidedAfter = said.Dose.DecidedAfter, BlockWeek = said.Dose.BlockWeek },
+            ExternalKg = set.ExternalKg,
+            Load = set.ExternalKg > 0 ? $"{Words.Number(set.ExternalKg)} kg" : string.Empty,
+            FlagsCoach = false,
+            ToExerciseId = null,
+        };
+    }
+}
