@@ -94,5 +94,8 @@ public sealed record Dose
         };
     }
 
+    /// <summary>Minutes of all sets with their rests.</summary>
+    public double Minutes => (WorkSeconds() + (Sets * RestSeconds)) / 60;
+
     private const int OpenSetReps = 12;
 }

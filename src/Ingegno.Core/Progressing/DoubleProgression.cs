@@ -19,6 +19,12 @@ public sealed record ProgressionContext(
 {
     /// <summary>What a tempo costs in reps; null to count it as nothing.</summary>
     public TempoCost? TempoCost { get; init; }
+
+    /// <summary>Minutes that its day has left before it passes the client's; null when nobody said how many there are.</summary>
+    public double? MinutesLeft { get; init; }
+
+    /// <summary>A dose fits the minutes of the day in place of the present one; one that takes no longer always does.</summary>
+    public bool Fits(Dose dose) => MinutesLeft is not { } left || dose.Minutes - Home.Dose.Minutes is var more && (more <= 0 || more <= left);
 }
 
 /// <summary>
@@ -95,7 +101,7 @@ public static class DoubleProgression
 
         var where = worst.PainJoint is { } joint ? " in the " + Words.Of(joint) : string.Empty;
         var twice = history.HurtTwice is { } again ? $" Twice running in the {Words.Of(again)}: advise a clinician." : string.Empty;
-        var what = $"{(worst.Sharp ? "Sharp pain" : "Pain")} {worst.Pain?.ToString(System.Globalization.CultureInfo.InvariantCulture) ?? "?"} of 10{where}";
+        var what = $"{(worst.Sharp ? "Sharp pain" : "Pain")}{(worst.Pain is { } pain ? $" {pain} of 10" : string.Empty)}{where}";
         if (worst.Pain >= StoppingPain || worst.Sharp || history.PainRises)
         {
             var rising = history.PainRises ? ", more than last time" : string.Empty;
@@ -149,7 +155,7 @@ public static class DoubleProgression
         {
             var short_ = $"{fewest} reps in the hardest set, {bottom} wanted";
             return history.Stalled ? say.TooHeavy(most, $"Flat for {LineHistory.SessionsOfStall} sessions with {short_}: a little lighter, and up again from there.")
-                : (bottom - fewest >= 2 ? say.LongerRest(short_) : null) ?? say.Keep(Decision.Repeat, $"{short_}: the same again until all sets get there.");
+                : (bottom - fewest >= 2 ? say.LongerRest(short_) : null) ?? say.Keep(Decision.Repeat, $"{short_}: the same again until all sets get there.{say.NoTime}");
         }
 
         if (reserve + 1 < dose.Rir)

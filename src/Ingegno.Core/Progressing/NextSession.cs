@@ -27,14 +27,17 @@ public sealed class NextSession(Trade trade)
     /// <param name="log">Sessions of the plan, in any order; those after <paramref name="today"/> are left out.</param>
     /// <param name="today">The day for which it is asked.</param>
     /// <param name="guide">The block that the plan is in; null outside one.</param>
+    /// <param name="days">Days of the plan with their minutes; null to let them take what they take.</param>
     public ImmutableArray<Proposal> Propose(
-        ClientProfile client, PlaceKit place, IReadOnlyCollection<HomeLine> lines, IReadOnlyCollection<LoggedSession> log, DateOnly today, BlockGuide? guide = null)
+        ClientProfile client, PlaceKit place, IReadOnlyCollection<HomeLine> lines, IReadOnlyCollection<LoggedSession> log, DateOnly today, BlockGuide? guide = null,
+        IReadOnlyList<HomeDay>? days = null)
     {
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(place);
         ArgumentNullException.ThrowIfNull(lines);
         ArgumentNullException.ThrowIfNull(log);
-        return Decide(Contexts(client, place, lines), MatchedLogs.Of(lines, log).Sessions, today, guide);
+        var room = DayRoom.Of(lines, days);
+        return Decide(Contexts(client, place, lines), MatchedLogs.Of(lines, log).Sessions, today, guide, room);
     }
 
     /// <summary>What the progression knows of every exercise of a plan beside its log.</summary>
@@ -53,13 +56,21 @@ public sealed class NextSession(Trade trade)
 
     /// <summary>Decides the next session from logs whose lines are those of the contexts.</summary>
     public ImmutableArray<Proposal> Decide(
-        ImmutableArray<(int Line, ProgressionContext Context)> contexts, IEnumerable<LoggedSession> log, DateOnly today, BlockGuide? guide = null)
+        ImmutableArray<(int Line, ProgressionContext Context)> contexts, IEnumerable<LoggedSession> log, DateOnly today, BlockGuide? guide = null, DayRoom? room = null)
     {
         var past = log.Where(s => s.Day <= today).OrderByDescending(s => s.Day).ToList();
         var decided = contexts.Select(c => (c.Line, c.Context, History: History(c.Line, c.Context.Home.ExerciseId, past, today)))
-            .Select(c => (c.Context, c.History, Proposal: DoubleProgression.Next(c.Line, c.Context, c.History))).ToList();
+            .Select(c => (c.Context, c.History, Proposal: Next(c.Line, c.Context, c.History, room))).ToList();
         var tired = Tired(past, [.. decided.Where(d => !Rested(d.Context.Home, d.History)).Select(d => d.History)]);
         return [.. decided.Select(d => Final(d.Context, d.History, d.Proposal, tired, guide))];
+    }
+
+    /// <summary>The proposal of a line, with the time that those before it have left of the day.</summary>
+    private static Proposal Next(int line, ProgressionContext context, LineHistory history, DayRoom? room)
+    {
+        var said = DoubleProgression.Next(line, context with { MinutesLeft = room?.Left(line) }, history);
+        room?.Take(line, said.Dose.Minutes - context.Home.Dose.Minutes);
+        return said;
     }
 
     private static Proposal Final(ProgressionContext context, LineHistory history, Proposal decided, string? tired, BlockGuide? guide)

@@ -29,6 +29,14 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
     private readonly Dose _dose = context.Home.Dose with { Zone = context.Home.Dose.Zone ?? context.Home.Dose.Target };
     private readonly double _usedKg = sets.IsDefaultOrEmpty ? context.Home.ExternalKg : sets.Select(s => s.LoadKg ?? context.Home.ExternalKg).Max();
 
+    /// <summary>A set more is sensible, and the day has the time for it.</summary>
+    private bool MaySet => _dose.Sets < MostSets && context.Fits(_dose with { Sets = _dose.Sets + 1 });
+
+    /// <summary>Says that a longer rest would carry the day past the client's minutes; empty when it would not.</summary>
+    public string NoTime => _dose.RestSeconds < LongestRest && !_dose.Timed && !context.Fits(_dose with { RestSeconds = _dose.RestSeconds + RestStep })
+        ? " A longer rest does not fit the client's minutes."
+        : string.Empty;
+
     public Proposal Keep(Decision decision, string reason, bool flag = false) => Make(decision, reason, _dose, Here().Load, flag);
 
     public Proposal Lighter(Decision decision, string reason, bool flag = false)
@@ -99,7 +107,7 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
         }
 
         var flat = $"Flat for {LineHistory.SessionsOfStall} sessions. {now}: ";
-        if (_dose.Sets < MostSets)
+        if (MaySet)
         {
             return Make(Decision.MoreSets, flat + "one set more, then look at the reps again.", _dose with { Sets = _dose.Sets + 1 }, Here().Load, true);
         }
@@ -117,7 +125,7 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
     public Proposal? LongerRest(string short_)
     {
         var longer = Math.Min(LongestRest, _dose.RestSeconds + RestStep);
-        return _dose.RestSeconds >= LongestRest || _dose.Timed ? null
+        return _dose.RestSeconds >= LongestRest || _dose.Timed || !context.Fits(_dose with { RestSeconds = longer }) ? null
             : Make(Decision.LongerRest, $"{short_}: the first set is there, the last fall off. Rest {longer} s.", _dose with { RestSeconds = longer }, Here().Load, false);
     }
 
@@ -160,7 +168,7 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
             return slower;
         }
 
-        if (_dose.Sets < MostSets)
+        if (MaySet)
         {
             return Make(Decision.MoreSets, "The zone is full and there is no next load here: one set more, reps back to the bottom.", _dose with { Sets = _dose.Sets + 1, Target = _dose.Zone! }, here.Load, false);
         }

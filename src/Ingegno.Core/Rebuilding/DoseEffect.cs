@@ -27,7 +27,7 @@ public sealed record DoseEffect(
             bySet.IsEmpty ? null : Reserve(0),
             bySet.IsEmpty ? null : Reserve(bySet.Length - 1),
             (int)Math.Round(dose.SecondsUnderTension),
-            Math.Round((dose.WorkSeconds() + (dose.Sets * dose.RestSeconds)) / 60, 1),
+            Math.Round(dose.Minutes, 1),
             dose.HardSets);
     }
 }

@@ -64,6 +64,41 @@ public class ReviewTests
     }
 
     [Fact]
+    public void A_set_more_and_a_longer_rest_wait_where_the_day_has_no_time_for_them()
+    {
+        var full = Context() with { MinutesLeft = 1 };
+        Next(History(10, 10, 10, 10), full).Decision.ShouldNotBe(Decision.MoreSets, "a set with its rest takes more than a minute");
+        Next(History(10, 10, 10, 10), full with { MinutesLeft = 10 }).Decision.ShouldBe(Decision.MoreSets);
+        Next(Falling(), full).Decision.ShouldBe(Decision.Repeat);
+        Next(Falling(), full).Reason.ShouldContain("does not fit the client's minutes");
+        Next(Falling(), full with { MinutesLeft = 10 }).Decision.ShouldBe(Decision.LongerRest);
+        Next(Falling()).Decision.ShouldBe(Decision.LongerRest, "nobody said how many minutes there are");
+
+        LineHistory Falling() => new([Day(0, 10) with { Sets = [.. new[] { 10, 8, 6 }.Select(r => new LoggedSet { Reps = r, Rir = 2 })] }], Today, Today);
+    }
+
+    [Fact]
+    public void Lines_of_a_day_share_the_minutes_it_has_left()
+    {
+        var plan = Examples.Rebuild(Examples.ClientA with { MinutesPerSession = 240 }, Examples.Kit("dumbbell 8 x2"), "Dumbbell curl 3x10", "Push-up 3x10").Plan;
+        var total = plan.Days[0].Minutes.Total;
+        var room = DayRoom.Of(plan.Lines, plan.Days)!;
+
+        room.Left(1).ShouldBe(240 - total);
+        room.Take(1, 3);
+        room.Left(2).ShouldBe(240 - total - 3);
+        room.Left(9).ShouldBeNull();
+        DayRoom.Of(plan.Lines, [plan.Days[0] with { Minutes = new(total) }]).ShouldBeNull("no limit");
+    }
+
+    [Fact]
+    public void Sharp_pain_without_a_figure_is_said_without_one()
+    {
+        var sets = Day(0, 10) with { Sets = [new LoggedSet { Reps = 10, Rir = 2, Sharp = true, PainJoint = Joint.Elbow }] };
+        Next(new LineHistory([sets], Today, Today)).Reason.ShouldStartWith("Sharp pain in the elbow");
+    }
+
+    [Fact]
     public void Sharp_pain_stops_however_little_it_was()
     {
         var sets = Day(0, 10) with { Sets = [new LoggedSet { Reps = 10, Rir = 2, Pain = 1, Sharp = true, PainJoint = Joint.Elbow }] };

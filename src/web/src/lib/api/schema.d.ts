@@ -3566,6 +3566,8 @@ export interface components {
             figures: string;
             /** Format: double */
             secondsUnderTension: number;
+            /** Format: double */
+            minutes: number;
         };
         DoseEffect: {
             repsBySet: number[];
