@@ -154,3 +154,34 @@ test('the way back to the gym becomes weeks of the program', async ({ page, serv
   await expect(page.getByRole('button', { name: 'Back, week 1 of 2' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Back, week 2 of 2' })).toBeVisible();
 });
+
+test('a calibration session opens last sets by key, and the log sets the doses', async ({ page, server }) => {
+  const id = await addClient(page, 'Calibrated', {
+    items: [
+      { id: 'db8', kind: 'dumbbell', massKg: 8, count: 2 },
+      { id: 'db14', kind: 'dumbbell', massKg: 14, count: 2 },
+    ],
+    text: 'Dumbbell curl 3x8-12 RIR 2 90 s\nPlank 3x30 s',
+  });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.locator('body').press('r');
+  await expect(page.getByRole('complementary', { name: 'Inspector' })).toContainText('for Dumbbell curl');
+  await page.keyboard.press('k');
+  await expect(page.getByRole('button', { name: /^Calibrate/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByText(/Calibration: the last set of 1 exercise is open/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Set the dose of .*AMRAP/ })).toHaveCount(1);
+  await page.keyboard.press('s');
+  await expect(page.getByText('Saved as version 1.')).toBeVisible();
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  const field = page.locator('input[data-entry]').first();
+  await field.fill('12,12,16 r3,2,1');
+  await field.press('Control+Enter');
+  await expect(page.getByText('Session logged.', { exact: false })).toBeVisible();
+  const review = page.getByRole('region', { name: 'Review: the next session' });
+  await expect(review.getByText('Calibrated', { exact: true })).toBeVisible();
+  await expect(review).toContainText('were expected before');
+  await page.locator('h1').click();
+  await page.keyboard.press('a');
+  await expect(page.getByText(/Accepted: version 2/)).toBeVisible();
+  await expect(page.getByRole('form', { name: 'Log a session' })).not.toContainText('AMRAP');
+});
