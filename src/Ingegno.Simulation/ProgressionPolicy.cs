@@ -4,6 +4,7 @@ using Ingegno.Core.Matching;
 using Ingegno.Core.Prescribing;
 using Ingegno.Core.Programs;
 using Ingegno.Core.Progressing;
+using Ingegno.Core.Rebuilding;
 
 namespace Ingegno.Simulation;
 
@@ -40,16 +41,33 @@ public sealed record PlannedExercise(int Line, ProgressionContext Context)
 }
 
 /// <summary>Accepts every proposal of the engine.</summary>
-public sealed class EngineAccepted(NextSession engine, Func<PlannedExercise, string, PlannedExercise?> stepTo) : IProgressionPolicy
+public sealed class EngineAccepted(NextSession engine, Func<PlannedExercise, string, PlannedExercise?> stepTo, HomePlan? within = null) : IProgressionPolicy
 {
     public string Name => "Engine";
 
     public ImmutableArray<PlannedExercise> NextWeek(ImmutableArray<PlannedExercise> plan, IReadOnlyList<LoggedSession> log, DateOnly today)
     {
-        var proposals = engine.Decide([.. plan.Select(p => (p.Line, p.Context))], log, today);
+        var proposals = engine.Decide([.. plan.Select(p => (p.Line, p.Context))], log, today, room: Room(plan));
         return [.. plan.Zip(proposals, (planned, proposal) =>
             proposal.ToExerciseId is not { } other ? planned.With(proposal.Dose, proposal.ExternalKg)
             : stepTo(planned, other) ?? planned)];
+    }
+
+    /// <summary>Minutes that the days have left by now, from those of the plan at the start.</summary>
+    private DayRoom? Room(ImmutableArray<PlannedExercise> plan)
+    {
+        if (within is null || DayRoom.Of(within.Lines, within.Days) is not { } room)
+        {
+            return null;
+        }
+
+        foreach (var line in plan.GroupBy(p => p.Line))
+        {
+            var atStart = within.Lines.First(l => l.Gym.Line == line.Key).Chosen?.Exercises.Sum(e => e.Dose.Minutes) ?? 0;
+            room.Take(line.Key, line.Sum(p => p.Home.Dose.Minutes) - atStart);
+        }
+
+        return room;
     }
 }
 

@@ -35,7 +35,9 @@ public sealed class TrainingTrial(Trade trade)
     }
 
     /// <summary>The engine as a policy: every proposal accepted, steps to other exercises rebuilt.</summary>
-    public IProgressionPolicy Engine(RebuildRequest request) => new EngineAccepted(_next, (planned, other) => StepTo(request, planned, other));
+    /// <param name="request">What the plan was built from.</param>
+    /// <param name="within">The plan whose minutes are kept to; null to let the days take what they take.</param>
+    public IProgressionPolicy Engine(RebuildRequest request, HomePlan? within = null) => new EngineAccepted(_next, (planned, other) => StepTo(request, planned, other), within);
 
     /// <summary>Trains the days of a plan in turn, so many times a week, and lets the policy decide after each week.</summary>
     /// <param name="plan">The plan at the start.</param>

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Catalogue;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Strength;
 
@@ -6,8 +7,8 @@ namespace Ingegno.Core.Progressing;
 
 /// <summary>
 /// Learns how much rests and techniques cost a client (handbook 05). A usual cost x says that a share x of the reps is lost; what was
-/// lost is y; the client's factor c in y = c·x is estimated by least squares with the usual cost, c = 1, as what is believed before
-/// anything is seen: the mean of a normal prior and the observations, each weighted by precision. Old days fade.
+/// lost is y; the client's factor is Σy / Σx, drawn towards the usual cost, 1, as what is believed before anything is seen: the mean
+/// of a normal prior and the ratio, each weighted by precision. Old days fade.
 /// </summary>
 public sealed class CostModel(Trade trade)
 {
@@ -27,13 +28,17 @@ public sealed class CostModel(Trade trade)
     private const double GuessOff = 1;
     private const int FarthestGuess = 4;
 
+    /// <summary>Of fewer reps a rest shows nothing.</summary>
+    private const int LeastReps = 3;
+
     /// <summary>Day-to-day spread of strength makes a day with a technique a poor witness: so much of the reps, own estimate.</summary>
     private const double SpreadOfDay = 0.2;
 
     /// <summary>Straight sets within so many days tell what the reps would have been.</summary>
-    private const int DaysNear = 42;
+    private const int DaysNear = 21;
 
-    private sealed record Seen(double Usual, double Lost, double Spread, DateOnly Day);
+    /// <summary>Reps that should have been lost and that were, as shares, with the spread of the latter.</summary>
+    private sealed record Seen(double Usual, double Lost, double Spread, DateOnly Day, int Count = 1);
 
     /// <summary>The costs that logs teach; none of what too little is known of.</summary>
     /// <param name="log">Logged sessions with their stamps, in any order.</param>
@@ -42,9 +47,9 @@ public sealed class CostModel(Trade trade)
     {
         ArgumentNullException.ThrowIfNull(log);
         var days = log.Where(s => s.Day <= today)
-            .SelectMany(s => s.Exercises.Where(e => !e.Sets.IsDefaultOrEmpty).Select(e => (s.Day, e.ExerciseId, e.Sets))).ToList();
+            .SelectMany(s => s.Exercises.Where(Measured).Select(e => (s.Day, e.ExerciseId, e.Sets))).ToList();
         var learned = ImmutableArray.CreateBuilder<LearnedCost>();
-        if (Factor([.. days.SelectMany(d => Pairs(d.Day, d.Sets))], LeastPairs, today) is { } rests)
+        if (Factor([.. days.Select(d => Rested(d.Day, d.Sets)).OfType<Seen>()], LeastPairs, today) is { } rests)
         {
             learned.Add(new LearnedCost(LearnedCost.Rests, rests.Mean, rests.Spread, rests.Count, $"{Words.Count(rests.Count, "pair")} of sets with reps in reserve noted"));
         }
@@ -61,25 +66,38 @@ public sealed class CostModel(Trade trade)
         return learned.ToImmutable();
     }
 
-    /// <summary>What a rest left of the reps, from each set to the next at the same load.</summary>
-    private IEnumerable<Seen> Pairs(DateOnly day, ImmutableArray<LoggedSet> sets)
+    /// <summary>Reps against a load tell what they cost; a hold, or an exercise without a known load, does not.</summary>
+    private bool Measured(LoggedExercise logged) =>
+        !logged.Sets.IsDefaultOrEmpty && logged.Sets.All(s => s.Stamp?.SystemKg is > 0) && trade.Catalogue.Find(logged.ExerciseId)?.Measure == Measure.Reps;
+
+    /// <summary>
+    /// What the rests of a day left of the reps of an exercise, from set to set at one load. How much the reserve spared is taken
+    /// from the mean of the day: the same guess in the cost expected and in the reps lost would pull the factor down.
+    /// </summary>
+    private Seen? Rested(DateOnly day, ImmutableArray<LoggedSet> sets)
     {
-        for (var i = 0; i + 1 < sets.Length; i++)
+        if (sets.Length < 2 || sets.Any(s => s.Rir is null || s.Reps < LeastReps || s.LoadKg != sets[0].LoadKg) || sets[0].Stamp?.RestSeconds is not { } rest)
         {
-            var (first, next) = (sets[i], sets[i + 1]);
-            if (first is { Rir: >= 0 and <= FarthestGuess, Stamp.RestSeconds: { } rest } && next.Rir is >= 0 and <= FarthestGuess && first.LoadKg == next.LoadKg && first.Reps + first.Rir >= FarthestGuess)
-            {
-                var usual = (1 - trade.Fatigue.ShareAfter(rest)) * Math.Max(0, 1 - (trade.Fatigue.SparedPerRir * first.Rir!.Value));
-                double before = first.Reps + first.Rir!.Value;
-                yield return new Seen(usual, 1 - ((next.Reps + next.Rir!.Value) / before), Math.Sqrt(2) * GuessOff / before, day);
-            }
+            return null;
         }
+
+        var reserve = sets.RemoveAt(sets.Length - 1).Average(s => s.Rir!.Value);
+        if (reserve > FarthestGuess)
+        {
+            return null;
+        }
+
+        var toFailure = sets.Select(s => (double)s.Reps + s.Rir!.Value).ToList();
+        var usual = (1 - trade.Fatigue.ShareAfter(rest)) * Math.Max(0, 1 - (trade.Fatigue.SparedPerRir * reserve));
+        var pairs = sets.Length - 1;
+        var lost = Enumerable.Range(0, pairs).Sum(i => 1 - (toFailure[i + 1] / toFailure[i]));
+        return new Seen(pairs * usual, lost, Math.Sqrt(2 * pairs) * GuessOff / toFailure.Average(), day, pairs);
     }
 
     /// <summary>What a technique left of the reps on the days of an exercise: its first set against what straight sets near it foretell.</summary>
     private IEnumerable<(string Technique, Seen Seen)> TechniqueDays(IEnumerable<(DateOnly Day, string ExerciseId, ImmutableArray<LoggedSet> Sets)> days)
     {
-        var firsts = days.Select(d => (d.Day, d.ExerciseId, Set: d.Sets[0])).Where(d => d.Set is { Reps: > 0, Rir: not null, Stamp.SystemKg: > 0 }).ToList();
+        var firsts = days.Select(d => (d.Day, d.ExerciseId, Set: d.Sets[0])).Where(d => d.Set is { Reps: > 0, Rir: <= FarthestGuess, Stamp.SystemKg: > 0 }).ToList();
         if (firsts.Count == 0 || trade.Catalogue.Find(firsts[0].ExerciseId)?.Strength is not { } strength)
         {
             yield break;
@@ -98,17 +116,28 @@ public sealed class CostModel(Trade trade)
         }
     }
 
+    /// <summary>
+    /// The factor: all that was lost against all that should have been, each day weighted by its age, and the usual cost as the prior. A
+    /// ratio of sums and not a fit of single points: the guesses that blur a point hardly move the sum.
+    /// </summary>
     private static (double Mean, double Spread, int Count)? Factor(IReadOnlyCollection<Seen> seen, int least, DateOnly today)
     {
-        if (seen.Count < least)
+        var count = seen.Sum(s => s.Count);
+        if (count < least)
         {
             return null;
         }
 
-        double Weight(Seen s) => Math.Pow(0.5, (today.DayNumber - s.Day.DayNumber) / HalfLifeDays) / (s.Spread * s.Spread);
+        double Weight(Seen s) => Math.Pow(0.5, (today.DayNumber - s.Day.DayNumber) / HalfLifeDays);
+        var usual = seen.Sum(s => Weight(s) * s.Usual);
+        if (usual <= 0)
+        {
+            return null;
+        }
+
         var prior = 1 / (SpreadAmongClients * SpreadAmongClients);
-        var precision = prior + seen.Sum(s => Weight(s) * s.Usual * s.Usual);
-        var mean = (prior + seen.Sum(s => Weight(s) * s.Usual * s.Lost)) / precision;
-        return (Math.Round(Math.Clamp(mean, LearnedCost.Least, LearnedCost.Greatest), 3), Math.Round(1 / Math.Sqrt(precision), 3), seen.Count);
+        var own = usual * usual / seen.Sum(s => Weight(s) * s.Spread * s.Spread);
+        var mean = (prior + (own * seen.Sum(s => Weight(s) * s.Lost) / usual)) / (prior + own);
+        return (Math.Round(Math.Clamp(mean, LearnedCost.Least, LearnedCost.Greatest), 3), Math.Round(1 / Math.Sqrt(prior + own), 3), count);
     }
 }

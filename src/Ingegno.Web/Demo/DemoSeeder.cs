@@ -98,7 +98,7 @@ public sealed class DemoSeeder(
         var day = document.Plan.Lines.ToDictionary(l => l.Gym.Line, l => l.Gym.Day);
         var first = DateOnly.FromDateTime(clock.GetUtcNow().Date).AddDays(-7 * history.Weeks);
         var done = trial.Run(
-            trial.Plan(request, document.Plan), line => day[line], new SimulatedTrainee(Trade.Shipped, request.Client, history.Traits, history.Seed), trial.Engine(request), first,
+            trial.Plan(request, document.Plan), line => day[line], new SimulatedTrainee(Trade.Shipped, request.Client, history.Traits, history.Seed), trial.Engine(request, document.Plan), first,
             history.Weeks, request.Client.DaysPerWeek);
         var sets = document.Plan.Lines.GroupBy(l => l.Gym.Day).ToDictionary(g => g.Key, g => g.Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0));
         logs.AddAll(coach, plan.Id, done.Log.Select(s => new SessionRecord(1, s.Day, s.Exercises, s.Effort, 40 + (s.Effort ?? 7), PlannedSets: sets[day[s.Exercises[0].Line]])));

@@ -170,7 +170,7 @@
     {#each book.kept?.value.block.notices ?? [] as notice (notice)}
       <p class="mb-2 border-l-4 border-warning pl-2 text-[14px]">{notice}</p>
     {/each}
-    <div class="sheet p-4 print:border-0 print:p-0">
+    <div class="sheet p-4 print:border-0 print:bg-white print:p-0">
       <BlockTable {book} bind:this={table} bind:at bind:typing />
     </div>
     <div class="bottom-0 z-20 mt-3 lg:sticky print:hidden"><CellPanel {book} {at} onchange={change} /></div>
