@@ -3,6 +3,7 @@ using Ingegno.Core;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Kit;
 using Ingegno.Core.Progressing;
+using Ingegno.Core.Progressing.Blocks;
 using Ingegno.Core.Rebuilding;
 using Ingegno.Simulation;
 using Ingegno.Storage;
@@ -33,7 +34,8 @@ internal static class ProgressScenarios
             var sets = Fill(coach, clients, places, plans, logs, pulses);
             yield return new Scenario($"roster of {Clients} with attention, {sets:N0} sets logged", 50, () => Roster(coach, clients, places, plans, pulses));
             yield return new Scenario("trends of a client out of them", 50, () => TrendsOf(coach, 1, logs));
-            yield return new Scenario("strength learnt from a client's logs", 50, () => Learn(coach, 1, logs));
+            yield return new Scenario("strength and costs learnt from a client's logs", 50, () => Learn(coach, 1, logs));
+            yield return new Scenario("a block of six weeks in three phases laid out", 20, Lay());
         }
     }
 
@@ -76,7 +78,7 @@ internal static class ProgressScenarios
     }
 
     private static IEnumerable<LoggedSet> Sets(Noise noise, int week) => Enumerable.Range(0, SetsPerExercise).Select(i =>
-        new LoggedSet { Reps = 10 + (week / 3) - i + (int)(noise.Next() * 3), Rir = 2, Stamp = new SetStamp(45, 1, 8, 2) });
+        new LoggedSet { Reps = 10 + (week / 3) - i + (int)(noise.Next() * 3), Rir = 2, Stamp = new SetStamp(45, 1, 8, 2) { RestSeconds = 90 } });
 
     private static int Roster(long coach, ClientStore clients, PlaceStore places, PlanStore plans, PulseStore pulses)
     {
@@ -89,10 +91,24 @@ internal static class ProgressScenarios
         [.. logs.OfClient(coach, client, Today.AddDays(-182)).Select(s => new PlannedSession(new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort), s.Value.PlannedSets))],
         Today).Lifts.Length;
 
-    private static int Learn(long coach, long client, LogStore logs) => new Core.Strength.StrengthModel(new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle }, Trade.Shipped.Strength).Learn(
-        from session in logs.OfClient(coach, client, Today.AddDays(-182))
-        from logged in session.Value.Exercises
-        let seen = Core.Strength.StrengthObservation.Of(session.Value.PerformedOn, Trade.Shipped.Catalogue.Get(logged.ExerciseId), Evidence.Of(logged.Sets))
-        where seen is not null
-        select seen, Trade.Shipped.Catalogue.Find, Today).Length;
+    private static int Learn(long coach, long client, LogStore logs)
+    {
+        var sessions = logs.OfClient(coach, client, Today.AddDays(-182)).Select(s => s.Value.AsLogged).ToList();
+        var costs = new CostModel(Trade.Shipped).Learn(sessions, Today);
+        return costs.Length + new Core.Strength.StrengthModel(new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle }, Trade.Shipped.Strength).Learn(
+            from session in sessions
+            from logged in session.Exercises
+            let seen = Core.Strength.StrengthObservation.Of(session.Day, Trade.Shipped.Catalogue.Get(logged.ExerciseId), Evidence.Of(logged.Sets, costs))
+            where seen is not null
+            select seen, Trade.Shipped.Catalogue.Find, Today).Length;
+    }
+
+    private static Action Lay()
+    {
+        var (request, engine) = (SimulatedClients.Of(1) with { Approach = "tension" }, new RebuildEngine(Trade.Shipped));
+        var plan = engine.Rebuild(request).Plan;
+        var setup = BlockShape.Propose(Trade.Shipped.ApproachOf("tension"), Trade.Shipped.Blocks, Today, 6);
+        var planner = new BlockPlanner(Trade.Shipped, engine, new NextSession(Trade.Shipped));
+        return () => planner.Plan(request, plan, setup, null, Today);
+    }
 }

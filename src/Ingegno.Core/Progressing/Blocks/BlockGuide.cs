@@ -59,33 +59,18 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
         }
 
         var back = said.Decision is Decision.StepBack or Decision.TechniqueOff;
+        var home = context.Home;
         if (word.Phase is { } phase)
         {
-            return said with
-            {
-                Decision = Decision.NewPhase,
-                Reason = $"Week {word.Week} starts {phase}: {word.Cell.Dose.Figures}. Take the week in the block when all of this one is trained.",
-                Dose = context.Home.Dose,
-                ExternalKg = context.Home.ExternalKg,
-                Load = InWords(context, context.Home.ExternalKg),
-                ToExerciseId = null,
-            };
+            return As(Decision.NewPhase, $"Week {word.Week} starts {phase}: {word.Cell.Dose.Figures}. Take the week in the block when all of this one is trained.", home.Dose, home.ExternalKg);
         }
 
         if (word.Kind != WeekKind.Build)
         {
             // What was too heavy gets lighter all the same; what would have gone up waits for the week after.
-            var (dose, kg, load) = back ? (said.Dose, said.ExternalKg, said.Load) : (context.Home.Dose with { Zone = said.Dose.Zone }, context.Home.ExternalKg, InWords(context, context.Home.ExternalKg));
+            var (dose, kg) = back ? (said.Dose, said.ExternalKg) : (home.Dose with { Zone = said.Dose.Zone }, home.ExternalKg);
             var why = word.Kind == WeekKind.Lighter ? $"Week {word.Week} of the block is a lighter one: half the sets" : $"Week {word.Week} leads up to the event: fewer sets, nothing to failure";
-            return said with
-            {
-                Decision = Decision.Deload,
-                Reason = back ? $"{said.Reason} {why}." : $"{why}, the same load.",
-                Dose = BlockShape.Shaped(dose, word.Kind, rules),
-                ExternalKg = kg,
-                Load = load,
-                ToExerciseId = null,
-            };
+            return As(Decision.Deload, back ? $"{said.Reason} {why}." : $"{why}, the same load.", BlockShape.Shaped(dose, word.Kind, rules), kg);
         }
 
         if (!word.Cell.SetByCoach)
@@ -96,15 +81,10 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
         var planned = word.Cell.Dose.Figures + (word.Cell.ExternalKg > 0 ? $" @ {Words.Number(word.Cell.ExternalKg)} kg" : string.Empty);
         return back
             ? said with { Reason = $"{said.Reason} The block had {planned}." }
-            : said with
-            {
-                Decision = Decision.AsPlanned,
-                Reason = $"You set {planned} for week {word.Week} of the block.",
-                Dose = word.Cell.Dose,
-                ExternalKg = word.Cell.ExternalKg,
-                Load = InWords(context, word.Cell.ExternalKg),
-                ToExerciseId = null,
-            };
+            : As(Decision.AsPlanned, $"You set {planned} for week {word.Week} of the block.", word.Cell.Dose, word.Cell.ExternalKg);
+
+        Proposal As(Decision decision, string reason, Dose dose, double kg) =>
+            said with { Decision = decision, Reason = reason, Dose = dose, ExternalKg = kg, Load = InWords(context, kg), ToExerciseId = null };
     }
 
     private static string InWords(ProgressionContext context, double kg) =>
