@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Catalogue;
-using Ingegno.Core.Programs.Exchange;
 using Ingegno.Core.Prescribing;
+using Ingegno.Core.Programs.Exchange;
 using Ingegno.Core.Progressing;
 using Ingegno.Core.Rebuilding;
 using Ingegno.Core.Tests.Support;

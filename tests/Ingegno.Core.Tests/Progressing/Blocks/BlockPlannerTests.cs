@@ -1,7 +1,7 @@
 using Ingegno.Core.Matching;
+using Ingegno.Core.Programs;
 using Ingegno.Core.Progressing;
 using Ingegno.Core.Progressing.Blocks;
-using Ingegno.Core.Programs;
 using Ingegno.Core.Rebuilding;
 
 namespace Ingegno.Core.Tests.Progressing.Blocks;
