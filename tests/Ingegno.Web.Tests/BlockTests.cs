@@ -114,6 +114,10 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
         var browser = await server.SignedIn();
         var (plan, _, _) = await LoggedPlan.Make(browser);
         await browser.Post($"/api/v1/plans/{plan}/block/draft", new { starts = Day(days) }).Problem(400, "validation");
+        await browser.Post($"/api/v1/plans/{plan}/block/draft", new { starts = "9999-12-31" }).Problem(400, "validation");
+        (await browser.Post($"/api/v1/plans/{plan}/block/draft", new { starts = Day(0), eventOn = "0001-01-01" })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await browser.Post($"/api/v1/plans/{plan}/blocks", new { setup = new { starts = Day(0), phases = new object?[] { null } } })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await browser.Post($"/api/v1/plans/{plan}/blocks", new { setup = (object?)null })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
     }
 
     [Fact]

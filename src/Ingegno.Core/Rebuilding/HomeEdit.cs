@@ -70,21 +70,4 @@ public sealed record HomeEdit
             ExternalKg = externalKg,
         };
     }
-
-    /// <summary>The edit with the figures of another over it, where that has any.</summary>
-    public HomeEdit With(HomeEdit over)
-    {
-        ArgumentNullException.ThrowIfNull(over);
-        return this with
-        {
-            Sets = over.Sets ?? Sets,
-            Target = over.Target ?? Target,
-            Zone = over.Zone ?? (over.Target is null ? Zone : null),
-            Tempo = over.Tempo ?? (over.Techniques is null ? Tempo : null),
-            Techniques = over.Techniques ?? Techniques,
-            RestSeconds = over.RestSeconds ?? RestSeconds,
-            Rir = over.Rir ?? Rir,
-            ExternalKg = over.ExternalKg ?? ExternalKg,
-        };
-    }
 }

@@ -203,7 +203,7 @@ public static class BlockEndpoints
     }
 
     private static ProblemHttpResult? Fault(BlockSetup setup, Trade trade, PlanBlocks of) =>
-        setup.Starts.AddDays(7) <= of.Today || setup.Starts > of.Today.AddDays(FarthestStart) ? Problems.Invalid("starts", "A block starts in the week that runs, or within a year.")
+        setup.Starts.DayNumber - of.Today.DayNumber is <= -7 or > FarthestStart ? Problems.Invalid("starts", "A block starts in the week that runs, or within a year.")
         : BlockShape.Faults(setup, trade.Blocks, trade) is [var first, ..] ? Problems.Invalid("setup", first)
         : null;
 

@@ -67,6 +67,11 @@ test('a block is drawn up, a cell is set by key and later weeks follow, and it i
   await expect(table.getByRole('columnheader', { name: /Week 3/ })).toContainText('lighter');
   await page.reload();
   await expect(table.getByRole('columnheader', { name: /Week 3/ })).toContainText('lighter');
+  await page.getByRole('button', { name: /^Shape/ }).focus();
+  await page.keyboard.press('Enter');
+  const shape = page.getByRole('dialog', { name: 'Shape of the block' });
+  await expect(shape.getByLabel('Name of phase 1')).toBeVisible();
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'End it' }).click();
   await expect(page.getByRole('heading', { name: 'No block yet' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -8,6 +8,8 @@ export interface KeyBinding {
   shown?: string;
   /** With Shift held. */
   shift?: boolean;
+  /** Where the key is meant for something else, it is left alone. */
+  when?: () => boolean;
 }
 
 /** Letters typed into a field are text; on a tick box or button they are keys. */
@@ -41,7 +43,10 @@ class KeyMap {
 
     for (const group of this.groups.toReversed()) {
       const found = group.bindings.find(
-        (b) => b.key === key && (b.shift ?? false) === (event.shiftKey && /^[a-z]$/.test(key)),
+        (b) =>
+          b.key === key &&
+          (b.shift ?? false) === (event.shiftKey && /^[a-z]$/.test(key)) &&
+          (b.when?.() ?? true),
       );
       if (found) {
         event.preventDefault();

@@ -42,11 +42,12 @@
         shown: '← ↑ ↓ →',
         run: () => void table?.go(at.row, at.week),
       },
-      { key: 'enter', label: 'change the cell', run: change },
+      { key: 'enter', label: 'change the cell', run: change, when: atCell },
       {
         key: 'delete',
         label: 'the cell as it would be',
         run: () => week && cell && void book.clear(week.number, cell),
+        when: atCell,
       },
       { key: 'l', label: 'the week lighter, or in full', run: () => week && void book.lighter(week.number) },
       { key: 't', label: 'take the week into the plan', run: () => toTake && void book.take(toTake) },
@@ -71,6 +72,9 @@
     showInAddress({ block: block === book.view?.all[0]?.id ? '' : String(block) });
     await book.load(block).catch((error: unknown) => toasts.problem(error));
   }
+
+  /** Enter on a button or link presses that. */
+  const atCell = (): boolean => document.activeElement?.matches('[data-cell], body') ?? true;
 
   function change(): void {
     if (week && cell && book.open(week.number)) typing = true;
