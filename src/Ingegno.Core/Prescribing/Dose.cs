@@ -16,8 +16,8 @@ public sealed record Dose
     /// <summary>Logged day on which the dose was decided: until a later one it waits to be trained; null when nothing was decided.</summary>
     public DateOnly? DecidedAfter { get; init; }
 
-    /// <summary>Week of a block for which the dose was decided, 1 first; null outside a block.</summary>
-    public int? BlockWeek { get; init; }
+    /// <summary>First day of the week of a block for which the dose was decided; null outside a block.</summary>
+    public DateOnly? BlockWeek { get; init; }
 
     /// <summary>Sets before a lighter week took some away; null outside one.</summary>
     public int? SetsBefore { get; init; }

@@ -29,8 +29,8 @@ public sealed record HomeEdit
     /// <summary>Sets before a lighter week halved them; null outside one.</summary>
     public int? SetsBefore { get; init; }
 
-    /// <summary>Week of a block for which the figures were decided, 1 first; null outside a block.</summary>
-    public int? BlockWeek { get; init; }
+    /// <summary>First day of the week of a block for which the figures were decided; null outside a block.</summary>
+    public DateOnly? BlockWeek { get; init; }
 
     /// <summary>Tempo in the form 3-1-X-0.</summary>
     public string? Tempo { get; init; }

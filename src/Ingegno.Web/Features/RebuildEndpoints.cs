@@ -35,7 +35,6 @@ public sealed class HomeEditValidator : AbstractValidator<HomeEdit>
     {
         RuleFor(e => e.Sets).InclusiveBetween(1, ShorthandLimits.Sets).WithMessage($"Sets lie between 1 and {ShorthandLimits.Sets}.");
         RuleFor(e => e.SetsBefore).InclusiveBetween(1, ShorthandLimits.Sets).WithMessage($"Sets lie between 1 and {ShorthandLimits.Sets}.");
-        RuleFor(e => e.BlockWeek).InclusiveBetween(1, 99).WithMessage("Weeks of a block run from 1.");
         RuleFor(e => e.Target).Must(Runs).WithMessage("The reps must run from a lower to a higher figure, from 1 up.");
         RuleFor(e => e.Zone).Must(Runs).WithMessage("The zone must run from a lower to a higher figure, from 1 up.");
         RuleFor(e => e.Tempo).Must(t => t is null || Tempo.TryParse(t, out _)).WithMessage("A tempo has four figures, as in 3-1-1-0.");

@@ -48,7 +48,7 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
         ArgumentNullException.ThrowIfNull(context);
         ArgumentNullException.ThrowIfNull(word);
         var within = Shaped(said, context, word);
-        return within with { Dose = within.Dose with { BlockWeek = word.Week } };
+        return within with { Dose = within.Dose with { BlockWeek = setup.StartOf(word.Week) } };
     }
 
     private Proposal Shaped(Proposal said, ProgressionContext context, BlockWord word)

@@ -30,7 +30,7 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
         var steps = new WeekSteps(trade.WithCosts(request.Client.Costs), request, phases, next);
         var thisWeek = Math.Max(1, setup.WeekOf(today));
         var rows = plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => Row(l.Gym.Line, e, setup, phases, steps, before, thisWeek))).ToList();
-        var weeks = Enumerable.Range(1, setup.Weeks).Select(week => Week(week, rows, request, plan, setup, before)).ToImmutableArray();
+        var weeks = Enumerable.Range(1, setup.Weeks).Select(week => Week(week, rows, request, plan, setup)).ToImmutableArray();
         return new Block(weeks, [.. Notices(request, setup, weeks)]);
     }
 
@@ -51,7 +51,7 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
         ArgumentNullException.ThrowIfNull(week);
         ArgumentNullException.ThrowIfNull(log);
         var phase = setup.PhaseOf(week.Number);
-        var edits = week.Cells.Select(c => c.AsEdit() with { BlockWeek = week.Number, DecidedAfter = LastDay(c) });
+        var edits = week.Cells.Select(c => c.AsEdit() with { BlockWeek = week.Starts, DecidedAfter = LastDay(c) });
         return PhaseStarts.Under(request, plan, phase) with { Edits = [.. edits] };
 
         DateOnly? LastDay(BlockCell cell) => log
@@ -64,13 +64,15 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
         ArgumentNullException.ThrowIfNull(setup);
         ArgumentNullException.ThrowIfNull(plan);
         var taken = plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Line, e.ExerciseId, e.Dose.BlockWeek))).ToList();
-        return setup with { Edits = [.. setup.Edits.Where(e => !taken.Any(t => t.Line == e.Figures.Line && t.ExerciseId == e.Figures.ExerciseId && t.BlockWeek >= e.Week))] };
+        return setup with { Edits = [.. setup.Edits.Where(e => !taken.Any(t => t.Line == e.Figures.Line && t.ExerciseId == e.Figures.ExerciseId && t.BlockWeek >= setup.StartOf(e.Week)))] };
     }
 
     private static BlockRow Row(int line, HomeExercise home, BlockSetup setup, PhaseStarts phases, WeekSteps steps, Block? before, int thisWeek)
     {
         var cells = new Dictionary<int, BlockCell>();
-        var taken = home.Dose.BlockWeek is { } week && week <= setup.Weeks && phases.InForce(week) ? week : (int?)null;
+
+        // A week of another block says nothing here: its first day tells them apart.
+        var taken = home.Dose.BlockWeek is { } day && day >= setup.Starts && day <= setup.Ends && phases.InForce(setup.WeekOf(day)) ? setup.WeekOf(day) : (int?)null;
         var first = Math.Max(taken ?? thisWeek, thisWeek);
         WeekState? state = null;
         for (var number = first; number <= setup.Weeks; number++)
@@ -91,7 +93,7 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
         return new BlockRow(line, home.ExerciseId, cells);
     }
 
-    private BlockWeek Week(int number, List<BlockRow> rows, RebuildRequest request, HomePlan plan, BlockSetup setup, Block? before)
+    private BlockWeek Week(int number, List<BlockRow> rows, RebuildRequest request, HomePlan plan, BlockSetup setup)
     {
         var kind = BlockShape.KindOf(setup, number);
         var phase = setup.PhaseOf(number);

@@ -94,7 +94,7 @@ public class BlockPlannerTests
                 var (_, home) = exercises.Single(e => e.Line == cell.Line && e.Home.ExerciseId == cell.ExerciseId);
                 (home.Dose.Figures, home.Dose.Tempo, home.Dose.RestSeconds, home.Dose.Rir, home.ExternalKg)
                     .ShouldBe((cell.Dose.Figures, cell.Dose.Tempo, cell.Dose.RestSeconds, cell.Dose.Rir, cell.ExternalKg), $"{cell.Name}, week {number}");
-                home.Dose.BlockWeek.ShouldBe(number);
+                home.Dose.BlockWeek.ShouldBe(week.Starts);
                 home.Dose.Techniques.ShouldBe(cell.Dose.Techniques, cell.Name);
             }
 
@@ -115,6 +115,18 @@ public class BlockPlannerTests
         now.Take(2).ShouldBe(BlockExamples.Line(OfBeginner, 1).Take(2));
         now[2].Dose.Sets.ShouldBe(2, "the week that runs is what the plan says");
         BlockExamples.Block(thinner, setup, OfBeginner, BlockExamples.Monday.AddDays(60)).Weeks.SelectMany(w => w.Cells).ShouldBe(OfBeginner.Weeks.SelectMany(w => w.Cells), "after its end nothing moves");
+    }
+
+    [Fact]
+    public void A_next_block_starts_anew_from_a_plan_that_a_block_before_has_written()
+    {
+        var first = BlockExamples.Setup(BlockExamples.Beginner);
+        var taken = BlockPlanner.Taken(BlockExamples.Beginner, BlockExamples.Plan(BlockExamples.Beginner), first, OfBeginner.Weeks[4], []);
+        var next = first with { Starts = first.Ends.AddDays(1) };
+
+        var laid = BlockExamples.Planner.Plan(taken, BlockExamples.Plan(taken), next, null, next.Starts);
+        BlockExamples.Line(laid, 1)[0].Dose.Figures.ShouldBe("3x12", "from where the one before ended");
+        laid.Weeks.ShouldAllBe(w => w.Cells.Length == 3, "a week of the block before does not count as taken");
     }
 
     [Fact]

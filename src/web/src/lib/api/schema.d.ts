@@ -3544,8 +3544,8 @@ export interface components {
             zone?: null | components["schemas"]["SetTarget"];
             /** Format: date */
             decidedAfter?: null | string;
-            /** Format: int32 */
-            blockWeek?: null | number;
+            /** Format: date */
+            blockWeek?: null | string;
             /** Format: int32 */
             setsBefore?: null | number;
             timed: boolean;
@@ -3778,8 +3778,8 @@ export interface components {
             decidedAfter?: null | string;
             /** Format: int32 */
             setsBefore?: null | number;
-            /** Format: int32 */
-            blockWeek?: null | number;
+            /** Format: date */
+            blockWeek?: null | string;
             tempo?: null | string;
             techniques?: null | string[];
             /** Format: int32 */
