@@ -97,7 +97,7 @@ public sealed class CandidateWriter(ClientProfile client, Trade trade, Resistanc
     private Dose Dose(LineToMatch line, Exercise exercise, LoadedSetup loaded)
     {
         var reps = loaded.Reps?.Mid;
-        var dose = DosePrescriber.Prescribe(line.Line, exercise, client, line.Effort, reps, loaded.Techniques, line.Approach);
+        var dose = DosePrescriber.Prescribe(line.Line, exercise, client, line.Effort, loaded.Reps, loaded.Techniques, line.Approach, trade.Fatigue);
         var (lighter, easier) = (Lighter(loaded), Easier(exercise));
         var scheme = SetSchemeChoice.For(new SetSchemeQuestion(line.Line, line.Role, exercise, reps, lighter, easier), client, line.Approach, trade.Techniques);
         return scheme is null ? dose : SetSchemeChoice.Apply(dose, scheme, reps, scheme.Scheme == SetScheme.Drop ? lighter : easier);

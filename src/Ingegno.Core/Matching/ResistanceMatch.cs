@@ -187,6 +187,9 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         return sets;
     }
 
+    /// <summary>Weighs between loads that are equally good, too little to outdo anything else.</summary>
+    private const double LoadsApart = 0.001;
+
     /// <summary>How well one load reaches the dose, before anything is put into words.</summary>
     private readonly record struct Rating(ReachableLoad External, SystemLoad? System, RepRange? Reps, TechniqueSet Techniques, double Score);
 
@@ -203,9 +206,10 @@ public sealed class ResistanceMatch(KitAtPlace kit, ReachableLoads loads, Client
         var reps = Scale(straight, techniques.RepsLeft);
         var closeness = Closeness(reps.Mid, effort.Low, high) * Math.Pow(techniques.RepsLeft, trade.Match.TechniqueCost[line.Role]);
 
-        // Of two loads in the zone the heavier is taken: reps nearer its lower end.
+        // Of two loads in the zone the one is taken that leaves the planned reps with the planned reserve.
+        var off = Math.Abs(reps.Mid - (effort.Low + effort.Rir));
         var rig = 1 - (trade.Match.RigCost * Math.Max(0, load.External.ItemIds.Length - 1));
-        return new Rating(load.External, load.System, reps, techniques, Math.Min(1, closeness * rig * (1 + (0.001 / (1 + reps.Mid)))));
+        return new Rating(load.External, load.System, reps, techniques, Math.Min(1, closeness * rig * (1 + (LoadsApart / (1 + off)))));
     }
 
     private LoadedSetup Describe(Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, Rating rating, LineToMatch line)

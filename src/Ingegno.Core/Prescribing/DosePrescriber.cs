@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Catalogue;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Programs;
+using Ingegno.Core.Strength;
 
 namespace Ingegno.Core.Prescribing;
 
@@ -24,24 +25,30 @@ public static class DosePrescriber
     /// <param name="home">The exercise that takes its place.</param>
     /// <param name="client">The client.</param>
     /// <param name="effort">How hard the line is meant.</param>
-    /// <param name="repsToFailure">Expected reps to failure with <paramref name="techniques"/>; null when reps are not the measure.</param>
+    /// <param name="expected">Expected reps to failure with <paramref name="techniques"/>; null when reps are not the measure.</param>
     /// <param name="techniques">Techniques taken.</param>
     /// <param name="approach">The school that the line follows.</param>
+    /// <param name="fatigue">What a set costs the next.</param>
     public static Dose Prescribe(
-        GymLine line, Exercise home, ClientProfile client, WantedEffort effort, double? repsToFailure, ImmutableArray<Technique> techniques, Approach approach)
+        GymLine line, Exercise home, ClientProfile client, WantedEffort effort, RepRange? expected, ImmutableArray<Technique> techniques, Approach approach, SetFatigue fatigue)
     {
         ArgumentNullException.ThrowIfNull(approach);
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(effort);
+        var repsToFailure = expected?.Mid;
         var explosive = IsExplosive(line, home, client, effort, repsToFailure);
-        var (target, reason) = explosive
+        var (wanted, reason) = explosive
             ? (line.Target, "Too light for maximal strength here: moved as fast as possible, the intent is kept; the heavy load is lost.")
             : approach.Standard(home.Rung) is { } standard && home.Measure == Measure.Reps && !line.Target.IsOpen
                 ? Milestone(standard, effort, repsToFailure)
                 : Target(line, home, effort, repsToFailure);
         var timed = home.Measure == Measure.Seconds;
+        var rest = line.RestSeconds ?? UsualRest(client.Goal, line.Target);
+        var unchanged = home.Id == line.ExerciseId && wanted == line.Target; // what the client does already
+        var target = timed || explosive || unchanged || expected is null ? wanted : KeptTarget.Of(wanted, expected, WorkingSets(line), rest, effort.Rir, fatigue);
+        var zone = timed || explosive || line.Timed || wanted.Max > line.Target.Max || line.Target.IsOpen ? null : line.Target;
         var perSide = home.Sides == Sides.Unilateral;
         var tempo = techniques.Aggregate(Tempo(line, home), (t, technique) => technique.ApplyTo(t, home.Profile));
         tempo = explosive ? tempo with { Concentric = 0, Explosive = true } : tempo;
@@ -50,17 +57,24 @@ public static class DosePrescriber
         {
             Sets = line.Sets,
             Target = target,
+            Zone = zone == target || approach.Standard(home.Rung) is not null ? null : zone,
             Timed = timed,
             LastSetOpen = line.LastSetOpen && !timed && !target.IsOpen,
             PerSide = perSide,
             Tempo = tempo.ToString(),
-            RestSeconds = line.RestSeconds ?? UsualRest(client.Goal, line.Target),
+            RestSeconds = rest,
             Rir = effort.Rir,
             Techniques = [.. techniques.Select(t => t.Id), .. explosive ? ["explosive"] : Enumerable.Empty<string>()],
             Instructions = [.. techniques.Select(t => t.How), .. fast, .. techniques.Select(t => t.Caution).OfType<string>()],
-            Reason = reason,
+            Reason = target == wanted ? reason : $"{reason} {Kept(target, wanted)}",
         };
     }
+
+    /// <summary>Sets with a figure to keep: an open last one has none.</summary>
+    private static int WorkingSets(GymLine line) => Math.Max(1, line.LastSetOpen ? line.Sets - 1 : line.Sets);
+
+    private static string Kept(SetTarget target, SetTarget wanted) =>
+        $"{target.Min} is what the last set has on a careful reckoning: start there, {(wanted.Min == wanted.Max ? $"{wanted.Min}" : $"{wanted.Min} and more")} in every set is the goal.";
 
     /// <summary>
     /// A heavy line for a client whose goal is strength, with a load far too light for it and nothing that stands against

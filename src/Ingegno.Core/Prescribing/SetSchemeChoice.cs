@@ -68,6 +68,7 @@ public static class SetSchemeChoice
             {
                 Sets = 1,
                 Target = new SetTarget(first, first),
+                Zone = null,
                 Rir = Math.Min(dose.Rir, 1),
                 Instructions = changed.Instructions.Add($"{scheme.How} After {first}: rests of {RestPause.RestSeconds} s and small sets, about {string.Join(", ", small)}, until {first} more are done."),
                 Reason = $"{dose.Reason} One long set with small ones after it stands for {RestPause.StandsForSets} sets.",

@@ -148,14 +148,14 @@ public static class DoubleProgression
         var reserve = working.Where(s => s.Rir is not null).Select(s => (double)s.Rir!.Value).DefaultIfEmpty(dose.Rir).Average();
         if (most < bottom && bottom - fewest >= 2)
         {
-            return say.TechniqueOff(most) ?? say.TooHeavy(most, $"{most} reps in the best set, {bottom} wanted: too heavy for now.");
+            return say.TechniqueOff(most) ?? say.TooHeavy(most, fewest, $"{most} reps in the best set, {bottom} wanted: too heavy for now.");
         }
 
         if (fewest < bottom)
         {
             var short_ = $"{fewest} reps in the hardest set, {bottom} wanted";
-            return history.Stalled ? say.TooHeavy(most, $"Flat for {LineHistory.SessionsOfStall} sessions with {short_}: a little lighter, and up again from there.")
-                : (bottom - fewest >= 2 ? say.LongerRest(short_) : null) ?? say.Keep(Decision.Repeat, $"{short_}: the same again until all sets get there.{say.NoTime}");
+            return history.Stalled ? say.TooHeavy(most, fewest, $"Flat for {LineHistory.SessionsOfStall} sessions with {short_}: a little lighter, and up again from there.")
+                : (bottom - fewest >= 2 ? say.LongerRest(fewest, short_) : null) ?? say.Again(fewest, short_);
         }
 
         if (reserve + 1 < dose.Rir)

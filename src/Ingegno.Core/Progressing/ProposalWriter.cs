@@ -22,6 +22,9 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
     private const int SlowStep = 3;
     private const int SlowestStep = 5;
 
+    /// <summary>Reps past a full zone come by so many.</summary>
+    private const int StepPastZone = 2;
+
     /// <summary>Loads nearer to one another than this are one to a client.</summary>
     private const double LeastStepUp = 1.01;
     private const double LeastStepDown = 0.985;
@@ -90,13 +93,62 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
         return Make(Decision.TechniqueOff, $"{most} reps in the best set, {_dose.Target.Min} wanted: {what} at this load, the rest comes back later.", plain, Here().Load, false);
     }
 
-    /// <summary>Far from the reps wanted an easier exercise, else a lighter load.</summary>
+    /// <summary>
+    /// Far from the reps wanted: an easier exercise where there is no lighter load, else the load at which what was done makes the reps
+    /// wanted, else the reps that were done.
+    /// </summary>
     /// <param name="most">Reps of the best set.</param>
+    /// <param name="fewest">Reps of the hardest set.</param>
     /// <param name="reason">Why.</param>
-    public Proposal TooHeavy(int most, string reason) =>
-        context.Easier is { } easier && most * 2 <= _dose.Target.Min && !context.Loads.Any(l => l.SystemKg < Here().SystemKg * LeastStepDown)
-            ? Make(Decision.StepBack, $"{reason} There is no lighter load here: {easier.Name}, until the reps are there.", _dose, Here().Load, true) with { ToExerciseId = easier.Id }
-            : Lighter(Decision.StepBack, reason);
+    public Proposal TooHeavy(int most, int fewest, string reason)
+    {
+        var here = Here();
+        var lighter = context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown).OrderByDescending(l => l.SystemKg).ToList();
+        if (lighter.Count > 0)
+        {
+            var load = lighter.FirstOrDefault(l => RepsAt(l.SystemKg, here.SystemKg, most) >= _dose.Target.Min + _dose.Rir);
+            load = load.Load is null ? lighter[^1] : load;
+            return Make(Decision.StepBack, $"{reason} Next: {LoadName(load.Load)}, as light as what was done asks for.", _dose, load.Load, false);
+        }
+
+        return context.Easier is { } easier && most * 2 <= _dose.Target.Min
+            ? Make(Decision.StepBack, $"{reason} There is no lighter load here: {easier.Name}, until the reps are there.", _dose, here.Load, true) with { ToExerciseId = easier.Id }
+            : Make(Decision.StepBack, $"{reason} There is no lighter load here: as many reps as were done, and up from there{(context.Easier is { } e ? $", or {e.Name}" : string.Empty)}.", _dose with { Target = Done(fewest, most) }, here.Load, false);
+    }
+
+    /// <summary>Reps to failure at another system load, from those of the best set here and what it left.</summary>
+    private double RepsAt(double systemKg, double hereKg, int most)
+    {
+        if (context.Exercise.Strength is not { } strength)
+        {
+            return double.PositiveInfinity; // nothing to reckon with: the next lighter load
+        }
+
+        var left = sets.Where(s => s.Reps == most).Select(s => s.Rir ?? 0).DefaultIfEmpty(0).Max();
+        var tempo = Tempo.TryParse(_dose.Tempo, out var read) ? Left(read) : 1;
+        return RepMaxCurve.RepsAt(systemKg, RepMaxCurve.OneRepMax(hereKg, Math.Clamp((most + left) / tempo, 1, RepMaxCurve.MostReps), strength.Curve), strength.Curve) * tempo;
+    }
+
+    /// <summary>What was done as a target.</summary>
+    private SetTarget Done(int fewest, int most) => _dose.Target.IsOpen ? _dose.Target : new SetTarget(Math.Max(1, fewest), Math.Max(1, most));
+
+    /// <summary>
+    /// The same load again. Where most sets fell short, the bottom comes down to what the hardest had: a reserve that only the first
+    /// set keeps is none.
+    /// </summary>
+    /// <param name="fewest">Reps of the hardest set.</param>
+    /// <param name="short_">What was short, in words.</param>
+    public Proposal Again(int fewest, string short_)
+    {
+        var dose = InReach(fewest);
+        return dose == _dose
+            ? Keep(Decision.Repeat, $"{short_}: the same again until all sets get there.{NoTime}")
+            : Make(Decision.Repeat, $"{short_} in most sets: the same load, {dose.Target.Min} to {dose.Target.Max} reps, until all sets get there with {_dose.Rir} in reserve.{NoTime}", dose, Here().Load, false);
+    }
+
+    private Dose InReach(int fewest) => _dose is { Timed: false, Target.IsOpen: false } && sets.Count(s => s.Reps < _dose.Target.Min) * 2 > sets.Length
+        ? _dose with { Target = _dose.Target with { Min = Math.Max(1, fewest) } }
+        : _dose;
 
     /// <summary>Flat for three sessions: a set more, then another exercise. Null when there is no stall.</summary>
     public Proposal? Unstick(LineHistory history, string now)
@@ -122,11 +174,13 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
         Make(Decision.Deload, reason, LighterWeek.Half(_dose), Here().Load, false);
 
     /// <summary>Half a minute more rest, where there is room for it; null where the rest is long already.</summary>
-    public Proposal? LongerRest(string short_)
+    /// <param name="fewest">Reps of the hardest set.</param>
+    /// <param name="short_">What was short, in words.</param>
+    public Proposal? LongerRest(int fewest, string short_)
     {
         var longer = Math.Min(LongestRest, _dose.RestSeconds + RestStep);
         return _dose.RestSeconds >= LongestRest || _dose.Timed || !context.Fits(_dose with { RestSeconds = longer }) ? null
-            : Make(Decision.LongerRest, $"{short_}: the first set is there, the last fall off. Rest {longer} s.", _dose with { RestSeconds = longer }, Here().Load, false);
+            : Make(Decision.LongerRest, $"{short_}: the first set is there, the last fall off. Rest {longer} s.", InReach(fewest) with { RestSeconds = longer }, Here().Load, false);
     }
 
     /// <summary>The full sets again after a lighter week; null outside one.</summary>
@@ -138,7 +192,7 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
     public Proposal Reps(int reps, bool everySet)
     {
         var least = everySet ? reps : reps - 1;
-        var target = _dose.Target.IsOpen ? _dose.Target : new SetTarget(Math.Max(1, least), Math.Max(reps, _dose.Zone!.Max > _dose.Zone.Min ? _dose.Zone.Max : reps));
+        var target = _dose.Target.IsOpen ? _dose.Target : new SetTarget(Math.Max(1, least), Math.Max(reps, _dose.Zone!.Max));
         var what = _dose.Timed ? "a little longer" : reps > _dose.Target.Min + 1 ? $"on to {reps}" : "one rep more per set";
         return Make(
             Decision.MoreReps, everySet ? $"All sets done with enough in reserve: {what}." : "All sets done, the last with nothing left: a rep more in the sets that have it.",
@@ -187,8 +241,15 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
     /// <summary>Nothing can be made harder yet: reps past the zone, up to where more stop helping.</summary>
     private Proposal MoreThanZone(int reps, (ReachableLoad Load, double SystemKg) here) =>
         reps < DosePrescriber.MostUsefulReps && !_dose.Timed
-            ? Make(Decision.MoreReps, "The zone is full and nothing here makes it harder by a small step: reps past the zone, until a slower tempo is earned.", _dose with { Target = new SetTarget(_dose.Zone!.Max, Math.Max(reps, _dose.Zone.Max) + 2) }, here.Load, false)
+            ? Make(Decision.MoreReps, "The zone is full and nothing here makes it harder by a small step: reps past the zone, until a slower tempo is earned.", _dose with { Target = PastZone(reps, reps + StepPastZone) }, here.Load, false)
             : Make(Decision.Repeat, "The zone is full, and this kit has no next step. Hold this level, and see what a small purchase would open.", _dose, here.Load, true);
+
+    /// <summary>From the reps that every set has now to a few more.</summary>
+    private SetTarget PastZone(int reps, int top)
+    {
+        var now = Math.Max(reps, _dose.Zone!.Max);
+        return new SetTarget(now, Math.Max(top, now + 1));
+    }
 
     private Proposal Heavier(int reps, (ReachableLoad Load, double SystemKg) here, (ReachableLoad Load, double SystemKg) heavier, CurveKind curve)
     {
@@ -199,7 +260,7 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
         if (step > DoubleProgression.LargestFreeStep && reps < needed)
         {
             return needed <= DosePrescriber.MostUsefulReps
-                ? Make(Decision.MoreReps, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)} of what you move: {needed} reps here earn {wanted} there.", _dose with { Target = new SetTarget(Math.Max(zone.Max, Math.Min(reps, zone.Max + 1)), Math.Max(reps + 1, Math.Min(needed, reps + 2))) }, here.Load, false)
+                ? Make(Decision.MoreReps, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)} of what you move: {needed} reps here earn {wanted} there.", _dose with { Target = PastZone(reps, Math.Max(reps + 1, Math.Min(needed, reps + StepPastZone))) }, here.Load, false)
                 : Slower(reps, here, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)}: too far to bridge by reps. ") ?? MoreThanZone(reps, here);
         }
 

@@ -53,7 +53,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, Trade trade, KitAt
         {
             Sets = edit.Sets ?? changed.Dose.Sets,
             Target = edit.Target ?? changed.Dose.Target,
-            Zone = edit.Zone,
+            Zone = edit.Zone ?? (edit.Target is null ? changed.Dose.Zone : null), // other reps typed are a zone of their own
             SetsBefore = edit.SetsBefore,
             DecidedAfter = edit.DecidedAfter,
             BlockWeek = edit.BlockWeek,

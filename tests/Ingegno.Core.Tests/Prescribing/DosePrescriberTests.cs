@@ -1,6 +1,7 @@
 using Ingegno.Core.Clients;
 using Ingegno.Core.Prescribing;
 using Ingegno.Core.Programs;
+using Ingegno.Core.Strength;
 using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Prescribing;
@@ -8,7 +9,33 @@ namespace Ingegno.Core.Tests.Prescribing;
 public class DosePrescriberTests
 {
     [Fact]
-    public void Reps_stay_when_the_load_fits() => Prescribe("Bench press 4x8", 10).Figures.ShouldBe("4x8");
+    public void Reps_stay_when_the_load_fits() => Prescribe("Bench press 4x8", 12).Figures.ShouldBe("4x8");
+
+    [Fact]
+    [Trait("source", "handbook 04: at 60-90 s a set leaves .8 of the next, spared by the reps in reserve; worked by hand")]
+    public void The_bottom_is_what_the_last_set_has_and_the_goal_stays()
+    {
+        // 90 s leave .814; two in reserve spare two fifths of the cost: 10, 8.9, 7.9, 7.0.
+        var dose = Prescribe("Bench press 4x8", 10);
+        (dose.Figures, dose.Zone).ShouldBe(("4x7-8", new SetTarget(8, 8)));
+        dose.Reason.ShouldContain("8 in every set is the goal");
+
+        Prescribe("Bench press 1x8", 10).Figures.ShouldBe("1x8", "one set tires no other");
+        Prescribe("Bench press 4x8 4 min", 10).Figures.ShouldBe("4x8", "after long rests it is there: .925 of the set before, .955 with the reserve, 8.7 in the last");
+        Prescribe("Push-up 4x8", 10).Figures.ShouldBe("4x8", "the same exercise as in the gym plan: done already");
+    }
+
+    [Fact]
+    [Trait("source", "handbook 10: nothing known gives a wide range, and a coach starts on the safe side of it; worked by hand")]
+    public void The_less_is_known_the_lower_it_starts()
+    {
+        // 12 to failure, perhaps only 4: careful 8, and 8 × .89³ = 5.6 in the fourth set.
+        var unknown = With("Bench press 4x8", new RepRange(4, 12, 20));
+        (unknown.Figures, unknown.Zone).ShouldBe(("4x5-8", new SetTarget(8, 8)));
+
+        // The same strength with a log behind it: careful 11.5, 8.1 in the fourth.
+        With("Bench press 4x8", new RepRange(11, 12, 13)).Figures.ShouldBe("4x8");
+    }
 
     [Fact]
     public void Reps_fall_when_the_load_is_heavy()
@@ -16,13 +43,14 @@ public class DosePrescriberTests
         var dose = Prescribe("Bench press 4x8", 6);
 
         dose.Figures.ShouldBe("4x4", "six to failure, two in reserve");
+        dose.Zone.ShouldBe(new SetTarget(8, 8), "and from there up to the reps planned");
         dose.Reason.ShouldContain("Fewer reps");
     }
 
     [Fact]
     public void Reps_rise_when_the_load_is_light_and_stop_at_thirty()
     {
-        Prescribe("Bench press 4x8", 22).Target.ShouldBe(new SetTarget(16, 20));
+        Prescribe("Bench press 4x8", 22).Target.ShouldBe(new SetTarget(15, 20), "16, but the fourth set has 15.5");
         Prescribe("Bench press 4x8", 80).Target.Max.ShouldBe(30, "handbook 04: past thirty a set does less");
     }
 
@@ -89,11 +117,14 @@ public class DosePrescriberTests
         Prescribe($"{line} 75 s", 12, Examples.ClientA with { Goal = goal }).RestSeconds.ShouldBe(75, "what the gym plan says stands");
     }
 
-    private static Dose Prescribe(string text, double? toFailure, ClientProfile? client = null, string exercise = "push-up", string? approach = null)
+    private static Dose Prescribe(string text, double? toFailure, ClientProfile? client = null, string exercise = "push-up", string? approach = null) =>
+        With(text, toFailure is { } reps ? new RepRange(reps, reps, reps) : null, client, exercise, approach);
+
+    private static Dose With(string text, RepRange? expected, ClientProfile? client = null, string exercise = "push-up", string? approach = null)
     {
         client ??= Examples.ClientA;
         var line = new ShorthandParser(Trade.Shipped.Names).Parse(text).Lines[0];
         var effort = WantedEffort.Of(line, Examples.Exercise(line.ExerciseId), client.Level);
-        return DosePrescriber.Prescribe(line, Examples.Exercise(exercise), client, effort, toFailure, [], Trade.Shipped.ApproachOf(approach));
+        return DosePrescriber.Prescribe(line, Examples.Exercise(exercise), client, effort, expected, [], Trade.Shipped.ApproachOf(approach), Trade.Shipped.Fatigue);
     }
 }

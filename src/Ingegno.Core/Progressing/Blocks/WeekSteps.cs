@@ -126,14 +126,33 @@ internal sealed class WeekSteps
         return new WeekState(_edits.Apply(home, figures, Gym(line, week)), said.Decision, said.Reason);
     }
 
-    private static ImmutableArray<LoggedSet> AsWritten(HomeExercise home)
+    private ImmutableArray<LoggedSet> AsWritten(HomeExercise home)
     {
-        var (target, zone) = (home.Dose.Target, home.Dose.Zone);
-        var pastZone = zone is { IsOpen: false } && zone.Max > zone.Min && target.Min >= zone.Max;
-        var reps = target.IsOpen ? Math.Max(1, (int)(home.RepsToFailure ?? OpenSetReps) - home.Dose.Rir) : pastZone ? target.Max : target.Min;
-
         // Nothing in reserve is what was asked for; a note of it would read as a set that went wrong.
-        return [.. Enumerable.Repeat(new LoggedSet { Reps = reps, Rir = home.Dose.Rir > 0 ? home.Dose.Rir : null }, home.Dose.Sets)];
+        var rir = home.Dose.Rir > 0 ? home.Dose.Rir : (int?)null;
+        return [.. Reps(home).Select(reps => new LoggedSet { Reps = reps, Rir = rir })];
+    }
+
+    /// <summary>
+    /// Reps of each set when it is done as written: the bottom of the target, or past a full zone its top. A bottom that was lowered
+    /// out of care is no prediction: there the sets have what is expected of them, up to the goal.
+    /// </summary>
+    private IEnumerable<int> Reps(HomeExercise home)
+    {
+        var (dose, target, zone) = (home.Dose, home.Dose.Target, home.Dose.Zone);
+        if (target.IsOpen)
+        {
+            return Enumerable.Repeat(Math.Max(1, (int)(home.RepsToFailure ?? OpenSetReps) - dose.Rir), dose.Sets);
+        }
+
+        if (zone is { IsOpen: false } && target.Min < zone.Min && home.RepsToFailure is > 0 and var able)
+        {
+            var most = Math.Min(target.Max, zone.Min);
+            return _trade.Fatigue.BySet(able, dose.Sets, dose.RestSeconds, dose.Rir).Select(r => Math.Clamp((int)r - dose.Rir, target.Min, Math.Max(most, target.Min)));
+        }
+
+        var pastZone = zone is { IsOpen: false } && zone.Max > zone.Min && target.Min >= zone.Max;
+        return Enumerable.Repeat(pastZone ? target.Max : target.Min, dose.Sets);
     }
 
     /// <summary>A target that was typed inside the zone moves in it; one outside is a zone of its own.</summary>

@@ -25,12 +25,12 @@ internal static class BlockExamples
         FitToMinutes = false,
     };
 
-    /// <summary>Client B of handbook 10 with a band and light dumbbells, under the default.</summary>
+    /// <summary>Client B of handbook 10 after some sessions of squats, a band and light dumbbells, under the default.</summary>
     public static readonly RebuildRequest Beginner = new()
     {
-        Client = Examples.ClientB with { DaysPerWeek = 2, MinutesPerSession = 40 },
+        Client = Examples.ClientB with { DaysPerWeek = 2, MinutesPerSession = 40, Learned = [new LearnedLift("back-squat", null, 84, 0.1, "sessions of squats")] },
         Kit = Examples.Kit("dumbbell 4 x2", "band-loop 12"),
-        GymLines = ["Back squat 3x8", "Lat pulldown 3x10", "Lateral raise 3x12-15"],
+        GymLines = ["Back squat 3x8 3 min", "Lat pulldown 3x10", "Lateral raise 3x12-15"],
         FitToMinutes = false,
     };
 
