@@ -48,6 +48,11 @@ public sealed class EngineAccepted(NextSession engine, Func<PlannedExercise, str
     public ImmutableArray<PlannedExercise> NextWeek(ImmutableArray<PlannedExercise> plan, IReadOnlyList<LoggedSession> log, DateOnly today)
     {
         var proposals = engine.Decide([.. plan.Select(p => (p.Line, p.Context))], log, today, room: Room(plan));
+        if (within is not null && Room(plan) is { } room)
+        {
+            proposals = DayTrim.Apply(proposals, [.. plan.Select(p => (p.Line, p.Home))], line => within.Lines.First(l => l.Gym.Line == line).Role, room);
+        }
+
         return [.. plan.Zip(proposals, (planned, proposal) =>
             proposal.ToExerciseId is not { } other ? planned.With(proposal.Dose, proposal.ExternalKg)
             : stepTo(planned, other) ?? planned)];

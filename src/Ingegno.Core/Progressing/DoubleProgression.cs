@@ -154,8 +154,9 @@ public static class DoubleProgression
         if (fewest < bottom)
         {
             var short_ = $"{fewest} reps in the hardest set, {bottom} wanted";
-            return history.Stalled ? say.TooHeavy(most, fewest, $"Flat for {LineHistory.SessionsOfStall} sessions with {short_}: a little lighter, and up again from there.")
-                : (bottom - fewest >= 2 ? say.LongerRest(fewest, short_) : null) ?? say.Again(fewest, short_);
+            var fellOff = bottom - fewest >= 2;
+            return history.Stalled ? say.TooHeavy(most, fewest, $"Flat for {LineHistory.SessionsOfStall} sessions with {short_}: back a little, and up again from there.")
+                : (fellOff ? say.LongerRest(fewest, short_) : null) ?? say.Again(fewest, short_, fellOff);
         }
 
         if (reserve + 1 < dose.Rir)
@@ -180,6 +181,6 @@ public static class DoubleProgression
     {
         { IsOpen: true } => (1, DosePrescriber.MostUsefulReps),
         var t when dose.Timed => (t.Min, Math.Max(t.Max, 60)),
-        var t => (t.Min, t.Max > t.Min ? t.Max : t.Min + ZoneWidth),
+        var t => (t.Min, t.Max > t.Min ? t.Max : Math.Max(t.Max, Math.Min(t.Min + ZoneWidth, DosePrescriber.MostUsefulReps))), // past thirty more stop helping
     };
 }

@@ -36,8 +36,11 @@ public sealed class NextSession(Trade trade)
         ArgumentNullException.ThrowIfNull(place);
         ArgumentNullException.ThrowIfNull(lines);
         ArgumentNullException.ThrowIfNull(log);
-        var room = DayRoom.Of(lines, days);
-        return Decide(Contexts(client, place, lines), MatchedLogs.Of(lines, log).Sessions, today, guide, room);
+        var contexts = Contexts(client, place, lines);
+        var said = Decide(contexts, MatchedLogs.Of(lines, log).Sessions, today, guide, DayRoom.Of(lines, days));
+        return DayRoom.Of(lines, days) is { } room
+            ? DayTrim.Apply(said, [.. contexts.Select(c => (c.Line, c.Context.Home))], line => lines.First(l => l.Gym.Line == line).Role, room)
+            : said;
     }
 
     /// <summary>What the progression knows of every exercise of a plan beside its log.</summary>

@@ -20,6 +20,9 @@ public enum Decision
     /// <summary>A set more.</summary>
     MoreSets,
 
+    /// <summary>The day has grown too long: a set less where least is lost.</summary>
+    FewerSets,
+
     /// <summary>A harder variation.</summary>
     NextRung,
 
@@ -32,11 +35,17 @@ public enum Decision
     /// <summary>A lighter load or fewer reps.</summary>
     StepBack,
 
+    /// <summary>Most sets fell short: the bottom comes down to what the hardest had.</summary>
+    FewerReps,
+
     /// <summary>After a week or more away: the week again, a tenth lighter.</summary>
     EaseIn,
 
     /// <summary>The first set is there, the last fall off: rest longer.</summary>
     LongerRest,
+
+    /// <summary>Much to spare and no next step: rest shorter.</summary>
+    ShorterRest,
 
     /// <summary>Half the sets, the same load.</summary>
     Deload,

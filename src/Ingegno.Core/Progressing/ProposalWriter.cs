@@ -13,10 +13,17 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
 {
     /// <summary>Past four sets another exercise does more (common practice: 2–6, mostly 3–4).</summary>
     private const int MostSets = 4;
+    private const int FewestSets = 2;
 
     /// <summary>A longer rest comes in steps of half a minute, to three minutes: that leaves nine tenths (handbook 04).</summary>
     private const int RestStep = 30;
     private const int LongestRest = 180;
+
+    /// <summary>Rests are cut to here and no further: below it sets become conditioning (handbook 04: muscle 1–2 min).</summary>
+    private const int ShortestRest = 60;
+
+    /// <summary>Reps in reserve beyond those planned from which a line is far too easy.</summary>
+    private const double MuchToSpare = 2;
 
     /// <summary>Steps of a slow lowering, s (handbook 04).</summary>
     private const int SlowStep = 3;
@@ -33,10 +40,10 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
     private readonly double _usedKg = sets.IsDefaultOrEmpty ? context.Home.ExternalKg : sets.Select(s => s.LoadKg ?? context.Home.ExternalKg).Max();
 
     /// <summary>A set more is sensible, and the day has the time for it.</summary>
-    private bool MaySet => _dose.Sets < MostSets && context.Fits(_dose with { Sets = _dose.Sets + 1 });
+    private bool MaySet => _dose.Sets < MostSets && !IsRestPause && context.Fits(_dose with { Sets = _dose.Sets + 1 });
 
     /// <summary>Says that a longer rest would carry the day past the client's minutes; empty when it would not.</summary>
-    public string NoTime => _dose.RestSeconds < LongestRest && !_dose.Timed && !context.Fits(_dose with { RestSeconds = _dose.RestSeconds + RestStep })
+    private string NoTime => _dose.RestSeconds < LongestRest && !_dose.Timed && !context.Fits(_dose with { RestSeconds = _dose.RestSeconds + RestStep })
         ? " A longer rest does not fit the client's minutes."
         : string.Empty;
 
@@ -130,7 +137,7 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
     }
 
     /// <summary>What was done as a target.</summary>
-    private SetTarget Done(int fewest, int most) => _dose.Target.IsOpen ? _dose.Target : new SetTarget(Math.Max(1, fewest), Math.Max(1, most));
+    private SetTarget Done(int fewest, int most) => _dose.Target.IsOpen ? _dose.Target : new SetTarget(Math.Max(1, IsRestPause ? most : fewest), Math.Max(1, most));
 
     /// <summary>
     /// The same load again. Where most sets fell short, the bottom comes down to what the hardest had: a reserve that only the first
@@ -138,15 +145,16 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
     /// </summary>
     /// <param name="fewest">Reps of the hardest set.</param>
     /// <param name="short_">What was short, in words.</param>
-    public Proposal Again(int fewest, string short_)
+    /// <param name="fellOff">The last sets fell off: a longer rest would have helped.</param>
+    public Proposal Again(int fewest, string short_, bool fellOff)
     {
-        var dose = InReach(fewest);
+        var (dose, noTime) = (InReach(fewest), fellOff ? NoTime : string.Empty);
         return dose == _dose
-            ? Keep(Decision.Repeat, $"{short_}: the same again until all sets get there.{NoTime}")
-            : Make(Decision.Repeat, $"{short_} in most sets: the same load, {dose.Target.Min} to {dose.Target.Max} reps, until all sets get there with {_dose.Rir} in reserve.{NoTime}", dose, Here().Load, false);
+            ? Keep(Decision.Repeat, $"{short_}: the same again until all sets get there.{noTime}")
+            : Make(Decision.FewerReps, $"{short_} in most sets: the same load, {dose.Target.Min} to {dose.Target.Max} reps, until all sets get there with {_dose.Rir} in reserve.{noTime}", dose, Here().Load, false);
     }
 
-    private Dose InReach(int fewest) => _dose is { Timed: false, Target.IsOpen: false } && sets.Count(s => s.Reps < _dose.Target.Min) * 2 > sets.Length
+    private Dose InReach(int fewest) => _dose is { Timed: false, Target.IsOpen: false, Scheme: not SetScheme.RestPause } && sets.Count(s => s.Reps < _dose.Target.Min) * 2 > sets.Length
         ? _dose with { Target = _dose.Target with { Min = Math.Max(1, fewest) } }
         : _dose;
 
@@ -189,15 +197,29 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
         : null;
 
     /// <summary>A rep more: in every set, or where one ended at failure, in the sets that have it.</summary>
+    /// <param name="reps">Reps that every set shall have.</param>
+    /// <param name="everySet">No set ended at failure.</param>
     public Proposal Reps(int reps, bool everySet)
     {
-        var least = everySet ? reps : reps - 1;
-        var target = _dose.Target.IsOpen ? _dose.Target : new SetTarget(Math.Max(1, least), Math.Max(reps, _dose.Zone!.Max));
-        var what = _dose.Timed ? "a little longer" : reps > _dose.Target.Min + 1 ? $"on to {reps}" : "one rep more per set";
+        var (now, best) = (_dose.Target, sets.Max(s => s.Reps));
+        var least = Math.Max(1, everySet ? reps : reps - 1);
+
+        // The top is what the first set may reach next time, not the whole way to the goal.
+        var top = Math.Max(reps, Math.Max(now.Max, Math.Min(_dose.Zone!.Max, best + 1)));
+        var target = now.IsOpen ? now : IsRestPause ? new SetTarget(reps, reps) : new SetTarget(least, top);
+        if (target == now && !everySet)
+        {
+            return Keep(Decision.Repeat, "All sets done, the last with nothing left: the same again, with a rep more in the sets that have it.");
+        }
+
+        var what = _dose.Timed ? "a little longer" : reps > now.Min + 1 ? $"on to {reps}" : "one rep more per set";
         return Make(
             Decision.MoreReps, everySet ? $"All sets done with enough in reserve: {what}." : "All sets done, the last with nothing left: a rep more in the sets that have it.",
             _dose with { Target = target }, Here().Load, false);
     }
+
+    /// <summary>One long set with small ones after it: a single figure, and no second of it.</summary>
+    private bool IsRestPause => _dose.Scheme == SetScheme.RestPause;
 
     /// <summary>The zone is full: load, else set, else rung, else tempo. What was far too easy gets harder before it gets more.</summary>
     /// <param name="reps">Reps that every set had.</param>
@@ -208,10 +230,10 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
         var heavier = context.Loads.Where(l => l.SystemKg > here.SystemKg * LeastStepUp).OrderBy(l => l.SystemKg).FirstOrDefault();
         if (heavier.Load is not null && context.Exercise.Strength is { } strength)
         {
-            return Heavier(reps, here, heavier, strength.Curve);
+            return Heavier(reps, over, here, heavier, strength.Curve);
         }
 
-        var easy = over >= 2;
+        var easy = over >= MuchToSpare;
         if (easy && context.Harder is { } rung)
         {
             return NextRung(rung, "The zone is full with much to spare, and there is no next load here");
@@ -232,26 +254,66 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
             return NextRung(harder, "The zone is full, with no next load and enough sets");
         }
 
-        return Slower(reps + over, here, "The zone is full, with no next load, set or variation here. ") ?? MoreThanZone(reps, here);
+        return Slower(reps + over, here, "The zone is full, with no next load, set or variation here. ") ?? MoreThanZone(reps, over, here);
     }
 
     private Proposal NextRung(Exercise harder, string because) =>
         Make(Decision.NextRung, $"{because}: step up to {harder.Name}, in good form and without pain.", _dose, Here().Load, false) with { ToExerciseId = harder.Id };
 
-    /// <summary>Nothing can be made harder yet: reps past the zone, up to where more stop helping.</summary>
-    private Proposal MoreThanZone(int reps, (ReachableLoad Load, double SystemKg) here) =>
-        reps < DosePrescriber.MostUsefulReps && !_dose.Timed
-            ? Make(Decision.MoreReps, "The zone is full and nothing here makes it harder by a small step: reps past the zone, until a slower tempo is earned.", _dose with { Target = PastZone(reps, reps + StepPastZone) }, here.Load, false)
-            : Make(Decision.Repeat, "The zone is full, and this kit has no next step. Hold this level, and see what a small purchase would open.", _dose, here.Load, true);
+    /// <summary>
+    /// Nothing can be made harder by load, variation or tempo: reps past the zone, up to where more stop helping. Where they do not fit
+    /// the minutes or help no longer, sets with much to spare get a shorter rest, or are done one fewer: hard sets count, not many sets.
+    /// </summary>
+    private Proposal MoreThanZone(int reps, double over, (ReachableLoad Load, double SystemKg) here)
+    {
+        if (ShortPastZone(reps) is { } again)
+        {
+            return again;
+        }
+
+        const string Full = "The zone is full and nothing here makes it harder by a small step: ";
+        var more = _dose with { Target = PastZone(reps, reps + StepPastZone) };
+        var longer = reps < DosePrescriber.MostUsefulReps && !_dose.Timed;
+        if (longer && context.Fits(more))
+        {
+            return Make(Decision.MoreReps, $"{Full}reps past the zone, until a slower tempo is earned.", more, here.Load, false);
+        }
+
+        if (over >= MuchToSpare && _dose.RestSeconds - RestStep >= ShortestRest)
+        {
+            var rest = _dose.RestSeconds - RestStep;
+            return Make(Decision.ShorterRest, $"{Full}with much to spare, rest {rest} s, and the sets come closer to failure.", _dose with { RestSeconds = rest }, here.Load, false);
+        }
+
+        if (over >= MuchToSpare && longer)
+        {
+            return Within(more) is { } fewer
+                ? Make(Decision.MoreReps, $"{Full}reps past the zone, and one set less, for the day has no minutes left.", fewer, here.Load, false)
+                : Make(Decision.MoreReps, $"{Full}reps past the zone, although the day has no minutes left, for sets far from failure do little.", more, here.Load, true);
+        }
+
+        return Make(
+            Decision.Repeat,
+            longer
+                ? "The zone is full, and what would make it harder takes longer than the client has: hold this level, drop a line, or see what a small purchase would open."
+                : "The zone is full, and this kit has no next step. Hold this level, and see what a small purchase would open.",
+            _dose, here.Load, true);
+    }
+
+    /// <summary>Short of reps that were tried past the zone: once more; null when they were there.</summary>
+    private Proposal? ShortPastZone(int reps) => reps < _dose.Target.Min
+        ? Keep(Decision.Repeat, $"The zone is full, and {_dose.Target.Min} in every set are not there yet: the same again.")
+        : null;
 
     /// <summary>From the reps that every set has now to a few more.</summary>
     private SetTarget PastZone(int reps, int top)
     {
         var now = Math.Max(reps, _dose.Zone!.Max);
-        return new SetTarget(now, Math.Max(top, now + 1));
+        var most = Math.Max(top, now + 1);
+        return new SetTarget(IsRestPause ? most : now, most);
     }
 
-    private Proposal Heavier(int reps, (ReachableLoad Load, double SystemKg) here, (ReachableLoad Load, double SystemKg) heavier, CurveKind curve)
+    private Proposal Heavier(int reps, double over, (ReachableLoad Load, double SystemKg) here, (ReachableLoad Load, double SystemKg) heavier, CurveKind curve)
     {
         var step = (heavier.SystemKg / here.SystemKg) - 1;
         var zone = _dose.Zone!;
@@ -259,9 +321,9 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
         var needed = RepMaxCurve.RepsToEarn(here.SystemKg, heavier.SystemKg, wanted + _dose.Rir, curve) - _dose.Rir;
         if (step > DoubleProgression.LargestFreeStep && reps < needed)
         {
-            return needed <= DosePrescriber.MostUsefulReps
+            return ShortPastZone(reps) is { } again ? again : needed <= DosePrescriber.MostUsefulReps
                 ? Make(Decision.MoreReps, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)} of what you move: {needed} reps here earn {wanted} there.", _dose with { Target = PastZone(reps, Math.Max(reps + 1, Math.Min(needed, reps + StepPastZone))) }, here.Load, false)
-                : Slower(reps, here, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)}: too far to bridge by reps. ") ?? MoreThanZone(reps, here);
+                : Slower(reps, here, $"The next load, {LoadName(heavier.Load)}, is a step of {Words.Percent(step)}: too far to bridge by reps. ") ?? MoreThanZone(reps, over, here);
         }
 
         var bottom = _dose.Target.IsOpen ? _dose : _dose with { Target = zone };
@@ -269,8 +331,8 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
     }
 
     /// <summary>
-    /// The slowest lowering that still leaves the bottom of the zone, five seconds or three; null when neither does or it is slow
-    /// already. Five down is the standard step when the load cannot rise (handbook 04), taken as far as the reps bear it.
+    /// The slowest lowering that still leaves the bottom of the zone, five seconds or three; null when neither does, it is slow
+    /// already or the day has no time for it. Five down is the standard step when the load cannot rise (handbook 04), taken as far as the reps bear it.
     /// </summary>
     private Proposal? Slower(double able, (ReachableLoad Load, double SystemKg) here, string because)
     {
@@ -281,11 +343,23 @@ internal sealed class ProposalWriter(int line, ProgressionContext context, Immut
             var slower = tempo with { Eccentric = seconds };
             if (((able + _dose.Rir) * Left(slower) / Left(tempo)) - _dose.Rir >= (zone.IsOpen ? 1 : zone.Min))
             {
-                return Make(Decision.TechniqueOn, $"{because}{(seconds == SlowestStep ? "Five" : "Three")} seconds down, reps back to the bottom.", _dose with { Tempo = slower.ToString(), Target = zone }, here.Load, false);
+                var dose = _dose with { Tempo = slower.ToString(), Target = zone };
+                if (Within(dose) is { } fits)
+                {
+                    var less = fits.Sets < dose.Sets ? " One set less: the day has no minutes left." : string.Empty;
+                    return Make(Decision.TechniqueOn, $"{because}{(seconds == SlowestStep ? "Five" : "Three")} seconds down, reps back to the bottom.{less}", fits, here.Load, false);
+                }
             }
         }
 
         return null;
+    }
+
+    /// <summary>The dose, or a set less of it where the day has no minutes for all; null where neither fits.</summary>
+    private Dose? Within(Dose dose)
+    {
+        var less = dose with { Sets = dose.Sets - 1 };
+        return context.Fits(dose) ? dose : less.Sets >= FewestSets && context.Fits(less) ? less : null;
     }
 
     private double Left(Tempo tempo) => context.TempoCost?.Of(tempo) ?? 1;

@@ -100,6 +100,11 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, Trade trade, KitAt
         }
 
         var (load, system) = at.Loads.MinBy(l => Math.Abs(l.Load.MassKg - kg));
+        if (Math.Round(load.MassKg, 2) == home.ExternalKg)
+        {
+            return home; // the load that it has: nothing is reckoned anew from rounded figures
+        }
+
         var range = resistance.SystemLoad(at.Setup.Load, at.Bindings, load).Range;
         return home.WithReps(Reps(home, system)) with
         {

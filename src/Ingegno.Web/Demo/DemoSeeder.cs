@@ -121,7 +121,7 @@ public sealed class DemoSeeder(
             var then = request with
             {
                 Choices = [.. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Line, Candidate(l, trained)))],
-                Edits = [.. trained.Select(t => HomeEdit.Of(t.Line, t.Home.ExerciseId, t.Home.Dose, t.Home.ExternalKg) with { Techniques = null })],
+                Edits = [.. trained.Select(t => HomeEdit.Of(t.Line, t.Home.ExerciseId, t.Home.Dose, t.Home.ExternalKg))],
             };
             var taught = log.Taught(coach, plan.Value.ClientId, then);
             return plans.Save(coach, plan.Id, now.Revision, note, PlanEndpoints.Document(document.Title, taught, engine)).Current!;

@@ -53,7 +53,8 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
         var matched = MatchedLogs.Of(plan.Document.Plan.Lines, Sessions(coach, planId));
         var document = plan.Document;
         var client = ClientNow(coach, plan);
-        var proposals = next.Propose(client, document.Request.Kit, document.Plan.Lines, matched.Sessions, Today, blocks.Guide(coach, planId, plan), document.Plan.Days);
+        var days = document.Request.FitToMinutes ? document.Plan.Days : []; // days left whole take what they take
+        var proposals = next.Propose(client, document.Request.Kit, document.Plan.Lines, matched.Sessions, Today, blocks.Guide(coach, planId, plan), days);
         if (document.Plan.Lines.Any(l => l.Chosen?.Exercises.Any(e => e.Dose.Calibrates) ?? false))
         {
             proposals = AfterCalibration.Set(proposals, document.Plan.Lines, engine.Rebuild(Kept(document) with { Client = client }).Plan.Lines);

@@ -140,7 +140,7 @@ public class ReviewTests
         first.Dose.Zone.ShouldBe(new SetTarget(8, 12));
 
         var moved = Context() with { Home = Context().Home with { Dose = first.Dose } };
-        Next(History(9), moved).Decision.ShouldBe(Decision.Repeat, "ten are wanted today");
+        Next(History(9), moved).Decision.ShouldBe(Decision.FewerReps, "ten are wanted today");
         var raised = Next(History(12), moved);
         raised.Decision.ShouldBe(Decision.MoreLoad);
         raised.Dose.Target.ShouldBe(new SetTarget(8, 12), "back to the bottom of the zone");

@@ -3512,7 +3512,7 @@ export interface components {
             approach: string;
         };
         /** @enum {unknown} */
-        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "ease-in" | "longer-rest" | "deload" | "resume" | "new-phase" | "as-planned" | "calibrated" | "check-form" | "change" | "ease" | "swap";
+        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "fewer-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "fewer-reps" | "ease-in" | "longer-rest" | "shorter-rest" | "deload" | "resume" | "new-phase" | "as-planned" | "calibrated" | "check-form" | "change" | "ease" | "swap";
         DoneCell: {
             /** Format: int32 */
             line: number;
