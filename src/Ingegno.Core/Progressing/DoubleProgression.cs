@@ -81,7 +81,7 @@ public static class DoubleProgression
             return say.Keep(Decision.Wait, "Decided after the last session: train it first.");
         }
 
-        return Pain(say, context, history) ?? Away(say, history) ?? say.Resume() ?? Form(say, context, history) ?? Effort(say, context, history, sets);
+        return Pain(say, context, history) ?? Away(say, history) ?? new HarderSteps(say).Resume() ?? Form(say, context, history) ?? Effort(say, context, history, sets);
     }
 
     /// <summary>Half the sets at the same load, for the given reason.</summary>
@@ -89,7 +89,7 @@ public static class DoubleProgression
     {
         ArgumentNullException.ThrowIfNull(context);
         ArgumentNullException.ThrowIfNull(history);
-        return new ProposalWriter(line, context, history.Days.IsEmpty ? [] : history.Days[0].Sets).Deload(reason);
+        return new EasierSteps(new ProposalWriter(line, context, history.Days.IsEmpty ? [] : history.Days[0].Sets)).Deload(reason);
     }
 
     private static Proposal? Pain(ProposalWriter say, ProgressionContext context, LineHistory history)
@@ -109,12 +109,12 @@ public static class DoubleProgression
         }
 
         var easier = context.Easier is { } e ? $", or take {e.Name}" : string.Empty;
-        return say.Lighter(Decision.Ease, $"{what}: shorten the range or lighten the load{easier}. Go on only below {TolerablePain + 1}.{twice}", flag: true);
+        return new EasierSteps(say).Lighter(Decision.Ease, $"{what}: shorten the range or lighten the load{easier}. Go on only below {TolerablePain + 1}.{twice}", flag: true);
     }
 
     /// <summary>Back after a week or more: no guilt, the week again a little lighter.</summary>
     private static Proposal? Away(ProposalWriter say, LineHistory history) =>
-        history.MissedAWeek ? say.EaseIn($"{history.DaysAway} days since the last session: the same week again at about {Words.Percent(AfterMissedWeek)}. Strength comes back fast.") : null;
+        history.MissedAWeek ? new EasierSteps(say).EaseIn($"{history.DaysAway} days since the last session: the same week again at about {Words.Percent(AfterMissedWeek)}. Strength comes back fast.") : null;
 
     /// <summary>Far more reps than anybody expected, for the first time: either it was too easy, or the form slipped.</summary>
     private static Proposal? Form(ProposalWriter say, ProgressionContext context, LineHistory history)
@@ -132,6 +132,7 @@ public static class DoubleProgression
 
     private static Proposal Effort(ProposalWriter say, ProgressionContext context, LineHistory history, ImmutableArray<LoggedSet> sets)
     {
+        var (easier, harder) = (new EasierSteps(say), new HarderSteps(say));
         var dose = context.Home.Dose;
         var (bottom, top) = Zone(dose);
         if (sets.Length < dose.Sets)
@@ -148,20 +149,20 @@ public static class DoubleProgression
         var reserve = working.Where(s => s.Rir is not null).Select(s => (double)s.Rir!.Value).DefaultIfEmpty(dose.Rir).Average();
         if (most < bottom && bottom - fewest >= 2)
         {
-            return say.TechniqueOff(most) ?? say.TooHeavy(most, fewest, $"{most} reps in the best set, {bottom} wanted: too heavy for now.");
+            return easier.TechniqueOff(most) ?? easier.TooHeavy(most, fewest, $"{most} reps in the best set, {bottom} wanted: too heavy for now.");
         }
 
         if (fewest < bottom)
         {
             var short_ = $"{fewest} reps in the hardest set, {bottom} wanted";
             var fellOff = bottom - fewest >= 2;
-            return history.Stalled ? say.TooHeavy(most, fewest, $"Flat for {LineHistory.SessionsOfStall} sessions with {short_}: back a little, and up again from there.")
-                : (fellOff ? say.LongerRest(fewest, short_) : null) ?? say.Again(fewest, short_, fellOff);
+            return history.Stalled ? easier.TooHeavy(most, fewest, $"Flat for {LineHistory.SessionsOfStall} sessions with {short_}: back a little, and up again from there.")
+                : (fellOff ? easier.LongerRest(fewest, short_) : null) ?? easier.Again(fewest, short_, fellOff);
         }
 
         if (reserve + 1 < dose.Rir)
         {
-            return say.Unstick(history, "All reps done, with nothing to spare")
+            return harder.Unstick(history, "All reps done, with nothing to spare")
                 ?? say.Keep(Decision.Repeat, $"All reps done, but with {Words.Number(reserve)} in reserve instead of {dose.Rir}: the same again until it is easier.");
         }
 
@@ -169,7 +170,7 @@ public static class DoubleProgression
         var over = reserve - dose.Rir;
         var able = over >= TooMuchInReserve ? fewest + (int)(over * TrustInGuess) : fewest;
         var spare = working.All(s => s.Rir is null or > 0);
-        return able >= top ? say.Raise(able, over) : say.Unstick(history, "All reps done") ?? say.Reps(Math.Min(able + 1, top), spare);
+        return able >= top ? harder.Raise(able, over) : harder.Unstick(history, "All reps done") ?? harder.Reps(Math.Min(able + 1, top), most, spare);
     }
 
     /// <summary>The rep zone: the prescribed range, or four reps up from a single figure; for the bottom of a moved target, the target.</summary>

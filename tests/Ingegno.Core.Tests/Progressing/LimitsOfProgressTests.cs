@@ -142,7 +142,8 @@ public class LimitsOfProgressTests
         1,
         new ProgressionContext(
             new HomeExercise { ExerciseId = "dumbbell-floor-press", Name = "Floor press", SetupId = "x", Setup = "x", ExternalKg = 20, Dose = dose },
-            Examples.Exercise("dumbbell-floor-press"), loads ?? [Load(20)], null, null) { MinutesLeft = minutes },
+            Examples.Exercise("dumbbell-floor-press"), loads ?? [Load(20)], null, null)
+        { MinutesLeft = minutes },
         sets);
 
     private static (ReachableLoad, double) Load(double kg) => (new ReachableLoad(kg, $"{kg} kg", [$"{kg}"]), kg);

@@ -1,0 +1,148 @@
+using Ingegno.Core.Prescribing;
+using Ingegno.Core.Programs;
+using Ingegno.Core.Progressing.Blocks;
+using Ingegno.Core.Strength;
+
+namespace Ingegno.Core.Progressing;
+
+/// <summary>Steps that make an exercise easier, or leave it as it is: pain, a return, too heavy, sets that fell short, a lighter week.</summary>
+internal sealed class EasierSteps(ProposalWriter say)
+{
+    /// <summary>A rest grows to three minutes: that leaves nine tenths (handbook 04).</summary>
+    private const int LongestRest = 180;
+
+    /// <summary>Loads nearer to one another than this are one to a client.</summary>
+    private const double LeastStepDown = 0.985;
+
+    /// <summary>How far below a tenth lighter a load may lie for a return, as a share.</summary>
+    private const double ReturnMayMiss = 0.06;
+
+    /// <summary>The next lighter load, or two reps fewer.</summary>
+    public Proposal Lighter(Decision decision, string reason, bool flag = false)
+    {
+        var here = say.Here;
+        var lighter = say.Context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown).OrderByDescending(l => l.SystemKg).FirstOrDefault();
+        if (lighter.Load is not null)
+        {
+            return say.Make(decision, $"{reason} Next: {ProposalWriter.Name(lighter.Load)}.", say.Dose, lighter.Load, flag);
+        }
+
+        var fewer = say.Dose.Target.IsOpen ? say.Dose.Target : new SetTarget(Math.Max(1, say.Dose.Target.Min - 2), Math.Max(1, say.Dose.Target.Max - 2));
+        var rung = say.Context.Easier is { } e ? $" or {e.Name}" : string.Empty;
+        return say.Make(decision, $"{reason} There is no lighter load here: two reps fewer{rung}.", say.Dose with { Target = fewer }, flag);
+    }
+
+    /// <summary>A tenth lighter where there is such a load, else a tenth fewer reps.</summary>
+    public Proposal EaseIn(string reason)
+    {
+        var here = say.Here;
+        var lighter = say.Context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown && l.SystemKg >= here.SystemKg * (DoubleProgression.AfterMissedWeek - ReturnMayMiss))
+            .OrderByDescending(l => l.SystemKg).FirstOrDefault();
+        if (lighter.Load is not null)
+        {
+            return say.Make(Decision.EaseIn, $"{reason} Next: {ProposalWriter.Name(lighter.Load)}.", say.Dose, lighter.Load);
+        }
+
+        int Less(int reps) => Math.Max(1, (int)Math.Floor(reps * DoubleProgression.AfterMissedWeek));
+        var dose = say.Dose.Target.IsOpen ? say.Dose with { Rir = say.Dose.Rir + 1 } : say.Dose with { Target = new SetTarget(Less(say.Dose.Target.Min), Less(say.Dose.Target.Max)) };
+        return say.Make(Decision.EaseIn, reason, dose);
+    }
+
+    /// <summary>
+    /// Without the technique, or with a shorter one, the reps would be there: it goes before the load does. Null when there is none.
+    /// </summary>
+    /// <param name="most">Reps of the best set.</param>
+    public Proposal? TechniqueOff(int most)
+    {
+        var tempo = say.Tempo;
+        if (say.Dose.Scheme is not null || say.Dose.Timed || (say.Dose.Techniques.IsEmpty && tempo.Eccentric < ProposalWriter.SlowStep))
+        {
+            return null;
+        }
+
+        var shorter = tempo with { Eccentric = ProposalWriter.SlowStep };
+        var eases = say.Dose.Techniques.Length <= 1 && tempo.Eccentric > ProposalWriter.SlowStep && most * say.Left(shorter) / say.Left(tempo) >= say.Dose.Target.Min;
+        var plain = eases
+            ? say.Dose with { Techniques = [], Instructions = [], Tempo = shorter.ToString() }
+            : say.Dose with { Techniques = [], Instructions = [], Tempo = Tempo.Usual.ToString() };
+        var what = eases ? "three seconds down" : "straight sets again";
+        return say.Make(Decision.TechniqueOff, $"{most} reps in the best set, {say.Dose.Target.Min} wanted: {what} at this load, the rest comes back later.", plain);
+    }
+
+    /// <summary>
+    /// Far from the reps wanted: an easier exercise where there is no lighter load, else the load at which what was done makes the reps
+    /// wanted, else the reps that were done.
+    /// </summary>
+    /// <param name="most">Reps of the best set.</param>
+    /// <param name="fewest">Reps of the hardest set.</param>
+    /// <param name="reason">Why.</param>
+    public Proposal TooHeavy(int most, int fewest, string reason)
+    {
+        var here = say.Here;
+        var lighter = say.Context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown).OrderByDescending(l => l.SystemKg).ToList();
+        if (lighter.Count > 0)
+        {
+            var load = lighter.FirstOrDefault(l => RepsAt(l.SystemKg, here.SystemKg, most) >= say.Dose.Target.Min + say.Dose.Rir);
+            load = load.Load is null ? lighter[^1] : load;
+            return say.Make(Decision.StepBack, $"{reason} Next: {ProposalWriter.Name(load.Load)}, as light as what was done asks for.", say.Dose, load.Load);
+        }
+
+        return say.Context.Easier is { } easier && most * 2 <= say.Dose.Target.Min
+            ? say.Make(Decision.StepBack, $"{reason} There is no lighter load here: {easier.Name}, until the reps are there.", say.Dose, flag: true) with { ToExerciseId = easier.Id }
+            : say.Make(Decision.StepBack, $"{reason} There is no lighter load here: as many reps as were done, and up from there{(say.Context.Easier is { } e ? $", or {e.Name}" : string.Empty)}.", say.Dose with { Target = Done(fewest, most) });
+    }
+
+    /// <summary>Reps to failure at another system load, from those of the best set here and what it left.</summary>
+    private double RepsAt(double systemKg, double hereKg, int most)
+    {
+        if (say.Context.Exercise.Strength is not { } strength)
+        {
+            return double.PositiveInfinity; // nothing to reckon with: the next lighter load
+        }
+
+        var left = say.Sets.Where(s => s.Reps == most).Select(s => s.Rir ?? 0).DefaultIfEmpty(0).Max();
+        var tempo = say.Left(say.Tempo);
+        return RepMaxCurve.RepsAt(systemKg, RepMaxCurve.OneRepMax(hereKg, Math.Clamp((most + left) / tempo, 1, RepMaxCurve.MostReps), strength.Curve), strength.Curve) * tempo;
+    }
+
+    /// <summary>What was done as a target.</summary>
+    private SetTarget Done(int fewest, int most) => say.Dose.Target.IsOpen ? say.Dose.Target : new SetTarget(Math.Max(1, say.IsRestPause ? most : fewest), Math.Max(1, most));
+
+    /// <summary>
+    /// The same load again. Where most sets fell short, the bottom comes down to what the hardest had: a reserve that only the first
+    /// set keeps is none.
+    /// </summary>
+    /// <param name="fewest">Reps of the hardest set.</param>
+    /// <param name="short_">What was short, in words.</param>
+    /// <param name="fellOff">The last sets fell off: a longer rest would have helped.</param>
+    public Proposal Again(int fewest, string short_, bool fellOff)
+    {
+        var (dose, noTime) = (InReach(fewest), fellOff ? NoTime : string.Empty);
+        return dose == say.Dose
+            ? say.Keep(Decision.Repeat, $"{short_}: the same again until all sets get there.{noTime}")
+            : say.Make(Decision.FewerReps, $"{short_} in most sets: the same load, {dose.Target.Min} to {dose.Target.Max} reps, until all sets get there with {say.Dose.Rir} in reserve.{noTime}", dose);
+    }
+
+    private Dose InReach(int fewest) => say.Dose is { Timed: false, Target.IsOpen: false, Scheme: not SetScheme.RestPause } && say.Sets.Count(s => s.Reps < say.Dose.Target.Min) * 2 > say.Sets.Length
+        ? say.Dose with { Target = say.Dose.Target with { Min = Math.Max(1, fewest) } }
+        : say.Dose;
+
+    /// <summary>Half a minute more rest, where there is room for it; null where the rest is long already.</summary>
+    /// <param name="fewest">Reps of the hardest set.</param>
+    /// <param name="short_">What was short, in words.</param>
+    public Proposal? LongerRest(int fewest, string short_)
+    {
+        var longer = Math.Min(LongestRest, say.Dose.RestSeconds + ProposalWriter.RestStep);
+        return say.Dose.RestSeconds >= LongestRest || say.Dose.Timed || !say.Context.Fits(say.Dose with { RestSeconds = longer }) ? null
+            : say.Make(Decision.LongerRest, $"{short_}: the first set is there, the last fall off. Rest {longer} s.", InReach(fewest) with { RestSeconds = longer });
+    }
+
+    /// <summary>Says that a longer rest would carry the day past the client's minutes; empty when it would not.</summary>
+    private string NoTime => say.Dose.RestSeconds < LongestRest && !say.Dose.Timed && !say.Context.Fits(say.Dose with { RestSeconds = say.Dose.RestSeconds + ProposalWriter.RestStep })
+        ? " A longer rest does not fit the client's minutes."
+        : string.Empty;
+
+    /// <summary>Half the sets at the same load.</summary>
+    public Proposal Deload(string reason) =>
+        say.Make(Decision.Deload, reason, LighterWeek.Half(say.Dose));
+}

@@ -1,0 +1,218 @@
+using Ingegno.Core.Catalogue;
+using Ingegno.Core.Loading;
+using Ingegno.Core.Prescribing;
+using Ingegno.Core.Programs;
+using Ingegno.Core.Strength;
+
+namespace Ingegno.Core.Progressing;
+
+/// <summary>Steps that make an exercise harder, in the order of the trade (handbook 05): load, reps, sets, variation, tempo.</summary>
+internal sealed class HarderSteps(ProposalWriter say)
+{
+    /// <summary>Past four sets another exercise does more (common practice: 2–6, mostly 3–4).</summary>
+    private const int MostSets = 4;
+    private const int FewestSets = 2;
+
+    /// <summary>Rests are cut to here and no further: below it sets become conditioning (handbook 04: muscle 1–2 min).</summary>
+    private const int ShortestRest = 60;
+
+    /// <summary>Reps in reserve beyond those planned from which a line is far too easy.</summary>
+    private const double MuchToSpare = 2;
+
+    /// <summary>Reps past a full zone come by so many.</summary>
+    private const int StepPastZone = 2;
+
+    /// <summary>Loads nearer to one another than this are one to a client.</summary>
+    private const double LeastStepUp = 1.01;
+
+    /// <summary>A set more is sensible, and the day has the time for it.</summary>
+    private bool MaySet => say.Dose.Sets < MostSets && !say.IsRestPause && say.Context.Fits(say.Dose with { Sets = say.Dose.Sets + 1 });
+
+    /// <summary>The full sets again after a lighter week; null outside one.</summary>
+    public Proposal? Resume() => say.Dose.SetsBefore is { } full
+        ? say.Make(Decision.Resume, $"The lighter week is done: {Words.Count(full, "set")} again from where you were.", say.Dose with { Sets = full, SetsBefore = null })
+        : null;
+
+    /// <summary>Flat for three sessions: a set more, then another exercise. Null when there is no stall.</summary>
+    public Proposal? Unstick(LineHistory history, string now)
+    {
+        if (!history.Stalled)
+        {
+            return null;
+        }
+
+        var flat = $"Flat for {LineHistory.SessionsOfStall} sessions. {now}: ";
+        if (MaySet)
+        {
+            return say.Make(Decision.MoreSets, flat + "one set more, then look at the reps again.", say.Dose with { Sets = say.Dose.Sets + 1 }, flag: true);
+        }
+
+        return say.Context.Harder is { } harder
+            ? say.Make(Decision.NextRung, flat + $"change the exercise, for instance to {harder.Name}.", say.Dose, flag: true) with { ToExerciseId = harder.Id }
+            : say.Make(Decision.Change, flat + "change the exercise: another angle for the same muscles from the candidates.", say.Dose, flag: true);
+    }
+
+    /// <summary>A rep more: in every set, or where one ended at failure, in the sets that have it.</summary>
+    /// <param name="reps">Reps that every set shall have.</param>
+    /// <param name="best">Reps of the best set.</param>
+    /// <param name="everySet">No set ended at failure.</param>
+    public Proposal Reps(int reps, int best, bool everySet)
+    {
+        var now = say.Dose.Target;
+        var least = Math.Max(1, everySet ? reps : reps - 1);
+
+        // The top is what the first set may reach next time, not the whole way to the goal.
+        var top = Math.Max(reps, Math.Max(now.Max, Math.Min(say.Dose.Zone!.Max, best + 1)));
+        var target = now.IsOpen ? now : say.IsRestPause ? new SetTarget(reps, reps) : new SetTarget(least, top);
+        if (target == now && !everySet)
+        {
+            return say.Keep(Decision.Repeat, "All sets done, the last with nothing left: the same again, with a rep more in the sets that have it.");
+        }
+
+        var what = say.Dose.Timed ? "a little longer" : reps > now.Min + 1 ? $"on to {reps}" : "one rep more per set";
+        return say.Make(
+            Decision.MoreReps, everySet ? $"All sets done with enough in reserve: {what}." : "All sets done, the last with nothing left: a rep more in the sets that have it.",
+            say.Dose with { Target = target });
+    }
+
+    /// <summary>The zone is full: load, else set, else rung, else tempo. What was far too easy gets harder before it gets more.</summary>
+    /// <param name="reps">Reps that every set had.</param>
+    /// <param name="over">Reps in reserve beyond what was planned.</param>
+    public Proposal Raise(int reps, double over = 0)
+    {
+        var here = say.Here;
+        var heavier = say.Context.Loads.Where(l => l.SystemKg > here.SystemKg * LeastStepUp).OrderBy(l => l.SystemKg).FirstOrDefault();
+        if (heavier.Load is not null && say.Context.Exercise.Strength is { } strength)
+        {
+            return Heavier(reps, over, here, heavier, strength.Curve);
+        }
+
+        var easy = over >= MuchToSpare;
+        if (easy && say.Context.Harder is { } rung)
+        {
+            return NextRung(rung, "The zone is full with much to spare, and there is no next load here");
+        }
+
+        if (easy && Slower(reps + over, "The zone is full with much to spare, and there is no next load or variation here. ") is { } slower)
+        {
+            return slower;
+        }
+
+        if (MaySet)
+        {
+            return say.Make(Decision.MoreSets, "The zone is full and there is no next load here: one set more, reps back to the bottom.", say.Dose with { Sets = say.Dose.Sets + 1, Target = say.Dose.Zone! });
+        }
+
+        if (say.Context.Harder is { } harder)
+        {
+            return NextRung(harder, "The zone is full, with no next load and enough sets");
+        }
+
+        return Slower(reps + over, "The zone is full, with no next load, set or variation here. ") ?? MoreThanZone(reps, over);
+    }
+
+    private Proposal NextRung(Exercise harder, string because) =>
+        say.Make(Decision.NextRung, $"{because}: step up to {harder.Name}, in good form and without pain.", say.Dose) with { ToExerciseId = harder.Id };
+
+    /// <summary>
+    /// Nothing can be made harder by load, variation or tempo: reps past the zone, up to where more stop helping. Where they do not fit
+    /// the minutes or help no longer, sets with much to spare get a shorter rest, or are done one fewer: hard sets count, not many sets.
+    /// </summary>
+    private Proposal MoreThanZone(int reps, double over)
+    {
+        if (ShortPastZone(reps) is { } again)
+        {
+            return again;
+        }
+
+        const string Full = "The zone is full and nothing here makes it harder by a small step: ";
+        var more = say.Dose with { Target = PastZone(reps, reps + StepPastZone) };
+        var longer = reps < DosePrescriber.MostUsefulReps && !say.Dose.Timed;
+        if (longer && say.Context.Fits(more))
+        {
+            return say.Make(Decision.MoreReps, $"{Full}reps past the zone, until a slower tempo is earned.", more);
+        }
+
+        if (over >= MuchToSpare && say.Dose.RestSeconds - ProposalWriter.RestStep >= ShortestRest)
+        {
+            var rest = say.Dose.RestSeconds - ProposalWriter.RestStep;
+            return say.Make(Decision.ShorterRest, $"{Full}with much to spare, rest {rest} s, and the sets come closer to failure.", say.Dose with { RestSeconds = rest });
+        }
+
+        if (over >= MuchToSpare && longer)
+        {
+            return Within(more) is { } fewer
+                ? say.Make(Decision.MoreReps, $"{Full}reps past the zone, and one set less, for the day has no minutes left.", fewer)
+                : say.Make(Decision.MoreReps, $"{Full}reps past the zone, although the day has no minutes left, for sets far from failure do little.", more, flag: true);
+        }
+
+        return say.Make(
+            Decision.Repeat,
+            longer
+                ? "The zone is full, and what would make it harder takes longer than the client has: hold this level, drop a line, or see what a small purchase would open."
+                : "The zone is full, and this kit has no next step. Hold this level, and see what a small purchase would open.",
+            say.Dose, flag: true);
+    }
+
+    /// <summary>Short of reps that were tried past the zone: once more; null when they were there.</summary>
+    private Proposal? ShortPastZone(int reps) => reps < say.Dose.Target.Min
+        ? say.Keep(Decision.Repeat, $"The zone is full, and {say.Dose.Target.Min} in every set are not there yet: the same again.")
+        : null;
+
+    /// <summary>From the reps that every set has now to a few more.</summary>
+    private SetTarget PastZone(int reps, int top)
+    {
+        var now = Math.Max(reps, say.Dose.Zone!.Max);
+        var most = Math.Max(top, now + 1);
+        return new SetTarget(say.IsRestPause ? most : now, most);
+    }
+
+    private Proposal Heavier(int reps, double over, (ReachableLoad Load, double SystemKg) here, (ReachableLoad Load, double SystemKg) heavier, CurveKind curve)
+    {
+        var step = (heavier.SystemKg / here.SystemKg) - 1;
+        var zone = say.Dose.Zone!;
+        var wanted = zone.IsOpen ? 8 : zone.Min;
+        var needed = RepMaxCurve.RepsToEarn(here.SystemKg, heavier.SystemKg, wanted + say.Dose.Rir, curve) - say.Dose.Rir;
+        if (step > DoubleProgression.LargestFreeStep && reps < needed)
+        {
+            return ShortPastZone(reps) ?? (needed <= DosePrescriber.MostUsefulReps
+                ? say.Make(Decision.MoreReps, $"The next load, {ProposalWriter.Name(heavier.Load)}, is a step of {Words.Percent(step)} of what you move: {needed} reps here earn {wanted} there.", say.Dose with { Target = PastZone(reps, Math.Max(reps + 1, Math.Min(needed, reps + StepPastZone))) })
+                : Slower(reps, $"The next load, {ProposalWriter.Name(heavier.Load)}, is a step of {Words.Percent(step)}: too far to bridge by reps. ") ?? MoreThanZone(reps, over));
+        }
+
+        var bottom = say.Dose.Target.IsOpen ? say.Dose : say.Dose with { Target = zone };
+        return say.Make(Decision.MoreLoad, $"All sets at the top of the zone: {ProposalWriter.Name(heavier.Load)} next, {Words.Percent(step)} more of what you move, back to {wanted} reps.", bottom, heavier.Load);
+    }
+
+    /// <summary>
+    /// The slowest lowering that still leaves the bottom of the zone, five seconds or three; null when neither does, it is slow
+    /// already or the day has no time for it. Five down is the standard step when the load cannot rise (handbook 04), taken as far as the reps bear it.
+    /// </summary>
+    private Proposal? Slower(double able, string because)
+    {
+        var tempo = say.Tempo;
+        var zone = say.Dose.Zone!;
+        foreach (var seconds in new[] { ProposalWriter.SlowestStep, ProposalWriter.SlowStep }.Where(s => s > tempo.Eccentric && !say.Dose.Timed))
+        {
+            var slower = tempo with { Eccentric = seconds };
+            if (((able + say.Dose.Rir) * say.Left(slower) / say.Left(tempo)) - say.Dose.Rir >= (zone.IsOpen ? 1 : zone.Min))
+            {
+                var dose = say.Dose with { Tempo = slower.ToString(), Target = zone };
+                if (Within(dose) is { } fits)
+                {
+                    var less = fits.Sets < dose.Sets ? " One set less: the day has no minutes left." : string.Empty;
+                    return say.Make(Decision.TechniqueOn, $"{because}{(seconds == ProposalWriter.SlowestStep ? "Five" : "Three")} seconds down, reps back to the bottom.{less}", fits);
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>The dose, or a set less of it where the day has no minutes for all; null where neither fits.</summary>
+    private Dose? Within(Dose dose)
+    {
+        var less = dose with { Sets = dose.Sets - 1 };
+        return say.Context.Fits(dose) ? dose : less.Sets >= FewestSets && say.Context.Fits(less) ? less : null;
+    }
+}
