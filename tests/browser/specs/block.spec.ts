@@ -12,6 +12,7 @@ async function atBlock(page: import('@playwright/test').Page, url: string, name:
     text: 'Bench press 4x8 RIR 2 90 s\nDumbbell curl 3x8-12 RIR 2 90 s',
   });
   await page.goto(`${url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   await expect(page.getByRole('complementary', { name: 'Inspector' })).toContainText('for Bench press');
   await page.keyboard.press('s');

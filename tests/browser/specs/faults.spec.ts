@@ -7,7 +7,11 @@ test('a session that ends while typing loses nothing', async ({ page, server, co
   const id = await addClient(page, 'Expired', { text: 'Bench press 3x8' });
   await page.goto(`${server.url}/clients/${id}/workbench`);
   const area = page.getByLabel('Gym week, one line per exercise');
+  const read = page.waitForResponse(
+    (r) => r.url().endsWith('/shorthand') && (r.request().postData()?.includes('Back squat') ?? false),
+  );
   await area.fill('Bench press 3x8\nBack squat 4x6');
+  await read; // what was typed is read at once: the session ends after that
   await context.clearCookies();
   await page.getByRole('button', { name: /^Rebuild/ }).click();
 

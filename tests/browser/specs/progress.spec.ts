@@ -12,6 +12,7 @@ async function planned(page: import('@playwright/test').Page, url: string, name:
     text: 'Dumbbell curl 3x8-12 RIR 2 90 s\nPush-up 3x8-12 RIR 2 90 s',
   });
   await page.goto(`${url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   await expect(page.getByRole('complementary', { name: 'Inspector' })).toContainText('for Dumbbell curl');
   await page.keyboard.press('s');
@@ -122,6 +123,7 @@ test('the ladder shows where a line is and sets it to another rung', async ({ pa
     text: 'Bench press 3x8 RIR 2\nPlank 3x30 s',
   });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   await expect(inspector).toContainText('for Bench press');
@@ -164,6 +166,7 @@ test('a calibration session opens last sets by key, and the log sets the doses',
     text: 'Dumbbell curl 3x8-12 RIR 2 90 s\nPlank 3x30 s',
   });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   await expect(page.getByRole('complementary', { name: 'Inspector' })).toContainText('for Dumbbell curl');
   await page.keyboard.press('k');

@@ -54,6 +54,7 @@ test('from a pasted week to a hand-out to print in ten actions', async ({ page, 
 test('a day is one key away, and lines are numbered within their day', async ({ page, server }) => {
   const id = await addClient(page, 'Days', { items: home, text: week });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   await expect(inspector).toContainText('for Bench press');
@@ -67,6 +68,7 @@ test('a day is one key away, and lines are numbered within their day', async ({ 
 test('what is left out for a client stays out, and undo brings it back', async ({ page, server }) => {
   const id = await addClient(page, 'Refuser', { items: home, text: week });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   const title = inspector.getByRole('heading', { level: 2 });
@@ -92,6 +94,7 @@ test('what is left out for a client stays out, and undo brings it back', async (
 test('two candidates stand side by side, and either can be taken', async ({ page, server }) => {
   const id = await addClient(page, 'Chooser', { items: home, text: week });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   await expect(inspector).toContainText('for Bench press');
@@ -113,6 +116,7 @@ test('the same week at two places keeps a plan for each', async ({ page, server 
   const id = await addClient(page, 'Traveller', { items: home, text: week });
   await addPlace(page, id, 'Hotel', [{ id: 'bed', kind: 'bed', heightCm: 50 }]);
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   const title = inspector.getByRole('heading', { level: 2 });
@@ -143,6 +147,7 @@ test('the same week at two places keeps a plan for each', async ({ page, server 
 test('what a line is for can be corrected', async ({ page, server }) => {
   const id = await addClient(page, 'Roles', { items: home, text: week });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   await inspector.getByLabel('What the line is for').selectOption('accessory');
@@ -158,6 +163,7 @@ test('another approach shows what it would change before it is taken, for the we
 }) => {
   const id = await addClient(page, 'Schools', { items: home, text: week });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const plan = page.getByRole('region', { name: 'Gym plan facing home plan' });
   await expect(plan).toContainText('1:30');
