@@ -126,7 +126,7 @@ public static class DoubleProgression
 
         var most = history.Days[0].Sets.Max(s => s.Reps);
         return most > expected.High * FarAboveExpected && most > Zone(context.Home.Dose).Top + 3
-            ? say.Keep(Decision.CheckForm, $"{most} reps where {expected.InWords} were expected: too easy, or the range got short. See a set before anything is raised.", flag: true)
+            ? say.Keep(Decision.CheckForm, $"{Words.Count(most, "rep")} where {expected.InWords} were expected: too easy, or the range got short. See a set before anything is raised.", flag: true)
             : null;
     }
 
@@ -149,12 +149,12 @@ public static class DoubleProgression
         var reserve = working.Where(s => s.Rir is not null).Select(s => (double)s.Rir!.Value).DefaultIfEmpty(dose.Rir).Average();
         if (most < bottom && bottom - fewest >= 2)
         {
-            return easier.TechniqueOff(most) ?? easier.TooHeavy(most, fewest, $"{most} reps in the best set, {bottom} wanted: too heavy for now.");
+            return easier.TechniqueOff(most) ?? easier.TooHeavy(most, fewest, $"{Words.Count(most, "rep")} in the best set, {bottom} wanted: too heavy for now.");
         }
 
         if (fewest < bottom)
         {
-            var short_ = $"{fewest} reps in the hardest set, {bottom} wanted";
+            var short_ = $"{Words.Count(fewest, "rep")} in the hardest set, {bottom} wanted";
             var fellOff = bottom - fewest >= 2;
             return history.Stalled ? easier.TooHeavy(most, fewest, $"Flat for {LineHistory.SessionsOfStall} sessions with {short_}: back a little, and up again from there.")
                 : (fellOff ? easier.LongerRest(fewest, short_) : null) ?? easier.Again(fewest, short_, fellOff);

@@ -66,7 +66,7 @@ internal sealed class EasierSteps(ProposalWriter say)
             ? say.Dose with { Techniques = [], Instructions = [], Tempo = shorter.ToString() }
             : say.Dose with { Techniques = [], Instructions = [], Tempo = Tempo.Usual.ToString() };
         var what = eases ? "three seconds down" : "straight sets again";
-        return say.Make(Decision.TechniqueOff, $"{most} reps in the best set, {say.Dose.Target.Min} wanted: {what} at this load, the rest comes back later.", plain);
+        return say.Make(Decision.TechniqueOff, $"{Words.Count(most, "rep")} in the best set, {say.Dose.Target.Min} wanted: {what} at this load, the rest comes back later.", plain);
     }
 
     /// <summary>
@@ -83,8 +83,9 @@ internal sealed class EasierSteps(ProposalWriter say)
         if (lighter.Count > 0)
         {
             var load = lighter.FirstOrDefault(l => RepsAt(l.SystemKg, here.SystemKg, most) >= say.Dose.Target.Min + say.Dose.Rir);
-            load = load.Load is null ? lighter[^1] : load;
-            return say.Make(Decision.StepBack, $"{reason} Next: {ProposalWriter.Name(load.Load)}, as light as what was done asks for.", say.Dose, load.Load);
+            return load.Load is null
+                ? say.Make(Decision.StepBack, $"{reason} Next: {ProposalWriter.Name(lighter[^1].Load)}, the lightest here.", say.Dose, lighter[^1].Load)
+                : say.Make(Decision.StepBack, $"{reason} Next: {ProposalWriter.Name(load.Load)}, where what was done makes the reps wanted.", say.Dose, load.Load);
         }
 
         return say.Context.Easier is { } easier && most * 2 <= say.Dose.Target.Min

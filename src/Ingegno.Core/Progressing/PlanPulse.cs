@@ -106,10 +106,11 @@ public static class Attention
 
             foreach (var line in pulse.Lines.Where(l => l.Pain > DoubleProgression.TolerablePain || l.Decision is Decision.Swap or Decision.Ease))
             {
-                yield return new AttentionNote(AttentionKind.Pain, $"{line.Name}: {line.Reason}");
+                yield return new AttentionNote(AttentionKind.Pain, $"{line.Name}: {(line.Decision == Decision.Wait ? $"pain {line.Pain} of 10 last time, and what was decided then is not trained yet." : line.Reason)}");
             }
 
-            foreach (var same in pulse.Lines.Where(l => l.Stalled && l.Decision is not (Decision.Swap or Decision.Ease)).GroupBy(l => l.Reason))
+            // What waits to be trained has its answer already.
+            foreach (var same in pulse.Lines.Where(l => l.Stalled && l.Decision is not (Decision.Swap or Decision.Ease or Decision.Wait)).GroupBy(l => l.Reason))
             {
                 yield return new AttentionNote(AttentionKind.Stall, $"{Words.Join([.. same.Select(l => l.Name)])}: {same.Key}");
             }
