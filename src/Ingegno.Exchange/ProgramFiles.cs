@@ -9,7 +9,7 @@ using Ingegno.Core.Programs.Exchange;
 
 namespace Ingegno.Exchange;
 
-/// <summary>Writes a gym program as a table: one row per line, heads that the import knows again, no cell that starts a formula.</summary>
+/// <summary>Writes a program as a table: one row per line, heads that the import knows again, no cell that starts a formula.</summary>
 public static class ProgramFiles
 {
     /// <summary>The columns that are written, in order.</summary>
@@ -42,7 +42,9 @@ public static class ProgramFiles
     }
 
     /// <summary>A spreadsheet with one sheet; every cell is text, so that no range becomes a date.</summary>
-    public static byte[] Xlsx(IEnumerable<ProgramRow> rows)
+    /// <param name="rows">The program.</param>
+    /// <param name="name">Name of the sheet.</param>
+    public static byte[] Xlsx(IEnumerable<ProgramRow> rows, string name = "Gym program")
     {
         ArgumentNullException.ThrowIfNull(rows);
         using var stream = new MemoryStream();
@@ -54,7 +56,7 @@ public static class ProgramFiles
             var data = new SheetData(Table(rows).Select((cells, i) => new Row(cells.Select(c => TextCell(c, i == 0 ? 1U : 0U)))));
             var columns = new Columns(Columns.Select((c, i) => new Column { Min = (uint)i + 1, Max = (uint)i + 1, Width = c.Width, CustomWidth = true }));
             sheet.Worksheet = new Worksheet(columns, data);
-            workbook.Workbook = new Workbook(new Sheets(new DocumentFormat.OpenXml.Spreadsheet.Sheet { Id = workbook.GetIdOfPart(sheet), SheetId = 1, Name = "Gym program" }));
+            workbook.Workbook = new Workbook(new Sheets(new DocumentFormat.OpenXml.Spreadsheet.Sheet { Id = workbook.GetIdOfPart(sheet), SheetId = 1, Name = name }));
         }
 
         return stream.ToArray();

@@ -91,6 +91,29 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
     }
 
     [Fact]
+    public async Task A_block_goes_out_as_a_table_that_comes_in_as_a_program()
+    {
+        var browser = await server.SignedIn();
+        var (plan, _, _) = await LoggedPlan.Make(browser);
+        var kept = (await Begin(browser, plan, Setup())).GetProperty("kept");
+        var path = $"/api/v1/plans/{plan}/blocks/{kept.GetProperty("id").GetInt64()}";
+
+        foreach (var form in new[] { "csv", "xlsx" })
+        {
+            var file = await browser.Get($"{path}.{form}");
+            file.StatusCode.ShouldBe(HttpStatusCode.OK);
+            file.Content.Headers.ContentDisposition!.FileName.ShouldBe($"block-{Day(0)}.{form}");
+            var content = Convert.ToBase64String(await file.Content.ReadAsByteArrayAsync());
+            var read = await LoggedPlan.Answer(await browser.Post("/api/v1/program/preview", new { content }));
+            read.GetProperty("preview").GetProperty("faults").GetArrayLength().ShouldBe(0, form);
+            read.GetProperty("preview").GetProperty("weeks").GetArrayLength().ShouldBe(5, form);
+        }
+
+        await browser.Get($"/api/v1/plans/{plan}/blocks/98765.csv").Problem(404, "not-found");
+        await browser.Get($"{path}.pdf").Problem(404, "no-such-endpoint");
+    }
+
+    [Fact]
     public async Task A_block_is_ended_and_brought_back()
     {
         var browser = await server.SignedIn();

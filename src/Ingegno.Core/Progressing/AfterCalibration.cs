@@ -7,6 +7,26 @@ namespace Ingegno.Core.Progressing;
 /// <summary>Sets doses from a calibration session: what the log taught goes through the engine once more.</summary>
 public static class AfterCalibration
 {
+    /// <summary>A plan has exercises whose last set is open to find out what the client can do.</summary>
+    public static bool IsDue(HomePlan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return plan.Lines.Any(l => l.Chosen?.Exercises.Any(e => e.Dose.Calibrates) ?? false);
+    }
+
+    /// <summary>What a plan is built from, with its exercises kept, and without the figures of what was to be calibrated.</summary>
+    public static RebuildRequest Anew(RebuildRequest request, HomePlan plan)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        ArgumentNullException.ThrowIfNull(plan);
+        var open = plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Where(e => e.Dose.Calibrates).Select(e => (l.Gym.Line, e.ExerciseId))).ToHashSet();
+        return request with
+        {
+            Edits = [.. request.Edits.Where(e => !open.Contains((e.Line, e.ExerciseId)))],
+            Choices = [.. plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Line, l.Chosen!.Id, l.Role))],
+        };
+    }
+
     /// <summary>Proposals in which calibrated lines get the dose that the engine prescribes now; pain and a return come first.</summary>
     /// <param name="proposals">What the log proposes.</param>
     /// <param name="before">Lines as they were trained.</param>

@@ -88,6 +88,7 @@ public static class BlockEndpoints
         blocks.MapPost("/blocks", Add).Validate<NewBlock>().ProducesProblem(StatusCodes.Status404NotFound);
         blocks.MapPut("/blocks/{blockId:long}", Update).Validate<Change<BlockSetup>>().ProducesProblem(StatusCodes.Status409Conflict);
         blocks.MapDelete("/blocks/{blockId:long}", Remove).ProducesProblem(StatusCodes.Status404NotFound);
+        blocks.MapGet("/blocks/{blockId:long}.{form:regex(^(csv|xlsx)$)}", Export).ProducesProblem(StatusCodes.Status404NotFound);
         blocks.MapPost("/blocks/{blockId:long}/restore", Restore).ProducesProblem(StatusCodes.Status404NotFound);
         blocks.MapPost("/blocks/{blockId:long}/take", Take).ProducesProblem(StatusCodes.Status409Conflict);
     }
@@ -108,11 +109,10 @@ public static class BlockEndpoints
     private static BlockView Seen(long coach, long planId, PlanRecord plan, Saved<BlockRecord>? kept, BlockStore blocks, PlanBlocks of)
     {
         var all = blocks.List(coach, planId);
-        var monday = of.Today.AddDays(-(((int)of.Today.DayOfWeek + 6) % 7));
-        var next = all is [{ Ends: var ends }, ..] && ends >= monday ? ends.AddDays(1) : monday;
+        var next = BlockAndPlan.NextStart(of.Today, all.Count > 0 ? all[0].Ends : null);
         return kept is null
             ? new BlockView(null, [], 0, [], all, of.Today, next)
-            : new BlockView(kept, of.Done(coach, planId, plan, kept.Value), kept.Value.Setup.WeekOf(of.Today), of.NotInPlan(plan, kept.Value), all, of.Today, next);
+            : new BlockView(kept, of.Done(coach, planId, plan, kept.Value), kept.Value.Setup.WeekOf(of.Today), BlockAndPlan.NotInPlan(plan.Document.Plan, kept.Value.Setup, kept.Value.Block, of.Today), all, of.Today, next);
     }
 
     /// <summary>A block as it would be. Nothing is stored.</summary>
@@ -174,6 +174,19 @@ public static class BlockEndpoints
             { Outcome: WriteOutcome.Conflict, Current: { } theirs } => Problems.Conflict(What, theirs),
             _ => Problems.NotFound(What),
         };
+    }
+
+    /// <summary>The weeks of a block as a table that the program screen reads again.</summary>
+    private static Results<FileContentHttpResult, ProblemHttpResult> Export(long planId, long blockId, string form, ClaimsPrincipal user, PlanStore plans, BlockStore blocks)
+    {
+        var coach = user.CoachId();
+        if (plans.Find(coach, planId) is not { } plan || blocks.Find(coach, planId, blockId) is not { } block)
+        {
+            return Problems.NotFound(What);
+        }
+
+        var rows = BlockRows.Of(block.Value.Block, plan.Value.Document.Plan);
+        return ProgramDownload.Of(rows, form, $"block-{block.Value.Setup.Starts:yyyy-MM-dd}", "Block");
     }
 
     private static Results<NoContent, ProblemHttpResult> Remove(long planId, long blockId, ClaimsPrincipal user, BlockStore blocks) =>

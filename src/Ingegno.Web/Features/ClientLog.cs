@@ -55,20 +55,13 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
         var client = ClientNow(coach, plan);
         var days = document.Request.FitToMinutes ? document.Plan.Days : []; // days left whole take what they take
         var proposals = next.Propose(client, document.Request.Kit, document.Plan.Lines, matched.Sessions, Today, blocks.Guide(coach, planId, plan), days);
-        if (document.Plan.Lines.Any(l => l.Chosen?.Exercises.Any(e => e.Dose.Calibrates) ?? false))
+        if (AfterCalibration.IsDue(document.Plan))
         {
-            proposals = AfterCalibration.Set(proposals, document.Plan.Lines, engine.Rebuild(Kept(document) with { Client = client }).Plan.Lines);
+            proposals = AfterCalibration.Set(proposals, document.Plan.Lines, engine.Rebuild(AfterCalibration.Anew(document.Request, document.Plan) with { Client = client }).Plan.Lines);
         }
 
         return (proposals, matched);
     }
-
-    /// <summary>What a plan is built from, with its exercises kept, and without the figures of what was to be calibrated.</summary>
-    private static RebuildRequest Kept(PlanDocument document) => document.Request with
-    {
-        Edits = [.. document.Request.Edits.Where(e => !document.Plan.Lines.Any(l => l.Gym.Line == e.Line && (l.Chosen?.Exercises.Any(x => x.ExerciseId == e.ExerciseId && x.Dose.Calibrates) ?? false)))],
-        Choices = [.. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Line, l.Chosen!.Id, l.Role))],
-    };
 
     /// <summary>Stamps exercises with what they were under a version of the plan.</summary>
     public ImmutableArray<LoggedExercise> Stamped(PlanDocument trained, ImmutableArray<LoggedExercise> exercises)

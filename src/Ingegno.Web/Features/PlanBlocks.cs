@@ -44,15 +44,16 @@ public sealed class PlanBlocks(Trade trade, BlockStore blocks, LogStore logs, Bl
     {
         ArgumentNullException.ThrowIfNull(plan);
         return blocks.Newest(coach, planId) is { } block && block.Value.Setup.Starts <= Today && block.Value.Setup.Ends >= Today
-            ? new BlockGuide(block.Value.Setup, block.Value.Block, SessionsPerLine(plan), trade.Blocks)
+            ? new BlockGuide(block.Value.Setup, block.Value.Block, BlockAndPlan.SessionsPerLine(plan.Document.Request, plan.Document.Plan), trade.Blocks)
             : null;
     }
 
     /// <summary>Planned and done, week by week.</summary>
     public ImmutableArray<DoneWeek> Done(long coach, long planId, PlanRecord plan, BlockRecord block)
     {
+        ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(block);
-        return BlockReport.Of(block.Setup, block.Block, Sessions(coach, planId), SessionsPerLine(plan), Today);
+        return BlockReport.Of(block.Setup, block.Block, Sessions(coach, planId), BlockAndPlan.SessionsPerLine(plan.Document.Request, plan.Document.Plan), Today);
     }
 
     /// <summary>What the plan is built from when a week is taken into it.</summary>
@@ -62,20 +63,6 @@ public sealed class PlanBlocks(Trade trade, BlockStore blocks, LogStore logs, Bl
         ArgumentNullException.ThrowIfNull(block);
         return BlockPlanner.Taken(plan.Document.Request, plan.Document.Plan, block.Setup, week, Sessions(coach, planId));
     }
-
-    /// <summary>Cells of the week that runs whose figures the plan does not have.</summary>
-    public ImmutableArray<BlockCell> NotInPlan(PlanRecord plan, BlockRecord block)
-    {
-        ArgumentNullException.ThrowIfNull(plan);
-        ArgumentNullException.ThrowIfNull(block);
-        var week = block.Block.Weeks.FirstOrDefault(w => w.Number == Math.Max(1, block.Setup.WeekOf(Today)));
-        var now = plan.Document.Plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Line, Home: e))).ToLookup(e => (e.Line, e.Home.ExerciseId), e => e.Home);
-        return [.. (week?.Cells ?? []).Where(c => now[(c.Line, c.ExerciseId)].FirstOrDefault() is { } home && !c.SameAs(home))];
-    }
-
-    /// <summary>A plan of one day is that day as often as the client trains; the days of others come once a week each.</summary>
-    private static int SessionsPerLine(PlanRecord plan) =>
-        plan.Document.Plan.Days.Length > 1 ? 1 : Math.Max(1, plan.Document.Request.Client.DaysPerWeek ?? 1);
 
     private ImmutableArray<LoggedSession> Sessions(long coach, long planId) =>
         [.. logs.List(coach, planId).Select(s => s.Value.AsLogged)];

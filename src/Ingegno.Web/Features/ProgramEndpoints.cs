@@ -92,13 +92,11 @@ public static class ProgramEndpoints
         var rows = new ProgramRows(trade.Names);
         var weeks = store.List(user.CoachId(), clientId).Select(w => w.Value).ToList();
         var table = weeks.SelectMany(w => rows.Read(w.Text, w.Name));
-        var (bytes, type) = form switch
+        return form switch
         {
-            "csv" => (ProgramFiles.Csv(table), "text/csv; charset=utf-8"),
-            "xlsx" => (ProgramFiles.Xlsx(table), "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"),
-            "json" => (ProgramDocument.Of(weeks.Select(w => (w.Name, w.Text)), rows).ToJson(), "application/json"),
-            _ => (Encoding.UTF8.GetBytes(string.Join("\n\n", weeks.Select(w => $"== {w.Name}\n{w.Text}")) + "\n"), "text/plain; charset=utf-8"),
+            "csv" or "xlsx" => ProgramDownload.Of(table, form, "gym-program", "Gym program"),
+            "json" => TypedResults.File(ProgramDocument.Of(weeks.Select(w => (w.Name, w.Text)), rows).ToJson(), "application/json", "gym-program.json"),
+            _ => TypedResults.File(Encoding.UTF8.GetBytes(string.Join("\n\n", weeks.Select(w => $"== {w.Name}\n{w.Text}")) + "\n"), "text/plain; charset=utf-8", "gym-program.txt"),
         };
-        return TypedResults.File(bytes, type, $"gym-program.{form}");
     }
 }

@@ -68,6 +68,9 @@ test('a block is drawn up, a cell is set by key and later weeks follow, and it i
   await expect(table.getByRole('columnheader', { name: /Week 3/ })).toContainText('lighter');
   await page.reload();
   await expect(table.getByRole('columnheader', { name: /Week 3/ })).toContainText('lighter');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'CSV' }).click();
+  expect((await download).suggestedFilename()).toMatch(/^block-\d{4}-\d\d-\d\d\.csv$/);
   await page.getByRole('button', { name: /^Shape/ }).focus();
   await page.keyboard.press('Enter');
   const shape = page.getByRole('dialog', { name: 'Shape of the block' });

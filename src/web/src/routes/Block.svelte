@@ -136,6 +136,11 @@
           >Undo <span class="keycap">U</span></button
         >
         <button class="btn btn-sm" onclick={() => print()}>Print <span class="keycap">P</span></button>
+        {#each ['csv', 'xlsx'] as form (form)}
+          <a class="btn btn-sm" href="/api/v1/plans/{id}/blocks/{book.kept?.id}.{form}" download
+            >{form.toUpperCase()}</a
+          >
+        {/each}
         <button class="btn btn-sm" disabled={!book.newest || book.busy} onclick={() => void book.end()}
           >{over ? 'Remove' : 'End it'}</button
         >
