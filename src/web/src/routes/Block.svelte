@@ -51,7 +51,12 @@
       },
       { key: 'l', label: 'the week lighter, or in full', run: () => week && void book.lighter(week.number) },
       { key: 't', label: 'take the week into the plan', run: () => toTake && void book.take(toTake) },
-      { key: 's', label: 'shape of the block', run: () => (shaping = book.kept && !over ? 'change' : 'new') },
+      {
+        key: 's',
+        label: 'shape of the block',
+        run: () => (shaping = book.kept && !over ? 'change' : 'new'),
+        when: () => !book.kept || book.newest, // one of those before stands as it was
+      },
       { key: 'u', label: 'undo', run: () => void book.undo() },
       { key: 'u', shift: true, label: 'redo', run: () => void book.redo() },
       { key: 'p', label: 'print', run: () => print() },
@@ -123,7 +128,7 @@
         </label>
       {/if}
       <div class="no-print flex flex-wrap gap-2">
-        {#if over}
+        {#if over && book.newest}
           <button class="btn btn-primary btn-sm" onclick={() => (shaping = 'new')}
             >The next block <span class="keycap">S</span></button
           >
