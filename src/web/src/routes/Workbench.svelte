@@ -1,36 +1,29 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { searchParams } from 'sv-router';
-  import FindingList from '../lib/audit/FindingList.svelte';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
   import { trade } from '../lib/trade.svelte';
   import { showInAddress } from '../lib/ui/address';
   import ConflictDialog from '../lib/ui/ConflictDialog.svelte';
+  import BenchFoot from '../lib/workbench/BenchFoot.svelte';
+  import BenchHead from '../lib/workbench/BenchHead.svelte';
   import ApproachDialog from '../lib/workbench/ApproachDialog.svelte';
   import CompareDialog from '../lib/workbench/CompareDialog.svelte';
   import DaySection from '../lib/workbench/DaySection.svelte';
   import GymWeekEditor from '../lib/workbench/GymWeekEditor.svelte';
-  import HardSets from '../lib/workbench/HardSets.svelte';
   import Inspector from '../lib/workbench/Inspector.svelte';
   import PlacesDialog from '../lib/workbench/PlacesDialog.svelte';
   import LadderDialog from '../lib/progress/LadderDialog.svelte';
   import TechniqueDialog from '../lib/workbench/TechniqueDialog.svelte';
   import { Workbench } from '../lib/workbench/workbench.svelte';
-  import { count, inWords, sentence } from '../lib/words';
+  import { count } from '../lib/words';
   import { navigate, p, route } from '../router';
 
   const id = Number(route.params.id);
   const bench = new Workbench();
   const asked = (name: string): number | undefined => Number(searchParams.get(name)) || undefined;
 
-  const profile = $derived(bench.client?.value.profile);
-  const kit = $derived(
-    (bench.place?.value.items ?? []).map((item) => {
-      const name = item.name || trade.kind(item.kind)?.label.toLowerCase() || item.kind;
-      return (item.count ?? 1) > 1 ? `${item.count} × ${name}` : name;
-    }),
-  );
   let askedApproach = $state<{ approach: string; day?: string } | null>(null);
   let comparing = $state(false);
   let techniquesOf = $state<number | null>(null);
@@ -162,121 +155,15 @@
 
 <main id="main" class="flex min-h-0 flex-1 flex-col lg:h-[calc(100dvh-3.1rem)] lg:flex-none">
   <h1 class="sr-only">Workbench of {bench.client?.value.name ?? 'a client'}</h1>
-  {#if bench.client && profile}
-    <div
-      class="rule-b grid gap-px text-[14px] md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.7fr)_auto]"
-    >
-      <div class="px-5 py-2">
-        <p class="soft text-[13px]">Client</p>
-        <p class="font-semibold">
-          {bench.client.value.name}{profile.ageYears ? `, ${profile.ageYears}` : ''}
-        </p>
-        <p class="soft">{profile.level}, {inWords(profile.goal)}</p>
-        {#if profile.soreJoints?.length}
-          <p class="text-secondary">
-            {profile.soreJoints.map((s) => `${inWords(s.joint)} ${s.severity}`).join(', ')}
-          </p>
-        {/if}
-      </div>
-      <div class="rule-l grid content-start gap-1 px-4 py-2">
-        <div class="flex items-baseline justify-between gap-2">
-          <label for="place" class="soft text-[13px]">Place <span class="keycap">P</span></label>
-          {#if bench.places.length > 1}
-            <button class="link text-[13px]" disabled={!bench.result} onclick={() => (atTwoPlaces = true)}
-              >Two at once</button
-            >
-          {/if}
-        </div>
-        <select
-          id="place"
-          class="select select-sm w-full font-semibold"
-          value={bench.placeId}
-          onchange={(event) => bench.switchPlace(Number(event.currentTarget.value))}
-        >
-          {#each bench.places as place (place.id)}<option value={place.id}>{place.value.name}</option>{/each}
-          {#if bench.places.length === 0}<option value={null}>no place yet</option>{/if}
-        </select>
-        <label>
-          <span class="sr-only">Gym week</span>
-          <select
-            class="select select-sm w-full"
-            value={bench.gym.weekId}
-            onchange={(event) => bench.switchWeek(Number(event.currentTarget.value))}
-          >
-            {#each bench.gym.weeks as week (week.id)}<option value={week.id}>{week.value.name}</option>{/each}
-            {#if bench.gym.weekId === null}<option value={null}>new gym week</option>{/if}
-          </select>
-        </label>
-      </div>
-      <div class="rule-l px-4 py-2">
-        <p class="soft float-right text-[13px]">
-          <label
-            >Approach <span class="keycap">A</span>
-            <select
-              class="select select-xs w-auto font-semibold"
-              disabled={!bench.result || bench.busy}
-              value={bench.approachOn()}
-              onchange={(event) => {
-                const approach = event.currentTarget.value;
-                event.currentTarget.value = bench.approachOn();
-                askedApproach = { approach };
-              }}
-            >
-              {#each trade.summary?.approaches ?? [] as a (a.id)}<option value={a.id}
-                  >{a.name}{bench.phase && a.id === bench.approachOn() ? `: ${bench.phase}` : ''}</option
-                >{/each}
-            </select>
-          </label>
-        </p>
-        <p class="soft text-[13px]">Kit here</p>
-        <p class="line-clamp-2" title={kit.join(', ')}>
-          {kit.length > 0 ? sentence(kit.join(', ')) : 'nothing but floor and wall'}
-        </p>
-        <a
-          class="link text-[14px]"
-          href={p('/clients/:id/kit', {
-            params: { id: String(id) },
-            search: bench.placeId ? { place: bench.placeId } : {},
-          })}>Change the kit</a
-        >
-      </div>
-      <div class="rule-l grid grid-cols-3 content-start gap-x-1 gap-y-1 px-3 py-2">
-        <button
-          class="btn btn-sm"
-          onclick={() => (bench.editing = !bench.editing)}
-          aria-pressed={bench.editing}>Gym week <span class="keycap">E</span></button
-        >
-        <button class="btn btn-sm" disabled={!bench.canUndo || bench.busy} onclick={() => bench.undo()}
-          >Undo <span class="keycap">U</span></button
-        >
-        <button class="btn btn-sm" disabled={!bench.canRedo || bench.busy} onclick={() => bench.redo()}
-          >Redo</button
-        >
-        <button
-          class={['btn btn-sm', bench.unsaved && 'btn-primary']}
-          disabled={!bench.result || bench.busy || (!bench.unsaved && bench.plan !== null)}
-          onclick={save}
-          >{bench.unsaved || !bench.plan ? 'Save' : `Saved, v${bench.plan.value.version}`}
-          <span class="keycap">S</span></button
-        >
-        <button class="btn btn-sm" disabled={!bench.result || bench.busy} onclick={handout}
-          >Hand-out <span class="keycap">H</span></button
-        >
-        <button
-          class="btn btn-sm"
-          aria-pressed={bench.calibrate}
-          title="The last set of what was never logged is open where that is safe; the log then sets the dose"
-          disabled={!bench.result || bench.busy}
-          onclick={() => void bench.toggleCalibration()}>Calibrate <span class="keycap">K</span></button
-        >
-        {#if bench.plan}
-          <a class="btn btn-sm" href={p('/plans/:id/block', { params: { id: String(bench.plan.id) } })}
-            >Block</a
-          >
-          <a class="btn btn-sm" href={p('/plans/:id/log', { params: { id: String(bench.plan.id) } })}>Log</a>
-        {/if}
-      </div>
-    </div>
+  {#if bench.client}
+    <BenchHead
+      {bench}
+      client={bench.client}
+      onapproach={(approach) => (askedApproach = { approach })}
+      onplaces={() => (atTwoPlaces = true)}
+      onsave={() => void save()}
+      onhandout={() => void handout()}
+    />
 
     {#if bench.editing}
       <GymWeekEditor {bench} />
@@ -322,39 +209,7 @@
           {/if}
         </aside>
       </div>
-      <footer
-        class="grid border-t border-base-300 text-[14px] lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]"
-        aria-label="The whole week"
-      >
-        <div class="min-w-0 px-5 py-2">
-          <p class="soft mb-1 text-[13px]">Hard sets this week, gym beside home</p>
-          <HardSets sets={bench.result.plan.hardSets} />
-        </div>
-        <div class="rule-l max-h-32 overflow-y-auto px-4 py-2" aria-live="polite">
-          <p class="soft mb-1 text-[13px]">Plan check and what to know</p>
-          <FindingList
-            findings={bench.result.plan.findings}
-            busy={bench.busy}
-            onopen={(line) => {
-              bench.selected = Math.max(
-                0,
-                bench.lines.findIndex((l) => l.gym.line === line),
-              );
-            }}
-            onremedy={(remedy) => void bench.remedy(remedy)}
-            onaccept={(key, note) => void bench.accept(key, note)}
-          />
-          <ul class="mt-2 grid gap-1 text-[14px]">
-            {#each bench.result.plan.notices as notice (notice.text)}
-              <li class={notice.level === 'warning' ? 'font-semibold text-error' : ''}>{notice.text}</li>
-            {:else}
-              {#if bench.result.plan.findings.length === 0}<li class="soft">
-                  Nothing stands in the way.
-                </li>{/if}
-            {/each}
-          </ul>
-        </div>
-      </footer>
+      <BenchFoot {bench} result={bench.result} />
     {/if}
   {:else if bench.failed}
     <p class="p-8">The workbench cannot be opened. <a class="link" href={p('/')}>Back to the roster</a></p>

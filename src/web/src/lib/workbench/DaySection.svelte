@@ -44,7 +44,7 @@
       {#if over}<span class="sr-only">too long</span>{/if}
     </p>
   </div>
-  {#if day.cut.length > 0 || !bench.fitToMinutes}
+  {#if day.cut.length > 0 || !bench.decided.fitToMinutes}
     <p class="rule-b flex flex-wrap items-baseline gap-x-3 bg-base-200 px-4 py-1 text-[13px]">
       {#if day.cut.length > 0}<span class="min-w-0 flex-1"
           ><b>Cut to fit {day.limit} min:</b>

@@ -21,7 +21,7 @@
   let { bench, line, oncompare, ontechniques, onladder }: Props = $props();
   const chosen = $derived(line.chosen);
   const roles = ['main', 'secondary', 'accessory', 'activation'] as const;
-  const roleSet = $derived(bench.choices.find((c) => c.line === line.gym.line)?.role);
+  const roleSet = $derived(bench.decided.choices.find((c) => c.line === line.gym.line)?.role);
 </script>
 
 <div class="rule-b p-4">

@@ -1,71 +1,50 @@
 import { api, ask } from '../api/client';
 import type {
-  ClientStrength,
-  AcceptedFinding,
   Candidate,
-  CoachChoice,
-  DayApproach,
   HomeEdit,
   HomeLine,
   PlanSummary,
   RebuildRequest,
-  Remedy,
   RebuildResult,
+  Remedy,
   SavedClient,
   SavedPlace,
   SavedPlan,
-  StoodBefore,
 } from '../api/types';
 import { toasts } from '../toasts.svelte';
 import { conflictOf } from '../ui/saving';
 import { count } from '../words';
 import { byDay, stoodIn } from './days';
-import { editInWords, merged, repeated } from './edits';
+import * as decide from './decided';
+import type { Decided } from './decided';
+import { editInWords, repeated } from './edits';
 import { GymText } from './gymText.svelte';
 import { History } from './history.svelte';
+import { OpenClient, type Wishes } from './openClient.svelte';
+import { moved, planAdded, plansOf, planWith, rebuilt, versionAdded } from './plans';
 
-/** What the coach decided at one place. */
+/** How the week was left at a place. */
 interface AtPlace {
-  approach: string | null;
-  dayApproaches: DayApproach[];
-  choices: CoachChoice[];
-  edits: HomeEdit[];
-  before: StoodBefore[];
-  accepted: AcceptedFinding[];
-  fitToMinutes: boolean;
-  phase: string | null;
-  calibrate: boolean;
+  decided: Decided;
   plan: SavedPlan | null;
   unsaved: boolean;
 }
 
 /** All that one step of undo brings back. */
-interface Decisions extends AtPlace {
+interface Step extends AtPlace {
   placeId: number | null;
-  refuses: string[];
-  allows: string[];
+  wishes: Wishes;
 }
 
 /** The state of the workbench: a gym week, a place, what the engine proposes and what the coach decides. */
 export class Workbench {
-  client = $state<SavedClient | null>(null);
-  /** What the client's logs teach of strength. */
-  taught = $state.raw<ClientStrength>({ lifts: [], costs: [] });
   places = $state<SavedPlace[]>([]);
   plans = $state<PlanSummary[]>([]);
   plan = $state<SavedPlan | null>(null);
   placeId = $state<number | null>(null);
   result = $state<RebuildResult | null>(null);
-  /** Approach of the week; null for the client's. */
-  approach = $state<string | null>(null);
-  dayApproaches = $state<DayApproach[]>([]);
-  choices = $state<CoachChoice[]>([]);
-  edits = $state<HomeEdit[]>([]);
-  accepted = $state<AcceptedFinding[]>([]);
-  fitToMinutes = $state(true);
-  /** Phase of the week's approach that a block has brought the plan to. */
-  phase = $state<string | null>(null);
-  calibrate = $state(false);
+  /** What the coach decided, here and now. */
+  decided = $state<Decided>(decide.decidedIn());
   /** Lines marked for the next repeat of an edit. */
   marked = $state<number[]>([]);
   lastEdit = $state<HomeEdit | null>(null);
@@ -79,7 +58,8 @@ export class Workbench {
   failed = $state(false);
 
   readonly gym = new GymText();
-  readonly history = new History<Decisions>();
+  readonly history = new History<Step>();
+  readonly #client = new OpenClient();
   readonly place = $derived(this.places.find((p) => p.id === this.placeId));
   readonly lines = $derived<HomeLine[]>(this.result?.plan.lines ?? []);
   readonly days = $derived(this.result ? byDay(this.result.plan) : []);
@@ -87,11 +67,19 @@ export class Workbench {
   readonly canUndo = $derived(this.history.canUndo || (!this.unsaved && (this.plan?.value.canUndo ?? false)));
   readonly canRedo = $derived(this.history.canRedo || (!this.unsaved && (this.plan?.value.canRedo ?? false)));
 
-  #before: StoodBefore[] = [];
   /** What was left at other weeks and places, by both. */
   #left: Record<string, AtPlace> = {};
   #opening: Promise<void> = Promise.resolve();
   #working: Promise<void> = Promise.resolve();
+
+  get client(): SavedClient | null {
+    return this.#client.saved;
+  }
+
+  /** The client with what the logs teach of strength and costs. */
+  clientNow(): RebuildRequest['client'] {
+    return this.#client.now();
+  }
 
   open(clientId: number, at: { plan?: number; week?: number; place?: number }): Promise<void> {
     return (this.#opening = this.#open(clientId, at));
@@ -104,11 +92,11 @@ export class Workbench {
         ask(() => api.GET('/api/v1/clients/{id}', { params: { path: { id: clientId } } })),
         ask(() => api.GET('/api/v1/clients/{clientId}/places', params)),
         ask(() => api.GET('/api/v1/clients/{clientId}/gym-weeks', params)),
-        ask(() => api.GET('/api/v1/clients/{clientId}/plans', params)),
+        plansOf(clientId),
         ask(() => api.GET('/api/v1/clients/{clientId}/strength', params)),
       ]);
-      [this.client, this.places, this.plans, this.gym.weeks] = [client, places, plans, weeks];
-      this.taught = strength;
+      [this.places, this.plans, this.gym.weeks] = [places, plans, weeks];
+      [this.#client.saved, this.#client.taught] = [client, strength];
       if (at.plan) await this.#openPlan(at.plan);
       else this.gym.open(at.week ?? weeks[0]?.id ?? null);
       this.placeId = at.place ?? this.plan?.value.placeId ?? places[0]?.id ?? null;
@@ -125,7 +113,8 @@ export class Workbench {
     if (this.result) this.#left[this.#key()] = this.#here();
     this.history.clear();
     this.plan = null;
-    [this.choices, this.edits, this.dayApproaches, this.accepted, this.#before] = [[], [], [], [], stood];
+    const { approach, fitToMinutes, phase, calibrate } = this.decided;
+    this.decided = decide.decidedIn({ approach, fitToMinutes, phase, calibrate, before: stood });
     this.gym.open(id);
     const left = this.#left[this.#key()];
     if (left?.unsaved) {
@@ -163,55 +152,18 @@ export class Workbench {
     if (left) return left;
     const saved = this.#planFor(placeId);
     if (saved) {
-      const plan = await ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id: saved.id } } }));
-      const { request } = plan.value.document;
-      return {
-        approach: request.approach ?? null,
-        dayApproaches: request.dayApproaches ?? [],
-        choices: request.choices ?? [],
-        edits: request.edits ?? [],
-        before: request.before ?? [],
-        accepted: request.accepted ?? [],
-        fitToMinutes: request.fitToMinutes ?? true,
-        phase: request.phase ?? null,
-        calibrate: request.calibrate ?? false,
-        plan,
-        unsaved: false,
-      };
+      const plan = await planWith(saved.id);
+      return { decided: decide.decidedIn(plan.value.document.request), plan, unsaved: false };
     }
 
-    return {
-      approach: this.approach,
-      dayApproaches: $state.snapshot(this.dayApproaches),
-      choices: $state.snapshot(this.choices),
-      edits: $state.snapshot(this.edits),
-      before: this.result ? stoodIn(this.result.plan) : [],
-      accepted: $state.snapshot(this.accepted),
-      fitToMinutes: this.fitToMinutes,
-      phase: this.phase,
-      calibrate: this.calibrate,
-      plan: null,
-      unsaved: true,
-    };
+    const before = this.result ? stoodIn(this.result.plan) : [];
+    return { decided: { ...$state.snapshot(this.decided), before }, plan: null, unsaved: true };
   }
 
   /** The plan of the week at another place, for comparing; nothing here changes. */
   async rebuiltAt(placeId: number): Promise<RebuildResult> {
-    const at = await this.decidedAt(placeId);
-    const kit = this.places.find((p) => p.id === placeId)?.value;
-    const body = {
-      ...this.request(),
-      approach: at.approach,
-      dayApproaches: at.dayApproaches,
-      choices: at.choices,
-      edits: at.edits,
-      before: at.before,
-      fitToMinutes: at.fitToMinutes,
-      phase: at.phase,
-      calibrate: at.calibrate,
-      ...(kit ? { kit: $state.snapshot(kit) as RebuildRequest['kit'] } : {}),
-    };
-    return ask(() => api.POST('/api/v1/rebuild', { body }));
+    const { decided } = await this.decidedAt(placeId);
+    return rebuilt(this.request(decided, this.places.find((p) => p.id === placeId) ?? this.place));
   }
 
   /** Proposes a home plan for what is typed. */
@@ -226,7 +178,7 @@ export class Workbench {
     this.busy = true;
     try {
       await this.gym.keep(this.client.id);
-      const result = await ask(() => api.POST('/api/v1/rebuild', { body: this.request() }));
+      const result = await rebuilt(this.request());
       this.result = result;
       this.gym.errors = result.errors;
       this.selected = Math.min(this.selected, Math.max(0, result.plan.lines.length - 1));
@@ -241,77 +193,46 @@ export class Workbench {
 
   /** Proposes anew, keeping what stands where nothing clearly better has come up. */
   async rebuildAgain(): Promise<void> {
-    if (this.result) this.#before = stoodIn(this.result.plan);
+    this.#headStart();
     await this.rebuild();
   }
 
-  /** The client with what the logs teach of strength and costs. */
-  clientNow(): RebuildRequest['client'] {
-    if (!this.client) throw new Error('No client is open.');
-    const profile = $state.snapshot(this.client.value.profile) as RebuildRequest['client'];
-    return { ...profile, learned: this.taught.lifts, costs: this.taught.costs };
-  }
-
-  request(): RebuildRequest {
+  request(decided: Decided = this.decided, place = this.place): RebuildRequest {
     return {
-      client: this.clientNow(),
-      kit: ($state.snapshot(this.place?.value) as RebuildRequest['kit'] | undefined) ?? {
+      client: this.#client.now(),
+      kit: ($state.snapshot(place?.value) as RebuildRequest['kit'] | undefined) ?? {
         name: 'No place',
         items: [],
       },
       gymLines: this.gym.text.split(/\r?\n/),
-      choices: $state.snapshot(this.choices),
-      edits: $state.snapshot(this.edits),
-      before: this.#before,
-      approach: this.approach,
-      dayApproaches: $state.snapshot(this.dayApproaches),
-      accepted: $state.snapshot(this.accepted),
-      fitToMinutes: this.fitToMinutes,
-      phase: this.phase,
-      calibrate: this.calibrate,
+      ...$state.snapshot(decided),
     };
   }
 
   /** Key of the approach that a day follows, or the week without one. */
   approachOn(day?: string): string {
-    const own = day === undefined ? undefined : this.dayApproaches.find((a) => a.day === day)?.approach;
-    return own ?? this.approach ?? this.client?.value.profile.approach ?? 'mirror';
+    const own =
+      day === undefined ? undefined : this.decided.dayApproaches.find((a) => a.day === day)?.approach;
+    return own ?? this.decided.approach ?? this.#client.approach;
   }
 
   /** What the week would be under an approach, for looking before taking; nothing here changes. */
-  async underApproach(approach: string, day?: string): Promise<RebuildResult> {
-    const body = {
-      ...this.request(),
-      ...this.#withApproach(approach, day),
-      ...(day === undefined ? { phase: null } : {}),
-      before: this.result ? stoodIn(this.result.plan) : [],
-    };
-    return ask(() => api.POST('/api/v1/rebuild', { body }));
+  underApproach(approach: string, day?: string): Promise<RebuildResult> {
+    const before = this.result ? stoodIn(this.result.plan) : [];
+    return rebuilt(this.request({ ...this.#withApproach(approach, day), before }));
   }
 
   async follow(approach: string, day?: string): Promise<void> {
-    this.#change();
-    ({ approach: this.approach, dayApproaches: this.dayApproaches } = this.#withApproach(approach, day));
-    if (day === undefined) this.phase = null;
-    await this.rebuild();
+    await this.#decide(() => this.#withApproach(approach, day));
   }
 
-  #withApproach(approach: string, day?: string): { approach: string | null; dayApproaches: DayApproach[] } {
-    const others = $state.snapshot(this.dayApproaches).filter((a) => a.day !== day);
-    if (day === undefined) return { approach, dayApproaches: $state.snapshot(this.dayApproaches) };
-    const asWeek = approach === (this.approach ?? this.client?.value.profile.approach ?? 'mirror');
-    return { approach: this.approach, dayApproaches: asWeek ? others : [...others, { day, approach }] };
+  #withApproach(approach: string, day?: string): Decided {
+    return decide.withApproach($state.snapshot(this.decided), approach, day, this.#client.approach);
   }
 
   /** Takes a candidate for the selected line and keeps it. */
   async choose(candidateId: string, line = this.line): Promise<void> {
-    if (!line) return;
-    this.#change();
-    this.choices = [
-      ...this.choices.filter((c) => c.line !== line.gym.line),
-      { line: line.gym.line, candidateId, role: this.#roleSet(line) },
-    ];
-    await this.rebuild();
+    if (line) await this.#decide((now) => decide.withCandidate(now, line.gym.line, candidateId));
   }
 
   /** Keeps the present choice of the selected line, or leaves it to the engine again. */
@@ -319,59 +240,43 @@ export class Workbench {
     const line = this.line;
     if (!line?.chosen) return;
     if (!line.locked) return this.choose(line.chosen.id, line);
-    this.#change();
-    const role = this.#roleSet(line);
-    const others = this.choices.filter((c) => c.line !== line.gym.line);
-    this.choices = role ? [...others, { line: line.gym.line, role }] : others;
-    await this.rebuild();
+    await this.#decide((now) => decide.unlocked(now, line.gym.line));
   }
 
   /** Corrects what a line is for; null leaves it to be inferred. */
   async setRole(role: HomeLine['role'] | null): Promise<void> {
-    const line = this.line;
-    if (!line) return;
-    this.#change();
-    const set = this.choices.find((c) => c.line === line.gym.line);
-    this.choices = [
-      ...this.choices.filter((c) => c.line !== line.gym.line),
-      ...(role || set?.candidateId
-        ? [{ line: line.gym.line, candidateId: set?.candidateId ?? null, role }]
-        : []),
-    ];
-    await this.rebuild();
+    const line = this.line?.gym.line;
+    if (line !== undefined) await this.#decide((now) => decide.withRole(now, line, role));
   }
 
   /** Leaves an exercise out for this client, from now on and everywhere; undo takes it back. */
   async ban(exerciseId: string, name: string): Promise<void> {
-    const refuses = this.client?.value.profile.refuses ?? [];
+    const { refuses } = this.#client.wishes;
     if (!this.client || refuses.includes(exerciseId)) return;
     this.#change();
-    if (!(await this.#profile({ refuses: [...refuses, exerciseId] }))) return;
-    this.choices = this.choices.filter((c) => !c.candidateId?.split('+').includes(exerciseId));
+    if (!(await this.#client.wish({ refuses: [...refuses, exerciseId] }))) return;
+    this.decided = decide.withoutExercise(this.decided, exerciseId);
     await this.rebuild();
     toasts.done(`${name} is left out for ${this.client.value.name} from now on.`, () => void this.undo());
   }
 
   /** Offers an exercise that is off by default to this client, its caution with it; undo takes it back. */
   async allow(exerciseId: string, name: string): Promise<void> {
-    const client = this.client;
-    const allows = client?.value.profile.allows ?? [];
-    if (!client || allows.includes(exerciseId)) return;
+    const { allows } = this.#client.wishes;
+    if (!this.client || allows.includes(exerciseId)) return;
     this.#change();
-    if (!(await this.#profile({ allows: [...allows, exerciseId] }))) return;
+    if (!(await this.#client.wish({ allows: [...allows, exerciseId] }))) return;
     await this.rebuild();
     toasts.done(
-      `${name} is offered to ${client.value.name} from now on, with its caution.`,
+      `${name} is offered to ${this.client.value.name} from now on, with its caution.`,
       () => void this.undo(),
     );
   }
 
   /** Sets figures of a home exercise. */
   async edit(edit: HomeEdit): Promise<void> {
-    this.#change();
-    this.edits = merged(this.edits, [edit]);
     this.lastEdit = edit;
-    await this.rebuild();
+    await this.#decide((now) => decide.withEdits(now, [edit]));
   }
 
   /** Does the last edit again: on the marked lines, or on the selected one. */
@@ -384,9 +289,7 @@ export class Workbench {
       l ? (l.chosen?.exercises ?? []).map((e) => repeated(last, l.gym.line, e.exerciseId)) : [],
     );
     if (edits.length === 0) return;
-    this.#change();
-    this.edits = merged(this.edits, edits);
-    await this.rebuild();
+    await this.#decide((now) => decide.withEdits(now, edits));
     toasts.done(
       `${editInWords(repeated(last, 0, ''))}: ${count(lines.length, 'line')}.`,
       () => void this.undo(),
@@ -401,44 +304,33 @@ export class Workbench {
   }
 
   /** Cuts the days to the client's minutes, or lets them take what they take. */
-  async fit(on: boolean): Promise<void> {
-    this.#change();
-    this.fitToMinutes = on;
-    await this.rebuild();
+  async fit(fitToMinutes: boolean): Promise<void> {
+    await this.#decide((now) => ({ ...now, fitToMinutes }));
   }
 
   /** Opens the last set of what was never logged, so that the log can set the dose, or closes it again. */
   async toggleCalibration(): Promise<void> {
-    this.#change();
-    this.calibrate = !this.calibrate;
-    await this.rebuild();
+    await this.#decide((now) => ({ ...now, calibrate: !now.calibrate }));
   }
 
   /** Does in one press what a finding proposes. */
   async remedy(remedy: Remedy): Promise<void> {
-    this.#change();
-    this.edits = merged(this.edits, remedy.edits);
-    const taken = remedy.choices.map((c) => c.line);
-    this.choices = [...this.choices.filter((c) => !taken.includes(c.line)), ...remedy.choices];
-    await this.rebuild();
+    await this.#decide((now) => decide.withRemedy(now, remedy));
   }
 
   /** Lets a finding stand, with the reason; an empty one takes that back. */
   async accept(key: string, note: string): Promise<void> {
-    this.#change();
-    const others = this.accepted.filter((a) => a.key !== key);
-    this.accepted = note ? [...others, { key, note }] : others;
-    await this.rebuild();
+    await this.#decide((now) => decide.withAccepted(now, key, note));
   }
 
   async undo(): Promise<void> {
-    const before = this.history.undo(this.#decisions());
+    const before = this.history.undo(this.#step());
     if (before) await this.#restore(before);
     else if (this.canUndo) await this.#moveVersion('undo');
   }
 
   async redo(): Promise<void> {
-    const after = this.history.redo(this.#decisions());
+    const after = this.history.redo(this.#step());
     if (after) await this.#restore(after);
     else if (this.canRedo) await this.#moveVersion('redo');
   }
@@ -454,27 +346,14 @@ export class Workbench {
       const title =
         this.plan?.value.document.title ??
         `${this.gym.week?.value.name ?? 'Gym week'}, ${this.place?.value.name ?? 'no place'}`;
-      const plan = this.plan;
       const clientId = this.client.id;
-      this.plan = plan
-        ? await ask(() =>
-            api.POST('/api/v1/plans/{id}/versions', {
-              params: { path: { id: plan.id } },
-              body: { revision: revision ?? plan.revision, title, note: '', request },
-            }),
-          )
-        : await ask(() =>
-            api.POST('/api/v1/clients/{clientId}/plans', {
-              params: { path: { clientId } },
-              body: { title, placeId: this.placeId, gymWeekId: this.gym.weekId, request },
-            }),
-          );
+      this.plan = this.plan
+        ? await versionAdded(this.plan, revision ?? this.plan.revision, title, request)
+        : await planAdded(clientId, { title, placeId: this.placeId, gymWeekId: this.gym.weekId, request });
       this.unsaved = false;
       this.conflict = null;
       this.history.clear();
-      this.plans = await ask(() =>
-        api.GET('/api/v1/clients/{clientId}/plans', { params: { path: { clientId } } }),
-      );
+      this.plans = await plansOf(clientId);
       toasts.done(`Saved as version ${this.plan.value.version}.`);
       return true;
     } catch (error) {
@@ -493,7 +372,7 @@ export class Workbench {
   }
 
   async #openPlan(id: number): Promise<void> {
-    const plan = await ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id } } }));
+    const plan = await planWith(id);
     this.gym.weekId = plan.value.gymWeekId ?? null;
     this.placeId = plan.value.placeId ?? null;
     await this.#show(plan);
@@ -504,14 +383,9 @@ export class Workbench {
     const { request } = plan.value.document;
     this.plan = plan;
     this.gym.text = request.gymLines.join('\n');
-    [this.choices, this.edits] = [request.choices ?? [], request.edits ?? []];
-    this.#before = request.before ?? [];
-    [this.approach, this.dayApproaches] = [request.approach ?? null, request.dayApproaches ?? []];
-    this.accepted = request.accepted ?? [];
-    this.fitToMinutes = request.fitToMinutes ?? true;
-    [this.phase, this.calibrate] = [request.phase ?? null, request.calibrate ?? false];
+    this.decided = decide.decidedIn(request);
     this.history.clear();
-    this.result = await ask(() => api.POST('/api/v1/rebuild', { body: request }));
+    this.result = await rebuilt(request);
     this.gym.errors = this.result.errors;
     this.editing = false;
     this.unsaved = false;
@@ -521,14 +395,9 @@ export class Workbench {
     const plan = this.plan;
     if (!plan) return;
     try {
-      const call = { params: { path: { id: plan.id } }, body: { revision: plan.revision } };
-      const moved = await ask(() =>
-        way === 'undo'
-          ? api.POST('/api/v1/plans/{id}/undo', call)
-          : api.POST('/api/v1/plans/{id}/redo', call),
-      );
-      await this.#show(moved);
-      toasts.done(`Version ${moved.value.version} of ${moved.value.versions}.`);
+      const shown = await moved(plan, way);
+      await this.#show(shown);
+      toasts.done(`Version ${shown.value.version} of ${shown.value.versions}.`);
     } catch (error) {
       this.conflict = conflictOf<SavedPlan>(error) ?? null;
       if (!this.conflict) toasts.problem(error);
@@ -543,84 +412,46 @@ export class Workbench {
     return this.plans.find((p) => p.gymWeekId === this.gym.weekId && p.placeId === placeId);
   }
 
-  #roleSet(line: HomeLine): CoachChoice['role'] {
-    return this.choices.find((c) => c.line === line.gym.line)?.role ?? null;
-  }
-
-  /** Stores what the client refuses or is allowed; false when it could not be. */
-  async #profile(change: { refuses?: string[]; allows?: string[] }): Promise<boolean> {
-    const client = this.client;
-    if (!client) return false;
-    try {
-      const value = $state.snapshot(client.value) as SavedClient['value'];
-      Object.assign(value.profile, change);
-      this.client = await ask(() =>
-        api.PUT('/api/v1/clients/{id}', {
-          params: { path: { id: client.id } },
-          body: { revision: client.revision, value },
-        }),
-      );
-      return true;
-    } catch (error) {
-      const theirs = conflictOf<SavedClient>(error);
-      if (theirs) this.client = theirs;
-      toasts.problem(
-        theirs ? 'The client was changed elsewhere; its newest state is here now. Try again.' : error,
-      );
-      return false;
-    }
-  }
-
   #here(): AtPlace {
-    return {
-      approach: this.approach,
-      dayApproaches: $state.snapshot(this.dayApproaches),
-      choices: $state.snapshot(this.choices),
-      edits: $state.snapshot(this.edits),
-      before: this.#before,
-      accepted: $state.snapshot(this.accepted),
-      fitToMinutes: this.fitToMinutes,
-      phase: this.phase,
-      calibrate: this.calibrate,
-      plan: this.plan,
-      unsaved: this.unsaved,
-    };
+    return { decided: $state.snapshot(this.decided), plan: this.plan, unsaved: this.unsaved };
   }
 
   #take(at: AtPlace): void {
-    [this.choices, this.edits, this.#before, this.plan] = [at.choices, at.edits, at.before, at.plan];
-    [this.approach, this.dayApproaches, this.accepted] = [at.approach, at.dayApproaches, at.accepted];
-    this.fitToMinutes = at.fitToMinutes;
-    [this.phase, this.calibrate] = [at.phase, at.calibrate];
+    [this.decided, this.plan] = [at.decided, at.plan];
   }
 
-  #decisions(): Decisions {
-    return {
-      ...this.#here(),
-      placeId: this.placeId,
-      refuses: $state.snapshot(this.client?.value.profile.refuses ?? []),
-      allows: $state.snapshot(this.client?.value.profile.allows ?? []),
-    };
+  #step(): Step {
+    return { ...this.#here(), placeId: this.placeId, wishes: this.#client.wishes };
   }
 
   #remember(): void {
-    this.history.remember(this.#decisions());
+    this.history.remember(this.#step());
+  }
+
+  /** What stands now gets a head start. */
+  #headStart(): void {
+    if (this.result) this.decided.before = stoodIn(this.result.plan);
   }
 
   /** A step of the coach: what stands now gets the head start, so that only what the step touches changes. */
   #change(): void {
     this.#remember();
-    if (this.result) this.#before = stoodIn(this.result.plan);
+    this.#headStart();
   }
 
-  async #restore(decisions: Decisions): Promise<void> {
-    const { refuses = [], allows = [] } = this.client?.value.profile ?? {};
-    if (JSON.stringify([refuses, allows]) !== JSON.stringify([decisions.refuses, decisions.allows]))
-      await this.#profile({ refuses: decisions.refuses, allows: decisions.allows });
-    if (this.placeId !== null && this.placeId !== decisions.placeId) this.#left[this.#key()] = this.#here();
-    this.placeId = decisions.placeId;
-    this.#take(decisions);
-    await this.rebuild(decisions.unsaved);
+  async #decide(next: (now: Decided) => Decided): Promise<void> {
+    this.#change();
+    this.decided = next($state.snapshot(this.decided));
+    await this.rebuild();
+  }
+
+  async #restore(step: Step): Promise<void> {
+    if (JSON.stringify(this.#client.wishes) !== JSON.stringify(step.wishes))
+      await this.#client.wish(step.wishes);
+    if (this.placeId !== null && this.placeId !== step.placeId) this.#left[this.#key()] = this.#here();
+    this.placeId = step.placeId;
+    this.#take(step);
+    await this.rebuild(step.unsaved);
   }
 }
 

@@ -1,0 +1,43 @@
+<script lang="ts">
+  import FindingList from '../audit/FindingList.svelte';
+  import type { RebuildResult } from '../api/types';
+  import HardSets from './HardSets.svelte';
+  import type { Workbench } from './workbench.svelte';
+
+  const { bench, result }: { bench: Workbench; result: RebuildResult } = $props();
+
+  /** A finding about a line opens it. */
+  function open(line: number | null | undefined): void {
+    bench.selected = Math.max(
+      0,
+      bench.lines.findIndex((l) => l.gym.line === line),
+    );
+  }
+</script>
+
+<footer
+  class="grid border-t border-base-300 text-[14px] lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]"
+  aria-label="The whole week"
+>
+  <div class="min-w-0 px-5 py-2">
+    <p class="soft mb-1 text-[13px]">Hard sets this week, gym beside home</p>
+    <HardSets sets={result.plan.hardSets} />
+  </div>
+  <div class="rule-l max-h-32 overflow-y-auto px-4 py-2" aria-live="polite">
+    <p class="soft mb-1 text-[13px]">Plan check and what to know</p>
+    <FindingList
+      findings={result.plan.findings}
+      busy={bench.busy}
+      onopen={open}
+      onremedy={(remedy) => void bench.remedy(remedy)}
+      onaccept={(key, note) => void bench.accept(key, note)}
+    />
+    <ul class="mt-2 grid gap-1 text-[14px]">
+      {#each result.plan.notices as notice (notice.text)}
+        <li class={notice.level === 'warning' ? 'font-semibold text-error' : ''}>{notice.text}</li>
+      {:else}
+        {#if result.plan.findings.length === 0}<li class="soft">Nothing stands in the way.</li>{/if}
+      {/each}
+    </ul>
+  </div>
+</footer>

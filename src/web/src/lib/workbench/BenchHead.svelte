@@ -1,0 +1,137 @@
+<script lang="ts">
+  import type { SavedClient } from '../api/types';
+  import { trade } from '../trade.svelte';
+  import { inWords, sentence } from '../words';
+  import { p } from '../../router';
+  import type { Workbench } from './workbench.svelte';
+
+  interface Props {
+    bench: Workbench;
+    client: SavedClient;
+    onapproach: (approach: string) => void;
+    onplaces: () => void;
+    onsave: () => void;
+    onhandout: () => void;
+  }
+
+  const { bench, client, onapproach, onplaces, onsave, onhandout }: Props = $props();
+  const profile = $derived(client.value.profile);
+  const kit = $derived(
+    (bench.place?.value.items ?? []).map((item) => {
+      const name = item.name || trade.kind(item.kind)?.label.toLowerCase() || item.kind;
+      return (item.count ?? 1) > 1 ? `${item.count} × ${name}` : name;
+    }),
+  );
+</script>
+
+<!-- Who, where, with what and how, and what can be done with the plan. -->
+<div class="rule-b grid gap-px text-[14px] md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.7fr)_auto]">
+  <div class="px-5 py-2">
+    <p class="soft text-[13px]">Client</p>
+    <p class="font-semibold">
+      {client.value.name}{profile.ageYears ? `, ${profile.ageYears}` : ''}
+    </p>
+    <p class="soft">{profile.level}, {inWords(profile.goal)}</p>
+    {#if profile.soreJoints?.length}
+      <p class="text-secondary">
+        {profile.soreJoints.map((s) => `${inWords(s.joint)} ${s.severity}`).join(', ')}
+      </p>
+    {/if}
+  </div>
+  <div class="rule-l grid content-start gap-1 px-4 py-2">
+    <div class="flex items-baseline justify-between gap-2">
+      <label for="place" class="soft text-[13px]">Place <span class="keycap">P</span></label>
+      {#if bench.places.length > 1}
+        <button class="link text-[13px]" disabled={!bench.result} onclick={() => onplaces()}
+          >Two at once</button
+        >
+      {/if}
+    </div>
+    <select
+      id="place"
+      class="select select-sm w-full font-semibold"
+      value={bench.placeId}
+      onchange={(event) => bench.switchPlace(Number(event.currentTarget.value))}
+    >
+      {#each bench.places as place (place.id)}<option value={place.id}>{place.value.name}</option>{/each}
+      {#if bench.places.length === 0}<option value={null}>no place yet</option>{/if}
+    </select>
+    <label>
+      <span class="sr-only">Gym week</span>
+      <select
+        class="select select-sm w-full"
+        value={bench.gym.weekId}
+        onchange={(event) => bench.switchWeek(Number(event.currentTarget.value))}
+      >
+        {#each bench.gym.weeks as week (week.id)}<option value={week.id}>{week.value.name}</option>{/each}
+        {#if bench.gym.weekId === null}<option value={null}>new gym week</option>{/if}
+      </select>
+    </label>
+  </div>
+  <div class="rule-l px-4 py-2">
+    <p class="soft float-right text-[13px]">
+      <label
+        >Approach <span class="keycap">A</span>
+        <select
+          class="select select-xs w-auto font-semibold"
+          disabled={!bench.result || bench.busy}
+          value={bench.approachOn()}
+          onchange={(event) => {
+            const approach = event.currentTarget.value;
+            event.currentTarget.value = bench.approachOn();
+            onapproach(approach);
+          }}
+        >
+          {#each trade.summary?.approaches ?? [] as a (a.id)}<option value={a.id}
+              >{a.name}{bench.decided.phase && a.id === bench.approachOn()
+                ? `: ${bench.decided.phase}`
+                : ''}</option
+            >{/each}
+        </select>
+      </label>
+    </p>
+    <p class="soft text-[13px]">Kit here</p>
+    <p class="line-clamp-2" title={kit.join(', ')}>
+      {kit.length > 0 ? sentence(kit.join(', ')) : 'nothing but floor and wall'}
+    </p>
+    <a
+      class="link text-[14px]"
+      href={p('/clients/:id/kit', {
+        params: { id: String(client.id) },
+        search: bench.placeId ? { place: bench.placeId } : {},
+      })}>Change the kit</a
+    >
+  </div>
+  <div class="rule-l grid grid-cols-3 content-start gap-x-1 gap-y-1 px-3 py-2">
+    <button class="btn btn-sm" onclick={() => (bench.editing = !bench.editing)} aria-pressed={bench.editing}
+      >Gym week <span class="keycap">E</span></button
+    >
+    <button class="btn btn-sm" disabled={!bench.canUndo || bench.busy} onclick={() => bench.undo()}
+      >Undo <span class="keycap">U</span></button
+    >
+    <button class="btn btn-sm" disabled={!bench.canRedo || bench.busy} onclick={() => bench.redo()}
+      >Redo</button
+    >
+    <button
+      class={['btn btn-sm', bench.unsaved && 'btn-primary']}
+      disabled={!bench.result || bench.busy || (!bench.unsaved && bench.plan !== null)}
+      onclick={onsave}
+      >{bench.unsaved || !bench.plan ? 'Save' : `Saved, v${bench.plan.value.version}`}
+      <span class="keycap">S</span></button
+    >
+    <button class="btn btn-sm" disabled={!bench.result || bench.busy} onclick={onhandout}
+      >Hand-out <span class="keycap">H</span></button
+    >
+    <button
+      class="btn btn-sm"
+      aria-pressed={bench.decided.calibrate}
+      title="The last set of what was never logged is open where that is safe; the log then sets the dose"
+      disabled={!bench.result || bench.busy}
+      onclick={() => void bench.toggleCalibration()}>Calibrate <span class="keycap">K</span></button
+    >
+    {#if bench.plan}
+      <a class="btn btn-sm" href={p('/plans/:id/block', { params: { id: String(bench.plan.id) } })}>Block</a>
+      <a class="btn btn-sm" href={p('/plans/:id/log', { params: { id: String(bench.plan.id) } })}>Log</a>
+    {/if}
+  </div>
+</div>

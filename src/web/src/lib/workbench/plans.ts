@@ -1,0 +1,41 @@
+import { api, ask } from '../api/client';
+import type { PlanSummary, RebuildRequest, RebuildResult, SavedPlan } from '../api/types';
+
+/** Home plans on the server. */
+export const plansOf = (clientId: number): Promise<PlanSummary[]> =>
+  ask(() => api.GET('/api/v1/clients/{clientId}/plans', { params: { path: { clientId } } }));
+
+export const planWith = (id: number): Promise<SavedPlan> =>
+  ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id } } }));
+
+export const rebuilt = (request: RebuildRequest): Promise<RebuildResult> =>
+  ask(() => api.POST('/api/v1/rebuild', { body: request }));
+
+/** A new plan of a client for a place and a gym week. */
+export const planAdded = (
+  clientId: number,
+  plan: { title: string; placeId: number | null; gymWeekId: number | null; request: RebuildRequest },
+): Promise<SavedPlan> =>
+  ask(() => api.POST('/api/v1/clients/{clientId}/plans', { params: { path: { clientId } }, body: plan }));
+
+/** A new version of a plan, written over the revision that was seen. */
+export const versionAdded = (
+  plan: SavedPlan,
+  revision: number,
+  title: string,
+  request: RebuildRequest,
+): Promise<SavedPlan> =>
+  ask(() =>
+    api.POST('/api/v1/plans/{id}/versions', {
+      params: { path: { id: plan.id } },
+      body: { revision, title, note: '', request },
+    }),
+  );
+
+/** The version before, or the one after. */
+export function moved(plan: SavedPlan, way: 'undo' | 'redo'): Promise<SavedPlan> {
+  const call = { params: { path: { id: plan.id } }, body: { revision: plan.revision } };
+  return ask(() =>
+    way === 'undo' ? api.POST('/api/v1/plans/{id}/undo', call) : api.POST('/api/v1/plans/{id}/redo', call),
+  );
+}
