@@ -25,8 +25,9 @@ internal sealed class HarderSteps(ProposalWriter say)
     /// <summary>Loads nearer to one another than this are one to a client.</summary>
     private const double LeastStepUp = 1.01;
 
-    /// <summary>A set more is sensible, and the day has the time for it.</summary>
-    private bool MaySet => say.Dose.Sets < MostSets && !say.IsRestPause && say.Context.Fits(say.Dose with { Sets = say.Dose.Sets + 1 });
+    /// <summary>The dose with a set more; null where that is not sensible or the day has no time for it.</summary>
+    private Dose? SetMore(Dose dose) =>
+        dose.Sets < MostSets && !say.IsRestPause && dose with { Sets = dose.Sets + 1 } is var more && say.Context.Fits(more) ? more : null;
 
     /// <summary>The full sets again after a lighter week; null outside one.</summary>
     public Proposal? Resume() => say.Dose.SetsBefore is { } full
@@ -42,9 +43,9 @@ internal sealed class HarderSteps(ProposalWriter say)
         }
 
         var flat = $"Flat for {LineHistory.SessionsOfStall} sessions. {now}: ";
-        if (MaySet)
+        if (SetMore(say.Dose) is { } more)
         {
-            return say.Make(Decision.MoreSets, flat + "one set more, then look at the reps again.", say.Dose with { Sets = say.Dose.Sets + 1 }, flag: true);
+            return say.Make(Decision.MoreSets, flat + "one set more, then look at the reps again.", more, flag: true);
         }
 
         return say.Context.Harder is { } harder
@@ -98,9 +99,9 @@ internal sealed class HarderSteps(ProposalWriter say)
             return slower;
         }
 
-        if (MaySet)
+        if (SetMore(say.Dose with { Target = say.Dose.Zone! }) is { } more)
         {
-            return say.Make(Decision.MoreSets, "The zone is full and there is no next load here: one set more, reps back to the bottom.", say.Dose with { Sets = say.Dose.Sets + 1, Target = say.Dose.Zone! });
+            return say.Make(Decision.MoreSets, "The zone is full and there is no next load here: one set more, reps back to the bottom.", more);
         }
 
         if (say.Context.Harder is { } harder)

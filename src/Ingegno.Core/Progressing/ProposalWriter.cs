@@ -15,6 +15,9 @@ internal sealed class ProposalWriter
     public const int SlowStep = 3;
     public const int SlowestStep = 5;
 
+    /// <summary>A logged load is a reachable one to within this, kg.</summary>
+    private const double SameLoadKg = 0.15;
+
     private readonly int _line;
     private readonly double _usedKg;
 
@@ -44,9 +47,9 @@ internal sealed class ProposalWriter
     {
         get
         {
-            var used = Context.Loads.Where(l => Math.Abs(l.Load.MassKg - _usedKg) < 0.15).ToList();
-            return used.Count > 0
-                ? used[0]
+            var nearest = Context.Loads.IsEmpty ? default : Context.Loads.MinBy(l => Math.Abs(l.Load.MassKg - _usedKg));
+            return nearest.Load is not null && Math.Abs(nearest.Load.MassKg - _usedKg) < SameLoadKg
+                ? nearest
                 : (new ReachableLoad(_usedKg, _usedKg > 0 ? $"{Words.Number(_usedKg)} kg" : string.Empty, []), Context.Home.SystemLoadKg ?? _usedKg);
         }
     }

@@ -37,6 +37,28 @@ public class HomeEditTests
     }
 
     [Fact]
+    public void A_load_that_stays_changes_nothing_of_what_is_expected()
+    {
+        var plain = new RebuildEngine(Trade.Shipped).Rebuild(Request).Plan.Lines[0].Chosen!.Exercises[0];
+        With(Edit() with { ExternalKg = plain.ExternalKg }).Expected.ShouldBe(plain.Expected);
+    }
+
+    [Fact]
+    public void Only_other_reps_move_the_zone()
+    {
+        // Nothing known of the client: the dose starts below its goal, and the goal is its zone.
+        var unknown = Request with { Client = Examples.ClientB, Kit = Examples.Kit("dumbbell 4 x2"), GymLines = ["Overhead press 3x10 RIR 2 2 min"] };
+        HomeExercise Set(HomeEdit edit) => new RebuildEngine(Trade.Shipped).Rebuild(unknown with { Edits = [edit] }).Plan.Lines[0].Chosen!.Exercises[0];
+        var prescribed = new RebuildEngine(Trade.Shipped).Rebuild(unknown).Plan.Lines[0].Chosen!.Exercises[0].Dose;
+        prescribed.Target.Min.ShouldBeLessThan(10);
+        prescribed.Zone.ShouldBe(new(10, 10));
+
+        Set(Edit() with { RestSeconds = 60 }).Dose.Zone.ShouldBe(prescribed.Zone);
+        Set(Edit() with { Target = new(6, 6) }).Dose.Zone.ShouldBeNull();
+        Set(Edit() with { Target = new(6, 6), Zone = new(6, 9) }).Dose.Zone.ShouldBe(new(6, 9));
+    }
+
+    [Fact]
     public void A_shorter_rest_lowers_the_last_set() =>
         With(Edit() with { RestSeconds = 40 }).Effect!.RepsBySet[^1].ShouldBeLessThan(With(Edit() with { RestSeconds = 240 }).Effect!.RepsBySet[^1]);
 

@@ -54,6 +54,7 @@ test('a practice adds, changes and removes an exercise of its own', async ({
     text: 'Seated cable row 3x10\nSlipway row 3x8',
   });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   await expect(page.getByRole('complementary', { name: 'Inspector' })).toContainText('Slipway row');
 

@@ -30,6 +30,7 @@ test('a finding is mended in one press, accepted with a note, and undone', async
     text: '= Day 1\nBack squat 4x6 RIR 2 2 min\nSeated cable row 4x10 2 min\nLying leg curl 4x12 90 s\nCrunch 4x15 60 s\nTriceps pushdown 4x12 60 s',
   });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const findings = page.getByLabel('The whole week');
   await expect(page.getByText(/^Cut to fit 45 min/)).toBeVisible();
@@ -61,6 +62,7 @@ test('what the screening finds is serious until a clearance is recorded', async 
   await page.getByRole('button', { name: 'Save client' }).click();
   await expect(page.getByText('Client saved.')).toBeVisible();
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const findings = page.getByLabel('The whole week');
   await expect(findings).toContainText('No hard work before a clinician has cleared it');
@@ -72,6 +74,7 @@ test('what the screening finds is serious until a clearance is recorded', async 
   await expect(page.getByText('Client saved.')).toBeVisible();
   await expectAccessible(page);
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   await expect(findings).toContainText('Hard sets this week');
   await expect(findings).not.toContainText('No hard work before');

@@ -21,6 +21,7 @@ test('an approach is copied, changed and followed', async ({ page, server, conso
 
   const id = await addClient(page, 'Follower', { text: 'Bench press 4x8\nSeated cable row 3x10' });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   await page.getByRole('combobox', { name: /^Approach/ }).selectOption('Flood block');
   await page.getByRole('button', { name: 'Follow Flood block' }).click();
@@ -36,6 +37,7 @@ test('an approach is copied, changed and followed', async ({ page, server, conso
 test('a dose is typed in its cell, repeated over lines and undone', async ({ page, server }) => {
   const id = await addClient(page, 'Cell', { text: 'Bench press 4x8\nSeated cable row 3x10\nPlank 3x40 s' });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   await expect(page.getByRole('complementary', { name: 'Inspector' })).toContainText('for Bench press');
   const lines = page.getByRole('region', { name: 'Gym plan facing home plan' }).getByRole('listitem');
@@ -59,6 +61,7 @@ test('a dose is typed in its cell, repeated over lines and undone', async ({ pag
 test('techniques are put on and off by key', async ({ page, server }) => {
   const id = await addClient(page, 'Techniques', { text: 'Back squat 3x8 RIR 2' });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   await expect(page.getByRole('complementary', { name: 'Inspector' })).toContainText('for Back squat');
   await page.keyboard.press('t');

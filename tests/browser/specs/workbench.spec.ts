@@ -7,6 +7,7 @@ const day = 'Back squat 4x6\nBench press 4x8\nSeated cable row 3x10';
 test('the keyboard alone does a coach’s work', async ({ page, server }) => {
   const id = await addClient(page, 'Keys', { text: day });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   await expect(inspector).toContainText('for Back squat');
@@ -31,6 +32,7 @@ test('the keyboard alone does a coach’s work', async ({ page, server }) => {
 test('undo goes back through saved versions too', async ({ page, server }) => {
   const id = await addClient(page, 'Versions', { text: day });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   const first = (await inspector.getByRole('heading', { level: 2 }).textContent()) ?? '';
@@ -50,6 +52,7 @@ test('undo goes back through saved versions too', async ({ page, server }) => {
 test('figures of a line are set in place', async ({ page, server }) => {
   const id = await addClient(page, 'Figures', { text: day });
   await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
   const form = page.getByRole('form', { name: /^Dose of/ });
   await form.getByLabel('Sets').fill('6');
