@@ -13,6 +13,9 @@ public sealed record Dose
     /// <summary>Zone in which double progression moves the target; null when the target is the zone.</summary>
     public SetTarget? Zone { get; init; }
 
+    /// <summary>Reps that end the work on this exercise when every set has them, then comes the next step; null where the approach has no such standards.</summary>
+    public int? Standard { get; init; }
+
     /// <summary>Logged day on which the dose was decided: until a later one it waits to be trained; null when nothing was decided.</summary>
     public DateOnly? DecidedAfter { get; init; }
 

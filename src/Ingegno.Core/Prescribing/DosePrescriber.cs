@@ -38,11 +38,12 @@ public static class DosePrescriber
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(effort);
         var repsToFailure = expected?.Mid;
+        var standard = home.Measure == Measure.Reps && !line.Target.IsOpen ? approach.Standard(home.Rung) : null;
         var explosive = IsExplosive(line, home, client, effort, repsToFailure);
         var (wanted, reason) = explosive
             ? (line.Target, "Too light for maximal strength here: moved as fast as possible, the intent is kept; the heavy load is lost.")
-            : approach.Standard(home.Rung) is { } standard && home.Measure == Measure.Reps && !line.Target.IsOpen
-                ? Milestone(standard, effort, repsToFailure)
+            : standard is { } reps
+                ? Milestone(reps, effort, repsToFailure)
                 : Target(line, home, effort, repsToFailure);
         var timed = home.Measure == Measure.Seconds;
         var rest = line.RestSeconds ?? UsualRest(client.Goal, line.Target);
@@ -57,7 +58,8 @@ public static class DosePrescriber
         {
             Sets = line.Sets,
             Target = target,
-            Zone = zone == target || approach.Standard(home.Rung) is not null ? null : zone,
+            Zone = zone == target || standard is not null ? null : zone,
+            Standard = standard,
             Timed = timed,
             LastSetOpen = line.LastSetOpen && !timed && !target.IsOpen,
             PerSide = perSide,

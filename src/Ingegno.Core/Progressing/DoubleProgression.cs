@@ -173,8 +173,8 @@ public static class DoubleProgression
         return able >= top ? harder.Raise(able, over) : harder.Unstick(history, "All reps done") ?? harder.Reps(Math.Min(able + 1, top), most, spare);
     }
 
-    /// <summary>The rep zone: the prescribed range, or four reps up from a single figure; for the bottom of a moved target, the target.</summary>
-    private static (int Bottom, int Top) Zone(Dose dose) => dose.Zone is { IsOpen: false } zone && !dose.Target.IsOpen
+    /// <summary>The rep zone: up to the standard of the step where there is one; the prescribed range, or four reps up from a single figure; for the bottom of a moved target, the target.</summary>
+    private static (int Bottom, int Top) Zone(Dose dose) => dose is { Standard: { } standard, Target.IsOpen: false } ? (Math.Min(dose.Target.Min, standard), standard) : dose.Zone is { IsOpen: false } zone && !dose.Target.IsOpen
         ? (Math.Min(dose.Target.Min, Wide(dose, zone).Top), Wide(dose, zone).Top)
         : Wide(dose, dose.Target);
 

@@ -81,6 +81,11 @@ internal sealed class HarderSteps(ProposalWriter say)
     /// <param name="over">Reps in reserve beyond what was planned.</param>
     public Proposal Raise(int reps, double over = 0)
     {
+        if (say.Dose.Standard is { } standard && say.Context.Harder is { } next)
+        {
+            return NextRung(next, $"The standard of this step, {standard} in every set, is met");
+        }
+
         var here = say.Here;
         var heavier = say.Context.Loads.Where(l => l.SystemKg > here.SystemKg * LeastStepUp).OrderBy(l => l.SystemKg).FirstOrDefault();
         if (heavier.Load is not null && say.Context.Exercise.Strength is { } strength)

@@ -94,6 +94,20 @@ public class LimitsOfProgressTests
     }
 
     [Fact]
+    [Trait("source", "handbook 04, Milestones: train a step until its standard is met in good form without pain, then the next")]
+    public void A_standard_that_every_set_meets_ends_the_step_before_sets_or_loads_are_added()
+    {
+        var dose = Dose(20, 20, rest: 60) with { Standard = 20 };
+        ImmutableArray<(ReachableLoad, double)> loads = [Load(20), Load(21)];
+
+        var met = Next(dose, Sets(2, 20, 20, 20), loads, harder: "archer-push-up");
+        (met.Decision, met.ToExerciseId).ShouldBe((Decision.NextRung, "archer-push-up"));
+        met.Reason.ShouldStartWith("The standard of this step, 20 in every set, is met");
+        Next(dose with { Target = new SetTarget(15, 20) }, Sets(2, 20, 18, 16), loads, harder: "archer-push-up").Dose.Target.ShouldBe(new SetTarget(17, 20));
+        Next(dose, Sets(2, 20, 20, 20), loads).Decision.ShouldBe(Decision.MoreLoad, "no harder step here: a load, as elsewhere");
+    }
+
+    [Fact]
     public void Past_a_full_zone_bottom_and_top_move_together()
     {
         var slow = Dose(6, 9, rest: 90) with { Sets = 4, Tempo = "5-0-1-0" };
@@ -138,11 +152,11 @@ public class LimitsOfProgressTests
         Next(slow, Sets(2, 9, 9, 9), [Load(20)], minutes: 0).Decision.ShouldBe(Decision.Repeat, "it is hard enough");
     }
 
-    private static Proposal Next(Dose dose, ImmutableArray<LoggedSet> sets, ImmutableArray<(ReachableLoad, double)>? loads = null, double? minutes = null) => DoubleProgression.Next(
+    private static Proposal Next(Dose dose, ImmutableArray<LoggedSet> sets, ImmutableArray<(ReachableLoad, double)>? loads = null, double? minutes = null, string? harder = null) => DoubleProgression.Next(
         1,
         new ProgressionContext(
             new HomeExercise { ExerciseId = "dumbbell-floor-press", Name = "Floor press", SetupId = "x", Setup = "x", ExternalKg = 20, Dose = dose },
-            Examples.Exercise("dumbbell-floor-press"), loads ?? [Load(20)], null, null)
+            Examples.Exercise("dumbbell-floor-press"), loads ?? [Load(20)], harder is null ? null : Examples.Exercise(harder), null)
         { MinutesLeft = minutes },
         sets);
 

@@ -3581,6 +3581,8 @@ export interface components {
             sets: number;
             target: components["schemas"]["SetTarget"];
             zone?: null | components["schemas"]["SetTarget"];
+            /** Format: int32 */
+            standard?: null | number;
             /** Format: date */
             decidedAfter?: null | string;
             /** Format: date */
