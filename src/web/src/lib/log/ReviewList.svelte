@@ -6,7 +6,7 @@
   import { trade } from '../trade.svelte';
   import { count, day, inWords, rest, sentence } from '../words';
   import type { LogBook } from './logBook.svelte';
-  import { changes, keyOf, textOf } from './review';
+  import { changes, keyOf, sharedReasons, textOf } from './review';
 
   interface Props {
     book: LogBook;
@@ -28,6 +28,9 @@
   const phase = $derived(
     next?.proposals.find((x) => x.decision === 'new-phase')?.reason.replace(/:.*?\. /, '. '),
   );
+  const shared = $derived(sharedReasons(next?.proposals ?? []));
+  const saidAbove = (x: Proposal): boolean =>
+    shared.some((s) => s.decision === x.decision && s.reason === x.reason);
   const needsWorkbench = ['swap', 'change', 'ease'];
 
   export async function accept(): Promise<void> {
@@ -90,6 +93,11 @@
         <a class="link" href={p('/plans/:id/block', { params: { id: String(book.id) } })}>Open the block</a>
       </p>
     {/if}
+    {#each shared as same (same.decision + same.reason)}
+      <p class="mb-2 border-l-4 border-primary pl-3 text-sm">
+        <b>{sentence(inWords(same.decision))}</b>, {count(same.lines, 'exercise')}: {same.reason}
+      </p>
+    {/each}
     <ul>
       {#each next.proposals as proposal (keyOf(proposal))}
         {@const key = keyOf(proposal)}
@@ -133,18 +141,20 @@
               {#if wrong}<p class="text-[13px] text-error" role="alert">{wrong}</p>{/if}
             </form>
           {/if}
-          <p class="text-sm">
-            {proposal.reason}
-            {#if needsWorkbench.includes(proposal.decision) && book.plan}
-              <a
-                class="link"
-                href={p('/clients/:id/workbench', {
-                  params: { id: String(book.plan.value.clientId) },
-                  search: { plan: book.id, line: proposal.line },
-                })}>See the candidates</a
-              >
-            {/if}
-          </p>
+          {#if !saidAbove(proposal) || needsWorkbench.includes(proposal.decision)}
+            <p class="text-sm">
+              {#if !saidAbove(proposal)}{proposal.reason}{/if}
+              {#if needsWorkbench.includes(proposal.decision) && book.plan}
+                <a
+                  class="link"
+                  href={p('/clients/:id/workbench', {
+                    params: { id: String(book.plan.value.clientId) },
+                    search: { plan: book.id, line: proposal.line },
+                  })}>See the candidates</a
+                >
+              {/if}
+            </p>
+          {/if}
         </li>
       {/each}
     </ul>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { PlanDocument, Proposal } from '../api/types';
-import { accepting, changes, editOf, textOf } from './review';
+import { accepting, changes, editOf, sharedReasons, textOf } from './review';
 
 const proposal = (decision: string, more: Partial<Proposal> = {}): Proposal =>
   ({
@@ -76,7 +76,25 @@ describe('accepting proposals', () => {
     expect(
       ['wait', 'repeat', 'swap', 'change', 'check-form', 'new-phase'].some((d) => changes(proposal(d))),
     ).toBe(false);
+    expect(
+      ['fewer-reps', 'fewer-sets', 'shorter-rest', 'longer-rest'].every((d) => changes(proposal(d))),
+    ).toBe(true);
     expect(editOf(proposal('technique-off')).techniques).toEqual([]);
     expect(textOf(proposal('more-load', { externalKg: 16 }))).toBe('3x9-12 @ 16 kg 2-0-1-0 90 s RIR 2');
+  });
+});
+
+describe('reasons that lines have in common', () => {
+  const rest = proposal('deload', { reason: 'Two hard sessions running.' });
+
+  it('are said once for three lines and more', () => {
+    expect(sharedReasons([rest, proposal('more-reps'), rest, rest])).toEqual([
+      { decision: 'deload', reason: 'Two hard sessions running.', lines: 3 },
+    ]);
+    expect(sharedReasons([rest, rest, proposal('repeat', { reason: rest.reason })])).toEqual([]);
+  });
+
+  it('leave a new phase its own words', () => {
+    expect(sharedReasons(Array.from({ length: 4 }, () => proposal('new-phase')))).toEqual([]);
   });
 });

@@ -12,6 +12,26 @@ const techniquesIn = ({ decision, dose }: Proposal): string[] | null =>
 /** It would change the plan when it is accepted. */
 export const changes = (proposal: Proposal): boolean => !nothingToWrite.includes(proposal.decision);
 
+/** Lines from which on a reason that they have in common is said once, above them. */
+const manyLines = 3;
+
+/** What several lines are told alike: the decision, its reason, and how many. A new phase has words of its own. */
+export interface SharedReason {
+  decision: Proposal['decision'];
+  reason: string;
+  lines: number;
+}
+
+export function sharedReasons(proposals: Proposal[]): SharedReason[] {
+  const shared: SharedReason[] = [];
+  for (const { decision, reason } of proposals.filter((p) => p.decision !== 'new-phase')) {
+    const same = shared.find((s) => s.decision === decision && s.reason === reason);
+    if (same) same.lines++;
+    else shared.push({ decision, reason, lines: 1 });
+  }
+  return shared.filter((s) => s.lines >= manyLines);
+}
+
 /** The edit that a proposal stands for. */
 export function editOf(proposal: Proposal): HomeEdit {
   const { dose } = proposal;
