@@ -149,12 +149,12 @@ public static class DoubleProgression
         var reserve = working.Where(s => s.Rir is not null).Select(s => (double)s.Rir!.Value).DefaultIfEmpty(dose.Rir).Average();
         if (most < bottom && bottom - fewest >= 2)
         {
-            return easier.TechniqueOff(most) ?? easier.TooHeavy(most, fewest, $"{Words.Count(most, "rep")} in the best set, {bottom} wanted: too heavy for now.");
+            return easier.TechniqueOff(most, fewest) ?? easier.TooHeavy(most, fewest, $"{say.Count(most)} in the best set, {bottom} wanted: too heavy for now.");
         }
 
         if (fewest < bottom)
         {
-            var short_ = $"{Words.Count(fewest, "rep")} in the hardest set, {bottom} wanted";
+            var short_ = $"{say.Count(fewest)} in the hardest set, {bottom} wanted";
             var fellOff = bottom - fewest >= 2;
             return history.Stalled ? easier.TooHeavy(most, fewest, $"Flat for {LineHistory.SessionsOfStall} sessions with {short_}: back a little, and up again from there.")
                 : (fellOff ? easier.LongerRest(fewest, short_) : null) ?? easier.Again(fewest, short_, fellOff);

@@ -49,10 +49,12 @@ internal sealed class EasierSteps(ProposalWriter say)
     }
 
     /// <summary>
-    /// Without the technique, or with a shorter one, the reps would be there: it goes before the load does. Null when there is none.
+    /// Without the technique, or with a shorter one, more reps are there: it goes before the load does. Where they are not enough all the
+    /// same, the target comes down to what straight sets will give. Null when there is no technique.
     /// </summary>
     /// <param name="most">Reps of the best set.</param>
-    public Proposal? TechniqueOff(int most)
+    /// <param name="fewest">Reps of the hardest set.</param>
+    public Proposal? TechniqueOff(int most, int fewest)
     {
         var tempo = say.Tempo;
         if (say.Dose.Scheme is not null || say.Dose.Timed || (say.Dose.Techniques.IsEmpty && tempo.Eccentric < ProposalWriter.SlowStep))
@@ -60,13 +62,16 @@ internal sealed class EasierSteps(ProposalWriter say)
             return null;
         }
 
+        double Then(int reps, Tempo plain) => reps * say.Left(plain) / say.Left(tempo);
         var shorter = tempo with { Eccentric = ProposalWriter.SlowStep };
-        var eases = say.Dose.Techniques.Length <= 1 && tempo.Eccentric > ProposalWriter.SlowStep && most * say.Left(shorter) / say.Left(tempo) >= say.Dose.Target.Min;
-        var plain = eases
-            ? say.Dose with { Techniques = [], Instructions = [], Tempo = shorter.ToString() }
-            : say.Dose with { Techniques = [], Instructions = [], Tempo = Tempo.Usual.ToString() };
-        var what = eases ? "three seconds down" : "straight sets again";
-        return say.Make(Decision.TechniqueOff, $"{Words.Count(most, "rep")} in the best set, {say.Dose.Target.Min} wanted: {what} at this load, the rest comes back later.", plain);
+        var eases = say.Dose.Techniques.Length <= 1 && tempo.Eccentric > ProposalWriter.SlowStep && Then(most, shorter) >= say.Dose.Target.Min;
+        var next = eases ? shorter : Tempo.Usual;
+        var (low, high) = ((int)Then(fewest, next), (int)Then(most, next));
+        var plain = say.Dose with { Techniques = [], Instructions = [], Tempo = next.ToString() };
+        var fewer = high < say.Dose.Target.Min && !say.Dose.Target.IsOpen;
+        plain = fewer ? plain with { Target = Done(low, high) } : plain;
+        var what = (eases ? "three seconds down" : "straight sets again") + (fewer ? $", {plain.Target.Min} to {plain.Target.Max} reps" : string.Empty);
+        return say.Make(Decision.TechniqueOff, $"{say.Count(most)} in the best set, {say.Dose.Target.Min} wanted: {what} at this load, the rest comes back later.", plain);
     }
 
     /// <summary>
@@ -90,7 +95,7 @@ internal sealed class EasierSteps(ProposalWriter say)
 
         return say.Context.Easier is { } easier && most * 2 <= say.Dose.Target.Min
             ? say.Make(Decision.StepBack, $"{reason} There is no lighter load here: {easier.Name}, until the reps are there.", say.Dose, flag: true) with { ToExerciseId = easier.Id }
-            : say.Make(Decision.StepBack, $"{reason} There is no lighter load here: as many reps as were done, and up from there{(say.Context.Easier is { } e ? $", or {e.Name}" : string.Empty)}.", say.Dose with { Target = Done(fewest, most) });
+            : say.Make(Decision.StepBack, $"{reason} There is no lighter load here: what was done, and up from there{(say.Context.Easier is { } e ? $", or {e.Name}" : string.Empty)}.", say.Dose with { Target = Done(fewest, most) });
     }
 
     /// <summary>Reps to failure at another system load, from those of the best set here and what it left.</summary>

@@ -54,6 +54,9 @@ internal sealed class ProposalWriter
         }
     }
 
+    /// <summary>So many reps, or seconds of a hold, in words.</summary>
+    public string Count(int reps) => Dose.Timed ? $"{reps} s" : Words.Count(reps, "rep");
+
     /// <summary>Share of reps that a tempo leaves.</summary>
     public double Left(Tempo tempo) => Context.TempoCost?.Of(tempo) ?? 1;
 

@@ -85,6 +85,25 @@ public class LimitsOfProgressTests
     }
 
     [Fact]
+    public void Without_the_technique_the_reps_come_down_as_far_as_straight_sets_need()
+    {
+        // Five down leave .65 of straight reps: 2 and 1 make 3 and 1 of straight sets, far from 13.
+        var slow = Dose(13, 18, rest: 90) with { Tempo = "5-0-1-0", Techniques = ["slow-eccentric-5"] };
+        var next = Next(slow, Sets(0, 2, 1, 1), cost: Trade.Shipped.TempoCost);
+        (next.Decision, next.Dose.Tempo, next.Dose.Target, next.Dose.Zone).ShouldBe((Decision.TechniqueOff, "2-0-1-0", new SetTarget(1, 3), new SetTarget(13, 18)));
+
+        Next(slow, Sets(0, 9, 9, 8), cost: Trade.Shipped.TempoCost).Dose.Target.ShouldBe(new SetTarget(13, 18), "9 make 13");
+    }
+
+    [Fact]
+    public void A_hold_is_told_in_seconds()
+    {
+        var hold = Next(Dose(30, 45, rest: 60) with { Timed = true }, Sets(0, 12, 10, 10));
+        hold.Reason.ShouldStartWith("12 s in the best set, 30 wanted");
+        hold.Dose.Target.ShouldBe(new SetTarget(10, 12));
+    }
+
+    [Fact]
     public void Without_a_lighter_load_the_reps_that_were_done_are_the_start()
     {
         var next = Next(Dose(8, 12, rest: 90), Sets(0, 5, 5, 4), [Load(20)]);
@@ -152,12 +171,12 @@ public class LimitsOfProgressTests
         Next(slow, Sets(2, 9, 9, 9), [Load(20)], minutes: 0).Decision.ShouldBe(Decision.Repeat, "it is hard enough");
     }
 
-    private static Proposal Next(Dose dose, ImmutableArray<LoggedSet> sets, ImmutableArray<(ReachableLoad, double)>? loads = null, double? minutes = null, string? harder = null) => DoubleProgression.Next(
+    private static Proposal Next(Dose dose, ImmutableArray<LoggedSet> sets, ImmutableArray<(ReachableLoad, double)>? loads = null, double? minutes = null, string? harder = null, TempoCost? cost = null) => DoubleProgression.Next(
         1,
         new ProgressionContext(
             new HomeExercise { ExerciseId = "dumbbell-floor-press", Name = "Floor press", SetupId = "x", Setup = "x", ExternalKg = 20, Dose = dose },
             Examples.Exercise("dumbbell-floor-press"), loads ?? [Load(20)], harder is null ? null : Examples.Exercise(harder), null)
-        { MinutesLeft = minutes },
+        { MinutesLeft = minutes, TempoCost = cost },
         sets);
 
     private static (ReachableLoad, double) Load(double kg) => (new ReachableLoad(kg, $"{kg} kg", [$"{kg}"]), kg);
