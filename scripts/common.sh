@@ -41,12 +41,24 @@ need_browser() {
   once chromium "$(date +%s)" bash -c 'apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends chromium fonts-liberation'
 }
 
-server_sources() { fingerprint src/Ingegno.Core src/Ingegno.Storage src/Ingegno.Web data Directory.Build.props Directory.Packages.props global.json .editorconfig; }
+# Folders of the .NET projects that the solution names below the given folders: nobody keeps a list of them by hand.
+projects_below() {
+  local folder
+  for folder in "$@"; do grep -o "Path=\"$folder/[^\"]*" Ingegno.slnx | sed 's/^Path="//; s/\/[^/]*$//'; done
+}
+
+build_settings='Directory.Build.props Directory.Packages.props Ingegno.slnx global.json .editorconfig'
+# Packages are those of the lock files and no others; whoever adds one restores by hand first.
+locked=-p:RestoreLockedMode=true
+# shellcheck disable=SC2046,SC2086 # folders of projects have no spaces
+server_sources() { fingerprint $(projects_below src) data $build_settings; }
+# shellcheck disable=SC2046,SC2086
+dotnet_sources() { fingerprint $(projects_below src tests bench) src/web/api scripts data docs $build_settings; }
 
 build_server() {
   need_dotnet
   [ -f "$server_dll" ] || rm -f "$stamps/server"
-  once server "$(server_sources)" dotnet build src/Ingegno.Web -c Release --nologo -v quiet
+  once server "$(server_sources)" dotnet build src/Ingegno.Web -c Release --nologo -v quiet $locked
 }
 
 build_web() {

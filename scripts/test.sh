@@ -40,7 +40,7 @@ run_dotnet() {
 run_build() {
   local before=$state/openapi.before.json
   cp src/web/api/openapi.json "$before" 2>/dev/null || echo none >"$before"
-  dotnet build Ingegno.slnx -c Release --nologo -v quiet
+  dotnet build Ingegno.slnx -c Release --nologo -v quiet "$locked"
   cmp -s "$before" src/web/api/openapi.json || { echo "src/web/api/openapi.json was stale. It is renewed now: run npm run types -w src/web and commit both."; return 1; }
   count 2 0
 }
@@ -72,8 +72,8 @@ run_browser() {
 need_dotnet
 build_web
 need_browser
-dotnet_print=$(fingerprint src/Ingegno.Core src/Ingegno.Storage src/Ingegno.Web src/web/api tests/Ingegno.Core.Tests tests/Ingegno.Storage.Tests tests/Ingegno.Web.Tests bench data docs Directory.Build.props Directory.Packages.props global.json .editorconfig)
-web_print=$(fingerprint src/web tests/browser .prettierrc.json .prettierignore)
+dotnet_print=$(dotnet_sources)
+web_print=$(fingerprint src/web tests/browser scripts .prettierrc.json .prettierignore)
 part build "$dotnet_print" run_build
 part format "$dotnet_print" run_format
 part contract "$(fingerprint src/web/api src/web/src/lib/api)" run_contract

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
-using Ingegno.Core;
-using Ingegno.Core.Rebuilding;
-using Ingegno.Core.Rebuilding.Choosing;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Making.Rebuilding.Choosing;
 using Ingegno.Core.Tests.Rebuilding.Choosing;
 
 namespace Ingegno.Bench;

@@ -1,10 +1,15 @@
 using System.Collections.Immutable;
-using Ingegno.Core;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Progressing.Blocks;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 using Ingegno.Simulation;
 using Ingegno.Storage;
 
@@ -47,7 +52,7 @@ internal static class ProgressScenarios
             var request = SimulatedClients.Of(seed);
             var trial = new TrainingTrial(Trade.Shipped);
             var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
-            var day = plan.Lines.ToDictionary(l => l.Gym.Line, l => l.Gym.Day);
+            var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
             TrialResult Run(IProgressionPolicy policy) => trial.Run(
                 trial.Plan(request, plan), line => day[line], new SimulatedTrainee(Trade.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed), policy, Today.AddDays(-84), Weeks);
             return (Engine: Run(trial.Engine(request)), Rival: Run(new OneRepMoreEachWeek()));
@@ -68,10 +73,10 @@ internal static class ProgressScenarios
             var plan = plans.Add(coach, client, place, null, new PlanDocument("Week", request, new HomePlan { Lines = [], HardSets = [], Notices = [] }))!.Id;
             var sessions = from week in Enumerable.Range(0, Weeks)
                            from s in Enumerable.Range(0, SessionsPerWeek)
-                           select new SessionRecord(1, Today.AddDays(-(7 * (Weeks - week)) + s), [.. Done.Take(ExercisesPerSession).Select((e, i) => new LoggedExercise(i + 1, e, [.. Sets(noise, week)]))], 8, PlannedSets: 28);
+                           select new SessionRecord(1, Today.AddDays(-(7 * (Weeks - week)) + s), [.. Done.Take(ExercisesPerSession).Select((e, i) => new LoggedExercise(new LineKey(i + 1), e, [.. Sets(noise, week)]))], 8, PlannedSets: 28);
             logs.AddAll(coach, plan, sessions);
             count += Weeks * SessionsPerWeek * ExercisesPerSession * SetsPerExercise;
-            pulses.Put(coach, plan, new PlanPulse(1, Today.AddDays(-3), 60, [.. Done.Select((e, i) => new PulseLine(e, i % 3 == 0 ? Decision.MoreLoad : Decision.MoreReps, "All sets at the top of the zone."))]));
+            pulses.Put(coach, plan, new PlanPulse(1, Today.AddDays(-3), 60, [.. Done.Select((e, i) => new PulseLine(e, i % 3 == 0 ? Decision.MoreLoad : Decision.MoreReps, Reason.Text("All sets at the top of the zone.")))]));
         }
 
         return count;
@@ -88,17 +93,17 @@ internal static class ProgressScenarios
 
     private static int TrendsOf(long coach, long client, LogStore logs) => new Trends(Trade.Shipped).Of(
         new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle, DaysPerWeek = SessionsPerWeek },
-        [.. logs.OfClient(coach, client, Today.AddDays(-182)).Select(s => new PlannedSession(new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort), s.Value.PlannedSets))],
+        [.. logs.OfClient(coach, client, Today.AddDays(-182)).Select(s => new SessionBesidePlan(new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort), s.Value.PlannedSets))],
         Today).Lifts.Length;
 
     private static int Learn(long coach, long client, LogStore logs)
     {
         var sessions = logs.OfClient(coach, client, Today.AddDays(-182)).Select(s => s.Value.AsLogged).ToList();
         var costs = new CostModel(Trade.Shipped).Learn(sessions, Today);
-        return costs.Length + new Core.Strength.StrengthModel(new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle }, Trade.Shipped.Strength).Learn(
+        return costs.Length + new Core.Trainee.Strength.StrengthModel(new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle }, Trade.Shipped.Strength).Learn(
             from session in sessions
             from logged in session.Exercises
-            let seen = Core.Strength.StrengthObservation.Of(session.Day, Trade.Shipped.Catalogue.Get(logged.ExerciseId), Evidence.Of(logged.Sets, costs))
+            let seen = Core.Trainee.Strength.StrengthObservation.Of(session.Day, Trade.Shipped.Catalogue.Get(logged.ExerciseId), Evidence.Of(logged.Sets, costs))
             where seen is not null
             select seen, Trade.Shipped.Catalogue.Find, Today).Length;
     }

@@ -1,8 +1,10 @@
 using System.Collections.Immutable;
-using Ingegno.Core;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Bench;
 

@@ -1,7 +1,8 @@
-using Ingegno.Core.Programs;
-using Ingegno.Core.Programs.Exchange;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Rebuilding;
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Exchange;
 
@@ -13,12 +14,13 @@ public sealed class LogReader(ExerciseNames names)
     public LogPreview Read(byte[] bytes, IEnumerable<HomeLine> lines, DateOnly today)
     {
         var file = SheetFile.Read(bytes);
+        ImmutableArray<Reason> notes = [.. file.Notes.Select(Reason.Text)]; // what the reader of the file said of its bytes
         if (file.Sheets.IsEmpty)
         {
-            return new LogPreview([], [new LogFault(1, "This is no table: a log has a first row of heads such as date, exercise, reps, load kg, rir.")], file.Notes);
+            return new LogPreview([], [new LogFault(1, Reason.Of("log-file.no-table"))], notes);
         }
 
         var preview = new LogTable(names).Read(file.Sheets[0] with { Rows = [.. file.Sheets[0].Rows.Where(r => r.Cells.Any(c => c.Text.Trim().Length > 0))] }, lines, today);
-        return preview with { Notes = [.. file.Notes, .. preview.Notes] };
+        return preview with { Notes = [.. notes, .. preview.Notes] };
     }
 }

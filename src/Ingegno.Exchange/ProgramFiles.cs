@@ -5,7 +5,7 @@ using CsvHelper.Configuration;
 using DocumentFormat.OpenXml;
 using DocumentFormat.OpenXml.Packaging;
 using DocumentFormat.OpenXml.Spreadsheet;
-using Ingegno.Core.Programs.Exchange;
+using Ingegno.Core.Written.Programs.Exchange;
 
 namespace Ingegno.Exchange;
 

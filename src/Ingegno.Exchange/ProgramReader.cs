@@ -1,7 +1,7 @@
 using System.Text.Json;
-using Ingegno.Core;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Programs.Exchange;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Written.Programs.Exchange;
 
 namespace Ingegno.Exchange;
 

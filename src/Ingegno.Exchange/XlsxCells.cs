@@ -1,7 +1,7 @@
 using System.Globalization;
 using DocumentFormat.OpenXml.Packaging;
 using DocumentFormat.OpenXml.Spreadsheet;
-using Ingegno.Core.Programs.Exchange;
+using Ingegno.Core.Written.Programs.Exchange;
 
 namespace Ingegno.Exchange;
 

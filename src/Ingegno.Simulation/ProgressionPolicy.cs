@@ -1,10 +1,12 @@
 using System.Collections.Immutable;
-using Ingegno.Core;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Plans.Decisions;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Simulation;
 
@@ -19,7 +21,7 @@ public interface IProgressionPolicy
 }
 
 /// <summary>An exercise of a simulated plan: its line, and what the progression knows of it.</summary>
-public sealed record PlannedExercise(int Line, ProgressionContext Context)
+public sealed record PlannedExercise(LineKey Line, ProgressionContext Context)
 {
     /// <summary>The exercise as prescribed.</summary>
     public HomeExercise Home => Context.Home;
@@ -40,39 +42,29 @@ public sealed record PlannedExercise(int Line, ProgressionContext Context)
         : Context.Loads.MinBy(l => Math.Abs(l.Load.MassKg - Home.ExternalKg)).SystemKg;
 }
 
-/// <summary>Accepts every proposal of the engine.</summary>
-public sealed class EngineAccepted(NextSession engine, Func<PlannedExercise, string, PlannedExercise?> stepTo, HomePlan? within = null) : IProgressionPolicy
+/// <summary>
+/// Accepts every proposal of the engine, the way a coach does: by the decision that workbench and review take, after which the plan is
+/// built anew. It remembers the plan, so each trial needs one of its own.
+/// </summary>
+/// <param name="trade">The trade.</param>
+/// <param name="request">What the plan at the start was built from.</param>
+/// <param name="keepsMinutes">Proposals keep the days within the client's minutes.</param>
+public sealed class EngineAccepted(Trade trade, RebuildRequest request, bool keepsMinutes = false) : IProgressionPolicy
 {
+    private readonly RebuildEngine _engine = new(trade);
+    private readonly NextSession _next = new(trade);
+    private RebuildRequest _request = request;
+    private HomePlan? _plan;
+
     public string Name => "Engine";
 
     public ImmutableArray<PlannedExercise> NextWeek(ImmutableArray<PlannedExercise> plan, IReadOnlyList<LoggedSession> log, DateOnly today)
     {
-        var proposals = engine.Decide([.. plan.Select(p => (p.Line, p.Context))], log, today, room: Room(plan));
-        if (within is not null && Room(plan) is { } room)
-        {
-            proposals = DayTrim.Apply(proposals, [.. plan.Select(p => (p.Line, p.Home))], line => within.Lines.First(l => l.Gym.Line == line).Role, room);
-        }
-
-        return [.. plan.Zip(proposals, (planned, proposal) =>
-            proposal.ToExerciseId is not { } other ? planned.With(proposal.Dose, proposal.ExternalKg)
-            : stepTo(planned, other) ?? planned)];
-    }
-
-    /// <summary>Minutes that the days have left by now, from those of the plan at the start.</summary>
-    private DayRoom? Room(ImmutableArray<PlannedExercise> plan)
-    {
-        if (within is null || DayRoom.Of(within.Lines, within.Days) is not { } room)
-        {
-            return null;
-        }
-
-        foreach (var line in plan.GroupBy(p => p.Line))
-        {
-            var atStart = within.Lines.First(l => l.Gym.Line == line.Key).Chosen?.Exercises.Sum(e => e.Dose.Minutes) ?? 0;
-            room.Take(line.Key, line.Sum(p => p.Home.Dose.Minutes) - atStart);
-        }
-
-        return room;
+        _plan ??= _engine.Rebuild(_request).Plan;
+        var proposals = _next.Propose(_request.Client, _request.Kit, _plan.Lines, log, today, days: keepsMinutes ? _plan.Days : null);
+        _request = PlanDecisions.Take(_request, _plan.Standing, new AcceptProposals([.. proposals.Where(p => p.Changes).Select(p => p.Accepted)]));
+        _plan = _engine.Rebuild(_request).Plan;
+        return [.. _next.Contexts(_request.Client, _request.Kit, _plan.Lines).Select(c => new PlannedExercise(c.Line, c.Context))];
     }
 }
 

@@ -1,7 +1,9 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Simulation;
 

@@ -1,12 +1,12 @@
 using System.Collections.Immutable;
-using Ingegno.Core;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Strength;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Simulation;
 
@@ -43,7 +43,7 @@ public sealed class SimulatedTrainee
     {
         ArgumentNullException.ThrowIfNull(trade);
         (_trade, _traits, _noise, _assumed) = (trade, traits, new Noise(seed), new ClientStrength(client, trade.Strength));
-        _costs = trade.WithCosts([new LearnedCost(LearnedCost.Rests, traits.RestCost, 0.1, 0, "as made")]);
+        _costs = trade.WithCosts([new LearnedCost(LearnedCost.Rests, traits.RestCost, 0.1, 0, Reason.Text("as made"))]);
     }
 
     /// <summary>True gain over all exercises trained, as a mean share, as it shows in a week: what was built less the fatigue left.</summary>
@@ -58,7 +58,7 @@ public sealed class SimulatedTrainee
     /// <param name="systemKg">System load at its external load, kg; null where load is not the measure.</param>
     /// <param name="share">Share of straight-set reps that tempo and techniques leave.</param>
     /// <param name="week">Week, 0 first.</param>
-    public LoggedExercise Do(int line, HomeExercise home, double? systemKg, double share, int week)
+    public LoggedExercise Do(LineKey line, HomeExercise home, double? systemKg, double share, int week)
     {
         ArgumentNullException.ThrowIfNull(home);
         var exercise = _trade.Catalogue.Get(home.ExerciseId);
@@ -105,7 +105,7 @@ public sealed class SimulatedTrainee
         return sets.ToImmutable();
     }
 
-    /// <summary>Near failure counts, far from it hardly; past thirty reps less (handbook 04).</summary>
+    /// <summary>Near failure counts, far from it hardly; past thirty reps less (docs/trade/prescription).</summary>
     private static double Stimulus(int reps, int left) =>
         (reps < 1 ? 0 : reps > 30 ? 0.4 : reps < 3 ? 0.7 : 1) * (left <= 3 ? 1 : Math.Max(0.1, 1 - (0.18 * (left - 3))));
 

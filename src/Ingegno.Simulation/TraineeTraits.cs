@@ -1,5 +1,5 @@
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Clients;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Simulation;
 

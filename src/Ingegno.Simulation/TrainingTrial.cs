@@ -1,11 +1,11 @@
 using System.Collections.Immutable;
-using Ingegno.Core;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Simulation;
 
@@ -23,7 +23,6 @@ public sealed record TrialResult(
 /// <summary>Lets a simulated trainee train a home plan for some weeks under a policy.</summary>
 public sealed class TrainingTrial(Trade trade)
 {
-    private readonly RebuildEngine _engine = new(trade);
     private readonly NextSession _next = new(trade);
 
     /// <summary>The exercises of a home plan with what the progression knows of them.</summary>
@@ -34,10 +33,10 @@ public sealed class TrainingTrial(Trade trade)
         return [.. _next.Contexts(request.Client, request.Kit, plan.Lines).Select(c => new PlannedExercise(c.Line, c.Context))];
     }
 
-    /// <summary>The engine as a policy: every proposal accepted, steps to other exercises rebuilt.</summary>
+    /// <summary>The engine as a policy: every proposal accepted, for one trial.</summary>
     /// <param name="request">What the plan was built from.</param>
-    /// <param name="within">The plan whose minutes are kept to; null to let the days take what they take.</param>
-    public IProgressionPolicy Engine(RebuildRequest request, HomePlan? within = null) => new EngineAccepted(_next, (planned, other) => StepTo(request, planned, other), within);
+    /// <param name="keepsMinutes">Proposals keep the days within the client's minutes.</param>
+    public IProgressionPolicy Engine(RebuildRequest request, bool keepsMinutes = false) => new EngineAccepted(trade, request, keepsMinutes);
 
     /// <summary>Trains the days of a plan in turn, so many times a week, and lets the policy decide after each week.</summary>
     /// <param name="plan">The plan at the start.</param>
@@ -48,7 +47,7 @@ public sealed class TrainingTrial(Trade trade)
     /// <param name="weeks">How many weeks.</param>
     /// <param name="perWeek">Sessions a week, 1–7; null for each day of the plan once.</param>
     public TrialResult Run(
-        ImmutableArray<PlannedExercise> plan, Func<int, int> days, SimulatedTrainee trainee, IProgressionPolicy policy, DateOnly firstDay, int weeks, int? perWeek = null)
+        ImmutableArray<PlannedExercise> plan, Func<LineKey, int> days, SimulatedTrainee trainee, IProgressionPolicy policy, DateOnly firstDay, int weeks, int? perWeek = null)
     {
         ArgumentNullException.ThrowIfNull(days);
         ArgumentNullException.ThrowIfNull(trainee);
@@ -100,13 +99,4 @@ public sealed class TrainingTrial(Trade trade)
     /// <summary>Effort of a session from what was left in its sets, 1–10.</summary>
     private static int Effort(ImmutableArray<LoggedExercise> done) =>
         Math.Clamp((int)Math.Round(9.4 - done.SelectMany(e => e.Sets).Select(s => (double)(s.Rir ?? 2)).DefaultIfEmpty(2).Average()), 1, 10);
-
-    private PlannedExercise? StepTo(RebuildRequest request, PlannedExercise planned, string exerciseId)
-    {
-        var line = request.GymLines[planned.Line - 1];
-        var rebuilt = _engine.Rebuild(request with { GymLines = [line], Choices = [new CoachChoice(1, exerciseId)], Edits = [] });
-        return rebuilt.Plan.Lines.Length == 1 && rebuilt.Plan.Lines[0].Chosen?.Exercises.FirstOrDefault(e => e.ExerciseId == exerciseId) is not null
-            ? Plan(request, rebuilt.Plan).Where(p => p.Home.ExerciseId == exerciseId).Select(p => p with { Line = planned.Line }).FirstOrDefault()
-            : null;
-    }
 }

@@ -1,8 +1,8 @@
 using System.Globalization;
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core;
-using Ingegno.Core.Progressing.Blocks;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Blocks;
 
 namespace Ingegno.Storage;
 

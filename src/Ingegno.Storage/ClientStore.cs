@@ -1,4 +1,4 @@
-using Ingegno.Core.Clients;
+using Ingegno.Core.Trainee.Clients;
 
 namespace Ingegno.Storage;
 

@@ -1,6 +1,6 @@
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core;
+using Ingegno.Core.Ground.Text;
 using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;

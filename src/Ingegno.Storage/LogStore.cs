@@ -3,8 +3,9 @@ using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Dapper;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Written.Programs;
 using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
@@ -169,7 +170,7 @@ public sealed class LogStore(Database database, TimeProvider clock)
                 {
                     coachId,
                     id,
-                    exercise.Line,
+                    Line = exercise.Line.Value,
                     exercise.ExerciseId,
                     number = i + 1,
                     s.Reps,
@@ -206,7 +207,7 @@ public sealed class LogStore(Database database, TimeProvider clock)
     private static SessionRecord ToRecord(SessionRow row, IEnumerable<SetRow> sets) => new(
         (int)row.PlanVersion,
         DateOnly.ParseExact(row.PerformedOn, "O", CultureInfo.InvariantCulture),
-        [.. sets.GroupBy(s => (s.Line, s.ExerciseId)).Select(g => new LoggedExercise((int)g.Key.Line, g.Key.ExerciseId, [.. g.Select(ToSet)]))],
+        [.. sets.GroupBy(s => (s.Line, s.ExerciseId)).Select(g => new LoggedExercise(new LineKey((int)g.Key.Line), g.Key.ExerciseId, [.. g.Select(ToSet)]))],
         (int?)row.Effort,
         (int?)row.Minutes,
         row.Note,

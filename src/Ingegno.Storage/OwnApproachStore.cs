@@ -1,4 +1,4 @@
-using Ingegno.Core.Prescribing;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Storage;
 

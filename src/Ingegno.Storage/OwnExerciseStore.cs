@@ -1,4 +1,4 @@
-using Ingegno.Core.Catalogue;
+using Ingegno.Core.Knowledge.Catalogue;
 
 namespace Ingegno.Storage;
 

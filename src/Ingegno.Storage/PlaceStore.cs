@@ -1,5 +1,5 @@
 using Dapper;
-using Ingegno.Core.Kit;
+using Ingegno.Core.AtHome.Kit;
 
 namespace Ingegno.Storage;
 

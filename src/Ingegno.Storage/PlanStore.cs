@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Written.Plans;
 using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;

@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Following;
 
 namespace Ingegno.Storage;
 

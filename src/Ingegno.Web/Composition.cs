@@ -1,12 +1,16 @@
 using System.Reflection;
 using System.Threading.RateLimiting;
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Progressing.Blocks;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.KeepingOn.Ladders;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Language;
 using Ingegno.Storage;
 using Ingegno.Web.Demo;
 using Ingegno.Web.Devices;
@@ -59,11 +63,16 @@ public static class Composition
         services.AddValidatorsFromAssemblyContaining<IngegnoOptions>(ServiceLifetime.Singleton);
 
         AddSignIn(services);
-        services.ConfigureHttpJsonOptions(json => TradeJson.Apply(json.SerializerOptions));
+        services.AddSingleton(Phrasebook.English);
+        services.ConfigureHttpJsonOptions(json =>
+        {
+            TradeJson.Apply(json.SerializerOptions);
+            json.SerializerOptions.Converters.Add(new SpokenReasons(Phrasebook.English));
+        });
         services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
         services.AddProblemDetails();
         services.AddExceptionHandler<ProblemHandler>();
-        services.AddOpenApi(openApi => openApi.AddSchemaTransformer<RequiredInAnswers>());
+        services.AddOpenApi(openApi => openApi.AddSchemaTransformer<RequiredInAnswers>().AddSchemaTransformer<WrittenTypes>());
     }
 
     public static void UseIngegno(this WebApplication app)
@@ -103,6 +112,7 @@ public static class Composition
         api.MapGymWeeks();
         api.MapPrograms();
         api.MapRebuild();
+        api.MapDecisions();
         api.MapPlanCheck();
         api.MapBuyNext();
         api.MapPlans();

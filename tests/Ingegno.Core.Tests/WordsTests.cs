@@ -1,4 +1,5 @@
-using Ingegno.Core.Catalogue;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
 
 namespace Ingegno.Core.Tests;
 

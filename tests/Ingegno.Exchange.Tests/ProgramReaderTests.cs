@@ -4,8 +4,8 @@ using CsCheck;
 using DocumentFormat.OpenXml;
 using DocumentFormat.OpenXml.Packaging;
 using DocumentFormat.OpenXml.Spreadsheet;
-using Ingegno.Core;
-using Ingegno.Core.Programs.Exchange;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Programs.Exchange;
 
 namespace Ingegno.Exchange.Tests;
 

@@ -1,4 +1,5 @@
-using Ingegno.Core.Progressing.Blocks;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Blocks;
 
 namespace Ingegno.Storage.Tests;
 
@@ -69,5 +70,5 @@ public sealed class BlockStoreTests : IDisposable
     }
 
     private static BlockRecord Block(DateOnly starts) =>
-        new(new BlockSetup { Starts = starts, Phases = [new BlockPhase("Mirror", 5)], LighterWeeks = [5] }, new Block([], ["a remark"]));
+        new(new BlockSetup { Starts = starts, Phases = [new BlockPhase("Mirror", 5)], LighterWeeks = [5] }, new Block([], [Reason.Text("a remark")]));
 }

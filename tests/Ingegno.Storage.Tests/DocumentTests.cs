@@ -1,4 +1,4 @@
-using Ingegno.Core.Kit;
+using Ingegno.Core.AtHome.Kit;
 
 namespace Ingegno.Storage.Tests;
 

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Storage.Tests;
 
@@ -53,7 +54,7 @@ public sealed class PlanTests : IDisposable
     {
         var plan = _db.AddPlan();
         ImmutableArray<LoggedSet> sets = [new LoggedSet { Reps = 8, LoadKg = 20, Rir = 2, Pain = 3, PainJoint = Joint.LowBack }, new LoggedSet { Reps = 7 }];
-        var session = new SessionRecord(1, new DateOnly(2026, 11, 20), [new LoggedExercise(1, "push-up", sets)], 8, 45, "slept badly");
+        var session = new SessionRecord(1, new DateOnly(2026, 11, 20), [new LoggedExercise(new LineKey(1), "push-up", sets)], 8, 45, "slept badly");
 
         var id = _db.Logs.Add(_db.Coach, plan.Id, session)!.Value;
 
@@ -69,13 +70,13 @@ public sealed class PlanTests : IDisposable
     {
         var plan = _db.AddPlan();
         var set = new LoggedSet { Reps = 8, Rir = 2, Sharp = true, Stamp = new SetStamp(51.2, 0.65, 8, 2) { RestSeconds = 90, Technique = "slow-eccentric" } };
-        var session = new SessionRecord(1, new DateOnly(2026, 11, 20), [new LoggedExercise(1, "push-up", [set])], PlannedSets: 14, Source: "file");
+        var session = new SessionRecord(1, new DateOnly(2026, 11, 20), [new LoggedExercise(new LineKey(1), "push-up", [set])], PlannedSets: 14, Source: "file");
         var id = _db.Logs.AddAll(_db.Coach, plan.Id, [session])!.Single();
 
         var saved = _db.Logs.List(_db.Coach, plan.Id).Single();
         saved.Value.Exercises[0].Sets.ShouldBe([set]);
         (saved.Value.PlannedSets, saved.Value.Source).ShouldBe((14, "file"));
-        var better = session with { Exercises = [new LoggedExercise(1, "push-up", [set with { Reps = 9 }, set])] };
+        var better = session with { Exercises = [new LoggedExercise(new LineKey(1), "push-up", [set with { Reps = 9 }, set])] };
         _db.Logs.Update(_db.Coach, plan.Id, id, saved.Revision, better).Outcome.ShouldBe(WriteOutcome.Done);
         _db.Logs.Update(_db.Coach, plan.Id, id, saved.Revision, session).Outcome.ShouldBe(WriteOutcome.Conflict);
         _db.Logs.Update(_db.Other, plan.Id, id, 2, session).Outcome.ShouldBe(WriteOutcome.NotFound);
@@ -87,7 +88,7 @@ public sealed class PlanTests : IDisposable
     {
         var plan = _db.AddPlan();
         var other = _db.Plans.Add(_db.Coach, plan.Value.ClientId, null, null, TestDatabase.Plan("Day 2"))!;
-        SessionRecord On(int day) => new(1, new DateOnly(2026, 11, day), [new LoggedExercise(1, "push-up", [new LoggedSet { Reps = day }])]);
+        SessionRecord On(int day) => new(1, new DateOnly(2026, 11, day), [new LoggedExercise(new LineKey(1), "push-up", [new LoggedSet { Reps = day }])]);
         _db.Logs.AddAll(_db.Coach, plan.Id, [On(1), On(10)]);
         _db.Logs.Add(_db.Coach, other.Id, On(12));
         _db.Logs.AddAll(_db.Coach, plan.Id, [On(13), On(14) with { PlanVersion = 9 }]).ShouldBeNull("all or none");

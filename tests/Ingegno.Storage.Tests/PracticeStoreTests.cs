@@ -1,4 +1,5 @@
-using Ingegno.Core;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Storage.Tests;
 

@@ -1,5 +1,8 @@
-using Ingegno.Core.Kit;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Storage;
 
 namespace Ingegno.Storage.Tests;
@@ -7,7 +10,7 @@ namespace Ingegno.Storage.Tests;
 /// <summary>What the roster reads at once: places without their kit, and the pulses of plans.</summary>
 public sealed class RosterTests : IDisposable
 {
-    private static readonly PlanPulse Pulse = new(1, new DateOnly(2026, 11, 20), 4, [new PulseLine("Push-up", Decision.Swap, "Pain 6 of 10.", 6, Core.Catalogue.Joint.Wrist, true)]);
+    private static readonly PlanPulse Pulse = new(1, new DateOnly(2026, 11, 20), 4, [new PulseLine("Push-up", Decision.Swap, Reason.Text("Pain 6 of 10."), 6, Core.Ground.Body.Joint.Wrist, true)]);
 
     private readonly TestDatabase _db = new();
 

@@ -1,7 +1,9 @@
 using Dapper;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Storage.Tests;
 
@@ -49,7 +51,7 @@ public sealed class TestDatabase : IDisposable
             Kit = new PlaceKit { Name = "Flat" },
             GymLines = ["Bench press 4x8", "Back squat 4x6"],
         };
-        return new PlanDocument(title, request, new RebuildEngine(Core.Trade.Shipped).Rebuild(request).Plan);
+        return new PlanDocument(title, request, new RebuildEngine(Core.Knowledge.TradeData.Trade.Shipped).Rebuild(request).Plan);
     }
 
     public long AddClient() => Clients.Add(Coach, Client()).Id;

@@ -1,7 +1,7 @@
 using System.Net;
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using Ingegno.Core;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Web.Tests;
 

@@ -92,7 +92,7 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
     {
         var browser = await server.SignedIn();
         var jump = await LoggedPlan.Answer(await browser.Post("/api/v1/jump", new { fromKg = 40, toKg = 50, wantedReps = 8, curve = "middle" }));
-        jump.GetProperty("repsNow").GetInt32().ShouldBe(18, "handbook 05");
+        jump.GetProperty("repsNow").GetInt32().ShouldBe(18, "docs/trade/progression");
         jump.GetProperty("neededKg").GetDouble().ShouldBe(63.3);
         (await LoggedPlan.Answer(await browser.Post("/api/v1/jump", new { fromKg = 40, toKg = 80, wantedReps = 8, formula = "epley" }))).GetProperty("advice").GetString()!.ShouldContain("rungs between");
         object Request(object client, object? edit = null) => new { client, kit = new { name = "Home", items = Array.Empty<object>() }, gymLines = new[] { "Push-up 3x8" }, edits = edit is null ? Array.Empty<object>() : [edit] };

@@ -2,7 +2,8 @@ using System.Net;
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using Ingegno.Core;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Web.Tests;
 

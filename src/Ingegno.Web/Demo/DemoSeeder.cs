@@ -1,10 +1,12 @@
 using System.Collections.Immutable;
 using System.Text.Json;
-using Ingegno.Core;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Progressing.Blocks;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Written.Plans;
 using Ingegno.Simulation;
 using Ingegno.Storage;
 using Ingegno.Web.Features;
@@ -95,10 +97,10 @@ public sealed class DemoSeeder(
     {
         var (trial, document) = (new TrainingTrial(Trade.Shipped), plan.Value.Document);
         var request = document.Request;
-        var day = document.Plan.Lines.ToDictionary(l => l.Gym.Line, l => l.Gym.Day);
+        var day = document.Plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
         var first = DateOnly.FromDateTime(clock.GetUtcNow().Date).AddDays(-7 * history.Weeks);
         var done = trial.Run(
-            trial.Plan(request, document.Plan), line => day[line], new SimulatedTrainee(Trade.Shipped, request.Client, history.Traits, history.Seed), trial.Engine(request, document.Plan), first,
+            trial.Plan(request, document.Plan), line => day[line], new SimulatedTrainee(Trade.Shipped, request.Client, history.Traits, history.Seed), trial.Engine(request, keepsMinutes: true), first,
             history.Weeks, request.Client.DaysPerWeek);
         var sets = document.Plan.Lines.GroupBy(l => l.Gym.Day).ToDictionary(g => g.Key, g => g.Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0));
         logs.AddAll(coach, plan.Id, done.Log.Select(s => new SessionRecord(1, s.Day, s.Exercises, s.Effort, 40 + (s.Effort ?? 7), PlannedSets: sets[day[s.Exercises[0].Line]])));
@@ -120,7 +122,7 @@ public sealed class DemoSeeder(
         {
             var then = request with
             {
-                Choices = [.. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Line, Candidate(l, trained)))],
+                Choices = [.. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Key, Candidate(l, trained)))],
                 Edits = [.. trained.Select(t => HomeEdit.Of(t.Line, t.Home.ExerciseId, t.Home.Dose, t.Home.ExternalKg))],
             };
             var taught = log.Taught(coach, plan.Value.ClientId, then);
@@ -141,7 +143,7 @@ public sealed class DemoSeeder(
     /// <summary>The candidate of a line with the exercises that were trained in their places.</summary>
     private static string Candidate(HomeLine line, ImmutableArray<PlannedExercise> trained)
     {
-        var now = trained.Where(p => p.Line == line.Gym.Line).Select(p => p.Home.ExerciseId).ToList();
+        var now = trained.Where(p => p.Line == line.Gym.Key).Select(p => p.Home.ExerciseId).ToList();
         return now.Count == line.Chosen!.Exercises.Length ? string.Join('+', now) : line.Chosen.Id;
     }
 }

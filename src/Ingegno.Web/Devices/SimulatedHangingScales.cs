@@ -1,6 +1,6 @@
 using System.Runtime.CompilerServices;
-using Ingegno.Core;
-using Ingegno.Core.Loading.Bands;
+using Ingegno.Core.AtHome.Loading.Bands;
+using Ingegno.Core.Ground.Quantities;
 
 namespace Ingegno.Web.Devices;
 

@@ -1,9 +1,11 @@
 using System.Collections.Immutable;
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Loading.Bands;
-using Ingegno.Core.Strength;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.AtHome.Loading.Bands;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Strength;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 

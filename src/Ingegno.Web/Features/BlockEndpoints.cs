@@ -1,9 +1,11 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Progressing.Blocks;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Language;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -17,7 +19,8 @@ namespace Ingegno.Web.Features;
 /// <param name="Setup">The block as the coach has it so far; null to propose one.</param>
 /// <param name="Block">The block that is changed; null for a new one.</param>
 /// <param name="Approach">Approach whose phases are laid out; null for that of the plan.</param>
-public sealed record BlockQuestion(DateOnly Starts, int? Weeks = null, DateOnly? EventOn = null, BlockSetup? Setup = null, long? Block = null, string? Approach = null);
+/// <param name="Phases">Phases in place of those that the block has; null to leave them.</param>
+public sealed record BlockQuestion(DateOnly Starts, int? Weeks = null, DateOnly? EventOn = null, BlockSetup? Setup = null, long? Block = null, string? Approach = null, ImmutableArray<BlockPhase>? Phases = null);
 
 /// <summary>A block that is not kept yet.</summary>
 public sealed record BlockDraft(BlockSetup Setup, Block Block);
@@ -77,9 +80,6 @@ public static class BlockEndpoints
 {
     private const string What = "block";
 
-    /// <summary>Farthest start ahead, days.</summary>
-    private const int FarthestStart = 366;
-
     public static void MapBlocks(this IEndpointRouteBuilder api)
     {
         var blocks = api.MapGroup("/plans/{planId:long}").WithTags("blocks");
@@ -116,7 +116,7 @@ public static class BlockEndpoints
     }
 
     /// <summary>A block as it would be. Nothing is stored.</summary>
-    private static Results<Ok<BlockDraft>, ProblemHttpResult> Draft(long planId, BlockQuestion question, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, Trade trade)
+    private static Results<Ok<BlockDraft>, ProblemHttpResult> Draft(long planId, BlockQuestion question, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, Trade trade, Phrasebook words)
     {
         if (plans.Find(user.CoachId(), planId) is not { } plan)
         {
@@ -124,12 +124,13 @@ public static class BlockEndpoints
         }
 
         var setup = question.Setup ?? of.Propose(plan.Value, question.Starts, question.Weeks, question.EventOn, question.Approach);
+        setup = question.Phases is { IsDefault: false } phases ? BlockShape.WithPhases(setup, phases) : setup;
         var present = question.Block is { } id ? blocks.Find(user.CoachId(), planId, id)?.Value : null;
-        var fault = present is null ? Fault(setup, trade, of) : Changed(present.Setup, setup, trade, of);
+        var fault = Fault(setup, present?.Setup, trade, of, words);
         return fault ?? (Results<Ok<BlockDraft>, ProblemHttpResult>)TypedResults.Ok(new BlockDraft(setup, of.Lay(plan.Value, setup, present?.Block)));
     }
 
-    private static Results<Ok<BlockView>, ProblemHttpResult> Add(long planId, NewBlock block, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, Trade trade)
+    private static Results<Ok<BlockView>, ProblemHttpResult> Add(long planId, NewBlock block, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, Trade trade, Phrasebook words)
     {
         var coach = user.CoachId();
         if (plans.Find(coach, planId) is not { } plan)
@@ -137,7 +138,7 @@ public static class BlockEndpoints
             return Problems.NotFound("plan");
         }
 
-        if (Fault(block.Setup, trade, of) is { } fault)
+        if (Fault(block.Setup, null, trade, of, words) is { } fault)
         {
             return fault;
         }
@@ -154,7 +155,7 @@ public static class BlockEndpoints
 
     /// <summary>Changes a block; its weeks that are past stand as they were planned.</summary>
     private static Results<Ok<BlockView>, ProblemHttpResult> Update(
-        long planId, long blockId, Change<BlockSetup> change, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, Trade trade)
+        long planId, long blockId, Change<BlockSetup> change, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, Trade trade, Phrasebook words)
     {
         var coach = user.CoachId();
         if (plans.Find(coach, planId) is not { } plan || blocks.Find(coach, planId, blockId) is not { } present)
@@ -162,7 +163,7 @@ public static class BlockEndpoints
             return Problems.NotFound(What);
         }
 
-        if (Changed(present.Value.Setup, change.Value, trade, of) is { } fault)
+        if (Fault(change.Value, present.Value.Setup, trade, of, words) is { } fault)
         {
             return fault;
         }
@@ -215,22 +216,6 @@ public static class BlockEndpoints
         return PlanEndpoints.Followed(coach, planId, plans.Save(coach, planId, take.PlanRevision, $"week {take.Week} of the block", document), of).ToResult("plan");
     }
 
-    private static ProblemHttpResult? Fault(BlockSetup setup, Trade trade, PlanBlocks of) =>
-        setup.Starts.DayNumber - of.Today.DayNumber is <= -7 or > FarthestStart ? Problems.Invalid("starts", "A block starts in the week that runs, or within a year.")
-        : BlockShape.Faults(setup, trade.Blocks, trade) is [var first, ..] ? Problems.Invalid("setup", first)
-        : null;
-
-    /// <summary>What is past cannot be moved.</summary>
-    private static ProblemHttpResult? Changed(BlockSetup before, BlockSetup after, Trade trade, PlanBlocks of)
-    {
-        if (before.Starts > of.Today)
-        {
-            return Fault(after, trade, of);
-        }
-
-        return after.Starts != before.Starts ? Problems.Invalid("starts", "The block has begun, so its start stays. End it and start a new one instead.")
-            : BlockShape.Faults(after, trade.Blocks, trade) is [var first, ..] ? Problems.Invalid("setup", first)
-            : after.Weeks < Math.Min(before.WeekOf(of.Today), before.Weeks) ? Problems.Invalid("phases", $"Week {before.WeekOf(of.Today)} runs already: the block cannot be shorter than that.")
-            : null;
-    }
+    private static ProblemHttpResult? Fault(BlockSetup setup, BlockSetup? before, Trade trade, PlanBlocks of, Phrasebook words) =>
+        BlockShape.Fault(setup, before, of.Today, trade.Blocks, trade) is { } found ? Problems.Invalid(found.Part, words.Say(found.Fault)) : null;
 }

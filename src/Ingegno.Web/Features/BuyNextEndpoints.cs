@@ -1,8 +1,9 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Written.Plans;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;

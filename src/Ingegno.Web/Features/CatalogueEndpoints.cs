@@ -1,8 +1,11 @@
 using System.Collections.Immutable;
-using Ingegno.Core;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Loading.Bands;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading.Bands;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Web.Features;
@@ -26,7 +29,9 @@ public sealed record TradeSummary(
     ImmutableArray<AnchorSummary> Anchors,
     ImmutableArray<string> Techniques,
     ImmutableArray<ApproachSummary> Approaches,
-    ImmutableArray<TechniqueStep> TechniqueSteps);
+    ImmutableArray<TechniqueStep> TechniqueSteps,
+    ImmutableDictionary<string, ImmutableArray<string>> Vocabulary,
+    ImmutableDictionary<string, int> SkillCeilings);
 
 /// <summary>A technique step to choose.</summary>
 public sealed record TechniqueStep(string Id, string Of, string Label, string How, double RepsLeft, string? Caution);
@@ -55,7 +60,29 @@ public static class CatalogueEndpoints
         [.. trade.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))],
         [.. trade.Techniques.OrderBy(t => t.Order).Select(t => t.Of).Distinct()],
         [.. trade.Approaches.Select(a => new ApproachSummary(a.Id, a.Name, a.Idea, a.Against, a.Conditioning, [.. a.Phases.Select(p => p.Name)]))],
-        [.. trade.Techniques.OrderBy(t => t.Order).Select(t => new TechniqueStep(t.Id, t.Of, t.Label, t.How, t.RepsLeft, t.Caution))]));
+        [.. trade.Techniques.OrderBy(t => t.Order).Select(t => new TechniqueStep(t.Id, t.Of, t.Label, t.How, t.RepsLeft, t.Caution))],
+        Vocabulary,
+        Enum.GetValues<Level>().ToImmutableDictionary(WordOf, CandidateFilter.SkillCeiling)));
+
+    /// <summary>Words of the catalogue's schema that an exercise is described with.</summary>
+    private static ImmutableDictionary<string, ImmutableArray<string>> Vocabulary { get; } = new Dictionary<string, ImmutableArray<string>>
+    {
+        ["pattern"] = Words<MovementPattern>(),
+        ["plane"] = Words<Plane>(),
+        ["structure"] = Words<ExerciseStructure>(),
+        ["sides"] = Words<Sides>(),
+        ["chain"] = Words<Chain>(),
+        ["profile"] = Words<Profile>(),
+        ["measure"] = Words<Measure>(),
+        ["muscles"] = Words<Muscle>(),
+        ["joints"] = Words<Joint>(),
+    }.ToImmutableDictionary();
+
+    private static ImmutableArray<string> Words<T>()
+        where T : struct, Enum => [.. Enum.GetValues<T>().Distinct().Select(WordOf)];
+
+    private static string WordOf<T>(T value)
+        where T : struct, Enum => Term.For(value).Word;
 
     private static ImmutableArray<BandSetup> BandSetups(Exercise exercise) =>
         [.. exercise.Setups.Where(s => s.Load.Band is not null).Select(s => new BandSetup(s.Id, s.Text.Replace("{load}", "the band", StringComparison.Ordinal).Replace("{anchor}", "an anchor", StringComparison.Ordinal), s.Load.Band!.Rig))];

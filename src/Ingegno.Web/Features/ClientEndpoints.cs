@@ -1,8 +1,9 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -55,13 +56,13 @@ public sealed class ClientProfileValidator : AbstractValidator<ClientProfile>
         {
             lift.RuleFor(l => l.OneRepMaxKg).GreaterThan(0).LessThanOrEqualTo(1000).WithMessage("A learnt lift lies above 0 and at most at 1,000 kg.");
             lift.RuleFor(l => l.Spread).GreaterThan(0).LessThanOrEqualTo(1).WithMessage("A spread lies above 0 and at most at 1.");
-            lift.RuleFor(l => l.RestsOn).NotNull().MaximumLength(200).WithMessage("What a lift rests on takes at most 200 characters.");
+            lift.RuleFor(l => l.RestsOn).Must(r => r is not null && r["text"] is not string { Length: > 200 }).WithMessage("What a lift rests on takes at most 200 characters.");
         });
         RuleForEach(c => c.KnownLifts).ChildRules(lift =>
         {
             lift.RuleFor(l => l.LoadKg).GreaterThan(0).LessThanOrEqualTo(500).WithMessage("A known lift lies above 0 and at most at 500 kg.");
             lift.RuleFor(l => l.Reps).InclusiveBetween(1, 20).WithMessage("A known lift has 1 to 20 reps; more say little about strength.");
-            lift.RuleFor(l => l.Anchor).Must(a => Core.Trade.Shipped.Strength.Find(a) is not null).WithMessage("That lift is not one of the anchor lifts.");
+            lift.RuleFor(l => l.Anchor).Must(a => Trade.Shipped.Strength.Find(a) is not null).WithMessage("That lift is not one of the anchor lifts.");
         });
     }
 }
@@ -104,7 +105,7 @@ public static class ClientEndpoints
         var here = places.AtAGlance(coach);
         var pulse = pulses.All(coach);
         var ends = blocks.Ends(coach);
-        return TypedResults.Ok<IReadOnlyList<RosterRow>>([.. clients.List(coach).Select(Row)]);
+        return TypedResults.Ok<IReadOnlyList<RosterRow>>([.. clients.List(coach).Select(Row).OrderBy(r => Attention.Urgency(r.Attention)).ThenBy(r => r.Client.Name, StringComparer.OrdinalIgnoreCase)]);
 
         RosterRow Row(Saved<ClientRecord> client)
         {

@@ -1,9 +1,12 @@
 using System.Collections.Immutable;
-using Ingegno.Core;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Rebuilding;
-using Ingegno.Core.Strength;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
 using Ingegno.Storage;
 
 namespace Ingegno.Web.Features;
@@ -88,15 +91,6 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
     {
         ArgumentNullException.ThrowIfNull(trained);
         return new LogStamps(trade, trained.Request.Client, trained.Request.Kit, trained.Plan.Lines);
-    }
-
-    /// <summary>Sets that the plan has on the day to which most of the exercises belong; null when none does.</summary>
-    public static int? PlannedSets(PlanDocument trained, ImmutableArray<LoggedExercise> exercises)
-    {
-        ArgumentNullException.ThrowIfNull(trained);
-        var lines = exercises.Select(e => e.Line).ToHashSet();
-        var day = trained.Plan.Lines.Where(l => lines.Contains(l.Gym.Line)).GroupBy(l => l.Gym.Day).MaxBy(g => g.Count());
-        return day is null ? null : trained.Plan.Lines.Where(l => l.Gym.Day == day.Key).Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0);
     }
 
     /// <summary>Works out anew what the roster shows of a plan.</summary>

@@ -1,8 +1,8 @@
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Written.Programs;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -16,7 +16,7 @@ public sealed record ShorthandText(string Text);
 /// <param name="Text">Shorthand, whole or in part.</param>
 /// <param name="Line">Line of the gym text.</param>
 /// <param name="ExerciseId">Home exercise of the cell.</param>
-public sealed record DoseText(string Text, int Line, string ExerciseId);
+public sealed record DoseText(string Text, LineKey Line, string ExerciseId);
 
 public sealed class DoseTextValidator : AbstractValidator<DoseText>
 {

@@ -1,8 +1,8 @@
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Matching;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Trainee.Clients;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 

@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Loading.Packing;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading.Packing;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 

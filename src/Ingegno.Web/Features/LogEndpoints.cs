@@ -1,8 +1,12 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Programs;
 using Ingegno.Exchange;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -15,7 +19,12 @@ namespace Ingegno.Web.Features;
 /// <param name="BasedOn">Day of the session it rests on; null when nothing is logged yet.</param>
 /// <param name="Proposals">One per home exercise.</param>
 /// <param name="Aside">Logged exercises that no line of the plan answers to now.</param>
-public sealed record NextProposals(DateOnly? BasedOn, ImmutableArray<Proposal> Proposals, ImmutableArray<SetAside> Aside);
+/// <param name="Phase">What is said once of a phase that starts; null when none does.</param>
+/// <param name="AsPlanned">What doing each exercise as planned would read.</param>
+public sealed record NextProposals(DateOnly? BasedOn, ImmutableArray<Proposal> Proposals, ImmutableArray<SetAside> Aside, Reason? Phase, ImmutableArray<PlannedEntry> AsPlanned);
+
+/// <summary>What doing an exercise as planned would read in the log.</summary>
+public sealed record PlannedEntry(LineKey Line, string ExerciseId, string Text);
 
 /// <summary>Sets of an exercise as they were typed.</summary>
 public sealed record SetsText(string Text);
@@ -124,7 +133,7 @@ public static class LogEndpoints
             return TypedResults.Ok(new LogAnswer(null, doubts));
         }
 
-        var stamped = session with { Exercises = log.Stamped(trained, session.Exercises), PlannedSets = ClientLog.PlannedSets(trained, session.Exercises), Source = session.Source == "file" ? "file" : "typed" };
+        var stamped = session with { Exercises = log.Stamped(trained, session.Exercises), PlannedSets = PlannedSets.Of(trained.Plan, session.Exercises), Source = session.Source == "file" ? "file" : "typed" };
         if (logs.Add(coach, planId, stamped) is not { } id)
         {
             return Problems.NotFound("plan version");
@@ -201,7 +210,7 @@ public static class LogEndpoints
         }
 
         var records = file.Sessions.Select(s => new SessionRecord(
-            plan.Value.Version, s.Day, log.Stamped(plan.Value.Document, s.Exercises.IsDefault ? [] : s.Exercises), s.Effort, PlannedSets: ClientLog.PlannedSets(plan.Value.Document, s.Exercises.IsDefault ? [] : s.Exercises), Source: "file")).ToList();
+            plan.Value.Version, s.Day, log.Stamped(plan.Value.Document, s.Exercises.IsDefault ? [] : s.Exercises), s.Effort, PlannedSets: PlannedSets.Of(plan.Value.Document.Plan, s.Exercises.IsDefault ? [] : s.Exercises), Source: "file")).ToList();
         var validator = new SessionRecordValidator();
         if (records.Select(r => validator.Validate(r)).FirstOrDefault(v => !v.IsValid) is { } wrong)
         {
@@ -221,6 +230,9 @@ public static class LogEndpoints
         }
 
         var (proposals, matched) = log.Review(user.CoachId(), planId, plan.Value);
-        return TypedResults.Ok(new NextProposals(matched.Sessions.IsEmpty ? null : matched.Sessions.Max(s => s.Day), proposals, matched.Aside));
+        return TypedResults.Ok(new NextProposals(matched.Sessions.IsEmpty ? null : matched.Sessions.Max(s => s.Day), proposals, matched.Aside, BlockGuide.PhaseOnce(proposals),
+            [.. from line in plan.Value.Document.Plan.Lines
+                from home in line.Chosen?.Exercises ?? []
+                select new PlannedEntry(line.Gym.Key, home.ExerciseId, LogShorthand.AsPlanned(home))]));
     }
 }

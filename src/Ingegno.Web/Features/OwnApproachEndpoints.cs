@@ -1,6 +1,6 @@
 using System.Security.Claims;
-using Ingegno.Core;
-using Ingegno.Core.Prescribing;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Practice;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;

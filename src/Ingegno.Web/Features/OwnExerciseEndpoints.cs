@@ -1,7 +1,8 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
-using Ingegno.Core;
-using Ingegno.Core.Catalogue;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Practice;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;

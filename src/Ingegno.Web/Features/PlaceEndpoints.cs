@@ -1,7 +1,7 @@
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Kit;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;

@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
-using Ingegno.Core;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Progressing.Blocks;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Plans;
 using Ingegno.Storage;
 
 namespace Ingegno.Web.Features;

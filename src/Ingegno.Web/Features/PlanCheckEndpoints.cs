@@ -1,9 +1,11 @@
 using System.Collections.Immutable;
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Auditing;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Programs;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Auditing;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -19,7 +21,7 @@ public sealed record PlanToCheck(ClientProfile Client, string Text);
 /// <param name="Findings">What was found, the gravest first.</param>
 /// <param name="Errors">Lines that could not be read.</param>
 /// <param name="Lines">Lines that were checked.</param>
-public sealed record CheckedPlan(string Verdict, ImmutableArray<Finding> Findings, ImmutableArray<ShorthandError> Errors, int Lines);
+public sealed record CheckedPlan(Reason Verdict, ImmutableArray<Finding> Findings, ImmutableArray<ShorthandError> Errors, int Lines);
 
 public sealed class PlanToCheckValidator : AbstractValidator<PlanToCheck>
 {
@@ -40,7 +42,7 @@ public static class PlanCheckEndpoints
     {
         var read = new ShorthandParser(trade.Names).Parse(plan.Text);
         var findings = PlanCheck.Run(AuditedPlan.Of(plan.Client, read, trade), []);
-        var verdict = read.Lines.IsEmpty ? "No line could be read yet, so there is nothing to judge." : PlanCheck.Verdict(findings);
+        var verdict = read.Lines.IsEmpty ? Reason.Of("verdict.nothing-read") : PlanCheck.Verdict(findings);
         return TypedResults.Ok(new CheckedPlan(verdict, findings, read.Errors, read.Lines.Length));
     }
 }

@@ -1,6 +1,7 @@
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Written.Plans;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -60,8 +61,9 @@ public static class PlanEndpoints
     public static PlanDocument Document(string title, RebuildRequest request, RebuildEngine engine)
     {
         ArgumentNullException.ThrowIfNull(engine);
-        var plan = engine.Rebuild(request).Plan;
-        return new PlanDocument(title.Trim(), request, plan with { Lines = [.. plan.Lines.Select(l => l with { Candidates = [], RuledOut = [] })] });
+        var result = engine.Rebuild(request);
+        var plan = result.Plan;
+        return new PlanDocument(title.Trim(), request with { Keyed = result.Keyed }, plan with { Lines = [.. plan.Lines.Select(l => l with { Candidates = [], RuledOut = [] })] });
     }
 
     private static Ok<IReadOnlyList<PlanSummary>> List(long clientId, ClaimsPrincipal user, PlanStore plans) =>

@@ -1,12 +1,18 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Strength;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.KeepingOn.Ladders;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Programs;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -23,7 +29,7 @@ namespace Ingegno.Web.Features;
 public sealed record LadderQuestion(string ExerciseId, ClientProfile Client, PlaceKit Kit, double? SystemKg = null, string? Technique = null, int WantedReps = 8);
 
 /// <summary>A ladder, or why there is none.</summary>
-public sealed record LadderAnswer(FamilyLadder? Ladder, string? Why);
+public sealed record LadderAnswer(FamilyLadder? Ladder, Reason? Why);
 
 /// <summary>Asks for the reps that earn a jump in load.</summary>
 /// <param name="FromKg">System load now, kg.</param>
@@ -32,13 +38,6 @@ public sealed record LadderAnswer(FamilyLadder? Ladder, string? Why);
 /// <param name="Curve">Kind of lift.</param>
 /// <param name="Formula">A published formula in its place; null for the curve.</param>
 public sealed record JumpQuestion(double FromKg, double ToKg, int WantedReps, CurveKind Curve = CurveKind.Middle, string? Formula = null);
-
-/// <summary>What a jump asks for.</summary>
-/// <param name="Step">The step as a share.</param>
-/// <param name="NeededKg">One-rep maximum that it takes, kg.</param>
-/// <param name="RepsNow">Reps to reach at the load of now, rounded up.</param>
-/// <param name="Advice">What to do, in a sentence.</param>
-public sealed record JumpAnswer(double Step, double NeededKg, int RepsNow, string Advice);
 
 /// <summary>Asks for the way back to the gym.</summary>
 /// <param name="Text">The gym week as it was, in shorthand.</param>
@@ -74,7 +73,7 @@ public sealed class ReturnQuestionValidator : AbstractValidator<ReturnQuestion>
 {
     public ReturnQuestionValidator()
     {
-        RuleFor(q => q.Text).NotNull().MaximumLength(Core.Programs.ShorthandLimits.TextLength).WithMessage("The gym week is too long.");
+        RuleFor(q => q.Text).NotNull().MaximumLength(ShorthandLimits.TextLength).WithMessage("The gym week is too long.");
         RuleFor(q => q.WeeksAway).InclusiveBetween(0, 520).WithMessage("Weeks away lie between 0 and 520.");
     }
 }
@@ -90,7 +89,7 @@ public static class ProgressEndpoints
         var progress = api.MapGroup("").WithTags("progress");
         progress.MapGet("/rep-max-formulas", () => TypedResults.Ok(RepMaxFormula.All));
         progress.MapPost("/ladder", Ladder).Validate<LadderQuestion>();
-        progress.MapPost("/jump", Jump).Validate<JumpQuestion>();
+        progress.MapPost("/jump", JumpBetween).Validate<JumpQuestion>();
         progress.MapPost("/clients/{clientId:long}/back-to-gym", Back).Validate<ReturnQuestion>().ProducesProblem(StatusCodes.Status404NotFound);
         progress.MapGet("/clients/{clientId:long}/strength", Strength).ProducesProblem(StatusCodes.Status404NotFound);
         progress.MapGet("/clients/{clientId:long}/trends", OfClient).ProducesProblem(StatusCodes.Status400BadRequest);
@@ -99,19 +98,10 @@ public static class ProgressEndpoints
     private static Ok<LadderAnswer> Ladder(LadderQuestion asked, Ladders ladders) =>
         TypedResults.Ok(ladders.Of(asked.ExerciseId, asked.Client, asked.Kit, asked.SystemKg, asked.Technique, asked.WantedReps) is { } ladder
             ? new LadderAnswer(ladder, null)
-            : new LadderAnswer(null, "There is no ladder for this exercise: its steps are not measured by a load. It moves on when the hold is long enough and comfortable."));
+            : new LadderAnswer(null, Reason.Of("ladder.none")));
 
-    private static Ok<JumpAnswer> Jump(JumpQuestion asked)
-    {
-        var formula = RepMaxFormula.Find(asked.Formula);
-        var needed = formula?.OneRepMax(asked.ToKg, asked.WantedReps) ?? RepMaxCurve.OneRepMax(asked.ToKg, asked.WantedReps, asked.Curve);
-        var reps = (int)Math.Ceiling((formula?.RepsAt(asked.FromKg, needed) ?? RepMaxCurve.RepsAt(asked.FromKg, needed, asked.Curve)) - 1e-9);
-        var step = (asked.ToKg / asked.FromKg) - 1;
-        var advice = asked.ToKg <= asked.FromKg ? "That is no step up."
-            : reps <= Core.Prescribing.DosePrescriber.MostUsefulReps ? $"{reps} reps at {Words.Number(asked.FromKg)} kg earn {asked.WantedReps} at {Words.Number(asked.ToKg)} kg."
-            : $"{reps} reps would be needed: past {Core.Prescribing.DosePrescriber.MostUsefulReps} a set does less. Put rungs between: a smaller load, a pause, three seconds down.";
-        return TypedResults.Ok(new JumpAnswer(step, Math.Round(needed, 1), reps, advice));
-    }
+    private static Ok<Jump> JumpBetween(JumpQuestion asked) =>
+        TypedResults.Ok(Jump.Between(asked.FromKg, asked.ToKg, asked.WantedReps, asked.Curve, RepMaxFormula.Find(asked.Formula)));
 
     private static Results<Ok<ClientStrengthNow>, ProblemHttpResult> Strength(long clientId, ClaimsPrincipal user, ClientStore clients, ClientLog log) =>
         clients.Find(user.CoachId(), clientId) is { } client
@@ -151,6 +141,6 @@ public static class ProgressEndpoints
         return TypedResults.Ok(new BackToGym(trade).Plan(asked.Text, new TimeAtHome(asked.WeeksAway, seen.Adherence, change), log.Taught(user.CoachId(), clientId, client.Value.Profile)));
     }
 
-    private static ImmutableArray<PlannedSession> Sessions(long coach, long clientId, LogStore logs, DateOnly since) =>
-        [.. logs.OfClient(coach, clientId, since).Select(s => new PlannedSession(new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort), s.Value.PlannedSets))];
+    private static ImmutableArray<SessionBesidePlan> Sessions(long coach, long clientId, LogStore logs, DateOnly since) =>
+        [.. logs.OfClient(coach, clientId, since).Select(s => new SessionBesidePlan(new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort), s.Value.PlannedSets))];
 }

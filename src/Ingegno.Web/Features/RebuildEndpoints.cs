@@ -1,7 +1,8 @@
 using FluentValidation;
-using Ingegno.Core;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -15,6 +16,8 @@ public sealed class RebuildRequestValidator : AbstractValidator<RebuildRequest>
         RuleFor(r => r.Kit).NotNull().SetValidator(new PlaceKitValidator());
         RuleFor(r => r.GymLines.Length).LessThanOrEqualTo(Limits.GymLines).WithMessage($"At most {Limits.GymLines} gym lines at once.");
         RuleFor(r => r.GymLines).Must(l => l.All(line => line is not null)).WithMessage("A gym line is missing.");
+        RuleFor(r => r.Keyed.Length).LessThanOrEqualTo(Limits.GymLines + LineKeys.RememberedGone).WithMessage("More lines of before than are remembered.");
+        RuleForEach(r => r.Keyed).Must(k => k is { ExerciseId: not null, Day: not null, Text: { Length: <= 2 * ShorthandLimits.LineLength } }).WithMessage("A line of before names its exercise, its day and its text.");
         RuleFor(r => r.Choices.Length).LessThanOrEqualTo(Limits.GymLines).WithMessage("More choices than lines.");
         RuleFor(r => r.Edits.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More edits than exercises.");
         RuleFor(r => r.Before.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More earlier choices than lines.");

@@ -1,5 +1,5 @@
 using System.Collections.Concurrent;
-using Ingegno.Core;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Storage;
 
 namespace Ingegno.Web.Infrastructure;

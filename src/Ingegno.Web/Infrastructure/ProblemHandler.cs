@@ -16,8 +16,13 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
                 StatusCodes.Status413PayloadTooLarge, "too-large", "That is too much at once",
                 $"A request may be at most {Limits.RequestBytes / 1024} KB. Nothing was changed; paste one day at a time."),
             BadHttpRequestException { InnerException: JsonException json } => Json(json),
+            NotSupportedException { Source: "System.Text.Json" } => Problems.Make(
+                StatusCodes.Status400BadRequest, "json", "The document cannot be read", "A part that comes in several kinds names none: give its \"kind\" first. docs/rebuild-api.md lists the kinds."),
+
+            // The framework's own sentence speaks to who wrote the endpoint, not to who calls it.
             BadHttpRequestException bad => Problems.Make(
-                bad.StatusCode, "bad-request", "The request cannot be read", bad.Message),
+                bad.StatusCode, "bad-request", "The request cannot be read",
+                "Its body is missing, or a part of its address is of the wrong kind. Nothing was changed; docs/rebuild-api.md lists what is expected."),
             AntiforgeryValidationException => Problems.Make(
                 StatusCodes.Status400BadRequest, "antiforgery", "The page is out of date", "Reload the page and try again; nothing was changed."),
             _ => null,

@@ -12,11 +12,11 @@ public sealed class RequiredInAnswers : IOpenApiSchemaTransformer
 {
     private static readonly HashSet<string> AnswerTypes =
     [
-        "Candidate", "HomeExercise", "HomeLine", "HomePlan", "Dose", "RuledOut", "RebuildResult", "HomeDay", "SessionMinutes", "GymLine", "GymDay", "ShorthandResult",
+        "DecidedPlan", "StandingLine", "KeyedLine", "AcceptedProposal", "Candidate", "HomeExercise", "HomeLine", "HomePlan", "Dose", "RuledOut", "RebuildResult", "HomeDay", "SessionMinutes", "GymLine", "GymDay", "ShorthandResult",
         "ExerciseSummary", "Exercise", "Setup", "Requirement", "KitKind", "BandSetup", "FirstUseStep", "KitEntry", "KitPossibilities", "ThingValue", "SetupRange", "ReachableSetup",
         "LoadGap", "ResistanceRange", "BandForceCurve", "BandRep", "BandBench", "LoadAnswer", "LoadRecipe", "Packing", "PackedPieces", "PouredFiller", "BuiltLoads",
-        "ObjectVerdict", "TradeSummary", "ReadProgram", "Finding", "Remedy", "CheckedPlan", "ApproachSummary", "ImportPreview", "ImportColumn", "ImportFault", "WrittenRows", "ProgramFault", "DoseEffect", "SessionBlock", "TechniqueStep", "RewrittenLine", "RepRange", "Approach", "ApproachPhase", "PurchaseGain", "ImprovedLine",
-        "ClientTrends", "LiftTrend", "TrendPoint", "WeekTrend", "MuscleCount", "FamilyLadder", "GymReturn", "ReturnWeek", "ReturnLine", "LadderAnswer", "LadderRung", "LadderGap", "JumpAnswer", "RepMaxFormula", "NextProposals", "Proposal", "SetAside",
+        "ObjectVerdict", "TradeSummary", "ReadProgram", "Finding", "Remedy", "CheckedPlan", "ApproachSummary", "ImportPreview", "ImportColumn", "ImportFault", "WrittenRows", "ProgramFault", "DoseEffect", "RoundGroup", "TechniqueStep", "RewrittenLine", "RepRange", "Approach", "ApproachPhase", "PurchaseGain", "ImprovedLine",
+        "ClientTrends", "LiftTrend", "TrendPoint", "WeekTrend", "MuscleCount", "FamilyLadder", "GymReturn", "ReturnWeek", "ReturnLine", "LadderAnswer", "LadderRung", "LadderGap", "Jump", "RepMaxFormula", "NextProposals", "PlannedEntry", "RepAim", "Proposal", "SetAside",
         "LogAnswer", "LogDoubt", "ReadSets", "LogPreview", "LogFault", "AttentionNote", "RosterRow", "ClientStrengthNow",
         "BlockView", "BlockDraft", "Block", "BlockWeek", "BlockCell", "BlockDay", "BlockDates", "DoneWeek", "DoneCell",
     ];

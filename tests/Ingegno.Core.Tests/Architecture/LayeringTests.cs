@@ -1,6 +1,7 @@
 using System.Reflection.Metadata;
 using System.Reflection.PortableExecutable;
 using System.Xml.Linq;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Core.Tests.Architecture;
 
@@ -39,20 +40,25 @@ public class LayeringTests
         ProjectsOf("src/Ingegno.Exchange/Ingegno.Exchange.csproj").ShouldBe(["Ingegno.Core"]);
 
     [Fact]
+    public void Language_knows_only_the_core() =>
+        ProjectsOf("src/Ingegno.Language/Ingegno.Language.csproj").ShouldBe(["Ingegno.Core"]);
+
+    [Fact]
     public void The_web_knows_the_others() =>
-        ProjectsOf("src/Ingegno.Web/Ingegno.Web.csproj").ShouldBe(["Ingegno.Core", "Ingegno.Exchange", "Ingegno.Simulation", "Ingegno.Storage"]);
+        ProjectsOf("src/Ingegno.Web/Ingegno.Web.csproj").ShouldBe(["Ingegno.Core", "Ingegno.Exchange", "Ingegno.Language", "Ingegno.Simulation", "Ingegno.Storage"]);
 
     [Theory]
     [InlineData("Dapper")]
     [InlineData("Sqlite")]
     [InlineData("AspNetCore")]
     [InlineData("OpenXml")]
-    public void Only_storage_speaks_SQL_only_the_web_HTTP_and_only_exchange_spreadsheets(string package)
+    [InlineData("Fluid")]
+    public void Only_storage_speaks_SQL_only_the_web_HTTP_only_exchange_spreadsheets_and_only_language_words(string package)
     {
-        var where = new[] { "Core", "Exchange", "Storage", "Web" }
+        var where = new[] { "Core", "Exchange", "Language", "Storage", "Web" }
             .Where(p => ReferencesOf($"src/Ingegno.{p}/Ingegno.{p}.csproj").Any(r => r.Contains(package, StringComparison.OrdinalIgnoreCase)));
 
-        where.ShouldBe([package switch { "AspNetCore" => "Web", "OpenXml" => "Exchange", _ => "Storage" }]);
+        where.ShouldBe([package switch { "AspNetCore" => "Web", "OpenXml" => "Exchange", "Fluid" => "Language", _ => "Storage" }]);
     }
 
     private static IEnumerable<string> ReferencesOf(string project) => Elements(project, "PackageReference");

@@ -1,14 +1,18 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Auditing;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Auditing;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Auditing;
 
-/// <summary>Every finding once present and once absent (handbook 04 and 06).</summary>
+/// <summary>Every finding once present and once absent (docs/trade/prescription and 06).</summary>
 public class PlanCheckTests
 {
     private static readonly ClientProfile Sore = Examples.ClientA with { SoreJoints = [new SoreJoint(Joint.Knee, Soreness.Injured)] };
@@ -38,8 +42,8 @@ public class PlanCheckTests
         var client = code is "level" or "impact" ? Examples.ClientB : Examples.ClientA;
 
         var found = Check(client, with).FirstOrDefault(f => f.Code == code).ShouldNotBeNull(string.Join(", ", Check(client, with).Select(f => f.Code)));
-        found.Text.ShouldEndWith(".");
-        found.Evidence.ShouldNotBeNullOrWhiteSpace();
+        found.Text.Said().ShouldEndWith(".");
+        found.Evidence.Said().ShouldNotBeNullOrWhiteSpace();
         Check(client, without).ShouldNotContain(f => f.Code == code);
     }
 
@@ -55,7 +59,7 @@ public class PlanCheckTests
     {
         var client = Examples.ClientA with { Screening = [ScreeningAnswer.RecentSurgery] };
 
-        Check(client, "Push-up 3x8-10").ShouldContain(f => f.Code == "clearance" && f.Severity == Severity.Serious && f.Evidence.Contains("recent surgery"));
+        Check(client, "Push-up 3x8-10").ShouldContain(f => f.Code == "clearance" && f.Severity == Severity.Serious && f.Evidence.Said().Contains("recent surgery"));
         Check(client with { Clearance = new Clearance(new DateOnly(2026, 11, 2), "Dr. Aas") }, "Push-up 3x8-10").ShouldNotContain(f => f.Code == "clearance");
     }
 
@@ -66,7 +70,7 @@ public class PlanCheckTests
         var line = Examples.Rebuild(client, Examples.Kit("chair 46"), "Parallel-bar dip 3x8").Plan.Lines[0];
 
         line.RuledOut.ShouldNotContain(r => r.ExerciseId == "dip-off-one-surface" && r.Code == "off-by-default");
-        line.Candidates.Where(c => c.Id == "dip-off-one-surface").SelectMany(c => c.Exercises).ShouldAllBe(e => e.Cautions.Any(c => c.StartsWith("Switched on by the coach")));
+        line.Candidates.Where(c => c.Id == "dip-off-one-surface").SelectMany(c => c.Exercises).ShouldAllBe(e => e.Cautions.Any(c => c.Said().StartsWith("Switched on by the coach")));
         Check(client, "Dip off one surface 3x8-10").ShouldNotContain(f => f.Code == "off-by-default");
     }
 
@@ -107,11 +111,11 @@ public class PlanCheckTests
     [Fact]
     public void A_set_that_stops_far_from_failure_is_brought_there_by_its_remedy()
     {
-        var request = Request(["Push-up 3x8"], kit: []) with { Choices = [new CoachChoice(1, "push-up")], Edits = [new HomeEdit { Line = 1, ExerciseId = "push-up", Target = new SetTarget(3, 3), Tempo = "2-0-1-0" }] };
+        var request = Request(["Push-up 3x8"], kit: []) with { Choices = [new CoachChoice(new LineKey(1), "push-up")], Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Target = new SetTarget(3, 3), Tempo = "2-0-1-0" }] };
         var finding = Rebuild(request).Findings.Single(f => f.Code == "far-from-failure");
         var mended = Rebuild(request with { Edits = [.. finding.Remedy!.Edits] });
 
-        finding.Evidence.ShouldContain("3 planned");
+        finding.Evidence.Said().ShouldContain("3 planned");
         mended.Findings.ShouldNotContain(f => f.Code == "far-from-failure");
     }
 
@@ -130,7 +134,7 @@ public class PlanCheckTests
     {
         var request = Request(["A1 Barbell curl 3x8", "A2 Dumbbell overhead press 3x10"], kit: ["adjustable-dumbbell x2"]) with
         {
-            Choices = [new CoachChoice(1, "dumbbell-curl"), new CoachChoice(2, "dumbbell-overhead-press")],
+            Choices = [new CoachChoice(new LineKey(1), "dumbbell-curl"), new CoachChoice(new LineKey(2), "dumbbell-overhead-press")],
         };
         request = request with { Kit = request.Kit with { Items = [request.Kit.Items[0] with { HandleKg = 2, Plates = [new(1.25, 8), new(2.5, 8)] }] } };
         var plan = Rebuild(request);
@@ -163,7 +167,7 @@ public class PlanCheckTests
     [InlineData("Push-up 3x8-10\nTable row 3x8-10", "Sound")]
     [InlineData("Reverse lunge 3x8-10", "to change")]
     [InlineData("Dip off one surface 3x8-10", "could hurt")]
-    public void The_verdict_is_one_sentence(string text, string says) => PlanCheck.Verdict(Check(Examples.ClientA, text)).ShouldContain(says);
+    public void The_verdict_is_one_sentence(string text, string says) => PlanCheck.Verdict(Check(Examples.ClientA, text)).Said().ShouldContain(says);
 
     [Theory]
     [MemberData(nameof(Pasted))]

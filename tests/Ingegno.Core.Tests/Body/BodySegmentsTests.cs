@@ -1,5 +1,5 @@
-using Ingegno.Core.Body;
-using Ingegno.Core.Clients;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Core.Tests.Body;
 
@@ -18,7 +18,7 @@ public class BodySegmentsTests
     }
 
     [Theory]
-    [Trait("source", "handbook 10: about .886 of a man's body, .878 of a woman's")]
+    [Trait("source", "docs/trade/strength-relations: about .886 of a man's body, .878 of a woman's")]
     [InlineData(Sex.Male, 0.886)]
     [InlineData(Sex.Female, 0.878)]
     public void A_squat_lifts_all_above_the_knees(Sex sex, double share) => BodySegments.Of(sex).AboveTheKnees.ShouldBe(share, 0.001);
@@ -42,7 +42,7 @@ public class BodySegmentsTests
     }
 
     [Theory]
-    [Trait("source", "statics, against the shares of handbook 10 and 02")]
+    [Trait("source", "statics, against the shares of docs/trade/strength-relations and 02")]
     [InlineData(15, 0.60, 0.70)]
     [InlineData(45, 0.45, 0.52)]
     [InlineData(90, 0, 0.001)]

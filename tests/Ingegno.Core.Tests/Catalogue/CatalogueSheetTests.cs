@@ -1,4 +1,5 @@
-using Ingegno.Core.Catalogue;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Core.Tests.Catalogue;
 

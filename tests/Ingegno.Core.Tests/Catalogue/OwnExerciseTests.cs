@@ -1,8 +1,12 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Practice;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.Catalogue;
 

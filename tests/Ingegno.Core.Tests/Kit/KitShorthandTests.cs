@@ -1,5 +1,6 @@
 using CsCheck;
-using Ingegno.Core.Kit;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Core.Tests.Kit;
 

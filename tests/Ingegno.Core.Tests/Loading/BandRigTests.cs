@@ -1,9 +1,11 @@
 using CsCheck;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Loading;
-using Ingegno.Core.Loading.Bands;
-using Ingegno.Core.Matching;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.AtHome.Loading.Bands;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.Loading;
 
@@ -75,7 +77,7 @@ public class BandRigTests
 
     [Fact]
     public void Past_three_times_its_length_it_warns() =>
-        BandRig.Rep(Loop13, Row, new BandGrip(AnchorCm: 270), 180).Warning!.ShouldContain("3");
+        BandRig.Rep(Loop13, Row, new BandGrip(AnchorCm: 270), 180).Warning!.Said().ShouldContain("3");
 
     [Fact]
     public void A_grip_that_leaves_nothing_of_the_band_says_so() =>
@@ -96,7 +98,7 @@ public class BandRigTests
     public void A_doubled_band_takes_a_third_off_a_push_up()
     {
         var bench = new TestBench(Examples.ClientA, Examples.Kit("band-loop"));
-        double Load(string id) => bench.Resistance.SystemLoad(Examples.Exercise(id).Setups[0].Load, [], ReachableLoad.None).Kg;
+        double Load(string id) => bench.SystemLoad(id, ReachableLoad.None).Kg;
 
         (Load("band-assisted-push-up") / Load("push-up")).ShouldBe(0.7, 0.01);
     }
@@ -114,11 +116,11 @@ public class BandRigTests
     public void A_nicked_band_is_never_offered()
     {
         var kit = Examples.Kit("band-loop");
-        kit = kit with { Items = [kit.Items[0] with { State = Core.Kit.BandState.Nicked }] };
+        kit = kit with { Items = [kit.Items[0] with { State = BandState.Nicked }] };
         var line = Examples.Rebuild(Examples.ClientA, kit, "Rear-delt fly 3x18").Plan.Lines[0];
 
         line.Candidates.ShouldAllBe(c => !c.Id.Contains("band-"));
-        line.RuledOut.ShouldContain(r => r.ExerciseId == "band-pull-apart" && r.Reason.Contains("nicked"));
+        line.RuledOut.ShouldContain(r => r.ExerciseId == "band-pull-apart" && r.Reason.Said().Contains("nicked"));
     }
 
     private static IReadOnlyList<ReachableLoad> Options(params string[] kit) =>

@@ -1,5 +1,7 @@
-using Ingegno.Core.Kit;
-using Ingegno.Core.Loading;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Core.Tests.Loading;
 

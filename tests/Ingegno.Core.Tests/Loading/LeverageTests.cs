@@ -1,9 +1,11 @@
 using System.Collections.Immutable;
 using CsCheck;
-using Ingegno.Core.Body;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Loading;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Loading;
@@ -48,7 +50,7 @@ public class LeverageTests
     }
 
     [Theory]
-    [Trait("source", "handbook 10: table row lying low about .6–.68 of body mass")]
+    [Trait("source", "docs/trade/strength-relations: table row lying low about .6–.68 of body mass")]
     [InlineData(70)]
     [InlineData(78)]
     public void A_low_table_row_pulls_two_thirds(double table) => Share("table-row", table).Mean.ShouldBeInRange(0.6, 0.69);
@@ -60,8 +62,7 @@ public class LeverageTests
     public void Mass_on_the_body_adds_only_the_share_at_its_place()
     {
         var bench = new TestBench(Examples.ClientA, Examples.Kit("rucksack"));
-        var load = Examples.Exercise("push-up").Setups[0].Load;
-        double System(double kg) => bench.Resistance.SystemLoad(load, [], new ReachableLoad(kg, "rucksack", [])).Kg;
+        double System(double kg) => bench.SystemLoad("push-up", new ReachableLoad(kg, "rucksack", [])).Kg;
 
         (System(10) - System(0)).ShouldBe(7, 1e-9, "a rucksack on the back adds about 0.7 of itself");
     }
@@ -71,16 +72,16 @@ public class LeverageTests
         Gen.Select(Gen.Double[0, 60], Gen.Double[0, 20], Gen.OneOfConst("push-up", "split-squat", "goblet-squat", "chin-up", "glute-bridge")).Sample((kg, more, exercise) =>
         {
             var bench = new TestBench(Examples.ClientA, Examples.Kit());
-            double System(double x) => bench.Resistance.SystemLoad(Examples.Exercise(exercise).Setups[0].Load, [], new ReachableLoad(x, "x", [])).Kg;
+            double System(double x) => bench.SystemLoad(exercise, new ReachableLoad(x, "x", [])).Kg;
             return System(kg + more) >= System(kg);
         });
 
     [Fact]
-    [Trait("source", "handbook 02: +50 % of the dumbbell may be +7 % of a split squat")]
+    [Trait("source", "docs/trade/kit-and-loads: +50 % of the dumbbell may be +7 % of a split squat")]
     public void A_jump_of_the_dumbbell_is_a_small_step_of_the_system()
     {
         var bench = new TestBench(Examples.ClientA, Examples.Kit());
-        double System(double kg) => bench.Resistance.SystemLoad(Examples.Exercise("split-squat").Setups[0].Load, [], new ReachableLoad(kg, "x", [])).Kg;
+        double System(double kg) => bench.SystemLoad("split-squat", new ReachableLoad(kg, "x", [])).Kg;
 
         ((System(24) / System(16)) - 1).ShouldBeInRange(0.05, 0.10);
     }
@@ -88,11 +89,10 @@ public class LeverageTests
     [Fact]
     public void A_band_a_weight_and_the_body_add_up_at_every_point()
     {
-        var squat = Examples.Exercise("band-squat").Setups[0].Load;
         var bench = new TestBench(Examples.ClientA, Examples.Kit("band-loop"));
-        var option = bench.Resistance.Options(squat)[^1];
-        var body = bench.Resistance.SystemLoad(squat, [], ReachableLoad.None).Range;
-        var both = bench.Resistance.SystemLoad(squat, [], option).Range;
+        var option = bench.Options("band-squat")[^1];
+        var body = bench.SystemLoad("band-squat", ReachableLoad.None).Range;
+        var both = bench.SystemLoad("band-squat", option).Range;
 
         both.End.ShouldBe(body.End + option.Band!.End, 1e-9);
         both.End.ShouldBeGreaterThan(both.Start, "a band loads the top of a squat");
@@ -101,16 +101,15 @@ public class LeverageTests
     [Fact]
     public void A_light_weight_with_a_band_is_one_set_up()
     {
-        var press = Examples.Exercise("dumbbell-floor-press").Setups[0].Load;
         var bench = new TestBench(Examples.ClientA, Examples.Kit("dumbbell 8 x2", "band-loop"));
-        var both = bench.Resistance.Options(press).Where(o => o.ItemIds.Length == 2).ToList();
+        var both = bench.Options("dumbbell-floor-press").Where(o => o.ItemIds.Length == 2).ToList();
 
         both.ShouldNotBeEmpty();
         both.ShouldAllBe(o => o.WeightKg == 16 && o.InWords.Contains("8 kg, with it"));
-        var range = bench.Resistance.SystemLoad(press, [], both[^1]).Range;
+        var range = bench.SystemLoad("dumbbell-floor-press", both[^1]).Range;
         range.Start.ShouldBe(16 + both[^1].Band!.Start, 1e-9);
         range.End.ShouldBe(16 + both[^1].Band!.End, 1e-9);
-        bench.Resistance.Options(press).ShouldAllBe(o => o.WeightKg > 0, "the band alone is another exercise");
+        bench.Options("dumbbell-floor-press").ShouldAllBe(o => o.WeightKg > 0, "the band alone is another exercise");
     }
 
     private static BodyShareOverRep Share(string exercise, double heightCm, double statureCm = 180)

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using CsCheck;
 using Google.OrTools.Sat;
-using Ingegno.Core.Loading.Packing;
+using Ingegno.Core.AtHome.Loading.Packing;
 
 namespace Ingegno.Core.Tests.Loading;
 

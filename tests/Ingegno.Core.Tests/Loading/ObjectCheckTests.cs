@@ -1,7 +1,11 @@
-using Ingegno.Core.Kit;
-using Ingegno.Core.Loading.Objects;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading.Objects;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Loading;
 
@@ -19,12 +23,12 @@ public class ObjectCheckTests
 
         result.Factor!.Value.ShouldBe(factor, 0.001);
         result.Verdict.ShouldBe(verdict);
-        result.Sum.ShouldContain("50 kg at the edge × 10 cm");
+        result.Sum.Said().ShouldContain("50 kg at the edge × 10 cm");
     }
 
     [Fact]
     public void A_refused_table_says_what_would_hold_it() =>
-        ObjectChecks.Tipping(Table(20, 10, 35), 50).Advice.ShouldContain("2 kg", Case.Sensitive, "1.5 × 500 / 35 = 21.4 kg, 2 more than 20");
+        ObjectChecks.Tipping(Table(20, 10, 35), 50).Advice.Said().ShouldContain("2 kg", Case.Sensitive, "1.5 × 500 / 35 = 21.4 kg, 2 more than 20");
 
     [Fact]
     public void An_edge_over_the_legs_cannot_tip() => ObjectChecks.Tipping(Table(5, 0, 30), 80).Verdict.ShouldBe(Verdict.Fine);
@@ -37,7 +41,7 @@ public class ObjectCheckTests
         ObjectChecks.Counterweight(40, 6, 6, 20).ShouldBe(12, 1e-9);
 
         var chair = new Thing(new KitItem { Id = "c", Kind = "parallel-supports", MassKg = 6, OverhangCm = 6, LegToCentreCm = 20 }, Kind("parallel-supports"));
-        ObjectChecks.ChairBack(chair, 80).ShouldSatisfyAllConditions(v => v.Verdict.ShouldBe(Verdict.Care), v => v.Advice.ShouldContain("12 kg on each seat"));
+        ObjectChecks.ChairBack(chair, 80).ShouldSatisfyAllConditions(v => v.Verdict.ShouldBe(Verdict.Care), v => v.Advice.Said().ShouldContain("12 kg on each seat"));
     }
 
     [Theory]
@@ -54,7 +58,7 @@ public class ObjectCheckTests
         kit = kit with { Items = [kit.Items[0] with { MassKg = 9, OverhangCm = 15, LegToCentreCm = 30 }] };
         var line = Examples.Rebuild(Examples.ClientA, kit, "Seated cable row 3x10").Plan.Lines[0];
 
-        line.RuledOut.ShouldContain(r => r.ExerciseId == "table-row" && r.Reason.Contains("not up to it") && r.Reason.Contains("factor"));
+        line.RuledOut.ShouldContain(r => r.ExerciseId == "table-row" && r.Reason.Said().Contains("not up to it") && r.Reason.Said().Contains("factor"));
         line.Candidates.ShouldAllBe(c => c.Id != "table-row");
     }
 
@@ -69,7 +73,7 @@ public class ObjectCheckTests
         kit = kit with { Items = [kit.Items[0] with { Hazards = [hazard] }] };
         var line = Examples.Rebuild(Examples.ClientA, kit, "Seated cable row 3x10").Plan.Lines[0];
 
-        line.RuledOut.ShouldContain(r => r.ExerciseId == "table-row" && r.Reason.Contains(said));
+        line.RuledOut.ShouldContain(r => r.ExerciseId == "table-row" && r.Reason.Said().Contains(said));
     }
 
     [Fact]
@@ -80,25 +84,25 @@ public class ObjectCheckTests
             Client = Examples.ClientB,
             Kit = Examples.Kit("step 52"),
             GymLines = ["Barbell step-up 3x5/side"],
-            Choices = [new CoachChoice(1, "step-up")],
+            Choices = [new CoachChoice(new LineKey(1), "step-up")],
         };
         var step = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan.Lines[0].Chosen!.Exercises[0];
 
         step.Checks.ShouldContain(c => c.Kind == CheckKind.HeightFits && c.Verdict == Verdict.Care);
-        step.Cautions.ShouldContain(c => c.Contains("High for this client"));
+        step.Cautions.ShouldContain(c => c.Said().Contains("High for this client"));
     }
 
     [Fact]
     public void An_untested_table_asks_for_its_first_test_until_it_is_ticked()
     {
         var kit = Examples.Kit("dining-table");
-        HomeRow(kit).Cautions.ShouldContain(c => c.StartsWith("Not tested yet"));
+        HomeRow(kit).Cautions.ShouldContain(c => c.Said().StartsWith("Not tested yet"));
 
         var ticked = kit with { Items = [kit.Items[0] with { Tested = Kind("dining-table").FirstUse }] };
-        HomeRow(ticked).Cautions.ShouldNotContain(c => c.StartsWith("Not tested yet"));
+        HomeRow(ticked).Cautions.ShouldNotContain(c => c.Said().StartsWith("Not tested yet"));
     }
 
-    private static Core.Matching.HomeExercise HomeRow(PlaceKit kit) =>
+    private static Core.Written.Plans.HomeExercise HomeRow(PlaceKit kit) =>
         Examples.Rebuild(Examples.ClientA, kit, "Seated cable row 3x10").Plan.Lines[0].Candidates.SelectMany(c => c.Exercises).First(e => e.ExerciseId == "table-row");
 
     private static Thing Table(double kg, double overhang, double legs) =>

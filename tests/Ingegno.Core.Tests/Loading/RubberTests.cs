@@ -1,7 +1,8 @@
 using System.Collections.Immutable;
 using CsCheck;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Loading.Bands;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading.Bands;
+using Ingegno.Core.Knowledge.TradeData;
 using MathNet.Numerics.LinearRegression;
 
 namespace Ingegno.Core.Tests.Loading;
@@ -10,7 +11,7 @@ public class RubberTests
 {
     /// <summary>Treloar: F = A0·G·(λ − 1/λ²) with G about 0.39 MPa.</summary>
     [Fact]
-    [Trait("source", "Treloar, The Physics of Rubber Elasticity; handbook 07: 117 mm², λ = 2, about 80 N")]
+    [Trait("source", "Treloar, The Physics of Rubber Elasticity; docs/trade/check-values: 117 mm², λ = 2, about 80 N")]
     public void The_worked_loop_pulls_with_eighty_newtons()
     {
         RubberLaw.Gaussian(117, RubberLaw.NaturalRubberMpa, 2).ShouldBe(80, 0.5);

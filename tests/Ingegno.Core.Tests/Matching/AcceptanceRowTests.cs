@@ -1,10 +1,12 @@
-using Ingegno.Core.Clients;
+using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.Matching;
 
 /// <summary>
-/// The rows of handbook 03 that every coach would sign. Each is common practice: a fact of the trade without a
+/// The rows of docs/trade/substitution that every coach would sign. Each is common practice: a fact of the trade without a
 /// published source.
 /// </summary>
 [Trait("source", "common practice")]

@@ -1,4 +1,6 @@
-using Ingegno.Core.Matching;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Matching;
@@ -27,7 +29,7 @@ public class ReachableSetupsTests
 
         range.Gap!.Step.ShouldBe(2, 1e-9, "8 to 24 kg");
         range.Gap.Fill.ShouldNotBeEmpty();
-        range.Gap.Fill[^1].ShouldContain("three seconds down");
+        range.Gap.Fill[^1].Said().ShouldContain("three seconds down");
     }
 
     [Fact]
@@ -36,7 +38,7 @@ public class ReachableSetupsTests
         var kit = Examples.Kit("rucksack", "brick 9");
         var range = Setups.For(Examples.Exercise("push-up"), Examples.ClientA, kit);
 
-        range.Gap!.Fill.ShouldContain(f => f.Contains("bottle") || f.Contains("rice"));
+        range.Gap!.Fill.ShouldContain(f => f.Said().Contains("bottle") || f.Said().Contains("rice"));
     }
 
     [Fact]
@@ -45,7 +47,7 @@ public class ReachableSetupsTests
         var range = Setups.For(Examples.Exercise("chin-up"), Examples.ClientA, Examples.Kit());
 
         range.Setups.ShouldBeEmpty();
-        range.Missing.ShouldHaveSingleItem().ShouldContain("something to hang from");
+        range.Missing.ShouldHaveSingleItem().Said().ShouldContain("something to hang from");
     }
 
     [Fact]
@@ -56,7 +58,7 @@ public class ReachableSetupsTests
         value.Exercises.ShouldBeGreaterThan(value.WithNothing);
         var things = value.Things.ToDictionary(t => t.ItemId);
         things["k1"].Only.ShouldBeGreaterThan(5, "bands open much");
-        things["k2"].ShouldBe(new ThingValue("k2", 0, 0), "a mat opens nothing by itself");
+        things["k2"].ShouldBe(new ThingValue("k2", 0, 0, false), "a mat opens nothing by itself");
         things["k3"].Used.ShouldBeGreaterThan(1);
     }
 }

@@ -1,8 +1,9 @@
 using CsCheck;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.Matching;
 
@@ -26,26 +27,26 @@ public class ReasonTests
             {
                 switch (reason.Part)
                 {
-                    case MatchPart.Pattern when reason.Reason.StartsWith("Same pattern", StringComparison.Ordinal):
+                    case MatchPart.Pattern when reason.Reason.Said().StartsWith("Same pattern", StringComparison.Ordinal):
                         home.Pattern.ShouldBe(gym.Pattern);
                         break;
                     case MatchPart.Pattern:
                         home.Pattern.ShouldNotBe(gym.Pattern);
                         break;
-                    case MatchPart.Structure when reason.Reason.EndsWith("as in the gym.", StringComparison.Ordinal):
+                    case MatchPart.Structure when reason.Reason.Said().EndsWith("as in the gym.", StringComparison.Ordinal):
                         (home.Structure, home.Sides, home.Chain).ShouldBe((gym.Structure, gym.Sides, gym.Chain));
                         break;
-                    case MatchPart.Profile when reason.Reason.StartsWith("As in the gym", StringComparison.Ordinal):
+                    case MatchPart.Profile when reason.Reason.Said().StartsWith("As in the gym", StringComparison.Ordinal):
                         home.Profile.ShouldBe(gym.Profile);
                         break;
-                    case MatchPart.Muscles when reason.Reason.Contains("same prime movers", StringComparison.OrdinalIgnoreCase):
+                    case MatchPart.Muscles when reason.Reason.Said().Contains("same prime movers", StringComparison.OrdinalIgnoreCase):
                         gym.PrimeMovers().ShouldAllBe(m => home.InvolvementOf(m) >= Exercise.PrimeMoverInvolvement);
                         break;
-                    case MatchPart.Muscles when reason.Reason.Contains("leaves out", StringComparison.OrdinalIgnoreCase):
+                    case MatchPart.Muscles when reason.Reason.Said().Contains("leaves out", StringComparison.OrdinalIgnoreCase):
                         gym.PrimeMovers().ShouldContain(m => home.InvolvementOf(m) < Exercise.SynergistInvolvement);
                         break;
                     default:
-                        reason.Reason.ShouldNotBeNullOrWhiteSpace();
+                        reason.Reason.Said().ShouldNotBeNullOrWhiteSpace();
                         break;
                 }
             }
@@ -55,7 +56,7 @@ public class ReasonTests
     [Fact]
     public void Expected_reps_in_a_reason_are_those_of_the_exercise() => Plans.Sample(
         plan => plan.Result.Plan.Lines.SelectMany(l => l.Candidates).Where(c => c.Exercises is [{ ExpectedReps: not null }])
-            .ShouldAllBe(c => c.Parts.Single(p => p.Part == MatchPart.Resistance).Reason.StartsWith(c.Exercises[0].ExpectedReps!)),
+            .ShouldAllBe(c => c.Parts.Single(p => p.Part == MatchPart.Resistance).Reason.Said().StartsWith(c.Exercises[0].ExpectedReps!)),
         iter: 12);
 
     [Fact]
@@ -63,10 +64,10 @@ public class ReasonTests
         plan =>
         {
             var bench = new TestBench(Examples.ClientA, Examples.Kit(plan.Kit.Items));
-            foreach (var row in plan.Result.Plan.Lines.SelectMany(l => l.RuledOut).Where(r => r.Code == "kit" && r.Reason.StartsWith("Needs ", StringComparison.Ordinal)))
+            foreach (var row in plan.Result.Plan.Lines.SelectMany(l => l.RuledOut).Where(r => r.Code == "kit" && r.Reason.Said().StartsWith("Needs ", StringComparison.Ordinal)))
             {
                 Examples.Exercise(row.ExerciseId).Setups
-                    .ShouldAllBe(s => !bench.Kit.Meets(s.Needs).Possible || !bench.Resistance.CanLoad(s.Load) || s.Checks.Length > 0, row.ExerciseId);
+                    .ShouldAllBe(s => !bench.Kit.Meets(s.Needs).Possible || !bench.CanLoad(Examples.Exercise(row.ExerciseId), s) || s.Checks.Length > 0, row.ExerciseId);
             }
         },
         iter: 8);

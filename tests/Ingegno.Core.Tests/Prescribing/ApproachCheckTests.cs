@@ -1,4 +1,6 @@
-using Ingegno.Core.Prescribing;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Practice;
 
 namespace Ingegno.Core.Tests.Prescribing;
 

@@ -1,13 +1,14 @@
-using Ingegno.Core.Clients;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Prescribing;
 
-/// <summary>The eight schools of handbook 04.</summary>
+/// <summary>The eight schools of docs/trade/prescription.</summary>
 public class ApproachTests
 {
     private static readonly string[] Week =
@@ -31,7 +32,7 @@ public class ApproachTests
     [InlineData("one-by-twenty", "1x20 60 s RIR 3", "1x20 60 s RIR 3", "1x10 60 s RIR 3")]
     [InlineData("ten-by-ten", "10x10 60 s RIR 3", "10x10 60 s RIR 3", "3x10 60 s RIR 3")]
     [InlineData("circuit", "3x12-15 30 s RIR 3", "3x12-15 30 s RIR 3", "3x12-15 30 s RIR 3")]
-    [Trait("source", "handbook 04: schools")]
+    [Trait("source", "docs/trade/prescription: schools")]
     public void What_a_line_asks_for_follows_the_school(string id, string squat, string bench, string stepUp)
     {
         var approach = Trade.Shipped.ApproachOf(id);
@@ -90,7 +91,7 @@ public class ApproachTests
         string Dose(double bench)
         {
             var client = Examples.ClientA with { KnownLifts = [new KnownLift("bench-press", bench)], BodyMassKg = 75 };
-            var request = new RebuildRequest { Client = client, Kit = Examples.Kit("dumbbell 6 x2"), GymLines = ["Dumbbell overhead press 3x10"], Choices = [new CoachChoice(1, "dumbbell-overhead-press")] };
+            var request = new RebuildRequest { Client = client, Kit = Examples.Kit("dumbbell 6 x2"), GymLines = ["Dumbbell overhead press 3x10"], Choices = [new CoachChoice(new LineKey(1), "dumbbell-overhead-press")] };
             var home = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan.Lines[0].Chosen!.Exercises[0];
             return $"{home.Dose.Figures} {home.Dose.Tempo}";
         }

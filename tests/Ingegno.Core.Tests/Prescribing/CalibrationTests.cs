@@ -1,15 +1,21 @@
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Rebuilding;
-using Ingegno.Core.Strength;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Prescribing;
 
-/// <summary>The first session at home finds out what the client can do, where that is safe (handbook 05 and 06).</summary>
+/// <summary>The first session at home finds out what the client can do, where that is safe (docs/trade/progression and 06).</summary>
 public class CalibrationTests
 {
     private static readonly DateOnly Today = new(2026, 11, 20);
@@ -21,10 +27,10 @@ public class CalibrationTests
         var home = Curl(Client);
         home.Dose.Figures.ShouldEndWith(" + AMRAP");
         home.Dose.Calibrates.ShouldBeTrue();
-        home.Dose.Instructions.ShouldContain(i => i.StartsWith("Last set: as many clean reps", StringComparison.Ordinal));
+        home.Dose.Instructions.ShouldContain(i => i.Said().StartsWith("Last set: as many clean reps", StringComparison.Ordinal));
         Curl(Client, calibrate: false).Dose.LastSetOpen.ShouldBeFalse();
-        Curl(Client with { Learned = [new LearnedLift("barbell-curl", "dumbbell-curl", 30, 0.06, "logs")] }).Dose.LastSetOpen.ShouldBeFalse("it is known");
-        Curl(Client with { Level = Level.Beginner }).Dose.Instructions.ShouldContain(i => i.Contains("two more in you"));
+        Curl(Client with { Learned = [new LearnedLift("barbell-curl", "dumbbell-curl", 30, 0.06, Reason.Text("logs"))] }).Dose.LastSetOpen.ShouldBeFalse("it is known");
+        Curl(Client with { Level = Level.Beginner }).Dose.Instructions.ShouldContain(i => i.Said().Contains("two more in you"));
     }
 
     [Fact]
@@ -37,7 +43,7 @@ public class CalibrationTests
         Rebuilt(Client, "Plank 3x30 s", "plank", true).Dose.LastSetOpen.ShouldBeFalse("a hold is not measured by a load");
 
         var notice = Plan(Client with { HighBloodPressure = true }, "Dumbbell curl 3x10", "dumbbell-curl", true).Notices.Single(n => n.Code == "calibration");
-        notice.Text.ShouldContain("Dumbbell curl (high blood pressure)");
+        notice.Text.Said().ShouldContain("Dumbbell curl (high blood pressure)");
     }
 
     [Fact]
@@ -46,9 +52,9 @@ public class CalibrationTests
         var home = Curl(Client, calibrate: false);
         var bar = new KitAtPlace(Examples.Kit("barbell 40"), Trade.Shipped.KitKinds);
         var exercise = Trade.Shipped.Catalogue.Get("dumbbell-curl");
-        Core.Prescribing.Calibration.Open(home with { UsesItems = ["k1"] }, exercise, Client, bar).WhyNot.ShouldBe("nobody is there to take the bar");
-        Core.Prescribing.Calibration.Open(home with { Expected = new RepRange(3, 4, 5) }, exercise, Client, new KitAtPlace(Examples.Kit("dumbbell 8 x2"), Trade.Shipped.KitKinds)).WhyNot.ShouldBe("the load is near the maximum");
-        Core.Prescribing.Calibration.Open(home, exercise with { Skill = 4 }, Client, new KitAtPlace(Examples.Kit("dumbbell 8 x2"), Trade.Shipped.KitKinds)).WhyNot.ShouldBe("it asks for too much skill");
+        Calibration.Open(home with { UsesItems = ["k1"] }, exercise, Client, bar).WhyNot!.Code.ShouldBe("not-open.bar");
+        Calibration.Open(home with { Expected = new RepRange(3, 4, 5) }, exercise, Client, new KitAtPlace(Examples.Kit("dumbbell 8 x2"), Trade.Shipped.KitKinds)).WhyNot!.Code.ShouldBe("not-open.maximum");
+        Calibration.Open(home, exercise with { Skill = 4 }, Client, new KitAtPlace(Examples.Kit("dumbbell 8 x2"), Trade.Shipped.KitKinds)).WhyNot!.Code.ShouldBe("not-open.skill");
     }
 
     [Fact]
@@ -56,17 +62,17 @@ public class CalibrationTests
     {
         var plan = Plan(Client, "Dumbbell curl 3x10", "dumbbell-curl", true);
         var stamps = new LogStamps(Trade.Shipped, Client, Examples.Kit("dumbbell 8 x2", "dumbbell 10 x2"), plan.Lines);
-        var sets = stamps.Stamp(new LoggedExercise(1, "dumbbell-curl", [.. Enumerable.Repeat(new LoggedSet { Reps = 10 }, 3)])).Sets;
+        var sets = stamps.Stamp(new LoggedExercise(new LineKey(1), "dumbbell-curl", [.. Enumerable.Repeat(new LoggedSet { Reps = 10 }, 3)])).Sets;
         sets.Select(s => s.Stamp!.PlannedReps is null).ShouldBe([false, false, true]);
-        sets[2].Stamp!.PlannedRir.ShouldBe(Core.Prescribing.Calibration.Reserve);
-        sets[0].Stamp!.PlannedRir.ShouldNotBe(Core.Prescribing.Calibration.Reserve);
+        sets[2].Stamp!.PlannedRir.ShouldBe(Calibration.Reserve);
+        sets[0].Stamp!.PlannedRir.ShouldNotBe(Calibration.Reserve);
     }
 
     [Fact]
     public void What_the_open_set_taught_sets_the_dose_unless_it_hurt()
     {
         var before = Plan(Client, "Dumbbell curl 3x10", "dumbbell-curl", true);
-        var known = Client with { Learned = [new LearnedLift("barbell-curl", "dumbbell-curl", before.Lines[0].Chosen!.Exercises[0].SystemLoadKg!.Value * 1.15, 0.06, "1 logged day")] };
+        var known = Client with { Learned = [new LearnedLift("barbell-curl", "dumbbell-curl", before.Lines[0].Chosen!.Exercises[0].SystemLoadKg!.Value * 1.15, 0.06, Reason.Text("1 logged day"))] };
         var now = Plan(known, "Dumbbell curl 3x10", "dumbbell-curl", true);
         var context = new NextSession(Trade.Shipped).Contexts(Client, Examples.Kit("dumbbell 8 x2", "dumbbell 10 x2"), before.Lines)[0].Context;
 
@@ -77,7 +83,7 @@ public class CalibrationTests
         AfterCalibration.Set([Next(6)], before.Lines, now.Lines)[0].Decision.ShouldBe(Decision.Swap);
         AfterCalibration.Set([Next(0)], now.Lines, now.Lines)[0].Decision.ShouldBe(Next(0).Decision, "nothing was calibrated");
 
-        Proposal Next(int pain) => DoubleProgression.Next(1, context, [.. Enumerable.Repeat(new LoggedSet { Reps = 12, Rir = 2, Pain = pain }, 3)]);
+        Proposal Next(int pain) => DoubleProgression.Next(new LineKey(1), context, [.. Enumerable.Repeat(new LoggedSet { Reps = 12, Rir = 2, Pain = pain }, 3)]);
     }
 
     private static HomeExercise Curl(ClientProfile client, bool calibrate = true) => Rebuilt(client, "Dumbbell curl 3x10 RIR 2", "dumbbell-curl", calibrate);
@@ -89,7 +95,7 @@ public class CalibrationTests
         Client = client,
         Kit = Examples.Kit("dumbbell 8 x2", "dumbbell 10 x2"),
         GymLines = [line],
-        Choices = [new CoachChoice(1, candidate)],
+        Choices = [new CoachChoice(new LineKey(1), candidate)],
         Calibrate = calibrate,
     }).Plan;
 }

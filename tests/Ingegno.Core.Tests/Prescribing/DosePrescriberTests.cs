@@ -1,8 +1,13 @@
-using Ingegno.Core.Clients;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Strength;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Prescribing;
 
@@ -12,13 +17,13 @@ public class DosePrescriberTests
     public void Reps_stay_when_the_load_fits() => Prescribe("Bench press 4x8", 12).Figures.ShouldBe("4x8");
 
     [Fact]
-    [Trait("source", "handbook 04: at 60-90 s a set leaves .8 of the next, spared by the reps in reserve; worked by hand")]
+    [Trait("source", "docs/trade/prescription: at 60-90 s a set leaves .8 of the next, spared by the reps in reserve; worked by hand")]
     public void The_bottom_is_what_the_last_set_has_and_the_goal_stays()
     {
         // 90 s leave .814; two in reserve spare two fifths of the cost: 10, 8.9, 7.9, 7.0.
         var dose = Prescribe("Bench press 4x8", 10);
         (dose.Figures, dose.Zone).ShouldBe(("4x7-8", new SetTarget(8, 8)));
-        dose.Reason.ShouldContain("8 in every set is the goal");
+        dose.Reason.Said().ShouldContain("8 in every set is the goal");
 
         Prescribe("Bench press 1x8", 10).Figures.ShouldBe("1x8", "one set tires no other");
         Prescribe("Bench press 4x8 4 min", 10).Figures.ShouldBe("4x8", "after long rests it is there: .925 of the set before, .955 with the reserve, 8.7 in the last");
@@ -26,7 +31,7 @@ public class DosePrescriberTests
     }
 
     [Fact]
-    [Trait("source", "handbook 10: nothing known gives a wide range, and a coach starts on the safe side of it; worked by hand")]
+    [Trait("source", "docs/trade/strength-relations: nothing known gives a wide range, and a coach starts on the safe side of it; worked by hand")]
     public void The_less_is_known_the_lower_it_starts()
     {
         // 12 to failure, perhaps only 4: careful 8, and 8 × .89³ = 5.6 in the fourth set.
@@ -44,14 +49,14 @@ public class DosePrescriberTests
 
         dose.Figures.ShouldBe("4x4", "six to failure, two in reserve");
         dose.Zone.ShouldBe(new SetTarget(8, 8), "and from there up to the reps planned");
-        dose.Reason.ShouldContain("Fewer reps");
+        dose.Reason.Said().ShouldContain("Fewer reps");
     }
 
     [Fact]
     public void Reps_rise_when_the_load_is_light_and_stop_at_thirty()
     {
         Prescribe("Bench press 4x8", 22).Target.ShouldBe(new SetTarget(15, 20), "16, but the fourth set has 15.5");
-        Prescribe("Bench press 4x8", 80).Target.Max.ShouldBe(30, "handbook 04: past thirty a set does less");
+        Prescribe("Bench press 4x8", 80).Target.Max.ShouldBe(30, "docs/trade/prescription: past thirty a set does less");
     }
 
     [Fact]
@@ -65,7 +70,7 @@ public class DosePrescriberTests
         (kept.Tempo, kept.RestSeconds).ShouldBe(("3-1-X-0", 75));
 
         var filled = Prescribe("Bench press 4x8", 10);
-        (filled.Tempo, filled.RestSeconds).ShouldBe(("2-0-1-0", 90), "muscle: 1–2 min of rest (handbook 04)");
+        (filled.Tempo, filled.RestSeconds).ShouldBe(("2-0-1-0", 90), "muscle: 1–2 min of rest (docs/trade/prescription)");
     }
 
     [Fact]
@@ -75,7 +80,7 @@ public class DosePrescriberTests
     public void A_hold_takes_seconds() => Prescribe("Plank 3x40 s", null, exercise: "plank").Figures.ShouldBe("3x40 s");
 
     [Fact]
-    [Trait("source", "handbook 04: strength without the load is kept by moving fast, and what is lost is said")]
+    [Trait("source", "docs/trade/prescription: strength without the load is kept by moving fast, and what is lost is said")]
     public void Strength_at_a_far_too_light_load_is_moved_fast()
     {
         var strong = Examples.ClientA with { Goal = Goal.Strength };
@@ -83,11 +88,11 @@ public class DosePrescriberTests
 
         dose.Figures.ShouldBe("5x5");
         dose.Tempo.ShouldBe("2-0-X-0");
-        dose.Reason.ShouldContain("lost");
+        dose.Reason.Said().ShouldContain("lost");
         Prescribe("Bench press 5x5", 9, strong).Tempo.ShouldBe("2-0-1-0", "nine to failure is near enough");
         Prescribe("Bench press 5x5", 22).Techniques.ShouldNotContain("explosive", "for muscle more reps do");
         Prescribe("Bench press 5x5", 22, strong with { Level = Level.Beginner }).Techniques.ShouldNotContain("explosive");
-        Prescribe("Bench press 5x5", 22, strong with { SoreJoints = [new SoreJoint(Core.Catalogue.Joint.Wrist, Soreness.Sore)] }).Techniques.ShouldNotContain("explosive");
+        Prescribe("Bench press 5x5", 22, strong with { SoreJoints = [new SoreJoint(Joint.Wrist, Soreness.Sore)] }).Techniques.ShouldNotContain("explosive");
     }
 
     [Theory]
@@ -99,7 +104,7 @@ public class DosePrescriberTests
         var dose = Prescribe("Bench press 4x8", toFailure, approach: "milestones");
 
         (dose.Target.Max, dose.Standard, dose.Zone).ShouldBe((standard, standard, null), why);
-        dose.Reason.ShouldContain("standard");
+        dose.Reason.Said().ShouldContain("standard");
         Prescribe("Bench press 4x8", toFailure).Standard.ShouldBeNull("other approaches have none");
     }
 
@@ -109,7 +114,7 @@ public class DosePrescriberTests
     [InlineData(Goal.Muscle, "Bench press 4x8", 60, 120)]
     [InlineData(Goal.Endurance, "Bench press 3x15", 30, 60)]
     [InlineData(Goal.GeneralFitness, "Bench press 3x12", 30, 90)]
-    [Trait("source", "handbook 04: dose by goal")]
+    [Trait("source", "docs/trade/prescription: dose by goal")]
     public void A_line_without_a_rest_gets_the_one_of_the_goal(Goal goal, string line, int least, int most)
     {
         Prescribe(line, 12, Examples.ClientA with { Goal = goal }).RestSeconds.ShouldBeInRange(least, most);
@@ -124,6 +129,6 @@ public class DosePrescriberTests
         client ??= Examples.ClientA;
         var line = new ShorthandParser(Trade.Shipped.Names).Parse(text).Lines[0];
         var effort = WantedEffort.Of(line, Examples.Exercise(line.ExerciseId), client.Level);
-        return DosePrescriber.Prescribe(line, Examples.Exercise(exercise), client, effort, expected, [], Trade.Shipped.ApproachOf(approach), Trade.Shipped.Fatigue);
+        return DosePrescriber.Prescribe(line, Examples.Exercise(exercise), client, effort, expected, [], Trade.Shipped.ApproachOf(approach), Trade.Shipped);
     }
 }

@@ -1,7 +1,8 @@
 using CsCheck;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Strength;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Trainee.Strength;
 
 namespace Ingegno.Core.Tests.Prescribing;
 

@@ -1,9 +1,12 @@
 using CsCheck;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Prescribing;
 
@@ -11,7 +14,7 @@ namespace Ingegno.Core.Tests.Prescribing;
 public class SetSchemeTests
 {
     [Fact]
-    [Trait("source", "common practice, handbook 07: rest-pause with 20 in the first set ends when 20 more are done")]
+    [Trait("source", "common practice, docs/trade/check-values: rest-pause with 20 in the first set ends when 20 more are done")]
     public void Rest_pause_ends_when_as_many_again_are_done()
     {
         RestPause.MiniSets(20).Sum().ShouldBe(20);
@@ -20,10 +23,10 @@ public class SetSchemeTests
     }
 
     [Fact]
-    [Trait("source", "common practice, handbook 07: 3-3-3 of 8 reps is 72 s under tension")]
+    [Trait("source", "common practice, docs/trade/check-values: 3-3-3 of 8 reps is 72 s under tension")]
     public void Threes_of_eight_reps_are_72_seconds_under_tension()
     {
-        var tempo = Step("even-count-3").ApplyTo(Tempo.Usual, Core.Catalogue.Profile.Stretched);
+        var tempo = Step("even-count-3").ApplyTo(Tempo.Usual, Core.Knowledge.Catalogue.Profile.Stretched);
         var dose = new Dose { Sets = 3, Target = new SetTarget(8, 8), Tempo = tempo.ToString(), RestSeconds = 90, Rir = 2 };
 
         dose.Tempo.ShouldBe("3-3-3-0");
@@ -41,7 +44,7 @@ public class SetSchemeTests
     [InlineData("2-2-1-0", 0.85)]
     [InlineData("2-0-1-3", 0.75)]
     [InlineData("5-5-1-0", 0.4225)]
-    [Trait("source", "handbook 04: intensity techniques")]
+    [Trait("source", "docs/trade/prescription: intensity techniques")]
     public void A_tempo_leaves_its_share_of_the_reps(string tempo, double share)
     {
         Tempo.TryParse(tempo, out var read).ShouldBeTrue();
@@ -52,7 +55,7 @@ public class SetSchemeTests
     [InlineData(38, 0.65)]
     [InlineData(75, 0.80)]
     [InlineData(180, 0.90)]
-    [Trait("source", "handbook 04: short rests leave the next set .6–.7 at 30–45 s, .8 at 60–90 s, .9 at 3 min")]
+    [Trait("source", "docs/trade/prescription: short rests leave the next set .6–.7 at 30–45 s, .8 at 60–90 s, .9 at 3 min")]
     public void A_rest_leaves_its_share_of_the_next_set(int rest, double share)
     {
         Trade.Shipped.Fatigue.ShareAfter(rest).ShouldBe(share, 1e-9);
@@ -77,7 +80,7 @@ public class SetSchemeTests
     [InlineData("drop", "dumbbell-curl", LineRole.Accessory, Level.Beginner, 10, false)]
     [InlineData("mechanical-drop", "push-up", LineRole.Secondary, Level.Novice, 10, true)]
     [InlineData("mechanical-drop", "push-up", LineRole.Main, Level.Novice, 10, false)]
-    [Trait("source", "handbook 04: for whom each technique fits")]
+    [Trait("source", "docs/trade/prescription: for whom each technique fits")]
     public void A_scheme_has_its_client_and_one_for_whom_it_is_not(string of, string exercise, LineRole role, Level level, double reps, bool taken)
     {
         var line = new ShorthandParser(Trade.Shipped.Names).Parse("Push-up 3x12").Lines[0];
@@ -97,7 +100,7 @@ public class SetSchemeTests
 
         (dose.Sets, dose.Target.Max, dose.HardSets).ShouldBe((1, 20, 3));
         dose.Figures.ShouldBe("1x20 + 20 in small sets");
-        dose.Instructions.ShouldContain(i => i.Contains("until 20 more are done"));
+        dose.Instructions.ShouldContain(i => i.Said().Contains("until 20 more are done"));
         dose.WorkSeconds().ShouldBe((40 * 3) + (20 * RestPause.MiniSets(20).Length));
     }
 

@@ -1,6 +1,6 @@
 using CsCheck;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Prescribing;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Prescribing;
@@ -46,7 +46,7 @@ public class TechniqueChoiceTests
     [InlineData("pause-2", "push-up", Level.Beginner, true)]
     [InlineData("one-and-a-half", "table-row", Level.Beginner, true)]
     [InlineData("one-and-a-half", "plank", Level.Advanced, false)]
-    [Trait("source", "handbook 04: for whom each technique fits")]
+    [Trait("source", "docs/trade/prescription: for whom each technique fits")]
     public void Each_technique_has_its_limits(string technique, string exercise, Level level, bool fits) =>
         Step(technique).Fits(Examples.Exercise(exercise), Examples.ClientA with { Level = level }).ShouldBe(fits);
 
@@ -78,7 +78,7 @@ public class TechniqueChoiceTests
             Left(Choose("push-up", level, reps, 8, 12)) >= Left(Choose("push-up", level, reps + lighter, 8, 12)) - 1e-9);
 
     [Fact]
-    [Trait("source", "handbook 04: combined techniques leave the product of their shares")]
+    [Trait("source", "docs/trade/prescription: combined techniques leave the product of their shares")]
     public void Shares_multiply() => Left(["slow-eccentric-5", "pause-2"]).ShouldBe(0.65 * 0.85, 1e-9);
 
     private static string[] Choose(string exercise, Level level, double reps, double low, double high) =>

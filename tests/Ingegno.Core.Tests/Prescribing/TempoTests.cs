@@ -1,6 +1,7 @@
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.Prescribing;
 
@@ -38,7 +39,7 @@ public class TempoTests
     }
 
     [Fact]
-    [Trait("source", "handbook 07, common practice: even-count 3-3-3 of eight reps is 72 s under tension")]
+    [Trait("source", "docs/trade/check-values, common practice: even-count 3-3-3 of eight reps is 72 s under tension")]
     public void Time_under_tension_of_an_even_count()
     {
         var dose = new Dose { Sets = 1, Target = new SetTarget(8, 8), Tempo = "3-3-3-0", RestSeconds = 60, Rir = 1 };

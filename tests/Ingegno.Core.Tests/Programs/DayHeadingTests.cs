@@ -1,4 +1,5 @@
-using Ingegno.Core.Programs;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Programs;
 

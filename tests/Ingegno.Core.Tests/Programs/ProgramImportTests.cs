@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Programs.Exchange;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Programs.Exchange;
 
 namespace Ingegno.Core.Tests.Programs;
 

@@ -1,6 +1,7 @@
 using CsCheck;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Programs.Exchange;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Exchange;
 
 namespace Ingegno.Core.Tests.Programs;
 

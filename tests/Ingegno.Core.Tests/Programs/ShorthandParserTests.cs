@@ -1,9 +1,12 @@
 using CsCheck;
-using Ingegno.Core.Programs;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Programs;
 
-/// <summary>The shorthand of handbook 04, as written down in docs/shorthand.md.</summary>
+/// <summary>The shorthand of docs/trade/prescription, as written down in docs/shorthand.md.</summary>
 public class ShorthandParserTests
 {
     private static readonly ShorthandParser Parser = new(Trade.Shipped.Names);
@@ -40,7 +43,7 @@ public class ShorthandParserTests
     [InlineData("Bench press 10x10", 10, 10, 10)]
     [InlineData("Bench press 4 × 8–12", 4, 8, 12)]
     [InlineData("bench presses 4x8", 4, 8, 8)]
-    public void The_everyday_notation_of_the_handbook_is_read(string text, int sets, int min, int max)
+    public void The_everyday_notation_is_read(string text, int sets, int min, int max)
     {
         var line = One(text);
 
@@ -147,7 +150,7 @@ public class ShorthandParserTests
                 Name = name,
                 Sets = sets,
                 Target = new SetTarget(min, min + more),
-                Timed = exercise.Measure == Core.Catalogue.Measure.Seconds,
+                Timed = exercise.Measure == Measure.Seconds,
                 LastSetOpen = open,
                 PerSide = side,
                 RestSeconds = rest,

@@ -1,6 +1,9 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Progressing;
 
@@ -8,7 +11,7 @@ namespace Ingegno.Core.Tests.Progressing;
 public class AttentionTests
 {
     private static readonly DateOnly Today = new(2026, 11, 20);
-    private static readonly PulseLine Calm = new("Push-up", Decision.MoreReps, "One rep more.");
+    private static readonly PulseLine Calm = new("Push-up", Decision.MoreReps, Reason.Text("One rep more."));
 
     [Fact]
     public void A_calm_week_needs_nobody() => Of([Calm]).ShouldBeEmpty();
@@ -22,14 +25,14 @@ public class AttentionTests
     [InlineData(AttentionKind.Ready, Decision.NextRung, null, false)]
     public void What_the_log_decides_is_named(AttentionKind kind, Decision decision, int? pain, bool stalled) =>
         Of([Calm, Calm with { Name = "Table row", Decision = decision, Pain = pain, PainJoint = Joint.Elbow, Stalled = stalled }])
-            .ShouldHaveSingleItem().ShouldSatisfyAllConditions(n => n.Kind.ShouldBe(kind), n => n.Text.ShouldContain("Table row"));
+            .ShouldHaveSingleItem().ShouldSatisfyAllConditions(n => n.Kind.ShouldBe(kind), n => n.Text.Said().ShouldContain("Table row"));
 
     [Fact]
     public void What_waits_to_be_trained_is_no_stall_any_more_but_pain_stays_named()
     {
-        var waits = Calm with { Decision = Decision.Wait, Reason = "Decided after the last session: train it first." };
+        var waits = Calm with { Decision = Decision.Wait, Reason = Reason.Text("Decided after the last session: train it first.") };
         Of([waits with { Stalled = true }]).ShouldBeEmpty();
-        Of([waits with { Pain = 4 }]).Single().Text.ShouldBe("Push-up: pain 4 of 10 last time, and what was decided then is not trained yet.");
+        Of([waits with { Pain = 4 }]).Single().Text.Said().ShouldBe("Push-up: pain 4 of 10 last time, and what was decided then is not trained yet.");
     }
 
     [Fact]
@@ -57,7 +60,7 @@ public class AttentionTests
     [Fact]
     public void The_end_of_a_block_is_said_a_week_before()
     {
-        Attention.Of(Pulse([Calm], 1), 1, Today, 3, Today.AddDays(5), Today).Single().Text.ShouldBe("The block ends in 5 days.");
+        Attention.Of(Pulse([Calm], 1), 1, Today, 3, Today.AddDays(5), Today).Single().Text.Said().ShouldBe("The block ends in 5 days.");
         Attention.Of(Pulse([Calm], 1), 1, Today, 3, Today.AddDays(12), Today).ShouldBeEmpty();
     }
 

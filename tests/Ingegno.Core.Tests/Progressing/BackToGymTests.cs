@@ -1,12 +1,17 @@
 using System.Collections.Immutable;
 using CsCheck;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing;
 
-/// <summary>The way back to the gym (handbook 05, common practice).</summary>
-[Trait("source", "common practice (handbook 05): 4+ weeks away 70, 80, 90, 100 %; shorter breaks, shorter ramps")]
+/// <summary>The way back to the gym (docs/trade/progression, common practice).</summary>
+[Trait("source", "common practice (docs/trade/progression): 4+ weeks away 70, 80, 90, 100 %; shorter breaks, shorter ramps")]
 public class BackToGymTests
 {
     private const string Week = "= Day 1\nBench press 4x8 @ 80 kg RIR 2\nBack squat 4x6 @ 100 kg\n\n= Day 2\nDumbbell bench press 3x10 2x10 kg\nPlank 3x40 s\nSeated cable row 3x10";
@@ -28,11 +33,11 @@ public class BackToGymTests
         var back = Plan(12, adherence: 0.5, ("bench-press", 0.06), ("back-squat", -0.04));
 
         back.Lines[0].LoadsKg.ShouldBe([57.5, 67.5, 75, 82.5], "80 kg by 1.06 and the ramp, down to the next plates");
-        back.Lines[0].Reason.ShouldContain("rose by about 6 %");
+        back.Lines[0].Reason.Said().ShouldContain("rose by about 6 %");
         back.Lines[1].LoadsKg[^1].ShouldBe(95, "100 kg less 4 %");
         back.Lines[2].LoadsKg[0].ShouldBe(7, "10 kg a hand by .74, whole kilograms");
         back.Lines[3].LoadsKg.ShouldBeEmpty();
-        back.Lines[4].Reason.ShouldContain("by feel");
+        back.Lines[4].Reason.Said().ShouldContain("by feel");
     }
 
     [Fact]
@@ -56,12 +61,12 @@ public class BackToGymTests
     [Fact]
     public void A_main_lift_without_a_load_starts_from_what_is_known_of_it()
     {
-        GymReturn Plan(Core.Clients.ClientProfile client) => new BackToGym(Trade.Shipped).Plan("Bench press 4x8 RIR 2\nBack squat 3x5\nSeated cable row 3x10", new TimeAtHome(1, null, ImmutableDictionary<string, double>.Empty), client);
+        GymReturn Plan(Core.Trainee.Clients.ClientProfile client) => new BackToGym(Trade.Shipped).Plan("Bench press 4x8 RIR 2\nBack squat 3x5\nSeated cable row 3x10", new TimeAtHome(1, null, ImmutableDictionary<string, double>.Empty), client);
         var known = Plan(Support.Examples.ClientA);
 
         // Bench 85 kg, ten reps to failure: 85 · 30 / 40 = 63.75; 90 % of it is 57.4. Down to the next plates.
         known.Lines[0].LoadsKg.ShouldBe([55, 62.5]);
-        known.Lines[0].Reason.ShouldContain("rests on bench press 85 kg");
+        known.Lines[0].Reason.Said().ShouldContain("rests on bench press 85 kg");
         known.Lines[1].LoadsKg[^1].ShouldBeInRange(75, 100, "squat 110 kg, seven reps to failure, the body's part taken off");
         known.Lines[2].LoadsKg.ShouldBeEmpty("no main lift: by feel");
         Plan(Support.Examples.ClientB).Lines.ShouldAllBe(l => l.LoadsKg.IsEmpty, "level alone is too little to load a bar by");

@@ -1,17 +1,20 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 using Ingegno.Simulation;
 
 namespace Ingegno.Core.Tests.Progressing;
 
-/// <summary>What a rest or a technique costs a client, learnt from logs (handbook 05), worked by hand.</summary>
+/// <summary>What a rest or a technique costs a client, learnt from logs (docs/trade/progression), worked by hand.</summary>
 public class CostModelTests
 {
     private static readonly DateOnly Today = new(2026, 11, 20);
@@ -81,12 +84,12 @@ public class CostModelTests
             Client = Examples.ClientA with { Costs = [.. costs] },
             Kit = Examples.Kit("dumbbell 8 x2"),
             GymLines = ["Dumbbell curl 4x10 RIR 1 60 s"],
-            Edits = [new HomeEdit { Line = 1, ExerciseId = "dumbbell-curl", Techniques = ["slow-eccentric-5"] }],
-            Choices = [new CoachChoice(1, "dumbbell-curl")],
+            Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "dumbbell-curl", Techniques = ["slow-eccentric-5"] }],
+            Choices = [new CoachChoice(new LineKey(1), "dumbbell-curl")],
         };
         var usual = Home(Request());
-        var tires = Home(Request(new LearnedCost(LearnedCost.Rests, 1.6, 0.2, 20, "pairs")));
-        var slow = Home(Request(new LearnedCost("slow-eccentric", 1.4, 0.2, 8, "days")));
+        var tires = Home(Request(new LearnedCost(LearnedCost.Rests, 1.6, 0.2, 20, Reason.Text("pairs"))));
+        var slow = Home(Request(new LearnedCost("slow-eccentric", 1.4, 0.2, 8, Reason.Text("days"))));
 
         tires.Effect!.ReserveFirst.ShouldBe(usual.Effect!.ReserveFirst);
         tires.Effect.RepsBySet[^1].ShouldBeLessThan(usual.Effect.RepsBySet[^1]);
@@ -100,15 +103,15 @@ public class CostModelTests
     {
         var set = new LoggedSet { Reps = 6, Rir = 0, Stamp = new SetStamp(50, 0.65, 6, 0) { Technique = "slow-eccentric" } };
         double Max(params LearnedCost[] costs) => Evidence.Of([set], costs).Single().OneRepMaxKg(CurveKind.Middle);
-        Max(new LearnedCost("slow-eccentric", 0.6, 0.1, 5, "x")).ShouldBeLessThan(Max());
-        Max(new LearnedCost("pause", 0.6, 0.1, 5, "x")).ShouldBe(Max());
+        Max(new LearnedCost("slow-eccentric", 0.6, 0.1, 5, Reason.Text("x"))).ShouldBeLessThan(Max());
+        Max(new LearnedCost("pause", 0.6, 0.1, 5, Reason.Text("x"))).ShouldBe(Max());
     }
 
     [Theory]
     [InlineData("2-0-1-0", null)]
     [InlineData("5-0-1-0", "slow-eccentric")]
     [InlineData("2-3-1-0", "pause")]
-    [InlineData("5-3-1-0", SetStamp.Several)]
+    [InlineData("5-3-1-0", StraightSets.Several)]
     public void A_stamp_names_the_technique_even_when_only_a_tempo_was_typed(string tempo, string? technique)
     {
         var dose = new Dose { Sets = 3, Target = new SetTarget(8, 12), Tempo = tempo, RestSeconds = 75, Rir = 2 };
@@ -118,13 +121,13 @@ public class CostModelTests
     private static LearnedCost? Rests(int first, int second, int pairs = 10, int daysAgo = 0, int? rir = 0, int? rest = 75, double? secondKg = null, string exercise = "push-up", double? systemKg = 40)
     {
         LoggedSet Set(int reps, double? kg) => new() { Reps = reps, Rir = rir, LoadKg = kg, Stamp = new SetStamp(systemKg, 1, 8, 0) { RestSeconds = rest } };
-        var sessions = Enumerable.Range(0, pairs).Select(_ => new LoggedSession(Today.AddDays(-daysAgo), [new LoggedExercise(1, exercise, [Set(first, null), Set(second, secondKg)])]));
+        var sessions = Enumerable.Range(0, pairs).Select(_ => new LoggedSession(Today.AddDays(-daysAgo), [new LoggedExercise(new LineKey(1), exercise, [Set(first, null), Set(second, secondKg)])]));
         return Model.Learn(sessions, Today).FirstOrDefault(c => c.Of == LearnedCost.Rests);
     }
 
     private static LearnedCost? Technique(int reps, int days, bool straight = true)
     {
-        LoggedSession Session(int daysAgo, int done, string? technique) => new(Today.AddDays(-daysAgo), [new LoggedExercise(1, "push-up",
+        LoggedSession Session(int daysAgo, int done, string? technique) => new(Today.AddDays(-daysAgo), [new LoggedExercise(new LineKey(1), "push-up",
             [new LoggedSet { Reps = done, Rir = 0, Stamp = new SetStamp(50, technique is null ? 1 : 0.65, 8, 0) { Technique = technique } }])]);
         var log = Enumerable.Range(0, days).Select(i => Session(i, reps, "slow-eccentric")).Concat(straight ? [Session(20, 10, null)] : []);
         return Model.Learn(log.ToImmutableArray(), Today).FirstOrDefault(c => c.Of == "slow-eccentric");

@@ -1,10 +1,11 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing;
 
@@ -37,7 +38,7 @@ public class DayTrimTests
     {
         var said = Trim(60, Decision.MoreReps)[3];
         said.Decision.ShouldBe(Decision.FewerSets);
-        said.Reason.ShouldStartWith("As decided. The day has grown longer than the client has: one set less here");
+        said.Reason.Said().ShouldStartWith("As decided. The day has grown longer than the client has: one set less here");
     }
 
     [Fact]
@@ -54,13 +55,13 @@ public class DayTrimTests
     private static ImmutableArray<Proposal> Trim(ImmutableArray<Proposal> said, double minutesOver)
     {
         var room = DayRoom.Of(Plan.Lines, Plan.Days)!;
-        room.Take(1, room.Left(1)!.Value + minutesOver);
+        room.Take(new LineKey(1), room.Left(new LineKey(1))!.Value + minutesOver);
         LineRole[] roles = [LineRole.Main, LineRole.Secondary, LineRole.Accessory, LineRole.Accessory];
-        return DayTrim.Apply(said, [.. said.Select(p => (p.Line, Home(p)))], line => roles[line - 1], room);
+        return DayTrim.Apply(said, [.. said.Select(p => (p.Line, Home(p)))], line => roles[line.Value - 1], room);
     }
 
     private static ImmutableArray<Proposal> Said(Decision decision) =>
-        [.. new[] { 4, 4, 4, 3 }.Select((sets, i) => new Proposal(i + 1, $"e{i}", $"e{i}", decision, "As decided.", Dose(sets), 0, string.Empty, false))];
+        [.. new[] { 4, 4, 4, 3 }.Select((sets, i) => new Proposal(new LineKey(i + 1), $"e{i}", $"e{i}", decision, Reason.Text("As decided."), Dose(sets), 0, string.Empty, false))];
 
     private static HomeExercise Home(Proposal of) => new() { ExerciseId = of.ExerciseId, Name = of.Name, SetupId = "x", Setup = "x", ExternalKg = 0, Dose = of.Dose };
 

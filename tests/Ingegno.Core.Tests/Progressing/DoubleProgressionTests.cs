@@ -1,17 +1,21 @@
 using System.Collections.Immutable;
 using CsCheck;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Loading;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing;
 
-/// <summary>The first version of handbook 05: pain first, then load, reps, sets, rung, tempo. Common practice.</summary>
-[Trait("source", "common practice (handbook 05)")]
+/// <summary>The first version of docs/trade/progression: pain first, then load, reps, sets, rung, tempo. Common practice.</summary>
+[Trait("source", "common practice (docs/trade/progression)")]
 public class DoubleProgressionTests
 {
     private static readonly ImmutableArray<(ReachableLoad, double)> Dumbbells =
@@ -47,13 +51,13 @@ public class DoubleProgressionTests
 
         next.Decision.ShouldBe(Decision.MoreReps);
         next.ExternalKg.ShouldBe(20);
-        next.Reason.ShouldContain("50 %");
+        next.Reason.Said().ShouldContain("50 %");
     }
 
     [Fact]
     public void A_step_in_system_load_may_be_small_where_the_dumbbell_is_not()
     {
-        // 2 × 12 → 2 × 16 kg is +33 % of the dumbbell, but 84 → 92 kg is +10 % of a split squat (handbook 02).
+        // 2 × 12 → 2 × 16 kg is +33 % of the dumbbell, but 84 → 92 kg is +10 % of a split squat (docs/trade/kit-and-loads).
         ImmutableArray<(ReachableLoad, double)> loads = [(new(24, "2 × 12 kg", ["a"]), 84), (new(32, "2 × 16 kg", ["b"]), 92)];
 
         Next(Sets(12, 12, 12), context: Context(24, loads, "rear-foot-raised-split-squat")).Decision.ShouldBe(Decision.MoreLoad);
@@ -105,7 +109,7 @@ public class DoubleProgressionTests
         next.FlagsCoach.ShouldBe(flags);
         if (flags)
         {
-            next.Reason.ShouldContain("shoulder");
+            next.Reason.Said().ShouldContain("shoulder");
         }
     }
 
@@ -115,13 +119,13 @@ public class DoubleProgressionTests
         {
             ImmutableArray<(ReachableLoad, double)> loads = [Dumbbells[0], (new(20 * factor, "next", ["n"]), 20 * factor)];
             var next = Next([.. reps.Select(r => new LoggedSet { Reps = r, Rir = rir })], context: Context(20, loads));
-            var earned = Core.Strength.RepMaxCurve.RepsToEarn(20, 20 * factor, 8 + 2, CurveKind.Middle) - 2;
+            var earned = RepMaxCurve.RepsToEarn(20, 20 * factor, 8 + 2, CurveKind.Middle) - 2;
             var able = reps.Min() + Math.Max(0, rir - 2); // reps left over beyond the two planned are reps to failure too
             (next.Decision != Decision.MoreLoad || factor <= 1.1001 || able >= earned).ShouldBeTrue();
         });
 
     private static Proposal Next(ImmutableArray<LoggedSet> sets, ProgressionContext? context = null) =>
-        DoubleProgression.Next(1, context ?? Context(20), sets);
+        DoubleProgression.Next(new LineKey(1), context ?? Context(20), sets);
 
     private static ImmutableArray<LoggedSet> Sets(int a, int b, int? c = null, int? d = null, int rir = 2) =>
         [.. new[] { a, b, c, d }.OfType<int>().Select(r => new LoggedSet { Reps = r, Rir = rir })];

@@ -1,9 +1,11 @@
-using Ingegno.Core.Progressing;
+using Ingegno.Core.KeepingOn.Ladders;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Progressing;
 
-/// <summary>The ladder of a family (handbook 05).</summary>
+/// <summary>The ladder of a family (docs/trade/progression).</summary>
 public class LadderTests
 {
     [Theory]
@@ -31,7 +33,7 @@ public class LadderTests
 
         rungs.Select(r => r.ExerciseId).ShouldContain("push-up");
         rungs.First().RepsToFailure.ShouldBeGreaterThan(rungs.Last().RepsToFailure);
-        rungs[0].Standard.ShouldStartWith("3×");
+        rungs[0].Standard.Said().ShouldStartWith("3×");
     }
 
     [Fact]
@@ -68,8 +70,8 @@ public class LadderTests
     [Fact]
     public void Standards_run_from_fifty_down_to_five()
     {
-        Milestones.For(Examples.Exercise("wall-push-up"), Trade.Shipped).ShouldBe("3×50");
-        Trade.Shipped.Catalogue.AtHome.Where(e => e.Measure == Core.Catalogue.Measure.Seconds).ShouldAllBe(e => Milestones.For(e, Trade.Shipped).Contains('s') || Milestones.For(e, Trade.Shipped).StartsWith("when"));
+        Milestones.For(Examples.Exercise("wall-push-up"), Trade.Shipped).Said().ShouldBe("3×50");
+        Trade.Shipped.Catalogue.AtHome.Where(e => e.Measure == Measure.Seconds).ShouldAllBe(e => Milestones.For(e, Trade.Shipped).Said().Contains('s') || Milestones.For(e, Trade.Shipped).Said().StartsWith("when"));
     }
 
     private static FamilyLadder Of(string exercise, string[] kit, double? systemKg = null) =>

@@ -1,15 +1,18 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Loading;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing;
 
 /// <summary>What comes after sets that fell short of what was written, and where nothing can be added: worked by hand, common practice.</summary>
-[Trait("source", "common practice (handbook 05); rep-max arithmetic worked by hand")]
+[Trait("source", "common practice (docs/trade/progression); rep-max arithmetic worked by hand")]
 public class LimitsOfProgressTests
 {
     [Fact]
@@ -18,7 +21,7 @@ public class LimitsOfProgressTests
         var next = Next(Dose(10, 12, rest: 180), Sets(0, 10, 9, 9));
 
         (next.Decision, next.Dose.Target, next.Dose.Zone).ShouldBe((Decision.FewerReps, new SetTarget(9, 12), new SetTarget(10, 12)));
-        next.Reason.ShouldContain("9 to 12 reps, until all sets get there with 2 in reserve");
+        next.Reason.Said().ShouldContain("9 to 12 reps, until all sets get there with 2 in reserve");
     }
 
     [Fact]
@@ -58,7 +61,7 @@ public class LimitsOfProgressTests
     {
         var next = Next(Dose(5, 6, rest: 120) with { Zone = new SetTarget(5, 6) }, Sets(0, 5, 5, 5) is var sets ? [.. sets.Select((s, i) => s with { Rir = i < 2 ? 3 : 0 })] : []);
         (next.Decision, next.Dose.Target).ShouldBe((Decision.Repeat, new SetTarget(5, 6)));
-        next.Reason.ShouldContain("a rep more in the sets that have it");
+        next.Reason.Said().ShouldContain("a rep more in the sets that have it");
     }
 
     [Fact]
@@ -99,7 +102,7 @@ public class LimitsOfProgressTests
     public void A_hold_is_told_in_seconds()
     {
         var hold = Next(Dose(30, 45, rest: 60) with { Timed = true }, Sets(0, 12, 10, 10));
-        hold.Reason.ShouldStartWith("12 s in the best set, 30 wanted");
+        hold.Reason.Said().ShouldStartWith("12 s in the best set, 30 wanted");
         hold.Dose.Target.ShouldBe(new SetTarget(10, 12));
     }
 
@@ -113,7 +116,7 @@ public class LimitsOfProgressTests
     }
 
     [Fact]
-    [Trait("source", "handbook 04, Milestones: train a step until its standard is met in good form without pain, then the next")]
+    [Trait("source", "docs/trade/prescription, Milestones: train a step until its standard is met in good form without pain, then the next")]
     public void A_standard_that_every_set_meets_ends_the_step_before_sets_or_loads_are_added()
     {
         var dose = Dose(20, 20, rest: 60) with { Standard = 20 };
@@ -121,7 +124,7 @@ public class LimitsOfProgressTests
 
         var met = Next(dose, Sets(2, 20, 20, 20), loads, harder: "archer-push-up");
         (met.Decision, met.ToExerciseId).ShouldBe((Decision.NextRung, "archer-push-up"));
-        met.Reason.ShouldStartWith("The standard of this step, 20 in every set, is met");
+        met.Reason.Said().ShouldStartWith("The standard of this step, 20 in every set, is met");
         Next(dose with { Target = new SetTarget(15, 20) }, Sets(2, 20, 18, 16), loads, harder: "archer-push-up").Dose.Target.ShouldBe(new SetTarget(17, 20));
         Next(dose, Sets(2, 20, 20, 20), loads).Decision.ShouldBe(Decision.MoreLoad, "no harder step here: a load, as elsewhere");
     }
@@ -147,10 +150,10 @@ public class LimitsOfProgressTests
         Raise(minutes: 1.5).Dose.Sets.ShouldBe(4);
         var traded = Raise(minutes: 1.4);
         (traded.Decision, traded.Dose.Sets, traded.Dose.Tempo).ShouldBe((Decision.TechniqueOn, 3, "5-0-1-0"));
-        traded.Reason.ShouldContain("One set less");
+        traded.Reason.Said().ShouldContain("One set less");
         var stuck = Raise(minutes: -5, sets: 2);
         (stuck.Decision, stuck.FlagsCoach).ShouldBe((Decision.Repeat, true));
-        stuck.Reason.ShouldContain("takes longer than the client has");
+        stuck.Reason.Said().ShouldContain("takes longer than the client has");
 
         Proposal Raise(double minutes, int sets = 4) =>
             Next(full with { Sets = sets }, Sets(2, [.. Enumerable.Repeat(9, sets)]), [Load(20)], minutes);
@@ -172,7 +175,7 @@ public class LimitsOfProgressTests
     }
 
     private static Proposal Next(Dose dose, ImmutableArray<LoggedSet> sets, ImmutableArray<(ReachableLoad, double)>? loads = null, double? minutes = null, string? harder = null, TempoCost? cost = null) => DoubleProgression.Next(
-        1,
+        new LineKey(1),
         new ProgressionContext(
             new HomeExercise { ExerciseId = "dumbbell-floor-press", Name = "Floor press", SetupId = "x", Setup = "x", ExternalKg = 20, Dose = dose },
             Examples.Exercise("dumbbell-floor-press"), loads ?? [Load(20)], harder is null ? null : Examples.Exercise(harder), null)

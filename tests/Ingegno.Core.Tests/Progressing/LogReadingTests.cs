@@ -1,10 +1,12 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs.Exchange;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Exchange;
 
 namespace Ingegno.Core.Tests.Progressing;
 
@@ -43,23 +45,23 @@ public class LogReadingTests
         var read = Read(["date", "exercise", "reps"], [date, exercise, reps], ["2026-11-18", "Plank", "40"]);
 
         read.Faults.Single().Row.ShouldBe(2);
-        read.Faults.Single().Message.ShouldContain(says);
+        read.Faults.Single().Message.Said().ShouldContain(says);
         read.Sessions.ShouldHaveSingleItem();
     }
 
     [Fact]
     public void Without_the_columns_it_says_which_are_missing() =>
-        Read(["when", "exercise"], ["2026-11-18", "Push-up"]).Faults.Single().Message.ShouldContain("no column for date and reps or sets");
+        Read(["when", "exercise"], ["2026-11-18", "Push-up"]).Faults.Single().Message.Said().ShouldContain("no column for date and reps or sets");
 
     [Fact]
     public void What_the_plan_moved_is_matched_and_what_it_lost_is_set_aside()
     {
-        LoggedExercise Logged(int line, string id) => new(line, id, [new LoggedSet { Reps = 8 }]);
-        var matched = MatchedLogs.Of(Plan.Lines, [new LoggedSession(Today, [Logged(1, Done[0]), Logged(9, Done[2]), Logged(1, "squat-jump")])]);
+        LoggedExercise Logged(LineKey line, string id) => new(line, id, [new LoggedSet { Reps = 8 }]);
+        var matched = MatchedLogs.Of(Plan.Lines, [new LoggedSession(Today, [Logged(new LineKey(1), Done[0]), Logged(new LineKey(9), Done[2]), Logged(new LineKey(1), "squat-jump")])]);
 
-        matched.Sessions.Single().Exercises.Select(e => e.Line).ShouldBe([1, 3]);
+        matched.Sessions.Single().Exercises.Select(e => e.Line).ShouldBe([new LineKey(1), new LineKey(3)]);
         matched.Aside.Single().ExerciseId.ShouldBe("squat-jump");
-        matched.Aside.Single().Reason.ShouldContain("does not have it now");
+        matched.Aside.Single().Reason.Said().ShouldContain("does not have it now");
     }
 
     [Theory]
@@ -70,13 +72,13 @@ public class LogReadingTests
     public void A_slip_of_the_pen_is_asked_about(int reps, double? kg, string? question)
     {
         var curl = Plan.Lines[2].Chosen!.Exercises[0];
-        var doubts = LogDoubts.About(curl, 16, new LoggedExercise(3, curl.ExerciseId, [new LoggedSet { Reps = reps, LoadKg = kg }]));
+        var doubts = LogDoubts.About(curl, 16, new LoggedExercise(new LineKey(3), curl.ExerciseId, [new LoggedSet { Reps = reps, LoadKg = kg }]));
 
         doubts.Select(d => d.Question).SingleOrDefault().ShouldBe(doubts.IsEmpty ? null : doubts[0].Question);
         doubts.IsEmpty.ShouldBe(question is null);
         if (question is not null)
         {
-            doubts[0].Question.ShouldContain(question);
+            doubts[0].Question.Said().ShouldContain(question);
         }
     }
 
@@ -85,16 +87,16 @@ public class LogReadingTests
     {
         var stamps = new LogStamps(Trade.Shipped, Examples.ClientA, Examples.Kit("dumbbell 8 x2"), Plan.Lines);
         var curl = Plan.Lines[2].Chosen!.Exercises[0];
-        var stamped = stamps.Stamp(new LoggedExercise(3, curl.ExerciseId, [new LoggedSet { Reps = 10 }, new LoggedSet { Reps = 10, LoadKg = curl.ExternalKg + 2 }]));
+        var stamped = stamps.Stamp(new LoggedExercise(new LineKey(3), curl.ExerciseId, [new LoggedSet { Reps = 10 }, new LoggedSet { Reps = 10, LoadKg = curl.ExternalKg + 2 }]));
 
         stamped.Sets[0].Stamp!.SystemKg.ShouldBe(curl.SystemLoadKg!.Value);
         stamped.Sets[1].Stamp!.SystemKg!.Value.ShouldBeGreaterThan(stamped.Sets[0].Stamp!.SystemKg!.Value);
         stamped.Sets[0].Stamp!.PlannedReps.ShouldBe(curl.Dose.Target.Min);
-        var instead = stamps.Stamp(new LoggedExercise(1, "push-up", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp!;
+        var instead = stamps.Stamp(new LoggedExercise(new LineKey(1), "push-up", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp!;
         instead.SystemKg!.Value.ShouldBe(0.64 * 80, 0.5, "done instead: by its first set-up here, Ebben et al. 2011");
         instead.PlannedReps.ShouldBeNull();
-        stamps.Stamp(new LoggedExercise(1, "plank", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp!.SystemKg.ShouldBeNull("a hold has no system load");
-        stamps.Stamp(new LoggedExercise(1, "side-plank", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp.ShouldBeNull("nor has one outside the plan");
+        stamps.Stamp(new LoggedExercise(new LineKey(1), "plank", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp!.SystemKg.ShouldBeNull("a hold has no system load");
+        stamps.Stamp(new LoggedExercise(new LineKey(1), "side-plank", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp.ShouldBeNull("nor has one outside the plan");
         StraightSets.ShareLeft(curl.Dose with { Techniques = ["slow-eccentric-5"], Tempo = "5-0-1-0" }, Trade.Shipped).ShouldBe(0.65);
         StraightSets.ShareLeft(curl.Dose with { Techniques = [], Tempo = "5-0-1-0" }, Trade.Shipped).ShouldBe(0.65, "a typed tempo costs the same");
         StraightSets.ShareLeft(curl.Dose with { Techniques = [], Tempo = "2-0-1-0" }, Trade.Shipped).ShouldBe(1);

@@ -1,6 +1,8 @@
 using CsCheck;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Progressing;
 
@@ -18,7 +20,7 @@ public class LogShorthandTests
     [InlineData("8,8 @12.5kg", "8@12.5 r|8@12.5 r")]
     [InlineData("2x12,9 r1", "12 r1|12 r1|9 r1")]
     public void What_is_typed_is_read(string text, string sets) =>
-        string.Join('|', LogShorthand.Read(text).Sets.Select(s => $"{s.Reps}{(s.LoadKg is { } kg ? $"@{Words.Number(kg, 2)}" : "")} r{s.Rir}")).ShouldBe(sets, LogShorthand.Read(text).Error);
+        string.Join('|', LogShorthand.Read(text).Sets.Select(s => $"{s.Reps}{(s.LoadKg is { } kg ? $"@{Words.Number(kg, 2)}" : "")} r{s.Rir}")).ShouldBe(sets, LogShorthand.Read(text).Error?.Said());
 
     [Theory]
     [InlineData("12,10 p3 knee", 3, Joint.Knee, false)]
@@ -48,8 +50,8 @@ public class LogShorthandTests
         var read = LogShorthand.Read(text);
 
         read.Sets.ShouldBeEmpty();
-        read.Error.ShouldNotBeNull().ShouldContain(says);
-        read.Error.ShouldContain("12,11,10 @8kg r1");
+        read.Error.ShouldNotBeNull().Said().ShouldContain(says);
+        read.Error.Said().ShouldContain("12,11,10 @8kg r1");
     }
 
     [Fact]

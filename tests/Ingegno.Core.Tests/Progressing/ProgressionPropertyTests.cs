@@ -1,11 +1,14 @@
 using System.Collections.Immutable;
 using CsCheck;
-using Ingegno.Core.Loading;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Progressing;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing;
 
@@ -52,7 +55,7 @@ public class ProgressionPropertyTests
         next.Dose.RestSeconds.ShouldBeInRange(Math.Min(dose.RestSeconds, 60), 180);
         Math.Abs(next.Dose.Sets - dose.Sets).ShouldBeLessThanOrEqualTo(1, "one set at a time");
         next.Dose.Rir.ShouldBe(dose.Rir);
-        next.Reason.ShouldNotBeNullOrWhiteSpace();
+        next.Reason.Said().ShouldNotBeNullOrWhiteSpace();
     });
 
     [Fact]
@@ -60,7 +63,7 @@ public class ProgressionPropertyTests
     {
         if (dose.Scheme == SetScheme.RestPause)
         {
-            next.Dose.Target.Min.ShouldBe(next.Dose.Target.Max, next.Reason);
+            next.Dose.Target.Min.ShouldBe(next.Dose.Target.Max, next.Reason.Said());
             next.Dose.Sets.ShouldBeLessThanOrEqualTo(dose.Sets);
         }
     });
@@ -70,7 +73,7 @@ public class ProgressionPropertyTests
     {
         if (next.Decision == Decision.MoreReps)
         {
-            (next.Dose.Target.Min >= dose.Target.Min && next.Dose.Target.Max >= dose.Target.Max).ShouldBeTrue(next.Reason);
+            (next.Dose.Target.Min >= dose.Target.Min && next.Dose.Target.Max >= dose.Target.Max).ShouldBeTrue(next.Reason.Said());
             (next.Dose with { DecidedAfter = null, Zone = null }).ShouldNotBe(dose with { Zone = null }, "something changes");
         }
 
@@ -85,7 +88,7 @@ public class ProgressionPropertyTests
     {
         if (minutes is { } left && next.Decision is Decision.MoreSets or Decision.LongerRest or Decision.TechniqueOn)
         {
-            (next.Dose.Minutes - dose.Minutes).ShouldBeLessThanOrEqualTo(Math.Max(0, left) + 1e-9, next.Reason);
+            (next.Dose.Minutes - dose.Minutes).ShouldBeLessThanOrEqualTo(Math.Max(0, left) + 1e-9, next.Reason.Said());
         }
     });
 
@@ -117,6 +120,6 @@ public class ProgressionPropertyTests
     private static Proposal Next(Dose dose, ImmutableArray<LoggedSet> sets, ImmutableArray<(ReachableLoad, double)> loads, double? minutes)
     {
         var home = new HomeExercise { ExerciseId = "dumbbell-floor-press", Name = "Floor press", SetupId = "x", Setup = "x", ExternalKg = 20, Dose = dose };
-        return DoubleProgression.Next(1, new ProgressionContext(home, Examples.Exercise("dumbbell-floor-press"), loads, null, null) { TempoCost = Trade.Shipped.TempoCost, MinutesLeft = minutes }, sets);
+        return DoubleProgression.Next(new LineKey(1), new ProgressionContext(home, Examples.Exercise("dumbbell-floor-press"), loads, null, null) { TempoCost = Trade.Shipped.TempoCost, MinutesLeft = minutes }, sets);
     }
 }

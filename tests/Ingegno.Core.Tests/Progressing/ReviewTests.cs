@@ -1,17 +1,20 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Loading;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Strength;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing;
 
-/// <summary>What several logged sessions decide: every rule once taken and once not (handbook 05, common practice).</summary>
-[Trait("source", "common practice (handbook 05)")]
+/// <summary>What several logged sessions decide: every rule once taken and once not (docs/trade/progression, common practice).</summary>
+[Trait("source", "common practice (docs/trade/progression)")]
 public class ReviewTests
 {
     private static readonly DateOnly Today = new(2026, 11, 20);
@@ -43,7 +46,7 @@ public class ReviewTests
         if (decision == Decision.EaseIn)
         {
             next.ExternalKg.ShouldBe(18, "90 % of 20 kg");
-            next.Reason.ShouldNotContain("missed", Case.Insensitive, "no guilt in the wording");
+            next.Reason.Said().ShouldNotContain("missed", Case.Insensitive, "no guilt in the wording");
         }
     }
 
@@ -57,8 +60,8 @@ public class ReviewTests
     [Fact]
     public void Pain_twice_running_in_a_joint_advises_a_clinician()
     {
-        Next(Hurt((3, Joint.Knee), (3, Joint.Knee))).Reason.ShouldContain("Twice running in the knee: advise a clinician");
-        Next(Hurt((3, Joint.Knee), (3, Joint.Wrist))).Reason.ShouldNotContain("clinician");
+        Next(Hurt((3, Joint.Knee), (3, Joint.Knee))).Reason.Said().ShouldContain("Twice running in the knee: advise a clinician");
+        Next(Hurt((3, Joint.Knee), (3, Joint.Wrist))).Reason.Said().ShouldNotContain("clinician");
         Next(Hurt((3, Joint.Knee), (1, Joint.Knee))).Decision.ShouldBe(Decision.Swap, "rising from 1 to 3");
         Next(Hurt((3, Joint.Knee), (2, Joint.Knee))).Decision.ShouldBe(Decision.Ease);
     }
@@ -70,7 +73,7 @@ public class ReviewTests
         Next(History(10, 10, 10, 10), full).Decision.ShouldNotBe(Decision.MoreSets, "a set with its rest takes more than a minute");
         Next(History(10, 10, 10, 10), full with { MinutesLeft = 10 }).Decision.ShouldBe(Decision.MoreSets);
         Next(Falling(), full).Decision.ShouldBe(Decision.Repeat);
-        Next(Falling(), full).Reason.ShouldContain("does not fit the client's minutes");
+        Next(Falling(), full).Reason.Said().ShouldContain("does not fit the client's minutes");
         Next(Falling(), full with { MinutesLeft = 10 }).Decision.ShouldBe(Decision.LongerRest);
         Next(Falling()).Decision.ShouldBe(Decision.LongerRest, "nobody said how many minutes there are");
 
@@ -84,10 +87,10 @@ public class ReviewTests
         var total = plan.Days[0].Minutes.Total;
         var room = DayRoom.Of(plan.Lines, plan.Days)!;
 
-        room.Left(1).ShouldBe(240 - total);
-        room.Take(1, 3);
-        room.Left(2).ShouldBe(240 - total - 3);
-        room.Left(9).ShouldBeNull();
+        room.Left(new LineKey(1)).ShouldBe(240 - total);
+        room.Take(new LineKey(1), 3);
+        room.Left(new LineKey(2)).ShouldBe(240 - total - 3);
+        room.Left(new LineKey(9)).ShouldBeNull();
         DayRoom.Of(plan.Lines, [plan.Days[0] with { Minutes = new(total) }]).ShouldBeNull("no limit");
     }
 
@@ -95,7 +98,7 @@ public class ReviewTests
     public void Sharp_pain_without_a_figure_is_said_without_one()
     {
         var sets = Day(0, 10) with { Sets = [new LoggedSet { Reps = 10, Rir = 2, Sharp = true, PainJoint = Joint.Elbow }] };
-        Next(new LineHistory([sets], Today, Today)).Reason.ShouldStartWith("Sharp pain in the elbow");
+        Next(new LineHistory([sets], Today, Today)).Reason.Said().ShouldStartWith("Sharp pain in the elbow");
     }
 
     [Fact]
@@ -152,7 +155,7 @@ public class ReviewTests
         var plan = Examples.Rebuild(Examples.ClientA, Examples.Kit("dumbbell 10 x2", "dining-table 74"), "Bench press 4x8", "Barbell row 4x8", "Back squat 4x8").Plan;
         ImmutableArray<LoggedSession> Log(int gain) => [.. Enumerable.Range(0, 4).Select(week => new LoggedSession(
             Today.AddDays(-7 * week),
-            [.. plan.Lines.Select(l => new LoggedExercise(l.Gym.Line, l.Chosen!.Exercises[0].ExerciseId, [.. Enumerable.Repeat(new LoggedSet { Reps = 14 - (week * gain), Rir = 1, Stamp = new SetStamp(50, 1, 10, 2) }, 4)]))]))];
+            [.. plan.Lines.Select(l => new LoggedExercise(l.Gym.Key, l.Chosen!.Exercises[0].ExerciseId, [.. Enumerable.Repeat(new LoggedSet { Reps = 14 - (week * gain), Rir = 1, Stamp = new SetStamp(50, 1, 10, 2) }, 4)]))]))];
         ImmutableArray<Proposal> Propose(int gain) => new NextSession(Trade.Shipped).Propose(Examples.ClientA, Examples.Kit("dumbbell 10 x2", "dining-table 74"), plan.Lines, Log(gain), Today);
 
         var deload = Propose(0).Where(p => p.Decision == Decision.Deload).ToList();
@@ -169,7 +172,7 @@ public class ReviewTests
         Next(History(10), accepted with { Home = accepted.Home with { Dose = accepted.Home.Dose with { DecidedAfter = Today.AddDays(-3) } } }).Decision.ShouldBe(Decision.MoreReps);
     }
 
-    private static Proposal Next(LineHistory history, ProgressionContext? context = null) => DoubleProgression.Next(1, context ?? Context(), history);
+    private static Proposal Next(LineHistory history, ProgressionContext? context = null) => DoubleProgression.Next(new LineKey(1), context ?? Context(), history);
 
     /// <summary>Days with two in reserve, as planned, newest first.</summary>
     private static LineHistory History(params int[] reps) => Reserve(2, reps);

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Written.Plans;
 using Ingegno.Simulation;
 
 namespace Ingegno.Core.Tests.Progressing;
@@ -53,7 +54,7 @@ public class SimulationTests(Xunit.Abstractions.ITestOutputHelper output)
         var request = SimulatedClients.Of(seed);
         var trial = new TrainingTrial(Trade.Shipped);
         var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
-        var day = plan.Lines.ToDictionary(l => l.Gym.Line, l => l.Gym.Day);
+        var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
         var start = trial.Plan(request, plan);
         TrialResult Run(IProgressionPolicy policy) =>
             trial.Run(start, line => day[line], new SimulatedTrainee(Trade.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed), policy, Start, Weeks);

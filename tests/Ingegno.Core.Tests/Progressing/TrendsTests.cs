@@ -1,8 +1,11 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Strength;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing;
 
@@ -65,9 +68,9 @@ public class TrendsTests
     }
 
     /// <summary>One session of push-ups a week, oldest first, the last one today.</summary>
-    private static ImmutableArray<PlannedSession> Log(params int[] reps) => [.. reps.Select((r, i) => new PlannedSession(
-        new LoggedSession(Today.AddDays(-7 * (reps.Length - 1 - i)), [new LoggedExercise(1, "push-up", [.. Enumerable.Repeat(new LoggedSet { Reps = r, Rir = 2, Stamp = new SetStamp(80, 1, 8, 2) }, 3)])]), 4))];
+    private static ImmutableArray<SessionBesidePlan> Log(params int[] reps) => [.. reps.Select((r, i) => new SessionBesidePlan(
+        new LoggedSession(Today.AddDays(-7 * (reps.Length - 1 - i)), [new LoggedExercise(new LineKey(1), "push-up", [.. Enumerable.Repeat(new LoggedSet { Reps = r, Rir = 2, Stamp = new SetStamp(80, 1, 8, 2) }, 3)])]), 4))];
 
-    private static ClientTrends Of(ImmutableArray<PlannedSession> log, RepMaxFormula? formula = null) =>
+    private static ClientTrends Of(ImmutableArray<SessionBesidePlan> log, RepMaxFormula? formula = null) =>
         new Trends(Trade.Shipped).Of(Examples.ClientA with { DaysPerWeek = 3 }, log, Today, formula);
 }

@@ -1,6 +1,8 @@
 using CsCheck;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.Rebuilding;
 

@@ -1,7 +1,8 @@
-using Ingegno.Core.Clients;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Rebuilding;
 
@@ -13,7 +14,7 @@ public class HomeEditTests
         Client = Examples.ClientA,
         Kit = Examples.Kit("dumbbell 12 x2", "dumbbell 20 x2"),
         GymLines = ["Dumbbell overhead press 3x10 RIR 2 2 min"],
-        Choices = [new CoachChoice(1, "dumbbell-overhead-press")],
+        Choices = [new CoachChoice(new LineKey(1), "dumbbell-overhead-press")],
     };
 
     [Fact]
@@ -81,7 +82,7 @@ public class HomeEditTests
         var beginner = Request with { Client = Request.Client with { Level = Level.Beginner, HighBloodPressure = true }, Edits = [Edit() with { Techniques = ["isometric-first", "pause-2"] }] };
         var findings = new RebuildEngine(Trade.Shipped).Rebuild(beginner).Plan.Findings;
 
-        findings.ShouldContain(f => f.Code == "technique" && f.Severity == Core.Auditing.Severity.Serious);
+        findings.ShouldContain(f => f.Code == "technique" && f.Severity == Core.Written.Plans.Severity.Serious);
         findings.ShouldContain(f => f.Code == "two-techniques");
     }
 
@@ -99,11 +100,11 @@ public class HomeEditTests
     [InlineData("2x12 kg", null, null, null, null, null, 24.0)]
     public void A_cell_takes_shorthand_whole_or_in_part(string text, int? sets, string? reps, string? tempo, int? rest, int? rir, double? kg)
     {
-        var read = new DoseShorthand(Trade.Shipped.Names).Read(text, 3, "push-up", "Push-up");
+        var read = new DoseShorthand(Trade.Shipped.Names).Read(text, new LineKey(3), "push-up", "Push-up");
 
         read.Error.ShouldBeNull();
         var edit = read.Edit!;
-        (edit.Line, edit.Sets, edit.Target is { } t ? $"{t.Min}-{t.Max}" : null, edit.Tempo, edit.RestSeconds, edit.Rir, edit.ExternalKg).ShouldBe((3, sets, reps, tempo, rest, rir, kg));
+        (edit.Line, edit.Sets, edit.Target is { } t ? $"{t.Min}-{t.Max}" : null, edit.Tempo, edit.RestSeconds, edit.Rir, edit.ExternalKg).ShouldBe((new LineKey(3), sets, reps, tempo, rest, rir, kg));
     }
 
     [Theory]
@@ -114,13 +115,13 @@ public class HomeEditTests
     [InlineData("4x8 hop")]
     public void What_cannot_be_read_says_what_to_write(string text)
     {
-        var read = new DoseShorthand(Trade.Shipped.Names).Read(text, 1, "push-up", "Push-up");
+        var read = new DoseShorthand(Trade.Shipped.Names).Read(text, new LineKey(1), "push-up", "Push-up");
 
         read.Edit.ShouldBeNull();
         read.Error!.Length.ShouldBeGreaterThan(20);
     }
 
-    private static HomeEdit Edit() => new() { Line = 1, ExerciseId = "dumbbell-overhead-press" };
+    private static HomeEdit Edit() => new() { Line = new LineKey(1), ExerciseId = "dumbbell-overhead-press" };
 
     private static HomeExercise With(HomeEdit edit) =>
         new RebuildEngine(Trade.Shipped).Rebuild(Request with { Edits = [edit] }).Plan.Lines[0].Chosen!.Exercises[0];

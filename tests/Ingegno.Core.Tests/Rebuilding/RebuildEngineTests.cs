@@ -1,11 +1,15 @@
 using System.Text.Json;
 using CsCheck;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Rebuilding;
 
@@ -37,7 +41,7 @@ public class RebuildEngineTests
             line.Chosen.Parts.Sum(p => p.Weight).ShouldBe(1, 1e-9);
             line.Candidates.Select(c => c.Match).ShouldBeInOrder(SortDirection.Descending);
             line.Candidates.ShouldAllBe(c => c.Match >= 0 && c.Match <= 1 && c.Exercises.All(e => e.Dose.Sets > 0 && e.Setup.Length > 0));
-            line.RuledOut.ShouldAllBe(r => r.Reason.Length > 10);
+            line.RuledOut.ShouldAllBe(r => r.Reason.Said().Length > 10);
         }
     }
 
@@ -90,7 +94,7 @@ public class RebuildEngineTests
             Client = Examples.ClientA,
             Kit = Examples.Kit(SomeKit),
             GymLines = [.. WholeBody],
-            Choices = [new CoachChoice(2, "knee-push-up")],
+            Choices = [new CoachChoice(new LineKey(2), "knee-push-up")],
         };
         var line = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan.Lines[1];
 
@@ -106,7 +110,7 @@ public class RebuildEngineTests
             Client = Examples.ClientA,
             Kit = Examples.Kit(),
             GymLines = [.. WholeBody],
-            Choices = [new CoachChoice(2, "dumbbell-floor-press")],
+            Choices = [new CoachChoice(new LineKey(2), "dumbbell-floor-press")],
         };
         var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
 
@@ -117,7 +121,7 @@ public class RebuildEngineTests
     [Fact]
     public void A_role_set_by_the_coach_brings_its_weights()
     {
-        var request = new RebuildRequest { Client = Examples.ClientA, Kit = Examples.Kit(), GymLines = ["Bench press 4x8"], Choices = [new CoachChoice(1, null, LineRole.Accessory)] };
+        var request = new RebuildRequest { Client = Examples.ClientA, Kit = Examples.Kit(), GymLines = ["Bench press 4x8"], Choices = [new CoachChoice(new LineKey(1), null, LineRole.Accessory)] };
 
         new RebuildEngine(Trade.Shipped).Rebuild(request).Plan.Lines[0].Role.ShouldBe(LineRole.Accessory);
     }
@@ -130,8 +134,8 @@ public class RebuildEngineTests
             Client = Examples.ClientA,
             Kit = Examples.Kit("dumbbell 8 x2", "dumbbell 12 x2"),
             GymLines = ["Bench press 4x8"],
-            Choices = [new CoachChoice(1, "dumbbell-floor-press")],
-            Edits = [new HomeEdit { Line = 1, ExerciseId = "dumbbell-floor-press", Sets = 5, Tempo = "4-0-1-0", ExternalKg = 17 }],
+            Choices = [new CoachChoice(new LineKey(1), "dumbbell-floor-press")],
+            Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "dumbbell-floor-press", Sets = 5, Tempo = "4-0-1-0", ExternalKg = 17 }],
         };
         var home = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan.Lines[0].Chosen!.Exercises[0];
 
@@ -150,7 +154,7 @@ public class RebuildEngineTests
         var injured = Examples.ClientA with { SoreJoints = [new SoreJoint(JsonSerializer.Deserialize<Joint>($"\"{joint}\"", TradeJson.Strict), Soreness.Injured)] };
         var line = Examples.Rebuild(injured, Examples.Kit(SomeKit), gymLine).Plan.Lines[0];
 
-        line.RuledOut.ShouldContain(r => r.Code == "joint" && r.Reason.Contains(joint.Replace('-', ' ')), example);
+        line.RuledOut.ShouldContain(r => r.Code == "joint" && r.Reason.Said().Contains(joint.Replace('-', ' ')), example);
         line.Candidates.SelectMany(c => c.Exercises)
             .ShouldAllBe(e => Examples.Exercise(e.ExerciseId).Joints.GetValueOrDefault(injured.SoreJoints[0].Joint) < 2);
     }
@@ -165,7 +169,7 @@ public class RebuildEngineTests
     [Fact]
     public void The_dip_off_one_surface_is_out_by_default_with_its_reason() =>
         Examples.Rebuild(Examples.ClientA, Examples.Kit(SomeKit), "Parallel-bar dip 3x8").Plan.Lines[0].RuledOut
-            .ShouldContain(r => r.ExerciseId == "dip-off-one-surface" && r.Code == "off-by-default" && r.Reason.Contains("shoulder"));
+            .ShouldContain(r => r.ExerciseId == "dip-off-one-surface" && r.Code == "off-by-default" && r.Reason.Said().Contains("shoulder"));
 
     [Fact]
     public void High_blood_pressure_keeps_the_head_up()
@@ -193,7 +197,7 @@ public class RebuildEngineTests
             .ShouldContain(n => n.Code == "too-long");
 
     [Fact]
-    [Trait("source", "handbook 04: prime mover 1, synergist ½")]
+    [Trait("source", "docs/trade/prescription: prime mover 1, synergist ½")]
     public void Hard_sets_count_prime_movers_whole_and_synergists_half()
     {
         var sets = Examples.Rebuild(Examples.ClientA, Examples.Kit(), "Bench press 4x8").Plan.HardSets;

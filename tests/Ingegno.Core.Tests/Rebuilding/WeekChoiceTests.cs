@@ -1,11 +1,12 @@
 using System.Collections.Immutable;
 using CsCheck;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Making.Sessions;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Rebuilding;
 
@@ -67,7 +68,7 @@ public class WeekChoiceTests
                 var locked = request with
                 {
                     Kit = Examples.Kit([.. SomeKit.Where((_, i) => kept[i])]),
-                    Choices = [new CoachChoice(before.Gym.Line, before.Chosen!.Id)],
+                    Choices = [new CoachChoice(before.Gym.Key, before.Chosen!.Id)],
                 };
                 var after = Rebuild(locked).Plan.Lines[line];
                 if (after.Locked)
@@ -103,7 +104,7 @@ public class WeekChoiceTests
         var first = Rebuild(Request([0], SomeKit)).Plan;
 
         plan.Days.Select(d => d.Name).ShouldBe(["Day 1", "Day 2"]);
-        plan.Days.ShouldAllBe(d => d.Minutes.Total > Core.Sessions.SessionTime.WarmUpAndCoolDownMinutes);
+        plan.Days.ShouldAllBe(d => d.Minutes.Total > Core.Making.Sessions.SessionTime.WarmUpAndCoolDownMinutes);
         plan.HardSets.Sum(s => s.Gym).ShouldBeGreaterThan(first.HardSets.Sum(s => s.Gym));
     }
 
@@ -113,7 +114,7 @@ public class WeekChoiceTests
         var together = Rebuild(Request([0], SomeKit) with { GymLines = ["A1 Barbell curl 3x10 60 s", "A2 Triceps pushdown 3x12 60 s"] }).Plan;
         var apart = Rebuild(Request([0], SomeKit) with { GymLines = ["= One", "A1 Barbell curl 3x10 60 s", "= Two", "A2 Triceps pushdown 3x12 60 s"] }).Plan;
 
-        (apart.Days[0].Minutes.Total + apart.Days[1].Minutes.Total - Core.Sessions.SessionTime.WarmUpAndCoolDownMinutes)
+        (apart.Days[0].Minutes.Total + apart.Days[1].Minutes.Total - Core.Making.Sessions.SessionTime.WarmUpAndCoolDownMinutes)
             .ShouldBeGreaterThan(together.Days[0].Minutes.Total, "a rest that is shared within a day is not shared across days");
     }
 

@@ -1,9 +1,13 @@
 using CsCheck;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Rebuilding;
-using Ingegno.Core.Sessions;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Making.Sessions;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Sessions;
 
@@ -19,48 +23,48 @@ public class SessionPlannerTests
 
     [Fact]
     public void Mirror_keeps_the_order_of_the_gym_plan() =>
-        Blocks("mirror").Select(b => b.Lines.Single()).ShouldBe([1, 2, 3, 4, 5, 6, 7]);
+        Groups("mirror").Select(b => b.Lines.Single()).ShouldBe([new LineKey(1), new LineKey(2), new LineKey(3), new LineKey(4), new LineKey(5), new LineKey(6), new LineKey(7)]);
 
     [Fact]
-    [Trait("source", "handbook 04: main compound lifts first, isolation after, trunk last")]
+    [Trait("source", "docs/trade/prescription: main compound lifts first, isolation after, trunk last")]
     public void The_order_of_the_trade_puts_main_lifts_first_and_the_trunk_last()
     {
-        var lines = Blocks("tension").SelectMany(b => b.Lines).ToList();
+        var lines = Groups("tension").SelectMany(b => b.Lines).ToList();
 
-        lines[0].ShouldBe(3);
-        lines[^1].ShouldBe(1);
-        lines.IndexOf(2).ShouldBeGreaterThan(lines.IndexOf(5), "curls after rows");
+        lines[0].ShouldBe(new LineKey(3));
+        lines[^1].ShouldBe(new LineKey(1));
+        lines.IndexOf(new LineKey(2)).ShouldBeGreaterThan(lines.IndexOf(new LineKey(5)), "curls after rows");
     }
 
     [Fact]
     public void Density_puts_opposite_muscles_in_turn_and_says_why()
     {
-        var pairs = Blocks("density").Where(b => b.Lines.Length > 1).ToList();
+        var pairs = Groups("density").Where(b => b.Lines.Length > 1).ToList();
 
         pairs.ShouldNotBeEmpty();
-        pairs.ShouldAllBe(b => b.Kind == BlockKind.Superset && b.Why!.Length > 10);
-        pairs.ShouldContain(b => b.Lines.Order().SequenceEqual(new[] { 3, 7 }), "squat and leg curl");
-        pairs.ShouldNotContain(b => b.Lines.Contains(4) && b.Lines.Contains(5), "push-up and row want the one band in two ways");
+        pairs.ShouldAllBe(b => b.Kind == RoundKind.Superset && b.Why!.Said().Length > 10);
+        pairs.ShouldContain(b => b.Lines.OrderBy(l => l.Value).SequenceEqual(new[] { new LineKey(3), new LineKey(7) }), "squat and leg curl");
+        pairs.ShouldNotContain(b => b.Lines.Contains(new LineKey(4)) && b.Lines.Contains(new LineKey(5)), "push-up and row want the one band in two ways");
     }
 
     [Fact]
-    public void A_circuit_is_one_block_in_rounds_with_the_trunk_last()
+    public void A_circuit_is_one_group_in_rounds_with_the_trunk_last()
     {
-        var block = Blocks("circuit").ShouldHaveSingleItem();
+        var group = Groups("circuit").ShouldHaveSingleItem();
 
-        block.Kind.ShouldBe(BlockKind.Circuit);
-        block.Rounds.ShouldBe(3);
-        block.Lines[^1].ShouldBe(1);
+        group.Kind.ShouldBe(RoundKind.Circuit);
+        group.Rounds.ShouldBe(3);
+        group.Lines[^1].ShouldBe(new LineKey(1));
     }
 
     [Fact]
-    public void Ten_by_ten_goes_ten_rounds() => Blocks("ten-by-ten").ShouldContain(b => b.Rounds == 10);
+    public void Ten_by_ten_goes_ten_rounds() => Groups("ten-by-ten").ShouldContain(b => b.Rounds == 10);
 
     [Fact]
     public void Full_range_goes_stretched_then_shortened_then_the_middle()
     {
         var plan = Rebuild("full-range", null, ["Glute bridge 3x10 90 s", "Barbell curl 3x10 90 s", "Single-leg glute bridge 3x10/side 90 s", "Split squat 3x10/side 90 s", "Hip thrust 3x10 90 s"]);
-        var order = plan.Days[0].Blocks.SelectMany(b => b.Lines).Select(l => (Muscle: MainMuscle(plan, l), Rank: Profile(plan, l) switch { Core.Catalogue.Profile.Stretched => 0, Core.Catalogue.Profile.Shortened => 1, _ => 2 })).ToList();
+        var order = plan.Days[0].Groups.SelectMany(b => b.Lines).Select(l => (Muscle: MainMuscle(plan, l), Rank: Profile(plan, l) switch { Core.Knowledge.Catalogue.Profile.Stretched => 0, Core.Knowledge.Catalogue.Profile.Shortened => 1, _ => 2 })).ToList();
 
         order.GroupBy(o => o.Muscle).ShouldAllBe(g => g.Select(o => o.Rank).SequenceEqual(g.Select(o => o.Rank).Order()));
         order.Select(o => o.Muscle).Where((m, i) => i == 0 || m != order[i - 1].Muscle).Distinct().Count()
@@ -72,8 +76,8 @@ public class SessionPlannerTests
     {
         foreach (var approach in Trade.Shipped.Approaches)
         {
-            Rebuild(approach.Id, null, ["A1 Bench press 3x8 90 s", "Back squat 3x8 2 min", "A2 Barbell row 3x8 90 s"]).Days[0].Blocks
-                .ShouldContain(b => b.Lines.Contains(1) && b.Lines.Contains(3), approach.Id);
+            Rebuild(approach.Id, null, ["A1 Bench press 3x8 90 s", "Back squat 3x8 2 min", "A2 Barbell row 3x8 90 s"]).Days[0].Groups
+                .ShouldContain(b => b.Lines.Contains(new LineKey(1)) && b.Lines.Contains(new LineKey(3)), approach.Id);
         }
     }
 
@@ -83,19 +87,19 @@ public class SessionPlannerTests
         foreach (var approach in new[] { "density", "ten-by-ten" })
         {
             var plan = Rebuild(approach, 30, Day);
-            foreach (var block in plan.Days[0].Blocks.Where(b => b.Lines.Length == 2))
+            foreach (var block in plan.Days[0].Groups.Where(b => b.Lines.Length == 2))
             {
-                var homes = block.Lines.Select(l => plan.Lines.First(x => x.Gym.Line == l).Chosen!.Exercises[0]).ToList();
+                var homes = block.Lines.Select(l => plan.Lines.First(x => x.Gym.Key == l).Chosen!.Exercises[0]).ToList();
                 RigUse.Conflict(homes[0], homes[1]).ShouldBeFalse($"{homes[0].Setup} | {homes[1].Setup}");
             }
         }
     }
 
     [Fact]
-    [Trait("source", "handbook 04: minutes = Σ sets × (reps × seconds × sides + rest) + change-over + warm-up and cool-down, by hand")]
+    [Trait("source", "docs/trade/prescription: minutes = Σ sets × (reps × seconds × sides + rest) + change-over + warm-up and cool-down, by hand")]
     public void Minutes_by_hand()
     {
-        var plan = Rebuild("mirror", null, ["Push-up 3x10 2-0-1-0 90 s"], [new HomeEdit { Line = 1, ExerciseId = "push-up", Sets = 3, Target = new(10, 10), Tempo = "2-0-1-0", RestSeconds = 90 }], "push-up");
+        var plan = Rebuild("mirror", null, ["Push-up 3x10 2-0-1-0 90 s"], [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Sets = 3, Target = new(10, 10), Tempo = "2-0-1-0", RestSeconds = 90 }], "push-up");
 
         // 3 × (10 × 3 s + 90 s) + 75 s change-over = 435 s = 7.25 min, and 11 min of warm-up and cool-down.
         plan.Days[0].Minutes.Total.ShouldBe(19);
@@ -109,7 +113,7 @@ public class SessionPlannerTests
         whole.Days[0].Cut.ShouldBeEmpty();
         whole.Days[0].Minutes.Total.ShouldBeGreaterThan(55);
         cut.Days[0].Cut.ShouldNotBeEmpty();
-        cut.Days[0].Cut[0].ShouldEndWith("in turn.");
+        cut.Days[0].Cut[0].Said().ShouldEndWith("in turn.");
         cut.Lines[2].Chosen!.Exercises[0].Dose.Sets.ShouldBe(whole.Lines[2].Chosen!.Exercises[0].Dose.Sets, "main lifts keep their sets");
     }
 
@@ -117,7 +121,7 @@ public class SessionPlannerTests
     public void What_a_coach_set_is_not_cut()
     {
         var curl = Rebuild("mirror", null, Day).Lines[1].Chosen!.Exercises[0].ExerciseId;
-        var plan = Rebuild("mirror", 40, Day, [new HomeEdit { Line = 2, ExerciseId = curl, Sets = 5, RestSeconds = 120 }]);
+        var plan = Rebuild("mirror", 40, Day, [new HomeEdit { Line = new LineKey(2), ExerciseId = curl, Sets = 5, RestSeconds = 120 }]);
 
         var dose = plan.Lines[1].Chosen!.Exercises[0].Dose;
         (dose.Sets, dose.RestSeconds).ShouldBe((5, 120));
@@ -140,18 +144,18 @@ public class SessionPlannerTests
         var request = new RebuildRequest { Client = strong, Kit = Examples.Kit("dumbbell 8 x2"), GymLines = ["Bench press 4x8 RIR 1", "Cable fly 3x12"], Approach = "density" };
         var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
 
-        plan.Days[0].Blocks.ShouldContain(b => b.Why != null && b.Why.StartsWith("Pre-exhaust") && b.Lines.SequenceEqual(new[] { 2, 1 }));
+        plan.Days[0].Groups.ShouldContain(b => b.Why != null && b.Why.Said().StartsWith("Pre-exhaust") && b.Lines.SequenceEqual(new[] { new LineKey(2), new LineKey(1) }));
         plan.Lines[0].Chosen!.Exercises[0].Dose.Techniques.ShouldContain("pre-exhaust");
-        new RebuildEngine(Trade.Shipped).Rebuild(request with { Approach = "tension" }).Plan.Days[0].Blocks.ShouldAllBe(b => b.Lines.Length == 1);
+        new RebuildEngine(Trade.Shipped).Rebuild(request with { Approach = "tension" }).Plan.Days[0].Groups.ShouldAllBe(b => b.Lines.Length == 1);
     }
 
-    private static Core.Catalogue.Muscle MainMuscle(HomePlan plan, int line) =>
-        Examples.Exercise(plan.Lines.First(l => l.Gym.Line == line).Chosen!.Exercises[0].ExerciseId).Muscles.MaxBy(m => m.Value).Key;
+    private static Core.Ground.Body.Muscle MainMuscle(HomePlan plan, LineKey line) =>
+        Examples.Exercise(plan.Lines.First(l => l.Gym.Key == line).Chosen!.Exercises[0].ExerciseId).Muscles.MaxBy(m => m.Value).Key;
 
-    private static Core.Catalogue.Profile Profile(HomePlan plan, int line) =>
-        Examples.Exercise(plan.Lines.First(l => l.Gym.Line == line).Chosen!.Exercises[0].ExerciseId).Profile;
+    private static Core.Knowledge.Catalogue.Profile Profile(HomePlan plan, LineKey line) =>
+        Examples.Exercise(plan.Lines.First(l => l.Gym.Key == line).Chosen!.Exercises[0].ExerciseId).Profile;
 
-    private static System.Collections.Immutable.ImmutableArray<SessionBlock> Blocks(string approach) => Rebuild(approach, null, Day).Days[0].Blocks;
+    private static System.Collections.Immutable.ImmutableArray<RoundGroup> Groups(string approach) => Rebuild(approach, null, Day).Days[0].Groups;
 
     private static HomePlan Rebuild(string approach, int? minutes, string[] lines, HomeEdit[]? edits = null, string? choice = null, bool fit = true) =>
         new RebuildEngine(Trade.Shipped).Rebuild(new RebuildRequest
@@ -161,7 +165,7 @@ public class SessionPlannerTests
             GymLines = [.. lines],
             Approach = approach,
             Edits = [.. edits ?? []],
-            Choices = choice is null ? [] : [new CoachChoice(1, choice)],
+            Choices = choice is null ? [] : [new CoachChoice(new LineKey(1), choice)],
             FitToMinutes = fit,
         }).Plan;
 }

@@ -1,6 +1,6 @@
 using CsCheck;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Strength;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Trainee.Strength;
 
 namespace Ingegno.Core.Tests.Strength;
 
@@ -72,7 +72,7 @@ public class RepMaxCurveTests
             Math.Abs(RepMaxCurve.RepsAt(load, RepMaxCurve.OneRepMax(load, reps, kind), kind) - reps) < 1e-6);
 
     [Fact]
-    [Trait("source", "handbook 05: Epley, system load 40 → 50 kg, 8 wanted at 50, so 18 at 40")]
+    [Trait("source", "docs/trade/progression: Epley, system load 40 → 50 kg, 8 wanted at 50, so 18 at 40")]
     public void The_jump_over_a_gap_is_earned_by_reps() =>
         RepMaxCurve.RepsToEarn(40, 50, 8, CurveKind.Middle).ShouldBe(18);
 

@@ -1,9 +1,9 @@
 using CsCheck;
-using Ingegno.Core.Strength;
+using Ingegno.Core.Trainee.Strength;
 
 namespace Ingegno.Core.Tests.Strength;
 
-/// <summary>The published formulas of handbook 07, each by its name.</summary>
+/// <summary>The published formulas of docs/trade/check-values, each by its name.</summary>
 public class RepMaxFormulaTests
 {
     [Theory]

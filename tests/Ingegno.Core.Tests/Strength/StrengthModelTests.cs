@@ -1,13 +1,14 @@
 using System.Collections.Immutable;
 using CsCheck;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Strength;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
 
 namespace Ingegno.Core.Tests.Strength;
 
-/// <summary>The strength model of handbook 05: precision weighting, fading, families, odd sets.</summary>
+/// <summary>The strength model of docs/trade/progression: precision weighting, fading, families, odd sets.</summary>
 public class StrengthModelTests
 {
     private static readonly DateOnly Today = new(2026, 11, 20);
@@ -23,7 +24,7 @@ public class StrengthModelTests
 
         learned.OneRepMaxKg.ShouldBe(byHand, 0.02);
         learned.Spread.ShouldBe(1 / Math.Sqrt(277.78 + 44.44), 0.001);
-        learned.RestsOn.ShouldBe("1 logged day of it, the last on 2026-11-20");
+        learned.RestsOn.Said().ShouldBe("1 logged day of it, the last on 2026-11-20");
     }
 
     [Fact]

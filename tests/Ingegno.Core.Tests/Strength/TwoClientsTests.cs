@@ -1,14 +1,13 @@
-using Ingegno.Core.Clients;
-using Ingegno.Core.Matching;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
 
 namespace Ingegno.Core.Tests.Strength;
 
 /// <summary>
-/// The two clients of handbook 10 and the reps to failure that a coach would accept for them. Common practice: orders
+/// The two clients of docs/trade/strength-relations and the reps to failure that a coach would accept for them. Common practice: orders
 /// of magnitude of the trade, no published source.
 /// </summary>
-[Trait("source", "common practice (handbook 10)")]
+[Trait("source", "common practice (docs/trade/strength-relations)")]
 public class TwoClientsTests
 {
     [Theory]

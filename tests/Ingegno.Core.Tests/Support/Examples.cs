@@ -1,15 +1,18 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.Support;
 
-/// <summary>Clients and kits that several tests share; the two clients are those of handbook 10.</summary>
+/// <summary>Clients and kits that several tests share; the two clients are those of docs/trade/strength-relations.</summary>
 internal static class Examples
 {
-    /// <summary>Client A of handbook 10: man, 80 kg, 1.80 m, intermediate, four lifts known.</summary>
+    /// <summary>Client A of docs/trade/strength-relations: man, 80 kg, 1.80 m, intermediate, four lifts known.</summary>
     public static ClientProfile ClientA { get; } = new()
     {
         Level = Level.Intermediate,
@@ -20,7 +23,7 @@ internal static class Examples
         KnownLifts = [new("bench-press", 85), new("overhead-press", 55), new("back-squat", 110), new("barbell-row", 75)],
     };
 
-    /// <summary>Client B of handbook 10: woman, 62 kg, 1.65 m, beginner, nothing known.</summary>
+    /// <summary>Client B of docs/trade/strength-relations: woman, 62 kg, 1.65 m, beginner, nothing known.</summary>
     public static ClientProfile ClientB { get; } = new()
     {
         Level = Level.Beginner,

@@ -1,37 +1,37 @@
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Kit;
-using Ingegno.Core.Loading;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Strength;
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
 
 namespace Ingegno.Core.Tests.Support;
 
 /// <summary>A client at a place, with the parts of the engine between them.</summary>
-internal sealed class TestBench
+internal sealed class TestBench(ClientProfile client, PlaceKit place)
 {
-    public TestBench(ClientProfile client, PlaceKit place)
-    {
-        Kit = new KitAtPlace(place, Trade.Shipped.KitKinds);
-        Strength = new ClientStrength(client, Trade.Shipped.Strength);
-        Resistance = new ResistanceMatch(Kit, new ReachableLoads(Kit), client, Strength, Trade.Shipped);
-    }
+    private readonly ClientAtPlace _at = new(client, place, Trade.Shipped);
 
-    public KitAtPlace Kit { get; }
+    public KitAtPlace Kit => _at.Kit;
 
-    public ClientStrength Strength { get; }
+    public ClientStrength Strength => _at.Strength;
 
-    public ResistanceMatch Resistance { get; }
+    public ResistanceMatch Resistance => new(_at);
+
+    /// <summary>Loads of the first set-up of an exercise.</summary>
+    public ImmutableArray<ReachableLoad> Options(string exerciseId) => [.. _at.Ways.SetupsOf(Examples.Exercise(exerciseId)).First().Ways.Select(w => w.Load)];
+
+    /// <summary>A set-up that can be loaded here.</summary>
+    public bool CanLoad(Exercise exercise, Setup setup) => !_at.Ways.SetupsOf(exercise).First(s => s.Setup == setup).Ways.IsEmpty;
+
+    /// <summary>System load of the first set-up of an exercise with a load that need not be here.</summary>
+    public SystemLoad SystemLoad(string exerciseId, ReachableLoad load) =>
+        new SystemLoads(new BodyShares(BodySegments.Of(client.Sex), Strength.StatureCm, Trade.Shipped.Leverage), Strength.BodyMassKg).Of(Examples.Exercise(exerciseId).Setups[0].Load, [], load);
 
     /// <summary>Expected straight-set reps to failure at the heaviest load the exercise can have here; 0 when it cannot be done.</summary>
-    public double RepsAtHeaviest(Exercise exercise)
-    {
-        var heaviest =
-            from setup in exercise.Setups
-            let fit = Kit.Meets(setup.Needs)
-            where fit.Possible
-            from load in Resistance.Options(setup.Load)
-            select Resistance.SystemLoad(setup.Load, fit.Bindings, load).Kg;
-        return ClientStrength.RepsAt(Strength.For(exercise)!, heaviest.Max(), exercise.Strength!.Curve).Mid;
-    }
+    public double RepsAtHeaviest(Exercise exercise) =>
+        ClientStrength.RepsAt(Strength.For(exercise)!, _at.Ways.SetupsOf(exercise).SelectMany(s => s.Ways).Max(w => w.System.Kg), exercise.Strength!.Curve).Mid;
 }

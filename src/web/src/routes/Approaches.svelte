@@ -79,7 +79,7 @@
   <section class="lg:rule-r min-w-0" aria-labelledby="approaches-title">
     <div class="rule-b px-5 py-4">
       <h1 id="approaches-title" class="text-3xl">Approaches</h1>
-      <p class="soft mt-1 text-[14px]">
+      <p class="soft mt-1 text-plain">
         Schools of home training. Mirror is the default: the gym plan was written for this client, so its own
         figures stand as long as the loads are good. A client, a week or a day can follow another.
       </p>
@@ -98,10 +98,10 @@
           >
             <span class="font-semibold"
               >{approach.name}{#if own.find(approach.id)}<span
-                  class="ml-2 text-[13px] font-normal text-secondary">yours</span
+                  class="ml-2 text-note font-normal text-secondary">yours</span
                 >{/if}</span
             >
-            <span class="soft block text-[14px]">{approach.idea}</span>
+            <span class="soft block text-plain">{approach.idea}</span>
           </button>
         </li>
       {/each}

@@ -182,13 +182,13 @@
       </div>
     {/if}
     {#each book.kept?.value.block.notices ?? [] as notice (notice)}
-      <p class="mb-2 border-l-4 border-warning pl-2 text-[14px]">{notice}</p>
+      <p class="mb-2 border-l-4 border-warning pl-2 text-plain">{notice}</p>
     {/each}
     <div class="sheet p-4 print:border-0 print:bg-white print:p-0">
       <BlockTable {book} bind:this={table} bind:at bind:typing />
     </div>
     <div class="bottom-0 z-20 mt-3 lg:sticky print:hidden"><CellPanel {book} {at} onchange={change} /></div>
-    <p class="soft mt-2 text-[13px]">
+    <p class="soft mt-2 text-note">
       Weeks go on as they would if every set were done as written; the review of the log decides what is
       really next.
     </p>

@@ -39,7 +39,7 @@
   let openId = $state('');
   let search = $state<HTMLInputElement>();
 
-  const shown = $derived(filtered(all ?? [], filter));
+  const shown = $derived(filtered(all ?? [], filter, trade.summary?.skillCeilings));
   const open = $derived(all?.find((e) => e.id === openId) ?? shown[0]);
   const patterns = $derived([...new Set((all ?? []).map((e) => e.pattern))].toSorted());
   const muscles = $derived([...new Set((all ?? []).flatMap((e) => Object.keys(e.muscles)))].toSorted());
@@ -163,7 +163,7 @@
   </div>
   <div class="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(380px,40vw)]">
     <section class="min-w-0 lg:overflow-y-auto" aria-label="Exercises">
-      <p class="soft rule-b sticky top-0 bg-base-200 px-5 py-1.5 text-[14px]" role="status">
+      <p class="soft rule-b sticky top-0 bg-base-200 px-5 py-1.5 text-plain" role="status">
         {#if !all}Reading the catalogue …{:else}{count(shown.length, 'exercise')}{narrowed
             ? ` of ${all.length}`
             : ''}{#if narrowed}<button class="link ml-2" onclick={() => (filter = { ...noFilter })}
@@ -188,16 +188,16 @@
             >
               <span class="font-semibold"
                 >{exercise.name}{#if own.find(exercise.id)}<span
-                    class="ml-2 text-[13px] font-normal text-secondary">yours</span
+                    class="ml-2 text-note font-normal text-secondary">yours</span
                   >{/if}</span
               >
-              <span class="soft text-[14px]"
+              <span class="soft text-plain"
                 >{Object.entries(exercise.muscles)
                   .filter(([, share]) => share >= 0.8)
                   .map(([m]) => inWords(m))
                   .join(', ')}</span
               >
-              <span class="figures soft text-right text-[13px]"
+              <span class="figures soft text-right text-note"
                 >{inWords(exercise.family)} {exercise.rung} · skill {exercise.skill}</span
               >
             </button>

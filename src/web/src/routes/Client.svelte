@@ -154,11 +154,11 @@
                 {#each place.value.items ?? [] as item (item.id)}
                   {@const kind = trade.kind(item.kind)}
                   {#if kind}
-                    <li class="rule-b flex items-baseline gap-2 py-1 text-[14px]">
+                    <li class="rule-b flex items-baseline gap-2 py-1 text-plain">
                       <span class="min-w-0 flex-1"
                         >{(item.count ?? 1) > 1 ? `${item.count} × ` : ''}{item.name || kind.label}</span
                       >
-                      <span class="figures soft text-right text-[13px]">{figureOf(item, kind)}</span>
+                      <span class="figures soft text-right text-note">{figureOf(item, kind)}</span>
                     </li>
                   {/if}
                 {:else}

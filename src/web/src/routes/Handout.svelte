@@ -84,13 +84,13 @@
           </p>
         {/each}
         <ol class="grid gap-3 print:gap-2">
-          {#each inOrder(day).filter((l) => l.line.chosen) as { line } (line.gym.line)}
+          {#each inOrder(day).filter((l) => l.line.chosen) as { line } (line.gym.key)}
             {#each line.chosen?.exercises ?? [] as home, half (home.exerciseId)}
               <li
                 class="grid grid-cols-[2rem_minmax(0,1fr)_minmax(0,14rem)] gap-x-3 border-t border-base-300 pt-2 break-inside-avoid max-sm:grid-cols-[2rem_minmax(0,1fr)]"
               >
                 <span class="figures text-secondary"
-                  >{day.labels[line.gym.line] ?? ''}{half > 0 ? '+' : ''}</span
+                  >{day.labels[line.gym.key] ?? ''}{half > 0 ? '+' : ''}</span
                 >
                 <div>
                   <h3 class="text-lg print:text-base">{home.name}</h3>
@@ -106,7 +106,7 @@
                       {home.cautions.join(' ')}
                     </p>{/if}
                   {#if home.easierName || home.harderName}
-                    <p class="soft text-[13px]">
+                    <p class="soft text-note">
                       {home.easierName ? `Easier: ${home.easierName}. ` : ''}{home.harderName
                         ? `Harder: ${home.harderName}.`
                         : ''}
@@ -120,7 +120,7 @@
                     <TempoLine tempo={home.dose.tempo} width={60} height={14} />
                   </p>
                   <p class="text-sm">rest {rest(home.dose.restSeconds)}, {home.dose.rir} left in reserve</p>
-                  <p class="soft mt-1 text-[13px] tracking-widest" aria-hidden="true">
+                  <p class="soft mt-1 text-note tracking-widest" aria-hidden="true">
                     {'___ '.repeat(home.dose.sets)}
                   </p>
                 </div>
@@ -132,7 +132,7 @@
           <p class="mt-3 text-sm break-inside-avoid"><b>Cool-down.</b> {day.coolDown.join(' ')}</p>
         {/if}
       {/each}
-      <footer class="mt-4 border-t border-base-300 pt-2 text-[13px]">
+      <footer class="mt-4 border-t border-base-300 pt-2 text-note">
         <p>
           Tempo: seconds down, pause, up, pause. Before the first use of furniture, bars and anchors: push,
           half weight, full weight; look over every band for nicks.

@@ -111,7 +111,7 @@
         {/each}
       </div>
       <button class="btn btn-sm" onclick={() => (addingPlace = true)}>Add a place</button>
-      <p class="soft min-w-0 flex-1 text-[14px]" role="status">
+      <p class="soft min-w-0 flex-1 text-plain" role="status">
         {#if bench.possibilities && bench.place}
           <b class="text-primary">{count(bench.possibilities.exercises, 'exercise')}</b> possible here,
           {bench.possibilities.withNothing} of them with floor and wall alone

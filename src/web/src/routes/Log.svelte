@@ -97,7 +97,7 @@
           <NumberField class="w-28" label="Effort, 1–10" min={1} max={10} step={1} bind:value={book.effort} />
           <NumberField class="w-28" label="Minutes" min={1} max={600} step={1} bind:value={book.minutes} />
         </div>
-        <p class="soft text-[13px]">
+        <p class="soft text-note">
           A field an exercise: <span class="figures">12,11,10 @8kg r1</span>, pain as
           <span class="figures">p3 knee</span>. Enter goes on, Ctrl Enter logs. Leave out what was not done.
         </p>

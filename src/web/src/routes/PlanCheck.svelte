@@ -149,7 +149,7 @@
       <span class="label-text">The plan</span>
       <textarea
         bind:this={area}
-        class="figures textarea w-full text-[14px] leading-7"
+        class="figures textarea w-full text-plain leading-7"
         rows="16"
         spellcheck="false"
         placeholder={example}
@@ -159,13 +159,13 @@
   <section aria-label="Verdict" aria-live="polite" class="sheet content-start p-5">
     {#if checked}
       <h2 class="text-2xl">{checked.verdict}</h2>
-      <p class="soft mb-3 text-[14px]">
+      <p class="soft mb-3 text-plain">
         {count(checked.lines, 'line')} read{checked.errors.length > 0
           ? `, ${checked.errors.length} to mend`
           : ''}. Checked against handed-down rules of the trade: an aid to judgement, no clearance.
       </p>
       {#if checked.errors.length > 0}
-        <ul class="mb-4 grid gap-1 text-[14px]">
+        <ul class="mb-4 grid gap-1 text-plain">
           {#each checked.errors as error (`${error.line}/${error.column}`)}
             <li class="border-l-2 border-error pl-2">
               <button class="link figures" onclick={() => show(error.line)}>line {error.line}</button>

@@ -15,18 +15,9 @@
   let name = $state('');
   let filterInput = $state<HTMLInputElement>();
 
-  /** The most urgent first; who needs nobody comes after, by name. */
-  const urgency = ['pain', 'stall', 'away', 'missed', 'check-form', 'block-ending', 'ready', 'not-started'];
-  const rank = (row: RosterRow): number => {
-    const first = row.attention[0];
-    return first ? urgency.indexOf(first.kind) : urgency.length;
-  };
-  const ordered = $derived(
-    [...(rows ?? [])].sort((a, b) => rank(a) - rank(b) || a.client.name.localeCompare(b.client.name)),
-  );
   const needing = $derived((rows ?? []).filter((row) => row.attention.length > 0).length);
   const shown = $derived(
-    ordered.filter((row) => {
+    (rows ?? []).filter((row) => {
       const text = [
         row.client.name,
         row.client.profile.level,
@@ -163,7 +154,7 @@
             >
           </div>
           {#if row.attention.length > 0}
-            <ul class="grid gap-0.5 text-[14px] md:col-span-4" aria-label="Why {row.client.name} needs you">
+            <ul class="grid gap-0.5 text-plain md:col-span-4" aria-label="Why {row.client.name} needs you">
               {#each row.attention.slice(0, 4) as note, i (i)}
                 <li
                   class={[

@@ -68,7 +68,7 @@
       </select>
     </label>
   </div>
-  {#if equation}<p class="soft mb-3 figures text-[14px]">{equation}</p>{/if}
+  {#if equation}<p class="soft mb-3 figures text-plain">{equation}</p>{/if}
   {#if !trends}
     <p class="soft" role="status">Reading the logs …</p>
   {:else if trends.weeks.length === 0}
@@ -86,11 +86,11 @@
     {#if costs.length > 0}
       <section aria-labelledby="costs" class="sheet mb-6 p-4">
         <h2 id="costs" class="text-xl">What rests and techniques cost {name}</h2>
-        <p class="soft mb-1 text-[14px]">
+        <p class="soft mb-1 text-plain">
           Reps lost against the usual table, learnt from the log. Plans count with it; sessions with reps in
           reserve noted make it surer.
         </p>
-        <table class="text-[14px]">
+        <table class="text-plain">
           <tbody>
             {#each costs as cost (cost.of)}
               <tr class="rule-b">
@@ -106,7 +106,7 @@
     {/if}
     <section aria-labelledby="lifts">
       <h2 id="lifts" class="text-xl">Estimated strength</h2>
-      <p class="soft mb-3 text-[14px]">
+      <p class="soft mb-3 text-plain">
         The line is the estimate, the hatched band its range; a circle is what the best set of a day stands
         for alone. Old days fade, and an odd one counts little.
       </p>

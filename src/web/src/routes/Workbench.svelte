@@ -129,7 +129,7 @@
   }
 
   function typeFigures(): void {
-    if (!bench.editing && bench.line) bench.typingIn = bench.line.gym.line;
+    if (!bench.editing && bench.line) bench.typingIn = bench.line.gym.key;
   }
 
   function ban(): void {
@@ -174,7 +174,7 @@
       >
         <section aria-label="Gym plan facing home plan" class="min-w-0 lg:overflow-y-auto">
           <div
-            class="rule-b sticky top-0 z-20 grid grid-cols-[minmax(0,1fr)_96px_minmax(0,1.75fr)] bg-base-200 py-1 text-[13px] font-semibold max-md:hidden"
+            class="rule-b sticky top-0 z-20 grid grid-cols-[minmax(0,1fr)_96px_minmax(0,1.75fr)] bg-base-200 py-1 text-note font-semibold max-md:hidden"
           >
             <span class="soft pl-4">Gym plan, {bench.gym.week?.value.name ?? 'week'}</span>
             <span class="soft text-center">match</span>
@@ -199,7 +199,7 @@
         </section>
         <aside aria-label="Inspector" class="rule-l min-w-0 bg-base-100 max-lg:border-t lg:overflow-y-auto">
           {#if bench.line}
-            {#key bench.line.gym.line}<Inspector
+            {#key bench.line.gym.key}<Inspector
                 {bench}
                 line={bench.line}
                 oncompare={() => (comparing = true)}
@@ -241,7 +241,7 @@
 {#if bench.line && treated}
   <TechniqueDialog
     {bench}
-    line={bench.line.gym.line}
+    line={bench.line.gym.key}
     home={treated}
     open={techniquesOf !== null}
     onclose={() => (techniquesOf = null)}
@@ -256,7 +256,7 @@
     ontake={(externalKg, technique) => {
       if (bench.line && climbed)
         void bench.edit({
-          line: bench.line.gym.line,
+          line: bench.line.gym.key,
           exerciseId: climbed.exerciseId,
           externalKg,
           techniques: technique ? [technique] : [],

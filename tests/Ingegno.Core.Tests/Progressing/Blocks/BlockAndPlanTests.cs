@@ -1,5 +1,6 @@
-using Ingegno.Core.Progressing.Blocks;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing.Blocks;
 
@@ -26,7 +27,7 @@ public class BlockAndPlanTests
 
         BlockAndPlan.NotInPlan(Plan, setup, block, BlockExamples.Monday).ShouldBeEmpty("the first week is the plan");
         BlockAndPlan.NotInPlan(Plan, setup, block, BlockExamples.Monday.AddDays(-3)).ShouldBeEmpty("before the block it is the first week");
-        BlockAndPlan.NotInPlan(Plan, setup, block, BlockExamples.Monday.AddDays(7)).Select(c => c.Line).ShouldContain(1);
+        BlockAndPlan.NotInPlan(Plan, setup, block, BlockExamples.Monday.AddDays(7)).Select(c => c.Line).ShouldContain(new LineKey(1));
         BlockAndPlan.NotInPlan(Plan, setup, block, BlockExamples.Monday.AddDays(60)).ShouldBeEmpty("over");
     }
 

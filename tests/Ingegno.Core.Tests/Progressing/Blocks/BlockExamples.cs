@@ -1,10 +1,13 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Progressing.Blocks;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing.Blocks;
 
@@ -15,7 +18,7 @@ internal static class BlockExamples
     public static readonly RebuildEngine Engine = new(Trade.Shipped);
     public static readonly BlockPlanner Planner = new(Trade.Shipped, Engine, new NextSession(Trade.Shipped));
 
-    /// <summary>Client A of handbook 10 with two pairs of dumbbells, under phases.</summary>
+    /// <summary>Client A of docs/trade/strength-relations with two pairs of dumbbells, under phases.</summary>
     public static readonly RebuildRequest Strong = new()
     {
         Client = Examples.ClientA,
@@ -25,10 +28,10 @@ internal static class BlockExamples
         FitToMinutes = false,
     };
 
-    /// <summary>Client B of handbook 10 after some sessions of squats, a band and light dumbbells, under the default.</summary>
+    /// <summary>Client B of docs/trade/strength-relations after some sessions of squats, a band and light dumbbells, under the default.</summary>
     public static readonly RebuildRequest Beginner = new()
     {
-        Client = Examples.ClientB with { DaysPerWeek = 2, MinutesPerSession = 40, Learned = [new LearnedLift("back-squat", null, 84, 0.1, "sessions of squats")] },
+        Client = Examples.ClientB with { DaysPerWeek = 2, MinutesPerSession = 40, Learned = [new LearnedLift("back-squat", null, 84, 0.1, Reason.Text("sessions of squats"))] },
         Kit = Examples.Kit("dumbbell 4 x2", "band-loop 12"),
         GymLines = ["Back squat 3x8 3 min", "Lat pulldown 3x10", "Lateral raise 3x12-15"],
         FitToMinutes = false,
@@ -43,7 +46,7 @@ internal static class BlockExamples
         Planner.Plan(request, Plan(request), setup, before, today ?? Monday);
 
     /// <summary>Cells of a line by week.</summary>
-    public static ImmutableArray<BlockCell> Line(Block block, int line) => [.. block.Weeks.Select(w => w.Cells.First(c => c.Line == line))];
+    public static ImmutableArray<BlockCell> Line(Block block, LineKey line) => [.. block.Weeks.Select(w => w.Cells.First(c => c.Line == line))];
 
     public static BlockEdit Edit(BlockCell cell, int week, int sets, bool onlyThisWeek = false) =>
         new(week, new HomeEdit { Line = cell.Line, ExerciseId = cell.ExerciseId, Sets = sets }, onlyThisWeek);

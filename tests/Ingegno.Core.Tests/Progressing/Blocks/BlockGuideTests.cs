@@ -1,13 +1,17 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Catalogue;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Progressing.Blocks;
-using Ingegno.Core.Rebuilding;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing.Blocks;
 
-/// <summary>What a block says in the review, and what comes before it (handbook 05).</summary>
+/// <summary>What a block says in the review, and what comes before it (docs/trade/progression).</summary>
 public class BlockGuideTests
 {
     private static readonly HomePlan Plan = BlockExamples.Plan(BlockExamples.Beginner);
@@ -20,7 +24,7 @@ public class BlockGuideTests
 
         (said.Decision, said.Dose.Sets, said.Dose.SetsBefore, said.Dose.BlockWeek).ShouldBe((Decision.Deload, 2, 3, Setup.StartOf(2)));
         said.Dose.Target.Min.ShouldBe(8, "no rep more on top of less work");
-        said.Reason.ShouldStartWith("Week 2 of the block is a lighter one");
+        said.Reason.Said().ShouldStartWith("Week 2 of the block is a lighter one");
         Review(Setup with { LighterWeeks = [3] }, Done(8, 2)).Decision.ShouldBe(Decision.MoreReps);
     }
 
@@ -29,7 +33,7 @@ public class BlockGuideTests
     {
         var said = Review(Setup, Done(reps: 5, rir: 0));
         said.Decision.ShouldBe(Decision.Deload);
-        said.Reason.ShouldStartWith("5 reps in the best set, 8 wanted");
+        said.Reason.Said().ShouldStartWith("5 reps in the best set, 8 wanted");
         Squat.Dose.Techniques.ShouldNotBeEmpty();
         said.Dose.Techniques.ShouldBeEmpty("the technique goes first, in a lighter week as in any other");
     }
@@ -48,14 +52,14 @@ public class BlockGuideTests
     [Fact]
     public void A_cell_the_coach_set_comes_before_a_step_up_and_after_what_makes_it_easier()
     {
-        var set = Setup with { LighterWeeks = [], Edits = [new BlockEdit(2, new HomeEdit { Line = 1, ExerciseId = Squat.ExerciseId, Sets = 5 })] };
+        var set = Setup with { LighterWeeks = [], Edits = [new BlockEdit(2, new HomeEdit { Line = new LineKey(1), ExerciseId = Squat.ExerciseId, Sets = 5 })] };
 
         var said = Review(set, Done(8, 2));
         (said.Decision, said.Dose.Sets).ShouldBe((Decision.AsPlanned, 5));
-        said.Reason.ShouldStartWith("You set 5x");
+        said.Reason.Said().ShouldStartWith("You set 5x");
         var back = Review(set, Done(5, 0));
         back.Decision.ShouldBe(Decision.TechniqueOff);
-        back.Reason.ShouldContain("The block had 5x");
+        back.Reason.Said().ShouldContain("The block had 5x");
     }
 
     [Fact]
@@ -73,7 +77,7 @@ public class BlockGuideTests
     {
         Review(Setup with { Starts = Setup.Starts.AddDays(28) }, Done(8, 2)).Decision.ShouldBe(Decision.MoreReps);
         Review(Setup with { Starts = Setup.Starts.AddDays(-60) }, Done(8, 2)).Decision.ShouldBe(Decision.MoreReps);
-        Guide(Setup).For(1, Squat.ExerciseId, new LineHistory([], Setup.Starts, null)).ShouldBeNull();
+        Guide(Setup).For(new LineKey(1), Squat.ExerciseId, new LineHistory([], Setup.Starts, null)).ShouldBeNull();
     }
 
     [Fact]
@@ -82,8 +86,8 @@ public class BlockGuideTests
         var day = new LineDay(Setup.Starts, Done(8, 2), null);
         var once = new LineHistory([day], Setup.Starts, Setup.Starts);
         var twice = new LineHistory([day with { Day = Setup.Starts.AddDays(3) }, day], Setup.Starts.AddDays(3), Setup.Starts.AddDays(3));
-        Guide(Setup, sessionsPerWeek: 2).For(1, Squat.ExerciseId, once)!.Week.ShouldBe(1);
-        Guide(Setup, sessionsPerWeek: 2).For(1, Squat.ExerciseId, twice)!.Week.ShouldBe(2);
+        Guide(Setup, sessionsPerWeek: 2).For(new LineKey(1), Squat.ExerciseId, once)!.Week.ShouldBe(1);
+        Guide(Setup, sessionsPerWeek: 2).For(new LineKey(1), Squat.ExerciseId, twice)!.Week.ShouldBe(2);
     }
 
     private static HomeExercise Squat => Plan.Lines[0].Chosen!.Exercises[0];
@@ -95,7 +99,7 @@ public class BlockGuideTests
 
     private static Proposal Review(BlockSetup setup, ImmutableArray<LoggedSet> sets, int daysLater = 1)
     {
-        var log = new LoggedSession(BlockExamples.Monday, [new LoggedExercise(1, Squat.ExerciseId, sets)]);
+        var log = new LoggedSession(BlockExamples.Monday, [new LoggedExercise(new LineKey(1), Squat.ExerciseId, sets)]);
         return new NextSession(Trade.Shipped).Propose(
             BlockExamples.Beginner.Client, BlockExamples.Beginner.Kit, Plan.Lines, [log], BlockExamples.Monday.AddDays(daysLater), Guide(setup))[0];
     }

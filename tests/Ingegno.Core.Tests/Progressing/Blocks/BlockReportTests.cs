@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Progressing;
-using Ingegno.Core.Progressing.Blocks;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing.Blocks;
 
@@ -9,7 +10,7 @@ public class BlockReportTests
 {
     private static readonly BlockSetup Setup = BlockExamples.Setup(BlockExamples.Beginner);
     private static readonly Block Block = BlockExamples.Block(BlockExamples.Beginner, Setup);
-    private static readonly BlockCell Squat = BlockExamples.Line(Block, 1)[0];
+    private static readonly BlockCell Squat = BlockExamples.Line(Block, new LineKey(1))[0];
 
     [Theory]
     [InlineData(new[] { 8, 8, 8 }, DoneVerdict.AsPlanned)]
@@ -22,7 +23,7 @@ public class BlockReportTests
     [Fact]
     public void More_load_with_the_reps_is_above_the_plan()
     {
-        var heavier = new LoggedSession(Setup.Starts, [new LoggedExercise(1, Squat.ExerciseId, [.. Enumerable.Repeat(new LoggedSet { Reps = 8, LoadKg = Squat.ExternalKg + 2 }, 3)])]);
+        var heavier = new LoggedSession(Setup.Starts, [new LoggedExercise(new LineKey(1), Squat.ExerciseId, [.. Enumerable.Repeat(new LoggedSet { Reps = 8, LoadKg = Squat.ExternalKg + 2 }, 3)])]);
         Cell(heavier).Verdict.ShouldBe(DoneVerdict.AbovePlan);
         Cell(heavier).Last.ShouldStartWith("8,8,8 @");
     }
@@ -59,5 +60,5 @@ public class BlockReportTests
     private static ImmutableArray<DoneWeek> Of(int sessionsPerLine, DateOnly today, params LoggedSession[] log) => BlockReport.Of(Setup, Block, log, sessionsPerLine, today);
 
     private static LoggedSession Session(int daysIn, string exercise, int[] reps) =>
-        new(Setup.Starts.AddDays(daysIn), [new LoggedExercise(1, exercise, [.. reps.Select(r => new LoggedSet { Reps = r })])]);
+        new(Setup.Starts.AddDays(daysIn), [new LoggedExercise(new LineKey(1), exercise, [.. reps.Select(r => new LoggedSet { Reps = r })])]);
 }

@@ -1,6 +1,8 @@
-using Ingegno.Core.Programs;
-using Ingegno.Core.Programs.Exchange;
-using Ingegno.Core.Progressing.Blocks;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Exchange;
 
 namespace Ingegno.Core.Tests.Progressing.Blocks;
 
@@ -16,7 +18,7 @@ public class BlockRowsTests
         var rows = BlockRows.Of(Laid, BlockExamples.Plan(BlockExamples.Beginner));
 
         rows.Length.ShouldBe(Laid.Weeks.Sum(w => w.Cells.Length));
-        var cell = BlockExamples.Line(Laid, 1)[1];
+        var cell = BlockExamples.Line(Laid, new LineKey(1))[1];
         rows.First(r => r.Week.StartsWith("Week 2,", StringComparison.Ordinal)).ShouldSatisfyAllConditions(
             r => r.Exercise.ShouldBe(cell.Name),
             r => (r.Sets, r.Reps).ShouldBe(("3", "9")),

@@ -1,8 +1,12 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Matching;
-using Ingegno.Core.Prescribing;
-using Ingegno.Core.Programs;
-using Ingegno.Core.Progressing.Blocks;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing.Blocks;
 
@@ -27,7 +31,7 @@ public class BlockShapeTests
     [InlineData(2, 4)]
     [InlineData(9, 6)]
     [InlineData(5, 5)]
-    public void Four_to_six_weeks(int asked, int weeks) => Propose("mirror", asked).Weeks.ShouldBe(weeks, "handbook 05");
+    public void Four_to_six_weeks(int asked, int weeks) => Propose("mirror", asked).Weeks.ShouldBe(weeks, "docs/trade/progression");
 
     [Fact]
     public void A_block_ends_with_the_week_of_its_event_and_needs_no_other_lighter_week()
@@ -73,7 +77,7 @@ public class BlockShapeTests
     [Fact]
     public void A_lighter_week_halves_the_sets_and_gives_up_reps_only_for_what_must_stay_in_reserve()
     {
-        BlockShape.Shaped(Dose(3), WeekKind.Lighter, Rules).ShouldBe(Dose(3) with { Sets = 2, SetsBefore = 3 }, "handbook 05: half the sets, same load");
+        BlockShape.Shaped(Dose(3), WeekKind.Lighter, Rules).ShouldBe(Dose(3) with { Sets = 2, SetsBefore = 3 }, "docs/trade/progression: half the sets, same load");
         BlockShape.Shaped(Dose(1), WeekKind.Lighter, Rules).Sets.ShouldBe(1);
         BlockShape.Shaped(Dose(4), WeekKind.Build, Rules).ShouldBe(Dose(4));
 
@@ -96,7 +100,7 @@ public class BlockShapeTests
         Faults(good with { LighterWeeks = [7] }).ShouldContain("Lighter weeks lie between 1 and 6.");
         Faults(good with { EventOn = Monday.AddDays(-1) }).ShouldContain(f => f.StartsWith("The event lies before the block", StringComparison.Ordinal));
         Faults(good with { EventName = new string('x', 61) }).ShouldNotBeEmpty();
-        Faults(good with { Edits = [new BlockEdit(0, new() { Line = 1, ExerciseId = "push-up" })] }).ShouldNotBeEmpty();
+        Faults(good with { Edits = [new BlockEdit(0, new() { Line = new LineKey(1), ExerciseId = "push-up" })] }).ShouldNotBeEmpty();
     }
 
     [Fact]
@@ -113,7 +117,7 @@ public class BlockShapeTests
 
     private static BlockSetup Propose(string approach, int? weeks) => BlockShape.Propose(Trade.Shipped.ApproachOf(approach), Rules, Monday, weeks);
 
-    private static ImmutableArray<string> Faults(BlockSetup setup) => BlockShape.Faults(setup, Rules, Trade.Shipped);
+    private static ImmutableArray<string> Faults(BlockSetup setup) => [.. BlockShape.Faults(setup, Rules, Trade.Shipped).Select(f => f.Said())];
 
     private static Dose Dose(int sets) => new() { Sets = sets, Target = new SetTarget(8, 12), Tempo = "2-0-1-0", RestSeconds = 90, Rir = 2 };
 }

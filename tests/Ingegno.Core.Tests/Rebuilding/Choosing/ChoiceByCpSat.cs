@@ -1,5 +1,5 @@
 using Google.OrTools.Sat;
-using Ingegno.Core.Rebuilding.Choosing;
+using Ingegno.Core.Making.Rebuilding.Choosing;
 
 namespace Ingegno.Core.Tests.Rebuilding.Choosing;
 

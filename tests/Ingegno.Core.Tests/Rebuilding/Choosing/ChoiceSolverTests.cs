@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
 using CsCheck;
-using Ingegno.Core.Rebuilding.Choosing;
+using Ingegno.Core.Making.Rebuilding.Choosing;
 
 namespace Ingegno.Core.Tests.Rebuilding.Choosing;
 

@@ -363,6 +363,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DecisionsToTake"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DecidedPlan"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/plan-check": {
         parameters: {
             query?: never;
@@ -2857,7 +2905,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["JumpAnswer"];
+                        "application/json": components["schemas"]["Jump"];
                     };
                 };
             };
@@ -3020,6 +3068,13 @@ export interface components {
             key: string;
             note: string;
         };
+        AcceptedProposal: {
+            line: components["schemas"]["LineKey"];
+            exerciseId: string;
+            figures?: null | components["schemas"]["HomeEdit"];
+            toExerciseId?: null | string;
+            typed?: null | components["schemas"]["HomeEdit"];
+        };
         /** @enum {unknown} */
         AnchorHeight: "low" | "knee" | "chest" | "high";
         /** @description An anchor lift that a client may know. */
@@ -3074,7 +3129,7 @@ export interface components {
         AttentionKind: "pain" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "ready" | "not-started";
         AttentionNote: {
             kind: components["schemas"]["AttentionKind"];
-            text: string;
+            text: components["schemas"]["Reason"];
         };
         /** @enum {unknown} */
         BandBasis: "nominal" | "size" | "calibrated";
@@ -3207,7 +3262,7 @@ export interface components {
             endStretch: number;
             /** Format: double */
             mostStretch: number;
-            warning?: null | string;
+            warning?: components["schemas"]["Reason"];
         };
         /** @enum {unknown} */
         BandRigKind: "stood-on" | "anchored" | "between" | "assist";
@@ -3224,15 +3279,14 @@ export interface components {
             notices: string[];
         };
         BlockCell: {
-            /** Format: int32 */
-            line: number;
+            line: components["schemas"]["LineKey"];
             exerciseId: string;
             name: string;
             dose: components["schemas"]["Dose"];
             /** Format: double */
             externalKg: number;
             step?: null | components["schemas"]["Decision"];
-            reason: string;
+            reason: components["schemas"]["Reason"];
             setByCoach: boolean;
             /** Format: int32 */
             reserve?: null | number;
@@ -3264,8 +3318,6 @@ export interface components {
             /** @default false */
             onlyThisWeek: boolean;
         };
-        /** @enum {unknown} */
-        BlockKind: "straight" | "superset" | "tri-set" | "giant-set" | "circuit";
         BlockPhase: {
             name: string;
             /** Format: int32 */
@@ -3298,6 +3350,8 @@ export interface components {
             block?: null | number;
             /** @description Approach whose phases are laid out; null for that of the plan. */
             approach?: null | string;
+            /** @description Phases in place of those that the block has; null to leave them. */
+            phases?: null | components["schemas"]["BlockPhase"][];
         };
         BlockRecord: {
             setup: components["schemas"]["BlockSetup"];
@@ -3350,7 +3404,7 @@ export interface components {
             kind: components["schemas"]["WeekKind"];
             phase: string;
             phaseStarts: boolean;
-            idea: string;
+            idea: components["schemas"]["Reason"];
             cells: components["schemas"]["BlockCell"][];
             days: components["schemas"]["BlockDay"][];
             /** Format: int32 */
@@ -3458,7 +3512,7 @@ export interface components {
         /** @description What the check says. */
         CheckedPlan: {
             /** @description The verdict in a sentence. */
-            verdict: string;
+            verdict: components["schemas"]["Reason"];
             /** @description What was found, the gravest first. */
             findings: components["schemas"]["Finding"][];
             /** @description Lines that could not be read. */
@@ -3521,8 +3575,7 @@ export interface components {
             adherence?: null | number;
         };
         CoachChoice: {
-            /** Format: int32 */
-            line: number;
+            line: components["schemas"]["LineKey"];
             candidateId?: null | string;
             role?: null | components["schemas"]["LineRole"];
         };
@@ -3550,11 +3603,26 @@ export interface components {
             day: string;
             approach: string;
         };
+        /** @description The plan once decisions are taken. */
+        DecidedPlan: {
+            /** @description What it is built from now. */
+            request: components["schemas"]["RebuildRequest"];
+            /** @description The plan. */
+            result: components["schemas"]["RebuildResult"];
+        };
         /** @enum {unknown} */
         Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "fewer-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "fewer-reps" | "ease-in" | "longer-rest" | "shorter-rest" | "deload" | "resume" | "new-phase" | "as-planned" | "calibrated" | "check-form" | "change" | "ease" | "swap";
+        /** @description Decisions of a coach about a plan. */
+        DecisionsToTake: {
+            /** @description What the plan is built from. */
+            request: components["schemas"]["RebuildRequest"];
+            /** @description What stands in it, as the plan says. */
+            standing: components["schemas"]["StandingLine"][];
+            /** @description What is decided, in order. */
+            decisions: components["schemas"]["PlanDecision"][];
+        };
         DoneCell: {
-            /** Format: int32 */
-            line: number;
+            line: components["schemas"]["LineKey"];
             exerciseId: string;
             verdict: components["schemas"]["DoneVerdict"];
             /** Format: int32 */
@@ -3603,7 +3671,7 @@ export interface components {
             hardSets: number;
             techniques: string[];
             instructions: string[];
-            reason: string;
+            reason: components["schemas"]["Reason"];
             figures: string;
             /** Format: double */
             secondsUnderTension: number;
@@ -3627,11 +3695,8 @@ export interface components {
         DoseText: {
             /** @description Shorthand, whole or in part. */
             text: string;
-            /**
-             * Format: int32
-             * @description Line of the gym text.
-             */
-            line: number;
+            /** @description Line of the gym text. */
+            line: components["schemas"]["LineKey"];
             /** @description Home exercise of the cell. */
             exerciseId: string;
         };
@@ -3711,7 +3776,7 @@ export interface components {
             /** Format: int32 */
             next?: null | number;
             gaps: components["schemas"]["LadderGap"][];
-            restsOn: string;
+            restsOn: components["schemas"]["Reason"];
         };
         Filler: {
             id: string;
@@ -3726,8 +3791,8 @@ export interface components {
             key: string;
             code: string;
             severity: components["schemas"]["Severity"];
-            text: string;
-            evidence: string;
+            text: components["schemas"]["Reason"];
+            evidence: components["schemas"]["Reason"];
             /** Format: int32 */
             line?: null | number;
             remedy?: null | components["schemas"]["Remedy"];
@@ -3762,6 +3827,7 @@ export interface components {
         GymLine: {
             /** Format: int32 */
             line: number;
+            key: components["schemas"]["LineKey"];
             /** Format: int32 */
             day: number;
             label?: null | string;
@@ -3802,14 +3868,13 @@ export interface components {
         HomeDay: {
             name: string;
             minutes: components["schemas"]["SessionMinutes"];
-            blocks: components["schemas"]["SessionBlock"][];
+            blocks: components["schemas"]["RoundGroup"][];
             cut: string[];
             warmUp: string[];
             coolDown: string[];
         };
         HomeEdit: {
-            /** Format: int32 */
-            line: number;
+            line: components["schemas"]["LineKey"];
             exerciseId: string;
             /** Format: int32 */
             sets?: null | number;
@@ -3841,17 +3906,19 @@ export interface components {
             systemLoadKg?: null | number;
             resistance?: null | components["schemas"]["ResistanceRange"];
             loadEstimated: boolean;
-            loadBasis?: null | string;
+            loadBasis?: null | components["schemas"]["Reason"];
             checks: components["schemas"]["ObjectVerdict"][];
             expected?: null | components["schemas"]["RepRange"];
             expectedReps?: null | string;
             /** Format: double */
             repsToFailure?: null | number;
             wanted?: null | components["schemas"]["Bounds"];
+            aim?: null | components["schemas"]["RepAim"];
+            fit?: components["schemas"]["RepFit"];
             effect?: null | components["schemas"]["DoseEffect"];
             techniquesThatFit: string[];
             editedByCoach: boolean;
-            restsOn?: null | string;
+            restsOn?: null | components["schemas"]["Reason"];
             dose: components["schemas"]["Dose"];
             steps: string[];
             cues: string[];
@@ -3877,6 +3944,7 @@ export interface components {
             days: components["schemas"]["HomeDay"][];
             notices: components["schemas"]["PlanNotice"][];
             findings: components["schemas"]["Finding"][];
+            standing: components["schemas"]["StandingLine"][];
         };
         ImportColumn: {
             name: string;
@@ -3925,25 +3993,14 @@ export interface components {
         };
         /** @enum {unknown} */
         Joint: "wrist" | "elbow" | "shoulder" | "neck" | "low-back" | "hip" | "knee" | "ankle";
-        /** @description What a jump asks for. */
-        JumpAnswer: {
-            /**
-             * Format: double
-             * @description The step as a share.
-             */
+        Jump: {
+            /** Format: double */
             step: number;
-            /**
-             * Format: double
-             * @description One-rep maximum that it takes, kg.
-             */
+            /** Format: double */
             neededKg: number;
-            /**
-             * Format: int32
-             * @description Reps to reach at the load of now, rounded up.
-             */
+            /** Format: int32 */
             repsNow: number;
-            /** @description What to do, in a sentence. */
-            advice: string;
+            advice: components["schemas"]["Reason"];
         };
         /** @description Asks for the reps that earn a jump in load. */
         JumpQuestion: {
@@ -3966,6 +4023,14 @@ export interface components {
             curve?: components["schemas"]["CurveKind"];
             /** @description A published formula in its place; null for the curve. */
             formula?: null | string;
+        };
+        KeyedLine: {
+            key: components["schemas"]["LineKey"];
+            exerciseId: string;
+            day: string;
+            text: string;
+            /** @default false */
+            gone: boolean;
         };
         KitEntry: {
             item?: null | components["schemas"]["KitItem"];
@@ -4080,7 +4145,7 @@ export interface components {
         /** @description A ladder, or why there is none. */
         LadderAnswer: {
             ladder?: null | components["schemas"]["FamilyLadder"];
-            why?: null | string;
+            why?: null | components["schemas"]["Reason"];
         };
         LadderGap: {
             /** Format: int32 */
@@ -4131,7 +4196,8 @@ export interface components {
             repsToFailure: number;
             /** Format: double */
             step?: null | number;
-            standard: string;
+            standard: components["schemas"]["Reason"];
+            tooHigh: boolean;
         };
         LearnedCost: {
             of: string;
@@ -4141,7 +4207,7 @@ export interface components {
             spread: number;
             /** Format: int32 */
             seen: number;
-            restsOn: string;
+            restsOn: components["schemas"]["Reason"];
         };
         LearnedLift: {
             anchor: string;
@@ -4150,7 +4216,7 @@ export interface components {
             oneRepMaxKg: number;
             /** Format: double */
             spread: number;
-            restsOn: string;
+            restsOn: components["schemas"]["Reason"];
         };
         /** @enum {unknown} */
         Level: "beginner" | "novice" | "intermediate" | "advanced";
@@ -4162,8 +4228,10 @@ export interface components {
             points: components["schemas"]["TrendPoint"][];
             /** Format: double */
             change: number;
-            restsOn: string;
+            restsOn: components["schemas"]["Reason"];
         };
+        /** Format: int32 */
+        LineKey: number;
         /** @enum {unknown} */
         LineRole: "main" | "secondary" | "accessory" | "activation";
         LoadAnswer: {
@@ -4234,17 +4302,16 @@ export interface components {
             doubts: components["schemas"]["LogDoubt"][];
         };
         LogDoubt: {
-            /** Format: int32 */
-            line: number;
+            line: components["schemas"]["LineKey"];
             exerciseId: string;
             /** Format: int32 */
             set: number;
-            question: string;
+            question: components["schemas"]["Reason"];
         };
         LogFault: {
             /** Format: int32 */
             row: number;
-            message: string;
+            message: components["schemas"]["Reason"];
         };
         LogPreview: {
             sessions: components["schemas"]["LoggedSession"][];
@@ -4257,10 +4324,10 @@ export interface components {
             content: string;
         };
         LoggedExercise: {
-            /** Format: int32 */
-            line: number;
+            line: components["schemas"]["LineKey"];
             exerciseId: string;
             sets: components["schemas"]["LoggedSet"][];
+            written?: null | string;
         };
         /** @description Sessions of a log file to store, all or none. */
         LoggedFile: {
@@ -4346,6 +4413,9 @@ export interface components {
             proposals: components["schemas"]["Proposal"][];
             /** @description Logged exercises that no line of the plan answers to now. */
             aside: components["schemas"]["SetAside"][];
+            phase?: null | components["schemas"]["Reason"];
+            /** @description What doing each exercise as planned would read. */
+            asPlanned: components["schemas"]["PlannedEntry"][];
         };
         /** @enum {unknown} */
         NoticeLevel: "info" | "warning";
@@ -4355,8 +4425,8 @@ export interface components {
             verdict: components["schemas"]["Verdict"];
             /** Format: double */
             factor?: null | number;
-            sum: string;
-            advice: string;
+            sum: components["schemas"]["Reason"];
+            advice: components["schemas"]["Reason"];
         };
         /** @description A price that the coach set. */
         OwnPrice: {
@@ -4387,7 +4457,7 @@ export interface components {
             score: number;
             /** Format: double */
             weight: number;
-            reason: string;
+            reason: components["schemas"]["Reason"];
         };
         /** @description A place in the roster. */
         PlaceInBrief: {
@@ -4415,6 +4485,79 @@ export interface components {
             /** @description What changed, in a few words. */
             note?: null | string;
         };
+        PlanDecision: components["schemas"]["PlanDecisionChooseCandidate"] | components["schemas"]["PlanDecisionLeaveToEngine"] | components["schemas"]["PlanDecisionSetRole"] | components["schemas"]["PlanDecisionLeaveOutExercise"] | components["schemas"]["PlanDecisionSetFigures"] | components["schemas"]["PlanDecisionRepeatFigures"] | components["schemas"]["PlanDecisionTakeRemedy"] | components["schemas"]["PlanDecisionAcceptFinding"] | components["schemas"]["PlanDecisionFollowApproach"] | components["schemas"]["PlanDecisionFitToMinutes"] | components["schemas"]["PlanDecisionCalibrate"] | components["schemas"]["PlanDecisionAcceptProposals"] | components["schemas"]["PlanDecisionTakeWeek"];
+        PlanDecisionAcceptFinding: {
+            /** @enum {string} */
+            kind?: "accept-finding";
+            key: string;
+            note: string;
+        };
+        PlanDecisionAcceptProposals: {
+            /** @enum {string} */
+            kind?: "accept-proposals";
+            proposals: components["schemas"]["AcceptedProposal"][];
+        };
+        PlanDecisionCalibrate: {
+            /** @enum {string} */
+            kind?: "calibrate";
+            on: boolean;
+        };
+        PlanDecisionChooseCandidate: {
+            /** @enum {string} */
+            kind?: "choose-candidate";
+            line: components["schemas"]["LineKey"];
+            candidateId: string;
+        };
+        PlanDecisionFitToMinutes: {
+            /** @enum {string} */
+            kind?: "fit-to-minutes";
+            on: boolean;
+        };
+        PlanDecisionFollowApproach: {
+            /** @enum {string} */
+            kind?: "follow-approach";
+            approach: string;
+            day?: null | string;
+        };
+        PlanDecisionLeaveOutExercise: {
+            /** @enum {string} */
+            kind?: "leave-out-exercise";
+            exerciseId: string;
+        };
+        PlanDecisionLeaveToEngine: {
+            /** @enum {string} */
+            kind?: "leave-to-engine";
+            line: components["schemas"]["LineKey"];
+        };
+        PlanDecisionRepeatFigures: {
+            /** @enum {string} */
+            kind?: "repeat-figures";
+            figures: components["schemas"]["HomeEdit"];
+            lines: number[];
+        };
+        PlanDecisionSetFigures: {
+            /** @enum {string} */
+            kind?: "set-figures";
+            edits: components["schemas"]["HomeEdit"][];
+        };
+        PlanDecisionSetRole: {
+            /** @enum {string} */
+            kind?: "set-role";
+            line: components["schemas"]["LineKey"];
+            role: null | components["schemas"]["LineRole"];
+        };
+        PlanDecisionTakeRemedy: {
+            /** @enum {string} */
+            kind?: "take-remedy";
+            remedy: components["schemas"]["Remedy"];
+        };
+        PlanDecisionTakeWeek: {
+            /** @enum {string} */
+            kind?: "take-week";
+            approach: null | string;
+            phase: null | string;
+            cells: components["schemas"]["HomeEdit"][];
+        };
         PlanDocument: {
             title: string;
             request: components["schemas"]["RebuildRequest"];
@@ -4423,7 +4566,7 @@ export interface components {
         PlanNotice: {
             code: string;
             level: components["schemas"]["NoticeLevel"];
-            text: string;
+            text: components["schemas"]["Reason"];
         };
         PlanRecord: {
             /** Format: int64 */
@@ -4464,6 +4607,12 @@ export interface components {
         };
         /** @enum {unknown} */
         Plane: "sagittal" | "frontal" | "transverse";
+        /** @description What doing an exercise as planned would read in the log. */
+        PlannedEntry: {
+            line: components["schemas"]["LineKey"];
+            exerciseId: string;
+            text: string;
+        };
         PlannedLoad: {
             /** Format: double */
             kg: number;
@@ -4533,18 +4682,19 @@ export interface components {
             settings?: null | components["schemas"]["ImportSettings"];
         };
         Proposal: {
-            /** Format: int32 */
-            line: number;
+            line: components["schemas"]["LineKey"];
             exerciseId: string;
             name: string;
             decision: components["schemas"]["Decision"];
-            reason: string;
+            reason: components["schemas"]["Reason"];
             dose: components["schemas"]["Dose"];
             /** Format: double */
             externalKg: number;
             load: string;
             flagsCoach: boolean;
             toExerciseId?: null | string;
+            changes: boolean;
+            accepted: components["schemas"]["AcceptedProposal"];
         };
         PurchaseGain: {
             name: string;
@@ -4569,7 +4719,7 @@ export interface components {
             /** Format: double */
             step?: null | number;
             estimated: boolean;
-            basis: string;
+            basis: components["schemas"]["Reason"];
             warnings: string[];
         };
         ReadDose: {
@@ -4583,7 +4733,7 @@ export interface components {
         };
         ReadSets: {
             sets: components["schemas"]["LoggedSet"][];
-            error?: null | string;
+            error?: null | components["schemas"]["Reason"];
         };
         ReadyItem: {
             name: string;
@@ -4591,10 +4741,12 @@ export interface components {
             source: string;
             synonyms?: string[];
         };
+        Reason: string;
         RebuildRequest: {
             client: components["schemas"]["ClientProfile"];
             kit: components["schemas"]["PlaceKit"];
             gymLines: string[];
+            keyed?: components["schemas"]["KeyedLine"][];
             choices?: components["schemas"]["CoachChoice"][];
             edits?: components["schemas"]["HomeEdit"][];
             approach?: null | string;
@@ -4608,13 +4760,22 @@ export interface components {
         RebuildResult: {
             plan: components["schemas"]["HomePlan"];
             errors: components["schemas"]["ShorthandError"][];
+            keyed: components["schemas"]["KeyedLine"][];
         };
         Remedy: {
-            label: string;
+            label: components["schemas"]["Reason"];
             edits: components["schemas"]["HomeEdit"][];
             choices: components["schemas"]["CoachChoice"][];
             lines: components["schemas"]["RewrittenLine"][];
         };
+        RepAim: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+        };
+        /** @enum {unknown} */
+        RepFit: "in-zone" | "easier" | "harder" | null;
         RepMaxFormula: {
             id: string;
             name: string;
@@ -4658,7 +4819,7 @@ export interface components {
             /** Format: double */
             oldKg?: null | number;
             loadsKg: number[];
-            reason: string;
+            reason: components["schemas"]["Reason"];
         };
         /** @description Asks for the way back to the gym. */
         ReturnQuestion: {
@@ -4713,11 +4874,23 @@ export interface components {
             /** @description Why the client needs the coach, the most urgent first. */
             attention: components["schemas"]["AttentionNote"][];
         };
+        RoundGroup: {
+            kind: components["schemas"]["RoundKind"];
+            label: string;
+            lines: number[];
+            /** Format: int32 */
+            rounds: number;
+            /** Format: int32 */
+            restSeconds: number;
+            why?: string;
+        };
+        /** @enum {unknown} */
+        RoundKind: "straight" | "superset" | "tri-set" | "giant-set" | "circuit";
         RuledOut: {
             exerciseId: string;
             name: string;
             code: string;
-            reason: string;
+            reason: components["schemas"]["Reason"];
         };
         SavedOfApproach: {
             /** Format: int64 */
@@ -4798,16 +4971,6 @@ export interface components {
             /** Format: int32 */
             revision: number;
         };
-        SessionBlock: {
-            kind: components["schemas"]["BlockKind"];
-            label: string;
-            lines: number[];
-            /** Format: int32 */
-            rounds: number;
-            /** Format: int32 */
-            restSeconds: number;
-            why?: null | string;
-        };
         SessionMinutes: {
             /** Format: int32 */
             total: number;
@@ -4854,7 +5017,7 @@ export interface components {
             /** Format: date */
             day: string;
             exerciseId: string;
-            reason: string;
+            reason: components["schemas"]["Reason"];
         };
         /** @enum {unknown} */
         SetScheme: "rest-pause" | "drop" | "mechanical-drop" | "pre-exhaust" | null;
@@ -4961,6 +5124,13 @@ export interface components {
         };
         /** @enum {unknown} */
         Soreness: "sore" | "injured";
+        StandingLine: {
+            line: components["schemas"]["LineKey"];
+            day: string;
+            gymExerciseId: string;
+            candidateId: string;
+            role: components["schemas"]["LineRole"];
+        };
         StoodBefore: {
             gymExerciseId: string;
             candidateId: string;
@@ -5003,6 +5173,7 @@ export interface components {
             used: number;
             /** Format: int32 */
             only: number;
+            estimated: boolean;
         };
         /** @description What the interface needs to know of the trade. */
         TradeSummary: {
@@ -5015,6 +5186,12 @@ export interface components {
             techniques: string[];
             approaches: components["schemas"]["ApproachSummary"][];
             techniqueSteps: components["schemas"]["TechniqueStep"][];
+            vocabulary: {
+                [key: string]: string[];
+            };
+            skillCeilings: {
+                [key: string]: number;
+            };
         };
         TrendPoint: {
             /** Format: date */

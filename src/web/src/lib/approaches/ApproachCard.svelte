@@ -17,11 +17,11 @@
 
 <article class="grid content-start gap-5 p-6">
   <header>
-    <p class="soft text-[14px]">
+    <p class="soft text-plain">
       {own ? 'Yours' : 'Ships with Ingegno'}{approach.id === 'mirror' ? ' · the default' : ''}
     </p>
     <h2 class="text-3xl">{approach.name}</h2>
-    <p class="mt-2 text-[17px]">{approach.idea}</p>
+    <p class="mt-2 text-lead">{approach.idea}</p>
     {#if approach.conditioning}<p class="mt-1 font-semibold text-error">
         Conditioning more than strength; shown as such.
       </p>{/if}
@@ -59,11 +59,11 @@
         {#each approach.phases as phase (phase.name)}
           <li class="min-w-0 border-t-4 border-primary pt-1" style:flex={phase.share / weeks}>
             <b>{phase.name}</b>
-            <span class="figures block text-[13px]"
+            <span class="figures block text-note"
               >{phase.reps ? `${phase.reps.min}–${phase.reps.max} reps` : ''}
               {phase.rir === null || phase.rir === undefined ? '' : `RIR ${phase.rir}`}</span
             >
-            <span class="soft block text-[13px]">{phase.idea}</span>
+            <span class="soft block text-note">{phase.idea}</span>
           </li>
         {/each}
       </ol>

@@ -25,7 +25,7 @@
   }
 </script>
 
-<ul class="grid gap-2 text-[14px]">
+<ul class="grid gap-2 text-plain">
   {#each findings as finding (finding.key)}
     <li class={['border-l-4 pl-2', finding.accepted ? 'border-base-300' : tones[finding.severity]]}>
       <p>

@@ -19,7 +19,7 @@
   const limit = $derived(book.plan?.value.document.request.client.minutesPerSession ?? null);
   const dayNames = $derived(book.weeks[0]?.days.map((d) => d.name) ?? []);
   const dayOf = $derived(
-    new Map(book.plan?.value.document.plan.lines.map((l) => [l.gym.line, l.gym.day ?? 0]) ?? []),
+    new Map(book.plan?.value.document.plan.lines.map((l) => [l.gym.key, l.gym.day ?? 0]) ?? []),
   );
   const phases = $derived(phaseSpans(book.weeks));
   const kinds: Record<string, string> = {
@@ -77,7 +77,7 @@
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <div class="overflow-x-auto pb-1" tabindex="0" role="region" aria-label="Weeks of the block">
-  <table bind:this={table} class="w-full min-w-4xl table-fixed border-collapse text-[13px]">
+  <table bind:this={table} class="w-full min-w-4xl table-fixed border-collapse text-note">
     <thead>
       <tr>
         <td class="w-44"></td>
@@ -87,9 +87,8 @@
             colspan={phase.span}
             class="border-x border-b-2 border-base-300 border-b-secondary px-2 pb-1 text-left align-bottom"
           >
-            <span class="font-display text-[16px]">{phase.name}</span>
-            {#if phase.idea}<span class="soft block text-[12.5px] leading-tight font-normal"
-                >{phase.idea}</span
+            <span class="font-display text-lead">{phase.name}</span>
+            {#if phase.idea}<span class="soft block text-fine leading-tight font-normal">{phase.idea}</span
               >{/if}
           </th>
         {/each}
@@ -105,7 +104,7 @@
             title={week.isLight ? week.idea : undefined}
           >
             <WorkBars {week} done={book.view?.done[w]} {most} />
-            <span class="block pt-1 text-[14px]"
+            <span class="block pt-1 text-plain"
               >Week {week.number}
               {#if week.number === book.thisWeek}<span class="text-primary">· now</span>{/if}</span
             >
@@ -125,12 +124,12 @@
             <th
               scope="rowgroup"
               colspan={book.weeks.length + 1}
-              class="pt-3 pb-1 text-left font-display text-[14px]">{dayNames[dayOf.get(row.line) ?? 0]}</th
+              class="pt-3 pb-1 text-left font-display text-plain">{dayNames[dayOf.get(row.line) ?? 0]}</th
             >
           </tr>
         {/if}
         <tr class="rule-b align-top">
-          <th scope="row" class="py-1.5 pr-2 text-left text-[14px] leading-tight font-normal">{row.name}</th>
+          <th scope="row" class="py-1.5 pr-2 text-left text-plain leading-tight font-normal">{row.name}</th>
           {#each row.cells as cell, w (w)}
             {@const week = book.weeks[w]!}
             {@const here = at.row === r && at.week === w}
@@ -153,7 +152,7 @@
                   onkeydown={key}
                   ondblclick={() => book.open(week.number) && (typing = true)}
                 >
-                  <span class="figures block text-[15px] leading-tight font-semibold whitespace-nowrap"
+                  <span class="figures block text-body leading-tight font-semibold whitespace-nowrap"
                     >{cell.dose.figures}</span
                   >
                   <span class="figures block leading-tight">

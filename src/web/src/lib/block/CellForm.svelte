@@ -56,12 +56,12 @@
       if (event.key === 'Escape') onclose();
     }}
   />
-  {#if wrong}<p {id} class="mt-1 text-[13px] text-error" role="alert">{wrong}</p>{/if}
+  {#if wrong}<p {id} class="mt-1 text-note text-error" role="alert">{wrong}</p>{/if}
   <div class="mt-2 flex items-center gap-2">
     {#if week.isLight}
-      <span class="soft flex-1 text-[13px]">This week alone: the weeks after go on from the full sets.</span>
+      <span class="soft flex-1 text-note">This week alone: the weeks after go on from the full sets.</span>
     {:else}
-      <label class="flex flex-1 items-center gap-2 text-[13px]"
+      <label class="flex flex-1 items-center gap-2 text-note"
         ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={onlyThisWeek} /> this week alone</label
       >
     {/if}

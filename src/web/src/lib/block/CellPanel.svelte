@@ -23,22 +23,22 @@
   <section class="sheet flex flex-wrap items-start gap-x-8 gap-y-2 p-4" aria-label="The cell">
     <div class="min-w-64 flex-1">
       <h2 class="text-lg">{cell.name}, week {week.number}</h2>
-      <p class="text-[14px]">{cell.reason}</p>
-      {#if week.isLight}<p class="soft text-[14px]">{week.idea}</p>{/if}
-      {#if done}<p class="text-[14px]">Done: <span class="figures">{done.last}</span></p>{/if}
+      <p class="text-plain">{cell.reason}</p>
+      {#if week.isLight}<p class="soft text-plain">{week.idea}</p>{/if}
+      {#if done}<p class="text-plain">Done: <span class="figures">{done.last}</span></p>{/if}
     </div>
     <div class="figures">
       <p class="text-xl font-semibold">{figuresOf(cell)}</p>
-      <p class="flex items-center gap-3 text-[14px]">
+      <p class="flex items-center gap-3 text-plain">
         {cell.dose.tempo}
         <TempoLine tempo={cell.dose.tempo} /> <span>rest {rest(cell.dose.restSeconds)}</span>
         <span class="text-primary">RIR {cell.dose.rir}</span>
       </p>
-      {#if cell.dose.techniques.length > 0}<p class="soft text-[14px]">
+      {#if cell.dose.techniques.length > 0}<p class="soft text-plain">
           {cell.dose.techniques.join(', ')}
         </p>{/if}
     </div>
-    <div class="w-64 text-[14px]">
+    <div class="w-64 text-plain">
       {#if cell.reserve !== null && cell.reserve !== undefined}
         <p>
           With today's strength: <span class="figures font-semibold"
@@ -67,7 +67,7 @@
             <span class="keycap">L</span></button
           >{/if}
       {:else}
-        <p class="soft text-[14px]">This week is past and stands as it was planned.</p>
+        <p class="soft text-plain">This week is past and stands as it was planned.</p>
       {/if}
     </div>
   </section>

@@ -60,7 +60,7 @@
   const again = (change: Partial<BlockSetup>): Promise<void> =>
     setup ? look({ ...setup, ...change }) : Promise.resolve();
 
-  async function look(of: BlockSetup | null): Promise<void> {
+  async function look(of: BlockSetup | null, phases?: BlockPhase[]): Promise<void> {
     const turn = ++asked;
     try {
       const body = {
@@ -69,6 +69,7 @@
         eventOn: eventOn || null,
         setup: of,
         approach: approach || null,
+        phases: phases ?? null,
         block: changing ? book.kept?.id : null,
       };
       const answer = await ask(() =>
@@ -80,7 +81,7 @@
     } catch (error) {
       if (error instanceof Problem && error.code === 'validation') {
         wrong = error.detail;
-        if (of && draft) draft = { ...draft, setup: of };
+        if (of && draft) draft = { ...draft, setup: { ...of, phases: phases ?? of.phases } };
       } else toasts.problem(error);
     }
   }
@@ -99,13 +100,10 @@
     shaped(phases);
   }
 
-  /** The lighter week stays the last one when the length changes. */
+  /** Other phases; what becomes of the lighter weeks is the server's. */
   function shaped(phases: BlockPhase[]): void {
-    if (!setup) return;
-    const [before, after] = [total(setup.phases), total(phases)];
-    const lighter = (setup.lighterWeeks ?? []).map((w) => (w === before ? after : w));
-    weeks = after;
-    void again({ phases, lighterWeeks: [...new Set(lighter)].filter((w) => w <= after) });
+    weeks = total(phases);
+    void look(setup, phases);
   }
 
   function add(): void {
@@ -194,7 +192,7 @@
     {/if}
   </div>
   {#if setup}
-    <table class="mt-4 w-full text-[14px]">
+    <table class="mt-4 w-full text-plain">
       <thead>
         <tr class="rule-b text-left"
           ><th class="py-1">Phase</th><th>Weeks</th><th>Approach</th><th>Its phase</th><th></th></tr
@@ -264,7 +262,7 @@
       {#each draft.block.weeks as week (week.number)}
         <div class="min-w-0 flex-1" role="listitem">
           <WorkBars {week} done={undefined} {most} />
-          <p class="pt-1 text-[13px] leading-tight">
+          <p class="pt-1 text-note leading-tight">
             <b>{week.number}</b>
             {week.phase}
             <span class="soft block">{week.hardSets} hard sets{week.isLight ? `, ${week.kind}` : ''}</span>
@@ -272,10 +270,10 @@
         </div>
       {/each}
     </div>
-    <p class="soft mt-2 text-[14px]">
+    <p class="soft mt-2 text-plain">
       Ends {day(draft.setup.ends ?? starts)}. Outlines are hard sets a week; hatched weeks are lighter.
     </p>
-    <ul class="mt-1 text-[14px]">
+    <ul class="mt-1 text-plain">
       {#each draft.block.notices as notice (notice)}<li class="border-l-4 border-warning pl-2">
           {notice}
         </li>{/each}

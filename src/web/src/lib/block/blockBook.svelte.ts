@@ -2,7 +2,7 @@ import { api, ask } from '../api/client';
 import type { BlockCell, BlockEdit, BlockSetup, BlockView, SavedPlan } from '../api/types';
 import { toasts } from '../toasts.svelte';
 import { conflictOf } from '../ui/saving';
-import { History } from '../workbench/history.svelte';
+import { History } from '../ui/history.svelte';
 import { changeInWords, changesOf, rowsOf, withEdit, withLighter, withoutEdit } from './cells';
 
 /** The block of a plan: its table, what is set in it, and how it goes into the plan. */

@@ -28,14 +28,14 @@
 <article class="grid gap-4 p-5">
   <header>
     <h2 class="text-2xl">{exercise.name}</h2>
-    {#if exercise.synonyms.length > 0}<p class="soft text-[14px]">also {exercise.synonyms.join(', ')}</p>{/if}
+    {#if exercise.synonyms.length > 0}<p class="soft text-plain">also {exercise.synonyms.join(', ')}</p>{/if}
     <p class="mt-1">
       {sentence(inWords(exercise.pattern))}, {exercise.structure}, {exercise.sides === 'unilateral'
         ? 'one side at a time'
         : 'both sides together'}, {exercise.chain} chain, {exercise.plane} plane;
       {exercise.profile === 'even' ? 'even over the range' : `hardest ${inWords(exercise.profile)}`}
     </p>
-    <p class="soft text-[14px]">
+    <p class="soft text-plain">
       {exercise.venues.map((v) => (v === 'home' ? 'at home' : 'in the gym')).join(' and ')}; skill {exercise.skill}
       of 5{exercise.impact ? `; impact ${exercise.impact} of 3` : ''}{exercise.headDown
         ? '; head below the hips'
@@ -55,7 +55,7 @@
     <h3 class="mb-1 text-base">Muscles</h3>
     <ul class="grid gap-0.5">
       {#each muscles as [muscle, share] (muscle)}
-        <li class="grid grid-cols-[8rem_1fr_3rem] items-center gap-2 text-[14px]">
+        <li class="grid grid-cols-[8rem_1fr_3rem] items-center gap-2 text-plain">
           <span>{inWords(muscle)}</span>
           <span class="h-2 bg-base-200"
             ><span class="block h-2 bg-primary" style:width="{share * 100}%"></span></span
@@ -69,7 +69,7 @@
   {#if exercise.setups.length > 0}
     <section aria-label="Set-ups">
       <h3 class="mb-1 text-base">Set-ups</h3>
-      <ul class="grid list-disc gap-1 pl-5 text-[14px]">
+      <ul class="grid list-disc gap-1 pl-5 text-plain">
         {#each exercise.setups as setup (setup.id)}
           <li>
             {readable(setup.text)}{setup.steps.length > 0 ? `. ${setup.steps.map(readable).join('. ')}` : ''}
@@ -79,18 +79,16 @@
     </section>
     <section aria-label="Cues">
       <h3 class="mb-1 text-base">Cues</h3>
-      <ol class="list-decimal pl-5 text-[14px]">
+      <ol class="list-decimal pl-5 text-plain">
         {#each exercise.cues as cue (cue)}<li>{cue}</li>{/each}
       </ol>
-      {#each exercise.cautions as caution (caution)}<p
-          class="mt-1 border-l-2 border-warning pl-2 text-[14px]"
-        >
+      {#each exercise.cautions as caution (caution)}<p class="mt-1 border-l-2 border-warning pl-2 text-plain">
           {caution}
         </p>{/each}
     </section>
   {/if}
 
-  <section class="grid gap-1 text-[14px]" aria-label="For the engine">
+  <section class="grid gap-1 text-plain" aria-label="For the engine">
     {#if joints.length > 0}
       <p>
         <b>Joints:</b>

@@ -4,10 +4,9 @@
   import Dialog from '../ui/Dialog.svelte';
   import { inWords, sentence } from '../words';
   import ExerciseSetups from './ExerciseSetups.svelte';
-  import { keyOf } from './keyOf';
+  import { keyOf } from '../ui/keyOf';
   import type { OwnExercises } from './ownExercises.svelte';
   import ShareList from './ShareList.svelte';
-  import { choices } from './vocabulary';
 
   interface Props {
     own: OwnExercises;
@@ -16,7 +15,10 @@
   }
 
   let { own, all, onsaved }: Props = $props();
+  type Choice = 'pattern' | 'plane' | 'structure' | 'sides' | 'chain' | 'profile' | 'measure';
   const draft = $derived(own.draft);
+  /** Words of the catalogue's schema, as the server has them. */
+  const words = $derived(trade.summary?.vocabulary ?? {});
   const id = $props.id();
   const lines = (text: string): string[] =>
     text
@@ -41,12 +43,12 @@
   }
 </script>
 
-{#snippet pick(label: string, key: keyof typeof choices)}
+{#snippet pick(label: string, key: Choice)}
   {#if draft}
     <label>
       <span class="label-text">{label}</span>
       <select class="select select-sm w-full" bind:value={draft[key]}>
-        {#each choices[key] as value (value)}<option {value}>{inWords(value)}</option>{/each}
+        {#each words[key] ?? [] as value (value)}<option {value}>{inWords(value)}</option>{/each}
       </select>
     </label>
   {/if}
@@ -131,14 +133,14 @@
       <div class="grid gap-5 md:grid-cols-2">
         <ShareList
           title="Muscles"
-          names={choices.muscles}
+          names={words.muscles ?? []}
           levels={involvement}
           shares={draft.muscles}
           onchange={(muscles) => draft && (draft.muscles = muscles)}
         />
         <ShareList
           title="Stress on joints"
-          names={choices.joints}
+          names={words.joints ?? []}
           levels={stress}
           shares={draft.joints}
           onchange={(joints) => draft && (draft.joints = joints)}

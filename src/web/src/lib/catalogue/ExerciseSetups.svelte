@@ -35,7 +35,7 @@
 
 <fieldset>
   <legend class="mb-1 font-semibold">Set-ups, simplest first</legend>
-  <ul class="grid gap-1 text-[14px]">
+  <ul class="grid gap-1 text-plain">
     {#each draft.setups as setup, i (setup.id)}
       <li class="flex items-baseline gap-2">
         <input
@@ -58,7 +58,7 @@
       </li>
     {/each}
   </ul>
-  <label class="mt-2 flex items-baseline gap-2 text-[14px]">
+  <label class="mt-2 flex items-baseline gap-2 text-plain">
     Take those of
     <input
       class="input input-sm w-72"
@@ -75,17 +75,17 @@
     </datalist>
   </label>
   <details class="mt-2">
-    <summary class="cursor-pointer text-[14px]">What they need and load, as JSON of the catalogue</summary>
+    <summary class="cursor-pointer text-plain">What they need and load, as JSON of the catalogue</summary>
     <textarea
-      class="figures textarea mt-1 w-full text-[13px]"
+      class="figures textarea mt-1 w-full text-note"
       rows="10"
       spellcheck="false"
       aria-label="Set-ups as JSON"
       aria-invalid={wrong ? 'true' : undefined}
       value={JSON.stringify(draft.setups, null, 2)}
       onchange={(event) => write(event.currentTarget.value)}></textarea>
-    {#if wrong}<p class="text-[14px] text-error" role="alert">The JSON cannot be read: {wrong}</p>{/if}
-    <p class="soft text-[13px]">
+    {#if wrong}<p class="text-plain text-error" role="alert">The JSON cannot be read: {wrong}</p>{/if}
+    <p class="soft text-note">
       The form is data/catalogue/exercise.schema.json: needs as all, any and thing; load as the share of the
       body, what is held and which bands.
     </p>

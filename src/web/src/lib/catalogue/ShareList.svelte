@@ -22,7 +22,7 @@
   <legend class="mb-1 font-semibold">{title}</legend>
   <ul class="grid gap-1">
     {#each set as [name, value] (name)}
-      <li class="grid grid-cols-[1fr_10rem_auto] items-center gap-2 text-[14px]">
+      <li class="grid grid-cols-[1fr_10rem_auto] items-center gap-2 text-plain">
         <span>{inWords(name)}</span>
         <select
           class="select select-xs"

@@ -21,9 +21,6 @@ export const noFilter: Filter = {
   venue: 'home',
 };
 
-/** Highest skill a level is trusted with, as the engine has it. */
-const ceilings: Record<string, number> = { beginner: 2, novice: 3, intermediate: 4, advanced: 5 };
-
 /** Every kind of kit or ability that an exercise can ask for. */
 export function thingsOf(need: Requirement | null | undefined): string[] {
   if (!need) return [];
@@ -54,8 +51,11 @@ function usesKit(exercise: Exercise, kit: string): boolean {
   );
 }
 
-/** The exercises that a filter lets through, in the order of pattern, family and rung. */
-export function filtered(all: Exercise[], f: Filter): Exercise[] {
+/**
+ * The exercises that a filter lets through, in the order of pattern, family and rung; what skill a level is trusted with is said by the
+ * server.
+ */
+export function filtered(all: Exercise[], f: Filter, skillCeilings: Record<string, number> = {}): Exercise[] {
   const words = f.text.toLowerCase().split(/\s+/).filter(Boolean);
   return all
     .filter((e) => {
@@ -66,7 +66,7 @@ export function filtered(all: Exercise[], f: Filter): Exercise[] {
         (!f.pattern || e.pattern === f.pattern) &&
         (!f.muscle || (e.muscles[f.muscle] ?? 0) >= 0.8) &&
         (!f.kit || usesKit(e, f.kit)) &&
-        (!f.level || e.skill <= (ceilings[f.level] ?? 5)) &&
+        (!f.level || e.skill <= (skillCeilings[f.level] ?? Infinity)) &&
         (!f.spare || (e.joints[f.spare] ?? 0) < 2)
       );
     })

@@ -126,7 +126,7 @@
       <p class="border-l-2 border-error pl-2 text-error" role="alert">{found.problem}</p>
     {:else if found}
       <BandCurve {found} {measured} />
-      <p class={['text-[14px]', found.curve?.basis !== 'calibrated' && 'text-warning']}>
+      <p class={['text-plain', found.curve?.basis !== 'calibrated' && 'text-warning']}>
         {basis.charAt(0).toUpperCase() + basis.slice(1)}.
       </p>
     {/if}
@@ -236,9 +236,9 @@
       <div class="mt-2 flex flex-wrap items-center gap-4" aria-live="polite">
         {#if found?.rep}
           <ResistanceChart range={found.rep.force} width={190} height={70} />
-          <div class="text-[14px]">
+          <div class="text-plain">
             <p>
-              <b class="figures text-[19px]">{number(found.rep.force.most)} kg</b> where it is hardest
+              <b class="figures text-figure">{number(found.rep.force.most)} kg</b> where it is hardest
             </p>
             <p class="soft">
               stretched {number(found.rep.startStretch)} to {number(found.rep.endStretch)} times its length
@@ -264,7 +264,7 @@
         </label>
         <button class="btn btn-sm" disabled={found?.solvedCm == null} onclick={apply}>Set it so</button>
       </div>
-      <p class="mt-1 text-[14px]" aria-live="polite">
+      <p class="mt-1 text-plain" aria-live="polite">
         {#if wanted && found?.solvedCm != null}For {number(wanted)} kg:
           <b>{knobWord(activeKnob, found.solvedCm)}</b>.
         {:else if wanted && found?.solveProblem}<span class="text-error">{found.solveProblem}</span>{/if}

@@ -131,7 +131,7 @@
       No gym week is kept for this client yet. Rebuild one at the workbench; then each offer is tried in it.
     </p>
   {:else}
-    <p class="soft text-[14px]">
+    <p class="soft text-plain">
       Each offer is tried in {forAll
         ? count(others?.length ?? 0, 'client’s week', 'clients’ weeks')
         : weeks
@@ -166,7 +166,7 @@
               >
                 <span class="block leading-tight">{gain.name}</span>
                 <span class="mt-1 block h-1.5 bg-primary" style:width="{(gain.gain / most) * 100}%"></span>
-                <span class="soft text-[13px]"
+                <span class="soft text-note"
                   >{count(gain.lines.length, 'line')} closer,
                   <span class="figures">{number(gain.gain * 100)}</span>
                   points of match; <span class="figures">{Math.round(gain.gainPer100 * 100)}</span> for 100 spent</span
@@ -184,11 +184,11 @@
                 }}
               />
             </div>
-            {#if wrongPrice === gain.name}<p class="pb-1 text-[14px] text-error" role="alert">
+            {#if wrongPrice === gain.name}<p class="pb-1 text-plain text-error" role="alert">
                 A price lies above 0 and up to 1 000 000; the one before stays.
               </p>{/if}
             {#if open === gain.name}
-              <div class="grid gap-1 pb-2 text-[14px]">
+              <div class="grid gap-1 pb-2 text-plain">
                 {#each gain.lines as line, i (i)}
                   <p>
                     {#if forAll}{names[line.plan]},{/if} <b>{line.gymExercise}</b>: {line.before}

@@ -52,7 +52,7 @@
 </script>
 
 <div class="sheet p-3">
-  <p class="soft text-[13px]">
+  <p class="soft text-note">
     Simulated hanging scale: it pulls on a made-up band of this size. A real one takes its place behind the
     same stream of readings.
   </p>
@@ -65,9 +65,9 @@
       bind:value={length}
       onchange={() => on && listen()}
     />
-    <p class="figures text-[26px] leading-none font-semibold" aria-live="off">
+    <p class="figures text-hero leading-none font-semibold" aria-live="off">
       {reading ? `${number(reading.forceKg)} kg` : '– kg'}
-      <span class="soft font-sans text-[13px] font-normal" role="status"
+      <span class="soft font-sans text-note font-normal" role="status"
         >{lost
           ? 'no reading: try again'
           : !on && !reading

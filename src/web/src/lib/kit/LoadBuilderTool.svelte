@@ -97,15 +97,15 @@
         <div class="grid grid-cols-[150px_1fr] gap-3">
           <LoadDrawing {recipe} />
           <div>
-            {#if label}<p class="soft text-[13px]">{label}</p>{:else}<p class="text-[13px] text-primary">
+            {#if label}<p class="soft text-note">{label}</p>{:else}<p class="text-note text-primary">
                 exact
               </p>{/if}
-            <p class="figures text-[22px] font-semibold">
+            <p class="figures text-title font-semibold">
               {kg(recipe.massKg)}{#if recipe.hands === 2}
-                <span class="text-[15px] font-normal">in each hand</span>{/if}
+                <span class="text-body font-normal">in each hand</span>{/if}
             </p>
             <p>{recipe.inWords}</p>
-            <p class="soft text-[13px]">
+            <p class="soft text-note">
               {recipe.pieceCount}
               {recipe.pieceCount === 1 ? 'piece' : 'pieces'}, {number(
                 recipe.packed.volumeL + (recipe.poured?.litres ?? 0),
@@ -118,7 +118,7 @@
     </div>
     {#if reachable.length > 0}
       <div>
-        <p class="soft text-[13px]">
+        <p class="soft text-note">
           Every load that can be reached, up to {number(reachable.at(-1) ?? 0)} kg
         </p>
         <svg
@@ -148,7 +148,7 @@
           {#each loose as item (item.id)}
             {@const kind = trade.kind(item.kind)}
             {@const most = item.count ?? 1}
-            <li class="flex items-center gap-2 text-[14px]">
+            <li class="flex items-center gap-2 text-plain">
               <span class="min-w-0 flex-1">{item.name || kind?.label}</span>
               <span class="figures soft">{number(item.massKg ?? kind?.typicalMassKg ?? 0)} kg</span>
               <QuantityField
@@ -165,7 +165,7 @@
             </li>
           {/each}
         </ul>
-        <p class="soft mt-1 text-[13px]">Counts here are for trying out; the kit stays as it is.</p>
+        <p class="soft mt-1 text-note">Counts here are for trying out; the kit stays as it is.</p>
       </fieldset>
     {/if}
   {/if}

@@ -77,7 +77,7 @@
     </label>
     <button class="btn btn-primary" disabled={!text.trim()}>Add</button>
   </div>
-  <p id="read-{id}" class="min-h-6 pt-1 text-[14px]" aria-live="polite">
+  <p id="read-{id}" class="min-h-6 pt-1 text-plain" aria-live="polite">
     {#if entry?.item && kind}
       Reads as <b
         >{(entry.item.count ?? 1) > 1 ? `${entry.item.count} × ` : ''}{entry.item.name ?? kind.label}</b

@@ -61,14 +61,14 @@
       <p>It cannot be done here.</p>
     {:else}
       {#if range.gap}
-        <p class="border-l-2 border-secondary pl-2 text-[14px]">
+        <p class="border-l-2 border-secondary pl-2 text-plain">
           The largest step is <b class="figures">{Math.round(range.gap.step * 100)} %</b>, after
           <b>{number(range.setups[range.gap.after]?.systemKg ?? 0)} kg</b>.
           {#if range.gap.fill.length > 0}What would fill it: {range.gap.fill.join('; ')}.{:else}No step is too
             high.{/if}
         </p>
       {/if}
-      <p class="soft text-[13px]">
+      <p class="soft text-note">
         {count(range.setups.length, 'set-up')}; bars show the system load, body and load together
       </p>
       <ol>
@@ -81,17 +81,17 @@
             >
               <span
                 class={[
-                  'figures text-right text-[13px]',
+                  'figures text-right text-note',
                   setup.step != null && setup.step > 0.1 ? 'font-semibold text-error' : 'soft',
                 ]}>{setup.step == null ? '' : `+${Math.round(setup.step * 100)} %`}</span
               >
               <span>
-                <span class="block text-[14px] leading-tight">{setup.text}</span>
+                <span class="block text-plain leading-tight">{setup.text}</span>
                 <span class="mt-1 block h-1.5 bg-primary" style:width="{(setup.systemKg / most) * 100}%"
                 ></span>
               </span>
-              <span class="figures text-right text-[14px]"
-                >{number(setup.systemKg)} kg{#if setup.reps}<span class="soft block text-[13px]"
+              <span class="figures text-right text-plain"
+                >{number(setup.systemKg)} kg{#if setup.reps}<span class="soft block text-note"
                     >{setup.reps} reps</span
                   >{/if}</span
               >
@@ -99,7 +99,7 @@
             {#if open === i}
               <div class="flex flex-wrap items-start gap-3 pb-2 pl-[3.9rem]">
                 <ResistanceChart range={setup.range} />
-                <div class="min-w-40 flex-1 text-[13px]">
+                <div class="min-w-40 flex-1 text-note">
                   <p class={setup.estimated ? 'text-warning' : 'soft'}>
                     {setup.estimated ? 'Body share estimated: ' : 'Body share: '}{setup.basis}.
                   </p>
@@ -113,7 +113,7 @@
         {/each}
       </ol>
     {/if}
-    {#each range.missing as missing (missing)}<p class="soft text-[14px]">{missing}</p>{/each}
+    {#each range.missing as missing (missing)}<p class="soft text-plain">{missing}</p>{/each}
   {:else}
     <p class="soft" role="status">Counting what can be reached …</p>
   {/if}

@@ -3,7 +3,7 @@
   import { trade } from '../trade.svelte';
   import { count } from '../words';
   import type { KitBench } from './kitBench.svelte';
-  import { figureOf, isEstimated } from './kitGroups';
+  import { figureOf } from './kitGroups';
 
   interface Props {
     bench: KitBench;
@@ -18,7 +18,7 @@
 
 <section aria-label={title} class="grow" style:flex-basis="{Math.min(4, items.length) * 12}rem">
   <h2 class="rule-b flex items-baseline gap-3 pb-1 text-base">
-    {title} <span class="soft text-[13px] font-normal">{hint}</span>
+    {title} <span class="soft text-note font-normal">{hint}</span>
   </h2>
   <ul class="grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-2 py-2">
     {#each items as item (item.id)}
@@ -41,14 +41,14 @@
             <span class="block font-semibold leading-tight">
               {(item.count ?? 1) > 1 ? `${item.count} × ` : ''}{item.name || kind.label}
             </span>
-            <span class="figures block text-[14px]"
-              >{figureOf(item, kind)}{#if isEstimated(item, kind)}
-                <span class="font-sans text-[13px] text-warning italic">estimated</span>{/if}</span
+            <span class="figures block text-plain"
+              >{figureOf(item, kind)}{#if worth?.estimated}
+                <span class="font-sans text-note text-warning italic">estimated</span>{/if}</span
             >
             {#if (item.hazards ?? []).length > 0 || item.state === 'nicked'}
-              <span class="block text-[13px] font-semibold text-error">never to be used</span>
+              <span class="block text-note font-semibold text-error">never to be used</span>
             {:else if worth}
-              <span class="soft block text-[13px]"
+              <span class="soft block text-note"
                 >{worth.used > 0
                   ? `opens ${count(worth.used, 'exercise')}`
                   : 'opens nothing by itself'}{worth.only > 0 && worth.only < worth.used

@@ -4,7 +4,7 @@
   import QuantityField from '../ui/QuantityField.svelte';
   import { inWords, sentence } from '../words';
   import type { KitBench } from './kitBench.svelte';
-  import { isEstimated, measuresOf } from './kitGroups';
+  import { measuresOf } from './kitGroups';
   import Weighing from './Weighing.svelte';
 
   interface Props {
@@ -14,6 +14,7 @@
   }
 
   let { bench, item, kind }: Props = $props();
+  const estimated = $derived(bench.possibilities?.things.find((t) => t.itemId === item.id)?.estimated);
   const hazards = ['glass', 'wheels', 'folds', 'door-opens-toward-pull', 'moves', 'radiator'] as const;
   const hazardWords: Record<(typeof hazards)[number], string> = {
     glass: 'glass',
@@ -52,9 +53,9 @@
   <div class="flex items-start gap-2">
     <div class="min-w-0 flex-1">
       <h2 class="text-xl">{item.name || kind.label}</h2>
-      <p class="soft text-[13px]">
-        {kind.label}{#if item.weighed}, weighed{:else if isEstimated(item, kind)}, <span
-            class="text-warning italic">estimated until you measure it</span
+      <p class="soft text-note">
+        {kind.label}{#if item.weighed}, weighed{:else if estimated}, <span class="text-warning italic"
+            >estimated until you measure it</span
           >{/if}
       </p>
     </div>
@@ -122,7 +123,7 @@
       </label>
     {/if}
   </div>
-  <p class="soft text-[13px]">Grey figures are usual for the kind ({kind.source}).</p>
+  <p class="soft text-note">Grey figures are usual for the kind ({kind.source}).</p>
 
   {#if has('plates')}
     <fieldset>
@@ -175,7 +176,7 @@
       <div class="flex flex-wrap gap-4">
         {#each anchors as at (at)}
           {@const set_ = (item.anchorAt ?? []).length > 0 ? item.anchorAt : kind.typicalAnchorAt}
-          <label class="flex min-h-6 items-center gap-2 text-[14px]">
+          <label class="flex min-h-6 items-center gap-2 text-plain">
             <input
               type="checkbox"
               class="checkbox checkbox-sm"
@@ -205,7 +206,7 @@
       <legend class="mb-1 font-semibold">Rules it out</legend>
       <div class="flex flex-wrap gap-x-4 gap-y-1">
         {#each hazards as hazard (hazard)}
-          <label class="flex min-h-6 items-center gap-2 text-[14px]">
+          <label class="flex min-h-6 items-center gap-2 text-plain">
             <input
               type="checkbox"
               class="checkbox checkbox-sm"
@@ -225,7 +226,7 @@
       <ul class="grid gap-1">
         {#each steps as step (step.id)}
           <li>
-            <label class="flex items-start gap-2 text-[14px]">
+            <label class="flex items-start gap-2 text-plain">
               <input
                 type="checkbox"
                 class="checkbox checkbox-sm mt-0.5"
@@ -237,7 +238,7 @@
           </li>
         {/each}
       </ul>
-      <p class="soft mt-1 text-[13px]">
+      <p class="soft mt-1 text-note">
         {sentence(inWords('a test'))} is an aid to judgement and certifies nothing; makers' instructions come first.
       </p>
     </fieldset>

@@ -45,7 +45,7 @@
     <QuantityField label="Pieces weighed" kind="number" unit="×" min={1} max={100} bind:value={pieces} />
   </div>
   <div class="mt-2 flex items-center gap-3">
-    <p class="flex-1 text-[14px]" aria-live="polite">
+    <p class="flex-1 text-plain" aria-live="polite">
       {#if kg === null}Fill in what the scale shows.
       {:else if kg <= 0}<span class="text-error">With it must be more than without it.</span>
       {:else}One weighs <b class="figures">{kg} kg</b>.{/if}

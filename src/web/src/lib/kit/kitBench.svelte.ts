@@ -3,7 +3,7 @@ import type { KitEntry, KitItem, KitPossibilities, PlaceKit, SavedClient, SavedP
 import { toasts } from '../toasts.svelte';
 import { trade } from '../trade.svelte';
 import { conflictOf } from '../ui/saving';
-import { History } from '../workbench/history.svelte';
+import { History } from '../ui/history.svelte';
 import { freshId, groups } from './kitGroups';
 
 export type Tool = 'thing' | 'loads' | 'bands' | 'exercises' | 'next';

@@ -1,26 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { KitItem, KitKind } from '../api/types';
-import { figureOf, freshId, isEstimated } from './kitGroups';
+import { figureOf, freshId } from './kitGroups';
 
 const kind = (id: string, measures: string[], more: object = {}): KitKind =>
   ({ id, label: id, can: [], measures, group: 'lift', source: 'x', ...more }) as unknown as KitKind;
 const item = (more: Partial<KitItem> = {}): KitItem => ({ id: 'a', kind: 'x', ...more });
 
 describe('things of a kit', () => {
-  it('are estimated until the measure that matters is entered', () => {
-    const dumbbell = kind('dumbbell', ['mass'], { typicalMassKg: 8 });
-    expect(isEstimated(item(), dumbbell)).toBe(true);
-    expect(isEstimated(item({ massKg: 8 }), dumbbell)).toBe(false);
-  });
-
-  it('count a band as known by size, by nominal force or by calibration', () => {
-    const band = kind('band-loop', ['force', 'rest-length', 'width', 'thickness']);
-    expect(isEstimated(item(), band)).toBe(true);
-    expect(isEstimated(item({ restLengthCm: 104, widthMm: 13 }), band)).toBe(false);
-    expect(isEstimated(item({ forceKg: 9 }), band)).toBe(false);
-    expect(isEstimated(item({ calibration: [{ lengthCm: 150, forceKg: 4 }] }), band)).toBe(false);
-  });
-
   it('show the figure a client knows them by', () => {
     expect(figureOf(item({ massKg: 9.0718, printed: 'lb' }), kind('dumbbell', ['mass']))).toBe('20 lb');
     expect(figureOf(item({ heightCm: 44 }), kind('sofa', ['height']))).toBe('44 cm');

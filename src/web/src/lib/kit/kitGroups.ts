@@ -139,21 +139,6 @@ export function measuresOf(kind: KitKind): Measure[] {
   return all.filter((m) => kind.measures.includes(m.of));
 }
 
-const optional: MeasureField[] = ['maxLoadKg', 'overhangCm', 'legToCentreCm', 'thicknessMm'];
-
-/** True when a measure that matters was left to the usual value of the kind. */
-export function isEstimated(item: KitItem, kind: KitKind): boolean {
-  if (kind.id === 'water') return false;
-  const calibrated = (item.calibration ?? []).length > 0;
-  const sized = item.restLengthCm != null && item.widthMm != null;
-  return measuresOf(kind).some((m) => {
-    if (optional.includes(m.field) || item[m.field] != null) return false;
-    return m.field === 'forceKg' || m.field === 'widthMm' || m.field === 'restLengthCm'
-      ? !calibrated && !sized && item.forceKg == null
-      : true;
-  });
-}
-
 /** A key that no other thing of the place has. */
 export function freshId(kind: string, items: KitItem[]): string {
   for (let n = 1; ; n++) if (!items.some((i) => i.id === `${kind}-${n}`)) return `${kind}-${n}`;

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { trade } from '../trade.svelte';
-  import { setsText, type Entry } from './entry';
+  import type { Entry } from './entry';
   import type { LogBook } from './logBook.svelte';
 
   interface Props {
@@ -14,7 +14,7 @@
   const id = $props.id();
   let timer: ReturnType<typeof setTimeout> | undefined;
   let instead = $state(false);
-  const last = $derived(setsText(book.last(entry)));
+  const last = $derived(book.last(entry));
   const other = $derived(entry.exerciseId !== entry.plannedId);
 
   function typed(): void {
@@ -38,7 +38,7 @@
     <div class="min-w-0">
       <label class="font-semibold" for={id}>{other ? trade.exerciseName(entry.exerciseId) : entry.name}</label
       >
-      {#if other}<span class="text-[13px] text-secondary"
+      {#if other}<span class="text-note text-secondary"
           >instead of {entry.name}
           <button
             type="button"
@@ -46,7 +46,7 @@
             onclick={() => (entry.exerciseId = entry.plannedId)}>as planned</button
           ></span
         >{/if}
-      <p class="soft text-[13px]"><span class="figures">{entry.figures}</span> · {entry.setup}</p>
+      <p class="soft text-note"><span class="figures">{entry.figures}</span> · {entry.setup}</p>
     </div>
     <div class="min-w-0">
       <input
@@ -68,7 +68,7 @@
           else onnext();
         }}
       />
-      <p id="{id}-said" class="mt-0.5 flex flex-wrap gap-x-3 text-[13px]">
+      <p id="{id}-said" class="mt-0.5 flex flex-wrap gap-x-3 text-note">
         {#if entry.wrong}<span class="text-error" role="alert">{entry.wrong}</span>
         {:else if entry.sets.length > 0}<span class="figures text-primary"
             >{entry.sets.length} × : {entry.sets
@@ -93,7 +93,7 @@
         >
       </p>
       {#if instead}
-        <label class="mt-1 block text-[13px]"
+        <label class="mt-1 block text-note"
           >What was done instead
           <input
             class="input input-sm w-full"

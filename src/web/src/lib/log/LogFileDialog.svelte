@@ -6,7 +6,6 @@
   import Dialog from '../ui/Dialog.svelte';
   import { base64 } from '../ui/base64';
   import { count, day } from '../words';
-  import { setsText } from './entry';
   import type { LogBook } from './logBook.svelte';
 
   interface Props {
@@ -92,11 +91,11 @@
         ? `, ${count(preview.faults.length, 'row')} left out`
         : ''}.
     </p>
-    {#each preview.notes as note (note)}<p class="border-l-2 border-warning pl-2 text-[14px]">
+    {#each preview.notes as note (note)}<p class="border-l-2 border-warning pl-2 text-plain">
         {note}
       </p>{/each}
     {#if preview.faults.length > 0}
-      <ul class="mt-2 grid gap-1 text-[14px]">
+      <ul class="mt-2 grid gap-1 text-plain">
         {#each preview.faults.slice(0, 20) as fault, i (i)}
           <li class="border-l-2 border-error pl-2">
             <span class="figures">row {fault.row}</span>
@@ -105,14 +104,14 @@
         {/each}
       </ul>
     {/if}
-    <ul class="mt-3 max-h-72 overflow-y-auto text-[14px]">
+    <ul class="mt-3 max-h-72 overflow-y-auto text-plain">
       {#each preview.sessions as session (session.day)}
         <li class="rule-b py-1">
           <b>{day(session.day)}</b>
           {#each session.exercises as exercise, i (i)}
             <span class="block">
               {trade.exerciseName(exercise.exerciseId)}:
-              <span class="figures">{setsText(exercise.sets)}</span>
+              <span class="figures">{exercise.written}</span>
               {#if exercise.line === 0}<span class="text-secondary"
                   >not in the plan, counts in the trends alone</span
                 >{/if}

@@ -6,7 +6,7 @@
   import { trade } from '../trade.svelte';
   import { count, day, inWords, rest, sentence } from '../words';
   import type { LogBook } from './logBook.svelte';
-  import { changes, keyOf, sharedReasons, textOf } from './review';
+  import { keyOf, sharedReasons, textOf } from './review';
 
   interface Props {
     book: LogBook;
@@ -22,12 +22,10 @@
   let text = $state('');
   let wrong = $state('');
   const taken = $derived(
-    (next?.proposals ?? []).filter((x) => !left.includes(keyOf(x)) && (changes(x) || changed[keyOf(x)])),
+    (next?.proposals ?? []).filter((x) => !left.includes(keyOf(x)) && (x.changes || changed[keyOf(x)])),
   );
   /** A phase that starts is said once, not on every line. */
-  const phase = $derived(
-    next?.proposals.find((x) => x.decision === 'new-phase')?.reason.replace(/:.*?\. /, '. '),
-  );
+  const phase = $derived(next?.phase);
   const shared = $derived(sharedReasons(next?.proposals ?? []));
   const saidAbove = (x: Proposal): boolean =>
     shared.some((s) => s.decision === x.decision && s.reason === x.reason);
@@ -103,7 +101,7 @@
         {@const key = keyOf(proposal)}
         <li class="rule-b py-2 last:border-b-0">
           <div class="flex flex-wrap items-baseline gap-x-3">
-            {#if changes(proposal) || changed[key]}
+            {#if proposal.changes || changed[key]}
               <input
                 type="checkbox"
                 class="checkbox checkbox-sm self-center"
@@ -138,7 +136,7 @@
                 bind:value={text}
                 onkeydown={(event) => event.key === 'Escape' && (typingIn = '')}
               />
-              {#if wrong}<p class="text-[13px] text-error" role="alert">{wrong}</p>{/if}
+              {#if wrong}<p class="text-note text-error" role="alert">{wrong}</p>{/if}
             </form>
           {/if}
           {#if !saidAbove(proposal) || needsWorkbench.includes(proposal.decision)}

@@ -4,7 +4,6 @@
   import { toasts } from '../toasts.svelte';
   import { trade } from '../trade.svelte';
   import { count, day } from '../words';
-  import { setsText } from './entry';
   import type { LogBook } from './logBook.svelte';
 
   interface Props {
@@ -82,15 +81,15 @@
                 bind:value={text}
                 onkeydown={(event) => event.key === 'Escape' && (typingIn = '')}
               />
-              {#if wrong}<p class="text-[13px] text-error" role="alert">{wrong}</p>{/if}
+              {#if wrong}<p class="text-note text-error" role="alert">{wrong}</p>{/if}
             </form>
           {:else}
             <button
               class="block min-h-6 w-full cursor-text rounded py-0.5 text-left text-sm hover:bg-base-200"
-              onclick={() => ([typingIn, text, wrong] = [key, setsText(exercise.sets), ''])}
+              onclick={() => ([typingIn, text, wrong] = [key, exercise.written ?? '', ''])}
             >
               {trade.exerciseName(exercise.exerciseId)}:
-              <span class="figures">{setsText(exercise.sets)}</span>
+              <span class="figures">{exercise.written}</span>
             </button>
           {/if}
         {/each}

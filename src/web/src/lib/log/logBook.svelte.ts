@@ -12,7 +12,8 @@ import type {
 import { toasts } from '../toasts.svelte';
 import { conflictOf } from '../ui/saving';
 import { entriesOf, filled, type Entry } from './entry';
-import { accepting } from './review';
+import { decided } from '../workbench/plans';
+import { acceptance } from './review';
 
 /** The log of a plan: entry, sessions, and what they propose. */
 export class LogBook {
@@ -47,8 +48,8 @@ export class LogBook {
   async load(): Promise<SavedPlan> {
     const plan = await ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id: this.id } } }));
     this.plan = plan;
-    this.entries = entriesOf(plan.value.document.plan.lines);
     await this.review();
+    this.#renew();
     this.#openNextDay();
     return plan;
   }
@@ -77,12 +78,12 @@ export class LogBook {
     }
   }
 
-  /** Last logged sets of an exercise, newest first. */
-  last(entry: Entry): LoggedExercise['sets'] {
+  /** Last logged sets of an exercise, as they are written. */
+  last(entry: Entry): string {
     for (const session of this.sessions)
       for (const done of session.value.exercises)
-        if (done.exerciseId === entry.exerciseId && done.line === entry.line) return done.sets;
-    return [];
+        if (done.exerciseId === entry.exerciseId && done.line === entry.line) return done.written ?? '';
+    return '';
   }
 
   /** Logs what was typed; what looks like a slip of the pen is asked first. */
@@ -103,7 +104,7 @@ export class LogBook {
       const answer = await this.#post(session, sure);
       this.doubts = answer.doubts;
       if (answer.id === null || answer.id === undefined) return;
-      this.entries = entriesOf(plan.value.document.plan.lines);
+      this.#renew();
       [this.effort, this.minutes, this.note] = [null, null, ''];
       await this.review();
       toasts.done('Session logged. The proposal for the next one stands beside it.');
@@ -149,15 +150,16 @@ export class LogBook {
     this.busy = true;
     try {
       const document = $state.snapshot(plan.value.document) as SavedPlan['value']['document'];
-      const request = accepting(document, $state.snapshot(proposals) as Proposal[], changed);
+      const decision = acceptance($state.snapshot(proposals) as Proposal[], changed);
+      const { request } = await decided(document.request, document.plan.standing, [decision]);
       this.plan = await ask(() =>
         api.POST('/api/v1/plans/{id}/versions', {
           params: { path: { id: this.id } },
           body: { revision: plan.revision, title: document.title, note: 'next session accepted', request },
         }),
       );
-      this.entries = entriesOf(this.plan.value.document.plan.lines);
       await this.review();
+      this.#renew();
       toasts.done(
         `Accepted: version ${this.plan.value.version} is what to do next.`,
         () => void this.#undo(),
@@ -185,8 +187,14 @@ export class LogBook {
           body: { revision: plan.revision },
         }),
       );
-      this.entries = entriesOf(this.plan.value.document.plan.lines);
+      await this.review();
+      this.#renew();
     });
+  }
+
+  /** Empty entries of the plan as it is now. */
+  #renew(): void {
+    this.entries = entriesOf(this.plan?.value.document.plan.lines ?? [], this.next?.asPlanned);
   }
 
   /** The day that comes after the one logged last. */

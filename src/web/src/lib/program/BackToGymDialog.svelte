@@ -61,20 +61,20 @@
 <Dialog title="Back to the gym" wide {open} {onclose}>
   <div class="mt-2 flex flex-wrap items-end gap-4">
     <NumberField class="w-36" label="Weeks away" min={0} max={520} step={1} bind:value={weeksAway} />
-    <p class="soft min-w-0 flex-1 pb-1 text-[14px]">
+    <p class="soft min-w-0 flex-1 pb-1 text-plain">
       First loads from those of this week, from how long the gym was out of reach, and from what the home log
       shows.
     </p>
   </div>
   {#if back}
     <ul class="mt-3 grid gap-1">
-      {#each back.notes as note (note)}<li class="border-l-2 border-secondary pl-2 text-[14px]">
+      {#each back.notes as note (note)}<li class="border-l-2 border-secondary pl-2 text-plain">
           {note}
         </li>{/each}
     </ul>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <div class="mt-3 overflow-x-auto" tabindex="0" role="region" aria-label="Loads by week">
-      <table class="w-full text-[14px]">
+      <table class="w-full text-plain">
         <thead>
           <tr class="rule-b text-left">
             <th class="p-1">Exercise</th>
@@ -97,7 +97,7 @@
                   >{line.loadsKg[i] ? `${number(line.loadsKg[i] ?? 0)} kg` : '–'}</td
                 >
               {/each}
-              <td class="soft p-1 text-[13px]">{line.reason}</td>
+              <td class="soft p-1 text-note">{line.reason}</td>
             </tr>
           {:else}
             <tr><td class="p-1" colspan="4">No line of this week can be read.</td></tr>

@@ -52,7 +52,7 @@
       <label class="block">
         <span class="label-text">Or paste cells from a spreadsheet, or lines of shorthand</span>
         <textarea
-          class="figures textarea w-full text-[13px]"
+          class="figures textarea w-full text-note"
           rows="6"
           spellcheck="false"
           onpaste={(event) => {
@@ -76,11 +76,11 @@
         ? `, ${count(preview.faults.length, 'cell')} to mend`
         : ''}.
     </p>
-    {#each preview.notes as note (note)}<p class="mt-1 border-l-2 border-warning pl-2 text-[14px]">
+    {#each preview.notes as note (note)}<p class="mt-1 border-l-2 border-warning pl-2 text-plain">
         {note}
       </p>{/each}
     {#if preview.columns.length > 0}
-      <div class="mt-3 flex flex-wrap items-end gap-3 text-[14px]">
+      <div class="mt-3 flex flex-wrap items-end gap-3 text-plain">
         <label>
           <span class="label-text">Heads in row</span>
           <input
@@ -119,7 +119,7 @@
         </label>
       </div>
       <div class="mt-3 overflow-x-auto">
-        <table class="text-[13px]">
+        <table class="text-note">
           <thead>
             <tr>
               {#each preview.columns as column, i (column.name)}

@@ -17,8 +17,7 @@
         <summary class="cursor-pointer py-1"
           ><b>{week.name}</b> <span class="soft">{count(week.lines, 'line')}</span></summary
         >
-        <pre
-          class="figures sheet max-h-56 overflow-auto p-2 text-[13px] whitespace-pre-wrap">{week.text}</pre>
+        <pre class="figures sheet max-h-56 overflow-auto p-2 text-note whitespace-pre-wrap">{week.text}</pre>
       </details>
     {:else}
       <p>No line of a gym program was found. Look at what the columns are taken for.</p>
@@ -27,10 +26,10 @@
   <section aria-label="To mend">
     {#if preview.faults.length > 0}
       <h3 class="text-base">To mend</h3>
-      <p class="soft mb-2 text-[14px]">
+      <p class="soft mb-2 text-plain">
         Mend them in the file, or bring them in as they are: they wait in the text of the week.
       </p>
-      <ul class="grid max-h-72 gap-2 overflow-y-auto text-[14px]">
+      <ul class="grid max-h-72 gap-2 overflow-y-auto text-plain">
         {#each preview.faults.slice(0, mostFaults) as fault (`${fault.sheet}!${fault.cell}/${fault.field}`)}
           <li class="border-l-2 border-error pl-2">
             <b class="figures">{fault.sheet ? `${fault.sheet} ` : ''}{fault.cell}</b>
@@ -40,7 +39,7 @@
           </li>
         {/each}
       </ul>
-      {#if preview.faults.length > mostFaults}<p class="soft mt-1 text-[14px]">
+      {#if preview.faults.length > mostFaults}<p class="soft mt-1 text-plain">
           And {preview.faults.length - mostFaults} more.
         </p>{/if}
     {:else}

@@ -51,7 +51,7 @@
     ></option>{/each}
 </datalist>
 <div class="sheet overflow-x-auto">
-  <table bind:this={table} class="w-max min-w-full border-collapse text-[14px]">
+  <table bind:this={table} class="w-max min-w-full border-collapse text-plain">
     <thead>
       <tr class="bg-base-200">
         <th scope="col" class="soft px-2 py-1 text-right font-normal">Line</th>
@@ -65,7 +65,7 @@
       {#each grid.rows as row, i (i)}
         {@const newDay = i > 0 && row.day !== grid.rows[i - 1]?.day}
         <tr class={['border-t', newDay ? 'border-t-2 border-base-content' : 'border-base-300']}>
-          <th scope="row" class="figures soft px-2 text-right text-[13px] font-normal">{i + 1}</th>
+          <th scope="row" class="figures soft px-2 text-right text-note font-normal">{i + 1}</th>
           {#each gridColumns as column, c (column.field)}
             {@const fault = grid.faultAt(i, column.field)}
             <td class="border-l border-base-300 p-0">
@@ -129,7 +129,7 @@
 <div id="{id}-faults" aria-live="polite">
   {#if grid.faults.length > 0}
     <h3 class="mt-4 mb-1 text-base">To mend</h3>
-    <ul class="grid gap-1 text-[14px]">
+    <ul class="grid gap-1 text-plain">
       {#each grid.faults as fault (`${fault.row}/${fault.field}`)}
         {@const c = gridColumns.findIndex((x) => x.field === fault.field)}
         <li class="border-l-2 border-error pl-2">

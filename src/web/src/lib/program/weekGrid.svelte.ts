@@ -2,7 +2,7 @@ import { api, ask } from '../api/client';
 import type { ProgramFault, ProgramRow, SavedWeek } from '../api/types';
 import { toasts } from '../toasts.svelte';
 import { conflictOf } from '../ui/saving';
-import { History } from '../workbench/history.svelte';
+import { History } from '../ui/history.svelte';
 import { cellsOf, pasted, type GridField } from './fields';
 
 /** A gym week as a grid of cells: edited in place, checked as one types, saved as shorthand. */

@@ -110,7 +110,7 @@
           />
           {#if stair.high && before}
             <rect x={stair.x} y={stair.y} width="7" height={before.y - stair.y} fill="url(#too-high)" />
-            <text x={stair.x + 10} y={stair.y - 6} class="fill-error font-mono text-[13px]"
+            <text x={stair.x + 10} y={stair.y - 6} class="fill-error font-mono text-note"
               >+{Math.round((ladder.rungs[stair.index]?.step ?? 0) * 100)} %</text
             >
           {/if}
@@ -119,14 +119,14 @@
               x={stair.x + stair.width / 2}
               y={stair.y - 20}
               text-anchor="middle"
-              class="fill-current text-[14px] font-semibold">here</text
+              class="fill-current text-plain font-semibold">here</text
             >
             <path d="M{stair.x + stair.width / 2 - 5} {stair.y - 14} h10 l-5 9 z" class="fill-current" />
           {/if}
         </g>
       {/each}
-      <text x="0" y={height + 20} class="fill-current text-[13px]">easier</text>
-      <text x={width} y={height + 20} text-anchor="end" class="fill-current text-[13px]">harder</text>
+      <text x="0" y={height + 20} class="fill-current text-note">easier</text>
+      <text x={width} y={height + 20} text-anchor="end" class="fill-current text-note">harder</text>
     </svg>
     {#if rung}
       <div
@@ -138,9 +138,9 @@
           {#if at === here}<span class="text-primary">you are here</span>{:else if at === ladder.next}<span
               class="text-secondary">next</span
             >{/if}
-          <span class="soft block text-[14px]">{rung.setup}</span>
+          <span class="soft block text-plain">{rung.setup}</span>
         </p>
-        <p class="figures text-right text-[14px]">
+        <p class="figures text-right text-plain">
           {rung.systemKg} kg system load · {rung.reps} reps to failure<br />
           {rung.step ? `step +${Math.round(rung.step * 100)} %` : 'the first'} · standard {rung.standard}
         </p>
@@ -167,7 +167,7 @@
     {/if}
     {#if ladder.gaps.length > 0}
       <h3 class="mt-4 text-base">Steps that are too high, and what fills them</h3>
-      <ul class="grid gap-2 text-[14px]">
+      <ul class="grid gap-2 text-plain">
         {#each ladder.gaps as gap (gap.after)}
           <li class="border-l-4 border-error pl-2">
             <button class="link text-left" onclick={() => (at = gap.after + 1)}
@@ -190,8 +190,8 @@
       {/key}
     {/if}
     <details class="mt-3">
-      <summary class="cursor-pointer py-1 text-[14px]">All rungs as a table</summary>
-      <table class="figures w-full text-[13px]">
+      <summary class="cursor-pointer py-1 text-plain">All rungs as a table</summary>
+      <table class="figures w-full text-note">
         <thead class="text-left"
           ><tr class="rule-b"
             ><th class="p-1">rung</th><th class="p-1">set-up</th><th class="p-1 text-right">system</th><th

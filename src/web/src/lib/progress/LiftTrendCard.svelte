@@ -17,14 +17,14 @@
 <article class="sheet p-4" aria-labelledby={id}>
   <div class="flex flex-wrap items-baseline gap-x-4">
     <h3 {id} class="min-w-0 flex-1 text-lg">{trend.name}</h3>
-    <p class="figures text-[15px]">
+    <p class="figures text-body">
       <b>{number(now?.lowKg ?? 0)}–{number(now?.highKg ?? 0)} kg</b>
       <span class={trend.change < -0.01 ? 'text-error' : 'text-primary'}
         >{trend.change > 0 ? '+' : trend.change < 0 ? '−' : '±'}{Math.abs(Math.round(trend.change * 100))} %</span
       >
     </p>
   </div>
-  <p class="soft text-[13px]">Estimated one-rep maximum as system load; rests on {trend.restsOn}.</p>
+  <p class="soft text-note">Estimated one-rep maximum as system load; rests on {trend.restsOn}.</p>
   <div class="mt-2 grid gap-4 md:grid-cols-[minmax(0,1fr)_minmax(0,17rem)]">
     <svg
       viewBox="0 0 {width} {height}"
@@ -45,7 +45,7 @@
       </defs>
       {#each chart.ticks as tick (tick.text)}
         <line x1="34" x2={width - 6} y1={tick.y} y2={tick.y} stroke="var(--rule)" />
-        <text x="30" y={tick.y + 4} text-anchor="end" class="fill-current font-mono text-[12px]"
+        <text x="30" y={tick.y + 4} text-anchor="end" class="fill-current font-mono text-fine"
           >{tick.text}</text
         >
       {/each}
@@ -63,17 +63,14 @@
         >
       {/each}
       {#each chart.days as mark, i (mark.text)}
-        <text
-          x={mark.x}
-          y={height - 3}
-          text-anchor={i === 0 ? 'start' : 'end'}
-          class="fill-current text-[12px]">{day(mark.text)}</text
+        <text x={mark.x} y={height - 3} text-anchor={i === 0 ? 'start' : 'end'} class="fill-current text-fine"
+          >{day(mark.text)}</text
         >
       {/each}
     </svg>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <div class="max-h-40 overflow-y-auto" tabindex="0" role="region" aria-label="Days of {trend.name}">
-      <table class="figures w-full text-[13px]">
+      <table class="figures w-full text-note">
         <thead class="sticky top-0 bg-base-100 text-left"
           ><tr
             ><th class="font-normal">{count(trend.points.length, 'day')}</th><th>best set</th><th

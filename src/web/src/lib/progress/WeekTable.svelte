@@ -23,7 +23,7 @@
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Weeks">
-  <table class="figures w-full text-[13px]">
+  <table class="figures w-full text-note">
     <thead>
       <tr class="rule-b text-left align-bottom">
         <th class="p-1">Week of</th>

@@ -2,10 +2,11 @@ import { expect, test } from 'vitest';
 import type { LadderRung } from '../api/types';
 import { stairs } from './stairs';
 
-const rung = (difficulty: number, step: number | null): LadderRung => ({ difficulty, step }) as LadderRung;
+const rung = (difficulty: number, step: number | null, tooHigh = false): LadderRung =>
+  ({ difficulty, step, tooHigh }) as LadderRung;
 
-test('each step is higher than the one before, and a step above a tenth is marked', () => {
-  const drawn = stairs({ rungs: [rung(0.4, null), rung(0.43, 0.075), rung(0.6, 0.395)] }, 300, 100);
+test('each step is higher than the one before, and one that is too high is marked', () => {
+  const drawn = stairs({ rungs: [rung(0.4, null), rung(0.43, 0.075), rung(0.6, 0.395, true)] }, 300, 100);
   const heights = drawn.map((s) => s.height);
   expect(drawn.map((s) => s.high)).toEqual([false, false, true]);
   expect(heights[0]).toBe(14);

@@ -10,9 +10,6 @@ export interface Stair {
   high: boolean;
 }
 
-/** Steps above this are marked as too high, as a share. */
-export const highStep = 0.1;
-
 /**
  * Stairs of a ladder in a box: a step a rung, its height by the logarithm of the difficulty, so that equal shares look equally
  * high.
@@ -33,7 +30,7 @@ export function stairs(ladder: Pick<FamilyLadder, 'rungs'>, width: number, heigh
       y: Math.round((height - up) * 10) / 10,
       width: Math.round(each * 10) / 10,
       height: Math.round(up * 10) / 10,
-      high: (rung.step ?? 0) > highStep,
+      high: rung.tooHigh,
     };
   });
 }

@@ -37,6 +37,6 @@
       {placeholder}
       bind:value={() => value ?? null, (v) => (value = v ?? null)}
     />
-    {#if unit}<span class="soft text-[13px]">{unit}</span>{/if}
+    {#if unit}<span class="soft text-note">{unit}</span>{/if}
   </span>
 </label>

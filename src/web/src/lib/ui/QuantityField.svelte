@@ -73,7 +73,7 @@
       oninput={(event) => read(event.currentTarget.value)}
       onblur={leave}
     />
-    <span class="soft text-[13px]">{unit ?? baseUnit[kind]}</span>
+    <span class="soft text-note">{unit ?? baseUnit[kind]}</span>
   </span>
-  {#if fault}<span id="fault-{id}" class="block text-[13px] text-error">{fault}</span>{/if}
+  {#if fault}<span id="fault-{id}" class="block text-note text-error">{fault}</span>{/if}
 </label>

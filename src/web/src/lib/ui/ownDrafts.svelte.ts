@@ -1,5 +1,5 @@
 import { Problem } from '../api/problem';
-import { keyOf } from '../catalogue/keyOf';
+import { keyOf } from './keyOf';
 import { conflictOf } from './saving';
 
 /** A thing of the trade that a practice keeps for itself, in a revision. */

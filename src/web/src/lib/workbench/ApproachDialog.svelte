@@ -56,7 +56,7 @@
       {approach?.idea}
       {#if approach?.conditioning}<b class="text-error">Conditioning more than strength.</b>{/if}
     </p>
-    <p class="soft mt-1 text-[14px]">
+    <p class="soft mt-1 text-plain">
       <span class="font-semibold">Where schools disagree:</span>
       {approach?.against} The default is Mirror: the gym plan was written for this client.
       <a class="link" href={p('/approaches')}>All approaches; copy one and change it</a>

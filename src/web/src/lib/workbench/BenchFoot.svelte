@@ -10,21 +10,21 @@
   function open(line: number | null | undefined): void {
     bench.selected = Math.max(
       0,
-      bench.lines.findIndex((l) => l.gym.line === line),
+      bench.lines.findIndex((l) => l.gym.key === line),
     );
   }
 </script>
 
 <footer
-  class="grid border-t border-base-300 text-[14px] lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]"
+  class="grid border-t border-base-300 text-plain lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]"
   aria-label="The whole week"
 >
   <div class="min-w-0 px-5 py-2">
-    <p class="soft mb-1 text-[13px]">Hard sets this week, gym beside home</p>
+    <p class="soft mb-1 text-note">Hard sets this week, gym beside home</p>
     <HardSets sets={result.plan.hardSets} />
   </div>
   <div class="rule-l max-h-32 overflow-y-auto px-4 py-2" aria-live="polite">
-    <p class="soft mb-1 text-[13px]">Plan check and what to know</p>
+    <p class="soft mb-1 text-note">Plan check and what to know</p>
     <FindingList
       findings={result.plan.findings}
       busy={bench.busy}
@@ -32,7 +32,7 @@
       onremedy={(remedy) => void bench.remedy(remedy)}
       onaccept={(key, note) => void bench.accept(key, note)}
     />
-    <ul class="mt-2 grid gap-1 text-[14px]">
+    <ul class="mt-2 grid gap-1 text-plain">
       {#each result.plan.notices as notice (notice.text)}
         <li class={notice.level === 'warning' ? 'font-semibold text-error' : ''}>{notice.text}</li>
       {:else}

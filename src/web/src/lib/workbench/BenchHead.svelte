@@ -25,9 +25,9 @@
 </script>
 
 <!-- Who, where, with what and how, and what can be done with the plan. -->
-<div class="rule-b grid gap-px text-[14px] md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.7fr)_auto]">
+<div class="rule-b grid gap-px text-plain md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.7fr)_auto]">
   <div class="px-5 py-2">
-    <p class="soft text-[13px]">Client</p>
+    <p class="soft text-note">Client</p>
     <p class="font-semibold">
       {client.value.name}{profile.ageYears ? `, ${profile.ageYears}` : ''}
     </p>
@@ -40,10 +40,9 @@
   </div>
   <div class="rule-l grid content-start gap-1 px-4 py-2">
     <div class="flex items-baseline justify-between gap-2">
-      <label for="place" class="soft text-[13px]">Place <span class="keycap">P</span></label>
+      <label for="place" class="soft text-note">Place <span class="keycap">P</span></label>
       {#if bench.places.length > 1}
-        <button class="link text-[13px]" disabled={!bench.result} onclick={() => onplaces()}
-          >Two at once</button
+        <button class="link text-note" disabled={!bench.result} onclick={() => onplaces()}>Two at once</button
         >
       {/if}
     </div>
@@ -69,7 +68,7 @@
     </label>
   </div>
   <div class="rule-l px-4 py-2">
-    <p class="soft float-right text-[13px]">
+    <p class="soft float-right text-note">
       <label
         >Approach <span class="keycap">A</span>
         <select
@@ -90,12 +89,12 @@
         </select>
       </label>
     </p>
-    <p class="soft text-[13px]">Kit here</p>
+    <p class="soft text-note">Kit here</p>
     <p class="line-clamp-2" title={kit.join(', ')}>
       {kit.length > 0 ? sentence(kit.join(', ')) : 'nothing but floor and wall'}
     </p>
     <a
-      class="link text-[14px]"
+      class="link text-plain"
       href={p('/clients/:id/kit', {
         params: { id: String(client.id) },
         search: bench.placeId ? { place: bench.placeId } : {},

@@ -38,7 +38,7 @@
     >
   </div>
   {#each candidate.exercises as home (home.exerciseId)}
-    <div class="rule-b pb-2 text-[14px]">
+    <div class="rule-b pb-2 text-plain">
       {#if candidate.exercises.length > 1}<p class="font-semibold">{home.name}</p>{/if}
       <p class="figures flex flex-wrap items-center gap-x-3">
         <b class="text-lg">{home.dose.figures}</b>
@@ -59,7 +59,7 @@
         </p>{/each}
     </div>
   {/each}
-  <div class="text-[14px]">
+  <div class="text-plain">
     {#each candidate.lost as lost (lost)}
       <p class="mt-1"><span class="font-semibold text-error">Lost:</span> {lost}</p>
     {:else}

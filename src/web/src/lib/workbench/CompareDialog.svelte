@@ -46,7 +46,7 @@
         ontake={() => void take(right.id)}
       />
     </div>
-    <table class="mt-4 w-full text-[14px]">
+    <table class="mt-4 w-full text-plain">
       <caption class="mb-1 text-left font-semibold">Part by part</caption>
       <tbody>
         {#each left.parts as part, i (part.part)}

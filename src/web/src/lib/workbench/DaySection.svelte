@@ -38,14 +38,14 @@
           >{/each}
       </select>
     {/if}
-    <p class="text-[14px]">
+    <p class="text-plain">
       <span class={['figures', over && 'font-semibold text-error']}>{day.minutes} min</span>
       {#if day.limit !== null}<span class="soft">of <span class="figures">{day.limit}</span></span>{/if}
       {#if over}<span class="sr-only">too long</span>{/if}
     </p>
   </div>
   {#if day.cut.length > 0 || !bench.decided.fitToMinutes}
-    <p class="rule-b flex flex-wrap items-baseline gap-x-3 bg-base-200 px-4 py-1 text-[13px]">
+    <p class="rule-b flex flex-wrap items-baseline gap-x-3 bg-base-200 px-4 py-1 text-note">
       {#if day.cut.length > 0}<span class="min-w-0 flex-1"
           ><b>Cut to fit {day.limit} min:</b>
           {day.cut.join(' ')}</span
@@ -59,17 +59,17 @@
     </p>
   {/if}
   {#each day.blocks.filter((b) => b.why) as block (block.label)}
-    <p class="rule-b px-4 py-1 text-[13px]">
+    <p class="rule-b px-4 py-1 text-note">
       <b class="figures">{block.label}</b>
       {inWords(block.kind)}, {count(block.rounds, 'round')}, rest {rest(block.restSeconds)} after each. {block.why}
     </p>
   {/each}
   <ol>
-    {#each day.lines as { line, index }, i (line.gym.line)}
+    {#each day.lines as { line, index }, i (line.gym.key)}
       <LineRow
         {bench}
         {line}
-        label={day.labels[line.gym.line] ?? ''}
+        label={day.labels[line.gym.key] ?? ''}
         index={i}
         selected={index === bench.selected}
         onselect={() => (bench.selected = index)}

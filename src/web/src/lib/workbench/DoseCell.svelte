@@ -75,7 +75,7 @@
         if (!wrong) typing = false;
       }}
     />
-    {#if wrong}<p {id} class="mt-1 text-[13px] text-error" role="alert">{wrong}</p>{/if}
+    {#if wrong}<p {id} class="mt-1 text-note text-error" role="alert">{wrong}</p>{/if}
   </form>
 {:else}
   <button
@@ -85,10 +85,10 @@
     )}, {dose.rir} in reserve"
     onclick={open}
   >
-    <b class="text-[19px] tracking-tight">{dose.figures}</b>
-    <span class="flex items-center gap-2 text-[14px]">{dose.tempo} <TempoLine tempo={dose.tempo} /></span>
-    <span class="text-[14px]">{rest(dose.restSeconds)}</span>
-    <span class="text-[14px] text-primary">RIR {dose.rir}</span>
-    {#if home.editedByCoach}<span class="soft text-[13px]">set by you</span>{/if}
+    <b class="text-figure tracking-tight">{dose.figures}</b>
+    <span class="flex items-center gap-2 text-plain">{dose.tempo} <TempoLine tempo={dose.tempo} /></span>
+    <span class="text-plain">{rest(dose.restSeconds)}</span>
+    <span class="text-plain text-primary">RIR {dose.rir}</span>
+    {#if home.editedByCoach}<span class="soft text-note">set by you</span>{/if}
   </button>
 {/if}

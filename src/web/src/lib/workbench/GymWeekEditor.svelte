@@ -33,7 +33,7 @@
 <section class="grid gap-4 p-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]" aria-label="Gym week">
   <div>
     <label for="gym-day" class="mb-1 block font-semibold">Gym week, one line per exercise</label>
-    <div class="sheet figures flex overflow-hidden text-[14px] leading-7">
+    <div class="sheet figures flex overflow-hidden text-plain leading-7">
       <div
         bind:this={gutter}
         class="soft overflow-hidden bg-base-200 py-2 text-right select-none"
@@ -104,7 +104,7 @@
         {#each bench.gym.errors as error (`${error.line}:${error.column}:${error.code}`)}
           <li class="sheet border-l-4 border-l-error p-3">
             <button
-              class="figures link text-[13px]"
+              class="figures link text-note"
               onclick={() => goTo(error.line, error.column, error.length)}
               >line {error.line}, column {error.column}</button
             >

@@ -28,8 +28,8 @@
         <rect x="1" y={46 - bar(s.gym)} width="9" height={bar(s.gym)} class="gym" />
         <rect x="13" y={46 - bar(s.home)} width="9" height={bar(s.home)} class={low ? 'low' : 'home'} />
       </svg>
-      <span class="figures text-[12px] leading-tight">{number(s.gym)}·{number(s.home)}</span>
-      <span class="soft text-center text-[12px] leading-tight">{inWords(s.muscle)}</span>
+      <span class="figures text-fine leading-tight">{number(s.gym)}·{number(s.home)}</span>
+      <span class="soft text-center text-fine leading-tight">{inWords(s.muscle)}</span>
       <span class="sr-only">gym {number(s.gym)}, home {number(s.home)}</span>
     </li>
   {/each}

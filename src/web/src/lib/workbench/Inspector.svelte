@@ -21,7 +21,7 @@
   let { bench, line, oncompare, ontechniques, onladder }: Props = $props();
   const chosen = $derived(line.chosen);
   const roles = ['main', 'secondary', 'accessory', 'activation'] as const;
-  const roleSet = $derived(bench.decided.choices.find((c) => c.line === line.gym.line)?.role);
+  const roleSet = $derived(bench.decided.choices.find((c) => c.line === line.gym.key)?.role);
 </script>
 
 <div class="rule-b p-4">
@@ -55,7 +55,7 @@
     </label>
   </p>
   {#if chosen}
-    <ul class="mt-2 grid list-disc gap-1 pl-5 text-[14px]">
+    <ul class="mt-2 grid list-disc gap-1 pl-5 text-plain">
       {#each chosen.why as why (why)}<li>{why}</li>{/each}
       {#each chosen.lost as lost (lost)}<li class="text-error">
           <span class="font-semibold">Lost:</span>
@@ -64,7 +64,7 @@
     </ul>
   {/if}
   {#each line.better as better (better)}
-    <p class="mt-2 border-l-2 border-secondary pl-2 text-[14px]">
+    <p class="mt-2 border-l-2 border-secondary pl-2 text-plain">
       <span class="font-semibold">Better:</span>
       {better}
     </p>
@@ -96,7 +96,7 @@
           <span class="min-w-0">
             {candidate.exercises.map((e) => e.name).join(' + ')}
             {#if candidate.exercises[0]?.expectedReps}
-              <span class="soft block text-[13px] font-normal"
+              <span class="soft block text-note font-normal"
                 >{candidate.exercises
                   .map((e) => (e.expectedReps ? `${e.expectedReps} reps` : 'hold'))
                   .join(', then ')} to failure</span
@@ -110,10 +110,10 @@
   </ol>
   {#if line.ruledOut.length > 0}
     <details class="mt-2">
-      <summary class="cursor-pointer py-1 text-[14px]"
+      <summary class="cursor-pointer py-1 text-plain"
         >{count(line.ruledOut.length, 'exercise')} ruled out, with reasons</summary
       >
-      <ul class="mt-1 grid gap-1 text-[14px]">
+      <ul class="mt-1 grid gap-1 text-plain">
         {#each line.ruledOut as out (out.exerciseId)}
           <li>
             <span class="font-semibold">{out.name}.</span>
@@ -149,17 +149,19 @@
     </div>
     <p class="mt-1">{home.setup}</p>
     {#if home.steps.length > 0}
-      <ol class="mt-1 list-decimal pl-5 text-[14px]">
+      <ol class="mt-1 list-decimal pl-5 text-plain">
         {#each home.steps as step (step)}<li>{step}</li>{/each}
       </ol>
     {/if}
     {#if home.expected && home.wanted}
-      <div class="mt-2"><RepsZone expected={home.expected} wanted={home.wanted} /></div>
+      <div class="mt-2">
+        <RepsZone expected={home.expected} wanted={home.wanted} fit={home.fit ?? 'in-zone'} />
+      </div>
     {/if}
     {#if home.expectedReps}
       <div class="mt-2 flex flex-wrap items-center gap-3">
         {#if home.resistance}<ResistanceChart range={home.resistance} />{/if}
-        <p class="min-w-40 flex-1 text-[14px]">
+        <p class="min-w-40 flex-1 text-plain">
           <span class="figures font-semibold">{home.expectedReps}</span> reps to failure expected at
           <span class="figures">{home.systemLoadKg} kg</span> system load. Rests on {home.restsOn}.
           {#if home.loadEstimated}<span class="text-warning"
@@ -171,7 +173,7 @@
     {#each home.checks as check (check.kind + check.thing)}
       <p
         class={[
-          'mt-1 border-l-2 pl-2 text-[13px]',
+          'mt-1 border-l-2 pl-2 text-note',
           check.verdict === 'fine' ? 'border-primary' : 'border-warning',
         ]}
       >
@@ -180,15 +182,15 @@
       </p>
     {/each}
     {#if home.checks.length > 0}
-      <p class="soft mt-1 text-[13px]">
+      <p class="soft mt-1 text-note">
         Sums for slow, even movement: aids to judgement, no certificates. Test before the first use.
       </p>
     {/if}
     {#if home.effect}
-      <p class="mt-1 text-[14px]">{sentence(consequences(home.effect).join(' · '))}</p>
+      <p class="mt-1 text-plain">{sentence(consequences(home.effect).join(' · '))}</p>
     {/if}
     {#each home.dose.instructions as instruction (instruction)}
-      <p class="mt-1 text-[14px] text-secondary">{instruction}</p>
+      <p class="mt-1 text-plain text-secondary">{instruction}</p>
     {/each}
     <div class="mt-2 flex flex-wrap gap-2">
       <button class="btn btn-sm" disabled={bench.busy} onclick={() => ontechniques(i)}
@@ -202,19 +204,19 @@
       >
     </div>
     <div class="mt-3">
-      {#key `${line.gym.line}/${home.exerciseId}/${home.dose.figures}/${home.dose.tempo}/${home.dose.restSeconds}/${home.dose.rir}/${home.externalKg}`}
-        <DoseEditor line={line.gym.line} {home} onedit={(edit) => bench.edit(edit)} />
+      {#key `${line.gym.key}/${home.exerciseId}/${home.dose.figures}/${home.dose.tempo}/${home.dose.restSeconds}/${home.dose.rir}/${home.externalKg}`}
+        <DoseEditor line={line.gym.key} {home} onedit={(edit) => bench.edit(edit)} />
       {/key}
     </div>
     {#if home.cautions.length > 0}
-      <ul class="mt-3 grid gap-1 text-[14px]">
+      <ul class="mt-3 grid gap-1 text-plain">
         {#each home.cautions as caution (caution)}
           <li class="border-l-2 border-warning pl-2"><span class="sr-only">Caution:</span> {caution}</li>
         {/each}
       </ul>
     {/if}
     {#if home.easierName || home.harderName}
-      <p class="soft mt-2 text-[14px]">
+      <p class="soft mt-2 text-plain">
         {home.easierName ? `Easier: ${home.easierName}. ` : ''}{home.harderName
           ? `Harder: ${home.harderName}.`
           : ''}
@@ -226,7 +228,7 @@
 {#if chosen}
   <section class="p-4" aria-labelledby="parts">
     <h3 id="parts" class="mb-1 text-base">The match, part by part</h3>
-    <table class="w-full text-[14px]">
+    <table class="w-full text-plain">
       <thead class="sr-only"><tr><th>Part</th><th>Kept</th><th>Weight</th></tr></thead>
       <tbody>
         {#each chosen.parts as part (part.part)}

@@ -18,7 +18,7 @@
 
   let { bench, line, label, index, selected, onselect }: Props = $props();
   const gym = $derived(line.gym);
-  const marked = $derived(bench.marked.includes(line.gym.line));
+  const marked = $derived(bench.marked.includes(line.gym.key));
   const effort = $derived(
     [
       gym.shareOfMax ? `${Math.round(gym.shareOfMax * 100)} %` : '',
@@ -58,38 +58,38 @@
     onclick={onselect}
   ></button>
   <div class="grid grid-cols-[2.2rem_minmax(0,1fr)] py-3 pl-4">
-    <span class="figures text-[13px] text-secondary">{gym.label ?? index + 1}</span>
+    <span class="figures text-note text-secondary">{gym.label ?? index + 1}</span>
     <div>
       <p class="font-semibold">{line.gymExerciseName}</p>
-      <p class="figures text-[14px]"><b>{line.gymDose}</b> {effort}</p>
-      <p class="figures soft text-[13px]">{tempo} {gym.restSeconds != null ? rest(gym.restSeconds) : ''}</p>
-      <p class="soft text-[13px]">{line.role}{gym.note ? `, ${gym.note}` : ''}</p>
+      <p class="figures text-plain"><b>{line.gymDose}</b> {effort}</p>
+      <p class="figures soft text-note">{tempo} {gym.restSeconds != null ? rest(gym.restSeconds) : ''}</p>
+      <p class="soft text-note">{line.role}{gym.note ? `, ${gym.note}` : ''}</p>
     </div>
   </div>
   <div class="flex flex-col items-center justify-center py-2">
     {#if line.chosen}
       <Joint match={line.chosen.match} parts={line.chosen.parts} />
-      <span class="figures mt-1 text-[13px]" aria-hidden="true">{Math.round(line.chosen.match * 100)} %</span>
+      <span class="figures mt-1 text-note" aria-hidden="true">{Math.round(line.chosen.match * 100)} %</span>
     {/if}
   </div>
   <div class="grid content-center gap-2 py-3 pr-4 pl-3">
     {#each line.chosen?.exercises ?? [] as home, i (home.exerciseId)}
       <div>
         <p class="flex items-baseline gap-2">
-          {#if i === 0 && label}<span class="figures text-[13px] text-secondary" title="place in the session"
+          {#if i === 0 && label}<span class="figures text-note text-secondary" title="place in the session"
               >{label}</span
             >{/if}
           <span class="font-semibold">{i > 0 ? '+ ' : ''}{home.name}</span>
-          {#if i === 0}<span class="soft ml-auto text-[13px]"
+          {#if i === 0}<span class="soft ml-auto text-note"
               >{marked ? 'marked' : ''}{marked && line.locked ? ', ' : ''}{line.locked
                 ? 'kept by you'
                 : ''}</span
             >{/if}
         </p>
-        <p class="soft text-[13px] leading-snug">{home.setup}</p>
-        <DoseCell {bench} line={line.gym.line} {home} active={selected && i === 0} />
+        <p class="soft text-note leading-snug">{home.setup}</p>
+        <DoseCell {bench} line={line.gym.key} {home} active={selected && i === 0} />
         {#if selected && home.effect}
-          <p class="text-[13px]" aria-live="polite">
+          <p class="text-note" aria-live="polite">
             {#each consequences(home.effect) as text, n (n)}{n > 0 ? ' · ' : ''}<span
                 class={[n === 0 && (home.effect.reserveLast ?? 0) < 0 && 'font-semibold text-error']}
                 >{text}</span

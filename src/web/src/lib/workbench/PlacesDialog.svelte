@@ -56,7 +56,7 @@
       {/snippet}
     </PlanCompareTable>
     {#if !there}<p class="soft mt-3" role="status">Rebuilding the week there …</p>{/if}
-    <p class="soft mt-3 text-[14px]">Each place keeps a plan of its own; going over loses nothing here.</p>
+    <p class="soft mt-3 text-plain">Each place keeps a plan of its own; going over loses nothing here.</p>
   {/if}
   {#snippet actions()}
     <button class="btn" onclick={onclose}>Close</button>

@@ -20,7 +20,7 @@
   let { here, hereLabel, there, thereLabel, only }: Props = $props();
   const days = $derived(byDay((there ?? here).plan).filter((d) => only === undefined || d.name === only));
   const find = (result: RebuildResult | null, line: HomeLine): HomeLine | undefined =>
-    result?.plan.lines.find((l) => l.gym.line === line.gym.line);
+    result?.plan.lines.find((l) => l.gym.key === line.gym.key);
   const doses = (line: HomeLine | undefined): string =>
     line?.chosen?.exercises
       .map((e) => `${e.dose.figures} ${e.dose.tempo} ${rest(e.dose.restSeconds)} RIR ${e.dose.rir}`)
@@ -36,7 +36,7 @@
       <Joint match={line.chosen.match} parts={line.chosen.parts} width={46} height={24} />
       <div class="min-w-0">
         <p class="font-semibold">{nameOf(line.chosen)}{line.locked ? ' · kept' : ''}</p>
-        <p class="figures text-[13px]">
+        <p class="figures text-note">
           {doses(line)} <span class="soft">{percent(line.chosen.match)}</span>
         </p>
       </div>
@@ -46,7 +46,7 @@
   {/if}
 {/snippet}
 
-<table class="mt-3 w-full table-fixed text-[14px]">
+<table class="mt-3 w-full table-fixed text-plain">
   <thead>
     <tr class="rule-b align-bottom">
       <th scope="col" class="w-[22%] pb-2 text-left">Gym</th>
@@ -65,15 +65,15 @@
     <tbody>
       <tr class="font-display">
         <th scope="rowgroup" class="pt-3 text-left">{day.name || 'The day'}</th>
-        <td class="figures pt-3 text-[13px]">{minutes(here, day.name)} min</td>
-        <td class="figures pt-3 text-[13px]">{there ? `${minutes(there, day.name)} min` : ''}</td>
+        <td class="figures pt-3 text-note">{minutes(here, day.name)} min</td>
+        <td class="figures pt-3 text-note">{there ? `${minutes(there, day.name)} min` : ''}</td>
       </tr>
-      {#each day.lines as { line } (line.gym.line)}
+      {#each day.lines as { line } (line.gym.key)}
         {@const [now, then] = [find(here, line), find(there, line)]}
         {@const same = now?.chosen?.id === then?.chosen?.id && doses(now) === doses(then)}
         <tr class="rule-b align-top">
           <th scope="row" class="py-2 pr-3 text-left font-normal"
-            >{line.gymExerciseName} <span class="figures text-[13px]">{line.gymDose}</span></th
+            >{line.gymExerciseName} <span class="figures text-note">{line.gymDose}</span></th
           >
           <td class="py-2 pr-3">{@render cell(now)}</td>
           <td class="py-2">

@@ -1,14 +1,15 @@
 <script lang="ts">
   import type { HomeExercise } from '../api/types';
-  import { drawZone } from './repsZone';
+  import { drawZone, fitInWords } from './repsZone';
 
   interface Props {
     expected: NonNullable<HomeExercise['expected']>;
     wanted: NonNullable<HomeExercise['wanted']>;
+    fit: NonNullable<HomeExercise['fit']>;
     width?: number;
   }
 
-  let { expected, wanted, width = 260 }: Props = $props();
+  let { expected, wanted, fit, width = 260 }: Props = $props();
   const pad = 12;
   const drawn = $derived(drawZone(expected, wanted, width - 2 * pad));
 </script>
@@ -19,7 +20,9 @@
     height="46"
     viewBox="0 0 {width} 46"
     role="img"
-    aria-label="{expected.inWords} reps to failure expected, {wanted.min} to {wanted.max} wanted: {drawn.verdict}"
+    aria-label="{expected.inWords} reps to failure expected, {wanted.min} to {wanted.max} wanted: {fitInWords[
+      fit
+    ]}"
   >
     <g transform="translate({pad} 0)">
       <rect x={drawn.zone.x} y="4" width={drawn.zone.width} height="22" class="zone" />
@@ -32,8 +35,8 @@
       {/each}
     </g>
   </svg>
-  <figcaption class="soft text-[13px]">
-    reps to failure: bar expected, field wanted; <b>{drawn.verdict}</b>
+  <figcaption class="soft text-note">
+    reps to failure: bar expected, field wanted; <b>{fitInWords[fit]}</b>
   </figcaption>
 </figure>
 

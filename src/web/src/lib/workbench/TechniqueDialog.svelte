@@ -72,9 +72,9 @@
           <span aria-hidden="true">{on ? '✓' : ''}</span>
           <span class="min-w-0"
             >{sentence(step.label)}
-            <span class="soft block text-[13px] font-normal">{step.how} {step.caution ?? ''}</span></span
+            <span class="soft block text-note font-normal">{step.how} {step.caution ?? ''}</span></span
           >
-          <span class="figures soft text-[13px] font-normal"
+          <span class="figures soft text-note font-normal"
             >{step.repsLeft < 1 ? `${Math.round(step.repsLeft * 100)} % of the reps` : 'same reps'}</span
           >
         </button>

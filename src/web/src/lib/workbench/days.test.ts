@@ -9,7 +9,7 @@ const line = (
   chosen: string | null,
   match = 0.9,
 ): object => ({
-  gym: { line: number, day, exerciseId: gymExercise },
+  gym: { key: number, day, exerciseId: gymExercise },
   chosen: chosen ? { id: chosen, match, exercises: [] } : null,
 });
 
@@ -42,10 +42,14 @@ describe('a plan day by day', () => {
     expect(days[0]?.lines).toHaveLength(2);
   });
 
-  it('remembers what stood, with its day, and leaves out what had no substitute', () => {
-    expect(stoodIn(plan)).toEqual([
+  it('remembers what stood, with its day', () => {
+    const standing = [
+      { line: 1, day: 'Upper', gymExerciseId: 'bench-press', candidateId: 'push-up', role: 'main' as const },
+      { line: 2, day: '', gymExerciseId: 'row', candidateId: 'table-row', role: 'main' as const },
+    ];
+    expect(stoodIn({ ...plan, standing })).toEqual([
       { gymExerciseId: 'bench-press', candidateId: 'push-up', day: 'Upper' },
-      { gymExerciseId: 'back-squat', candidateId: 'single-leg-box-squat', day: 'Lower' },
+      { gymExerciseId: 'row', candidateId: 'table-row', day: null },
     ]);
   });
 

@@ -1,4 +1,4 @@
-import type { HomeLine, HomePlan, SessionBlock, StoodBefore } from '../api/types';
+import type { HomeLine, HomePlan, RoundGroup, StoodBefore } from '../api/types';
 
 /** A day of a home plan with its lines and where they stand in the whole list. */
 export interface DayOfPlan {
@@ -9,14 +9,14 @@ export interface DayOfPlan {
   coolDown: string[];
   /** What was done to fit the client's minutes. */
   cut: string[];
-  blocks: SessionBlock[];
+  blocks: RoundGroup[];
   /** Label of each line in the session: "B2" is the second of the second block. */
   labels: Record<number, string>;
   lines: { line: HomeLine; index: number }[];
 }
 
 /** "A" for a line on its own, "B1" and "B2" for lines in turn. */
-export const labelsOf = (blocks: SessionBlock[]): Record<number, string> =>
+export const labelsOf = (blocks: RoundGroup[]): Record<number, string> =>
   Object.fromEntries(
     blocks.flatMap((b) =>
       b.lines.map((line, i) => [line, b.lines.length > 1 ? `${b.label}${i + 1}` : b.label] as const),
@@ -26,7 +26,7 @@ export const labelsOf = (blocks: SessionBlock[]): Record<number, string> =>
 /** The lines of a day in the order in which they are done. */
 export function inOrder(day: DayOfPlan): DayOfPlan['lines'] {
   const order = day.blocks.flatMap((b) => b.lines);
-  return day.lines.toSorted((a, b) => order.indexOf(a.line.gym.line) - order.indexOf(b.line.gym.line));
+  return day.lines.toSorted((a, b) => order.indexOf(a.line.gym.key) - order.indexOf(b.line.gym.key));
 }
 
 /** The lines of a plan day by day. */
@@ -58,16 +58,13 @@ export function byDay(plan: HomePlan): DayOfPlan[] {
   return days.filter((day) => day.lines.length > 0);
 }
 
-/** What stands in a plan, so that another kit or the week after changes only what it must. */
-export function stoodIn(plan: HomePlan): StoodBefore[] {
-  return byDay(plan).flatMap((day) =>
-    day.lines.flatMap(({ line }) =>
-      line.chosen
-        ? [{ gymExerciseId: line.gym.exerciseId, candidateId: line.chosen.id, day: day.name || null }]
-        : [],
-    ),
-  );
-}
+/** What stands in a plan, as what stood before the next one. */
+export const stoodIn = (plan: HomePlan): StoodBefore[] =>
+  plan.standing.map(({ gymExerciseId, candidateId, day }) => ({
+    gymExerciseId,
+    candidateId,
+    day: day || null,
+  }));
 
 /** Match of a whole plan: the mean over its lines, a line without substitute counting nothing. */
 export const meanMatch = (plan: HomePlan): number =>

@@ -1,5 +1,13 @@
 import { api, ask } from '../api/client';
-import type { PlanSummary, RebuildRequest, RebuildResult, SavedPlan } from '../api/types';
+import type {
+  DecidedPlan,
+  PlanDecision,
+  PlanSummary,
+  RebuildRequest,
+  RebuildResult,
+  SavedPlan,
+  StandingLine,
+} from '../api/types';
 
 /** Home plans on the server. */
 export const plansOf = (clientId: number): Promise<PlanSummary[]> =>
@@ -10,6 +18,14 @@ export const planWith = (id: number): Promise<SavedPlan> =>
 
 export const rebuilt = (request: RebuildRequest): Promise<RebuildResult> =>
   ask(() => api.POST('/api/v1/rebuild', { body: request }));
+
+/** The plan that decisions about it give, with what it is built from then. */
+export const decided = (
+  request: RebuildRequest,
+  standing: StandingLine[],
+  decisions: PlanDecision[],
+): Promise<DecidedPlan> =>
+  ask(() => api.POST('/api/v1/decisions', { body: { request, standing, decisions } }));
 
 /** A new plan of a client for a place and a gym week. */
 export const planAdded = (

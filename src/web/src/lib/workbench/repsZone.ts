@@ -1,3 +1,5 @@
+import type { HomeExercise } from '../api/types';
+
 /** Reps beyond which the scale ends. */
 const MOST = 50;
 
@@ -5,8 +7,6 @@ export interface ZoneDrawing {
   zone: { x: number; width: number };
   range: { x: number; width: number; mid: number };
   ticks: { reps: number; x: number }[];
-  /** How the range lies to the zone. */
-  verdict: 'in the zone' | 'easier than wanted' | 'harder than wanted';
 }
 
 /** Geometry of the expected reps to failure against the reps that are wanted, on a scale from 0. */
@@ -26,11 +26,12 @@ export function drawZone(
       mid: x(expected.mid),
     },
     ticks: Array.from({ length: top / step + 1 }, (_, i) => ({ reps: i * step, x: x(i * step) })),
-    verdict:
-      expected.mid > wanted.max * 1.05
-        ? 'easier than wanted'
-        : expected.mid < wanted.min
-          ? 'harder than wanted'
-          : 'in the zone',
   };
 }
+
+/** How what is expected lies to what is wanted, as the engine judges it. */
+export const fitInWords: Record<NonNullable<HomeExercise['fit']>, string> = {
+  'in-zone': 'in the zone',
+  easier: 'easier than wanted',
+  harder: 'harder than wanted',
+};

@@ -1,8 +1,10 @@
 import { api, ask } from '../api/client';
 import type {
   Candidate,
+  DecidedPlan,
   HomeEdit,
   HomeLine,
+  PlanDecision,
   PlanSummary,
   RebuildRequest,
   RebuildResult,
@@ -10,18 +12,18 @@ import type {
   SavedClient,
   SavedPlace,
   SavedPlan,
+  StandingLine,
 } from '../api/types';
 import { toasts } from '../toasts.svelte';
 import { conflictOf } from '../ui/saving';
 import { count } from '../words';
 import { byDay, stoodIn } from './days';
-import * as decide from './decided';
-import type { Decided } from './decided';
-import { editInWords, repeated } from './edits';
+import { decidedIn, type Decided } from './decided';
+import { editInWords } from './edits';
 import { GymText } from './gymText.svelte';
-import { History } from './history.svelte';
+import { History } from '../ui/history.svelte';
 import { OpenClient, type Wishes } from './openClient.svelte';
-import { moved, planAdded, plansOf, planWith, rebuilt, versionAdded } from './plans';
+import { decided, moved, planAdded, plansOf, planWith, rebuilt, versionAdded } from './plans';
 
 /** How the week was left at a place. */
 interface AtPlace {
@@ -44,7 +46,7 @@ export class Workbench {
   placeId = $state<number | null>(null);
   result = $state<RebuildResult | null>(null);
   /** What the coach decided, here and now. */
-  decided = $state<Decided>(decide.decidedIn());
+  decided = $state<Decided>(decidedIn());
   /** Lines marked for the next repeat of an edit. */
   marked = $state<number[]>([]);
   lastEdit = $state<HomeEdit | null>(null);
@@ -114,11 +116,11 @@ export class Workbench {
     this.history.clear();
     this.plan = null;
     const { approach, fitToMinutes, phase, calibrate } = this.decided;
-    this.decided = decide.decidedIn({ approach, fitToMinutes, phase, calibrate, before: stood });
+    this.decided = decidedIn({ approach, fitToMinutes, phase, calibrate, before: stood });
     this.gym.open(id);
     const left = this.#left[this.#key()];
     if (left?.unsaved) {
-      this.#take(left);
+      this.#put(left);
       return this.rebuild();
     }
 
@@ -142,7 +144,7 @@ export class Workbench {
     const at = await this.decidedAt(id);
     this.#left[this.#key()] = this.#here();
     this.placeId = id;
-    this.#take(at);
+    this.#put(at);
     await this.rebuild(at.unsaved || at.plan === null);
   }
 
@@ -153,7 +155,7 @@ export class Workbench {
     const saved = this.#planFor(placeId);
     if (saved) {
       const plan = await planWith(saved.id);
-      return { decided: decide.decidedIn(plan.value.document.request), plan, unsaved: false };
+      return { decided: decidedIn(plan.value.document.request), plan, unsaved: false };
     }
 
     const before = this.result ? stoodIn(this.result.plan) : [];
@@ -172,13 +174,14 @@ export class Workbench {
     return this.#working;
   }
 
-  async #rebuild(unsaved: boolean): Promise<void> {
+  async #rebuild(unsaved: boolean, decisions: PlanDecision[] = []): Promise<void> {
     await this.#opening; // A key may be pressed before everything is there.
     if (!this.client || this.busy) return;
     this.busy = true;
     try {
       await this.gym.keep(this.client.id);
-      const result = await rebuilt(this.request());
+      const { request, result } = await this.#built(decisions);
+      this.decided = decidedIn(request);
       this.result = result;
       this.gym.errors = result.errors;
       this.selected = Math.min(this.selected, Math.max(0, result.plan.lines.length - 1));
@@ -189,6 +192,19 @@ export class Workbench {
     } finally {
       this.busy = false;
     }
+  }
+
+  /** The plan that decisions give; without any, of what is decided already. */
+  async #built(decisions: PlanDecision[]): Promise<DecidedPlan> {
+    const request = this.request();
+    if (decisions.length > 0) return decided(request, this.#standing(), decisions);
+    const result = await rebuilt(request);
+    return { request: { ...request, keyed: result.keyed }, result };
+  }
+
+  /** What stands in the plan that is shown. */
+  #standing(): StandingLine[] {
+    return this.result?.plan.standing ?? [];
   }
 
   /** Proposes anew, keeping what stands where nothing clearly better has come up. */
@@ -217,22 +233,18 @@ export class Workbench {
   }
 
   /** What the week would be under an approach, for looking before taking; nothing here changes. */
-  underApproach(approach: string, day?: string): Promise<RebuildResult> {
-    const before = this.result ? stoodIn(this.result.plan) : [];
-    return rebuilt(this.request({ ...this.#withApproach(approach, day), before }));
+  async underApproach(approach: string, day?: string): Promise<RebuildResult> {
+    const decision: PlanDecision = { kind: 'follow-approach', approach, day };
+    return (await decided(this.request(), this.#standing(), [decision])).result;
   }
 
   async follow(approach: string, day?: string): Promise<void> {
-    await this.#decide(() => this.#withApproach(approach, day));
-  }
-
-  #withApproach(approach: string, day?: string): Decided {
-    return decide.withApproach($state.snapshot(this.decided), approach, day, this.#client.approach);
+    await this.#decide({ kind: 'follow-approach', approach, day });
   }
 
   /** Takes a candidate for the selected line and keeps it. */
   async choose(candidateId: string, line = this.line): Promise<void> {
-    if (line) await this.#decide((now) => decide.withCandidate(now, line.gym.line, candidateId));
+    if (line) await this.#decide({ kind: 'choose-candidate', line: line.gym.key, candidateId });
   }
 
   /** Keeps the present choice of the selected line, or leaves it to the engine again. */
@@ -240,23 +252,22 @@ export class Workbench {
     const line = this.line;
     if (!line?.chosen) return;
     if (!line.locked) return this.choose(line.chosen.id, line);
-    await this.#decide((now) => decide.unlocked(now, line.gym.line));
+    await this.#decide({ kind: 'leave-to-engine', line: line.gym.key });
   }
 
   /** Corrects what a line is for; null leaves it to be inferred. */
   async setRole(role: HomeLine['role'] | null): Promise<void> {
-    const line = this.line?.gym.line;
-    if (line !== undefined) await this.#decide((now) => decide.withRole(now, line, role));
+    const line = this.line?.gym.key;
+    if (line !== undefined) await this.#decide({ kind: 'set-role', line, role });
   }
 
   /** Leaves an exercise out for this client, from now on and everywhere; undo takes it back. */
   async ban(exerciseId: string, name: string): Promise<void> {
     const { refuses } = this.#client.wishes;
     if (!this.client || refuses.includes(exerciseId)) return;
-    this.#change();
+    this.#remember();
     if (!(await this.#client.wish({ refuses: [...refuses, exerciseId] }))) return;
-    this.decided = decide.withoutExercise(this.decided, exerciseId);
-    await this.rebuild();
+    await this.#take({ kind: 'leave-out-exercise', exerciseId });
     toasts.done(`${name} is left out for ${this.client.value.name} from now on.`, () => void this.undo());
   }
 
@@ -276,51 +287,47 @@ export class Workbench {
   /** Sets figures of a home exercise. */
   async edit(edit: HomeEdit): Promise<void> {
     this.lastEdit = edit;
-    await this.#decide((now) => decide.withEdits(now, [edit]));
+    await this.#decide({ kind: 'set-figures', edits: [edit] });
   }
 
   /** Does the last edit again: on the marked lines, or on the selected one. */
   async repeatEdit(): Promise<void> {
     const last = this.lastEdit;
     if (!last) return;
-    const lines =
-      this.marked.length > 0 ? this.lines.filter((l) => this.marked.includes(l.gym.line)) : [this.line];
-    const edits = lines.flatMap((l) =>
-      l ? (l.chosen?.exercises ?? []).map((e) => repeated(last, l.gym.line, e.exerciseId)) : [],
-    );
-    if (edits.length === 0) return;
-    await this.#decide((now) => decide.withEdits(now, edits));
+    const lines = this.marked.length > 0 ? this.marked : this.line ? [this.line.gym.key] : [];
+    if (lines.length === 0) return;
+    await this.#decide({ kind: 'repeat-figures', figures: last, lines: [...lines] });
     toasts.done(
-      `${editInWords(repeated(last, 0, ''))}: ${count(lines.length, 'line')}.`,
+      `${editInWords({ ...last, externalKg: null })}: ${count(lines.length, 'line')}.`,
       () => void this.undo(),
     );
   }
 
   /** Marks the selected line for the next repeat, or takes the mark off. */
   toggleMark(): void {
-    const line = this.line?.gym.line;
+    const line = this.line?.gym.key;
     if (line === undefined) return;
     this.marked = this.marked.includes(line) ? this.marked.filter((l) => l !== line) : [...this.marked, line];
   }
 
   /** Cuts the days to the client's minutes, or lets them take what they take. */
   async fit(fitToMinutes: boolean): Promise<void> {
-    await this.#decide((now) => ({ ...now, fitToMinutes }));
+    await this.#decide({ kind: 'fit-to-minutes', on: fitToMinutes });
   }
 
   /** Opens the last set of what was never logged, so that the log can set the dose, or closes it again. */
   async toggleCalibration(): Promise<void> {
-    await this.#decide((now) => ({ ...now, calibrate: !now.calibrate }));
+    await this.#decide({ kind: 'calibrate', on: !this.decided.calibrate });
   }
 
   /** Does in one press what a finding proposes. */
   async remedy(remedy: Remedy): Promise<void> {
-    await this.#decide((now) => decide.withRemedy(now, remedy));
+    await this.#decide({ kind: 'take-remedy', remedy });
   }
 
   /** Lets a finding stand, with the reason; an empty one takes that back. */
   async accept(key: string, note: string): Promise<void> {
-    await this.#decide((now) => decide.withAccepted(now, key, note));
+    await this.#decide({ kind: 'accept-finding', key, note });
   }
 
   async undo(): Promise<void> {
@@ -383,7 +390,7 @@ export class Workbench {
     const { request } = plan.value.document;
     this.plan = plan;
     this.gym.text = request.gymLines.join('\n');
-    this.decided = decide.decidedIn(request);
+    this.decided = decidedIn(request);
     this.history.clear();
     this.result = await rebuilt(request);
     this.gym.errors = this.result.errors;
@@ -416,7 +423,7 @@ export class Workbench {
     return { decided: $state.snapshot(this.decided), plan: this.plan, unsaved: this.unsaved };
   }
 
-  #take(at: AtPlace): void {
+  #put(at: AtPlace): void {
     [this.decided, this.plan] = [at.decided, at.plan];
   }
 
@@ -439,10 +446,16 @@ export class Workbench {
     this.#headStart();
   }
 
-  async #decide(next: (now: Decided) => Decided): Promise<void> {
-    this.#change();
-    this.decided = next($state.snapshot(this.decided));
-    await this.rebuild();
+  /** A step of the coach that undo takes back. */
+  async #decide(decision: PlanDecision): Promise<void> {
+    this.#remember();
+    await this.#take(decision);
+  }
+
+  /** Takes a decision once what is under way is done. */
+  #take(decision: PlanDecision): Promise<void> {
+    const plain = $state.snapshot(decision) as PlanDecision;
+    return (this.#working = this.#working.then(() => this.#rebuild(true, [plain])));
   }
 
   async #restore(step: Step): Promise<void> {
@@ -450,7 +463,7 @@ export class Workbench {
       await this.#client.wish(step.wishes);
     if (this.placeId !== null && this.placeId !== step.placeId) this.#left[this.#key()] = this.#here();
     this.placeId = step.placeId;
-    this.#take(step);
+    this.#put(step);
     await this.rebuild(step.unsaved);
   }
 }

@@ -1,0 +1,41 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+
+namespace Ingegno.Core.AtHome.Kit;
+
+/// <summary>
+/// What a set-up needs, as an expression: all of, any of, or one thing with conditions. Exactly one of
+/// <see cref="All"/>, <see cref="Any"/> and <see cref="Thing"/> is given.
+/// </summary>
+public sealed record Requirement
+{
+    public ImmutableArray<Requirement> All { get; init; } = [];
+
+    public ImmutableArray<Requirement> Any { get; init; } = [];
+
+    /// <summary>Kit kind, or an ability such as <c>surface</c>, that must be there.</summary>
+    public string? Thing { get; init; }
+
+    /// <summary>Role under which the thing is named in the set-up's text.</summary>
+    public string? As { get; init; }
+
+    /// <summary>Pieces needed at the same time.</summary>
+    public int Count { get; init; } = 1;
+
+    /// <summary>Lowest and highest useful height in cm.</summary>
+    public ImmutableArray<double> HeightCm { get; init; } = [];
+
+    /// <summary>Heights at which the anchor may be; empty for any.</summary>
+    public ImmutableArray<AnchorHeight> At { get; init; } = [];
+}
+
+/// <summary>Which thing plays which role in a set-up.</summary>
+public sealed record Binding(string Role, Thing Thing);
+
+/// <summary>The answer to "can it be set up here?": the things used, or the reason why not.</summary>
+public sealed record Fit(bool Possible, ImmutableArray<Binding> Bindings, Reason? Missing)
+{
+    public static Fit Yes(ImmutableArray<Binding> bindings) => new(true, bindings, null);
+
+    public static Fit No(Reason missing) => new(false, [], missing);
+}

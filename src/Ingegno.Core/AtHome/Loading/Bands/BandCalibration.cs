@@ -1,0 +1,130 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Text;
+
+namespace Ingegno.Core.AtHome.Loading.Bands;
+
+/// <summary>Turns what is known of a band into its force curve.</summary>
+public static class BandCalibration
+{
+    /// <summary>
+    /// The curve of a band: fitted to calibration points when there are any, else from its size, else from its nominal
+    /// force at twice its length.
+    /// </summary>
+    /// <exception cref="BandMeasureException">The points contradict one another or the measures cannot be.</exception>
+    public static BandForceCurve CurveOf(Thing band)
+    {
+        ArgumentNullException.ThrowIfNull(band);
+        var strands = band.Kind.Is("closed-loop") ? 2 : 1;
+        var flat = band.RestLengthCm;
+        if (!(flat > 0))
+        {
+            throw new BandMeasureException($"The rest length of {band.InWords} is missing or zero. Measure it lying flat, from end to end.");
+        }
+
+        if (!band.Item.Calibration.IsDefaultOrEmpty)
+        {
+            return Fit(flat, strands, band.Item.Calibration);
+        }
+
+        if (band.WidthMm > 0 && band.ThicknessMm > 0 && band.Item.ForceKg is null)
+        {
+            return new BandForceCurve(flat * strands, strands, band.WidthMm * band.ThicknessMm * RubberLaw.NaturalRubberMpa, 0, BandBasis.Size);
+        }
+
+        if (!(band.ForceKg > 0))
+        {
+            throw new BandMeasureException($"Nothing is known of the force of {band.InWords}. Enter width and thickness, a nominal force, or calibrate it.");
+        }
+
+        var tension = band.ForceKg * Units.StandardGravity / strands;
+        return new BandForceCurve(flat * strands, strands, tension / RubberLaw.Strain(2), 0, BandBasis.Nominal);
+    }
+
+    /// <summary>
+    /// Least squares over the measured points. One or two points scale the Gaussian law; three or more also fit the
+    /// second constant, with the force kept rising over all stretches (A ≥ 0 and A + B ≥ 0).
+    /// </summary>
+    /// <param name="flatCm">Length end to end at rest, in cm, above 0.</param>
+    /// <param name="strands">Strands that share the force.</param>
+    /// <param name="points">Lengths and forces in any order.</param>
+    /// <exception cref="BandMeasureException">A length is not above the rest length, a force not above 0, or a longer point has less force.</exception>
+    public static BandForceCurve Fit(double flatCm, int strands, ImmutableArray<CalibrationPoint> points)
+    {
+        Check(flatCm, points);
+        var samples = points
+            .Select(p => (Stretch: p.LengthCm / flatCm, Tension: p.ForceKg * Units.StandardGravity / strands))
+            .Select(p => (p.Stretch, p.Tension, X: RubberLaw.Strain(p.Stretch), Y: RubberLaw.Strain(p.Stretch) / p.Stretch))
+            .ToList();
+        double Missed(double a, double b) => samples.Sum(s => Square(s.Tension - (a * s.X) - (b * s.Y)));
+        var alone = (A: samples.Sum(s => s.X * s.Tension) / samples.Sum(s => s.X * s.X), B: 0.0);
+        var best = alone;
+        if (samples.Select(s => s.Stretch).Distinct().Count() >= 3)
+        {
+            foreach (var (a, b) in Candidates().Where(c => c.A >= 0 && c.A + c.B >= 0))
+            {
+                if (Missed(a, b) < Missed(best.A, best.B) - 1e-12)
+                {
+                    best = (a, b);
+                }
+            }
+        }
+
+        var error = Units.ToKg(strands * Math.Sqrt(Missed(best.A, best.B) / samples.Count));
+        return new BandForceCurve(
+            flatCm * strands, strands, best.A, best.B, BandBasis.Calibrated, samples.Max(s => s.Stretch), error);
+
+        // The free optimum, and the optima on the two edges of what keeps the force rising.
+        IEnumerable<(double A, double B)> Candidates()
+        {
+            double xx = samples.Sum(s => s.X * s.X), xy = samples.Sum(s => s.X * s.Y), yy = samples.Sum(s => s.Y * s.Y);
+            double xt = samples.Sum(s => s.X * s.Tension), yt = samples.Sum(s => s.Y * s.Tension);
+            var determinant = (xx * yy) - (xy * xy);
+            if (determinant > 1e-12 * xx * yy)
+            {
+                yield return (((xt * yy) - (yt * xy)) / determinant, ((yt * xx) - (xt * xy)) / determinant);
+            }
+
+            yield return (0, yt / yy);
+            var edge = samples.Sum(s => (s.X - s.Y) * s.Tension) / samples.Sum(s => Square(s.X - s.Y));
+            yield return (edge, -edge);
+        }
+    }
+
+    private static void Check(double flatCm, ImmutableArray<CalibrationPoint> points)
+    {
+        if (!(flatCm > 0))
+        {
+            throw new BandMeasureException("The rest length must be above 0 cm. Measure the band lying flat, from end to end.");
+        }
+
+        foreach (var point in points)
+        {
+            if (!(point.LengthCm > flatCm))
+            {
+                throw new BandMeasureException($"{Words.Number(point.LengthCm)} cm is not longer than the band at rest ({Words.Number(flatCm)} cm): a slack band pulls with nothing. Check the length.");
+            }
+
+            if (!(point.ForceKg > 0))
+            {
+                throw new BandMeasureException($"The force at {Words.Number(point.LengthCm)} cm must be above 0 kg.");
+            }
+        }
+
+        var sorted = points.OrderBy(p => p.LengthCm).ThenBy(p => p.ForceKg).ToList();
+        foreach (var (shorter, longer) in sorted.Zip(sorted.Skip(1)))
+        {
+            if (longer.LengthCm > shorter.LengthCm && longer.ForceKg < shorter.ForceKg)
+            {
+                throw new BandMeasureException(
+                    $"The force falls from {Words.Number(shorter.ForceKg)} kg at {Words.Number(shorter.LengthCm)} cm to {Words.Number(longer.ForceKg)} kg at {Words.Number(longer.LengthCm)} cm: a band pulls harder the longer it is. Measure one of the two again.");
+            }
+        }
+    }
+
+    private static double Square(double x) => x * x;
+}
+
+/// <summary>Measures of a band that cannot be, or that contradict one another.</summary>
+public sealed class BandMeasureException(string message) : Exception(message);

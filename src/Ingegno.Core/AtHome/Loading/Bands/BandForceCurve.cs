@@ -1,0 +1,72 @@
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Text;
+
+namespace Ingegno.Core.AtHome.Loading.Bands;
+
+/// <summary>What a force curve rests on.</summary>
+public enum BandBasis
+{
+    /// <summary>A number printed on it or guessed: force at twice the rest length.</summary>
+    Nominal,
+
+    /// <summary>Width, thickness and the modulus of natural rubber.</summary>
+    Size,
+
+    /// <summary>Measured at lengths.</summary>
+    Calibrated,
+}
+
+/// <summary>
+/// Tension of one strand against its stretch: T = (λ − 1/λ²)·(A + B/λ) in N. A alone is the Gaussian law with A = A0·G;
+/// with B it is Mooney–Rivlin with A = 2·A0·C1, B = 2·A0·C2.
+/// </summary>
+/// <param name="RestCm">Rest length of the whole strand in cm: twice the flat length for a loop.</param>
+/// <param name="Strands">Strands that share the force when it is pulled end to end: 2 for a loop, 1 for tube and strip.</param>
+/// <param name="A">Newtons.</param>
+/// <param name="B">Newtons.</param>
+/// <param name="Basis">What it rests on.</param>
+/// <param name="LargestMeasured">Largest stretch that was measured, null when nothing was.</param>
+/// <param name="ErrorKg">Root mean square of what the fit misses, in kg of the whole band; null when not calibrated.</param>
+public sealed record BandForceCurve(
+    double RestCm, int Strands, double A, double B, BandBasis Basis, double? LargestMeasured = null, double? ErrorKg = null)
+{
+    /// <summary>Past this stretch life and safety drop (common practice: 300 % of the rest length).</summary>
+    public const double WarnStretch = 3;
+
+    /// <summary>Stretch that nobody should use, and the end of what the law is trusted with when nothing was measured.</summary>
+    public const double MostStretch = 3.5;
+
+    /// <summary>How far beyond the largest measured stretch the curve may be used.</summary>
+    public const double BeyondMeasured = 1.2;
+
+    /// <summary>Length end to end at rest, in cm.</summary>
+    public double FlatCm => RestCm / Strands;
+
+    /// <summary>Largest stretch for which a force is given.</summary>
+    public double Limit => LargestMeasured is { } measured ? Math.Min(MostStretch, measured * BeyondMeasured) : MostStretch;
+
+    /// <summary>Tension of a strand in N; 0 when slack.</summary>
+    /// <exception cref="StretchLimitException">The stretch is beyond <see cref="Limit"/>.</exception>
+    public double TensionN(double stretch)
+    {
+        if (stretch > Limit + 1e-9)
+        {
+            throw new StretchLimitException(stretch, this);
+        }
+
+        return stretch <= 1 ? 0 : RubberLaw.Strain(stretch) * (A + (B / stretch));
+    }
+
+    /// <summary>Force of the whole band in kg, pulled end to end to a length in cm.</summary>
+    /// <exception cref="StretchLimitException">The length is beyond the limit.</exception>
+    public double ForceKg(double lengthCm) => Units.ToKg(Strands * TensionN(lengthCm / FlatCm));
+}
+
+/// <summary>A band would be stretched further than it was measured or than is safe.</summary>
+public sealed class StretchLimitException(double stretch, BandForceCurve curve)
+    : Exception(curve.LargestMeasured is { } measured && measured * BandForceCurve.BeyondMeasured < BandForceCurve.MostStretch
+        ? $"A stretch to {Words.Number(stretch)} times its length is further than it was measured ({Words.Number(measured)} times, and a fifth more). Measure at a longer length, or use a longer band."
+        : $"A stretch to {Words.Number(stretch)} times its length is more than a band bears ({Words.Number(BandForceCurve.MostStretch)}). Stand closer, or use a longer band.")
+{
+    public double Stretch { get; } = stretch;
+}

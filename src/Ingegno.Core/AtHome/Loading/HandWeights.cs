@@ -1,0 +1,53 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading.Packing;
+
+namespace Ingegno.Core.AtHome.Loading;
+
+/// <summary>Loads of fixed and adjustable weights, each as printed on them.</summary>
+public static class HandWeights
+{
+    /// <summary>Every load of one piece of a fixed or adjustable weight, lightest first.</summary>
+    public static IEnumerable<ReachableLoad> One(Thing thing) => Loaded(thing, handles: 1);
+
+    /// <summary>Every load of two equal pieces; empty when there is only one.</summary>
+    public static IEnumerable<ReachableLoad> Pair(Thing thing)
+    {
+        ArgumentNullException.ThrowIfNull(thing);
+        return thing.Count < 2 ? [] : Loaded(thing, handles: 2);
+    }
+
+    /// <summary>Two unequal weights, one in each hand: for legs and carries, swapped from set to set.</summary>
+    public static IEnumerable<ReachableLoad> Mixed(IReadOnlyList<Thing> things)
+    {
+        ArgumentNullException.ThrowIfNull(things);
+        var fixedOnes = things.Where(t => !t.Kind.Is("adjustable") && t.MassKg > 0).ToList();
+        return from i in Enumerable.Range(0, fixedOnes.Count)
+               from j in Enumerable.Range(i + 1, fixedOnes.Count - i - 1)
+               let a = fixedOnes[i]
+               let b = fixedOnes[j]
+               where Math.Abs(a.MassKg - b.MassKg) > 0.05
+               select new ReachableLoad(a.MassKg + b.MassKg, $"{a.InWords} in one hand, {b.InWords} in the other, swapped every set", [a.Id, b.Id]);
+    }
+
+    private static IEnumerable<ReachableLoad> Loaded(Thing thing, int handles)
+    {
+        ArgumentNullException.ThrowIfNull(thing);
+        var times = handles == 2 ? "2 × " : string.Empty;
+        if (!thing.Kind.Is("adjustable"))
+        {
+            return thing.MassKg > 0 ? [new ReachableLoad(handles * thing.MassKg, times + thing.InWords, [thing.Id])] : [];
+        }
+
+        // Both sides of every handle are loaded alike, so plates go in twos, or in fours for a pair.
+        var bare = thing.Item.HandleKg ?? thing.Kind.TypicalMassKg ?? 0;
+        var plates = thing.Item.Plates.Select((p, i) => new LooseObject($"{i}", thing.Mass(p.MassKg), p.MassKg * 2, 0, p.Count / (2 * handles)));
+        var most = Math.Min(PackingTable.MostKg, thing.Item.Plates.Sum(p => p.MassKg * p.Count));
+        return new PackingTable(plates, most, double.PositiveInfinity).All().Select(p => new ReachableLoad(
+            handles * (bare + p.MassKg),
+            p.PieceCount == 0
+                ? $"{times}{thing.InWords}, bare: {thing.Mass(bare)}"
+                : $"{times}{thing.InWords} with {p.InWords} on each side: {thing.Mass(bare + p.MassKg)}",
+            [thing.Id]));
+    }
+}

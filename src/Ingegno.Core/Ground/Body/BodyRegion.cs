@@ -1,0 +1,6 @@
+using System.Collections.Immutable;
+
+namespace Ingegno.Core.Ground.Body;
+
+/// <summary>Half of the body that an exercise mainly trains.</summary>
+public enum BodyRegion { Upper, Lower }

@@ -1,0 +1,90 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Progression;
+
+namespace Ingegno.Core.KeepingOn.Following;
+
+/// <summary>Tells who needs the coach today, and why.</summary>
+public static class Attention
+{
+    /// <summary>Days before the end of a block on which it is said.</summary>
+    private const int DaysBeforeEnd = 7;
+
+    /// <summary>Days after which a plan that nobody logged is named.</summary>
+    private const int DaysToStart = 4;
+
+    /// <summary>Reasons to look at the client of a plan, the most urgent first.</summary>
+    /// <param name="pulse">What its log says; null when nothing was ever logged.</param>
+    /// <param name="planVersion">Version that is current.</param>
+    /// <param name="planned">Day on which the plan was last changed.</param>
+    /// <param name="daysPerWeek">Training days a week.</param>
+    /// <param name="blockEnds">Last day of its block; null when it has none.</param>
+    /// <param name="today">The day for which it is asked.</param>
+    public static ImmutableArray<AttentionNote> Of(PlanPulse? pulse, int planVersion, DateOnly planned, int daysPerWeek, DateOnly? blockEnds, DateOnly today)
+    {
+        return [.. All().OrderBy(n => n.Kind)];
+
+        IEnumerable<AttentionNote> All()
+        {
+            if (blockEnds is { } end && end >= today && end.DayNumber - today.DayNumber <= DaysBeforeEnd)
+            {
+                yield return new AttentionNote(AttentionKind.BlockEnding, end == today ? Reason.Of("attention.block-today") : Reason.Of("attention.block", ("days", end.DayNumber - today.DayNumber)));
+            }
+
+            if (pulse?.LastTrained is not { } last)
+            {
+                if (today.DayNumber - planned.DayNumber >= DaysToStart)
+                {
+                    yield return new AttentionNote(AttentionKind.NotStarted, Reason.Of("attention.not-started", ("days", today.DayNumber - planned.DayNumber)));
+                }
+
+                yield break;
+            }
+
+            var away = today.DayNumber - last.DayNumber;
+            if (away >= LineHistory.DaysOfMissedWeek)
+            {
+                yield return new AttentionNote(AttentionKind.Away, Reason.Of("attention.away", ("days", away)));
+            }
+            else if (away > (2 * 7.0 / Math.Max(1, daysPerWeek)) + 1)
+            {
+                yield return new AttentionNote(AttentionKind.Missed, Reason.Of("attention.missed", ("days", away)));
+            }
+
+            if (pulse.PlanVersion < planVersion)
+            {
+                yield break; // A newer version has decided what the log asked.
+            }
+
+            foreach (var line in pulse.Lines.Where(l => l.Pain > DoubleProgression.TolerablePain || l.Decision is Decision.Swap or Decision.Ease))
+            {
+                yield return new AttentionNote(AttentionKind.Pain, line.Decision == Decision.Wait
+                    ? Reason.Of("attention.pain-waits", ("exercise", line.Name), ("pain", line.Pain ?? 0))
+                    : Said([line.Name], line.Reason));
+            }
+
+            // What waits to be trained has its answer already.
+            foreach (var same in pulse.Lines.Where(l => l.Stalled && l.Decision is not (Decision.Swap or Decision.Ease or Decision.Wait)).GroupBy(l => l.Reason))
+            {
+                yield return new AttentionNote(AttentionKind.Stall, Said(same.Select(l => l.Name), same.Key));
+            }
+
+            foreach (var line in pulse.Lines.Where(l => l.Decision == Decision.CheckForm))
+            {
+                yield return new AttentionNote(AttentionKind.CheckForm, Said([line.Name], line.Reason));
+            }
+
+            var ready = pulse.Lines.Where(l => !l.Stalled && l.Decision is Decision.MoreLoad or Decision.NextRung or Decision.MoreSets or Decision.TechniqueOn).Select(l => l.Name).ToList();
+            if (ready.Count > 0)
+            {
+                yield return new AttentionNote(AttentionKind.Ready, Reason.Of("attention.ready", ("exercises", FactList.Of(ready))));
+            }
+        }
+    }
+
+    /// <summary>Place of a client in the roster, the most urgent first; who needs nobody comes last.</summary>
+    public static int Urgency(ImmutableArray<AttentionNote> notes) => notes.IsDefaultOrEmpty ? int.MaxValue : notes.Min(n => (int)n.Kind);
+
+    private static Reason Said(IEnumerable<string> exercises, Reason reason) => Reason.Of("attention.line", ("exercises", FactList.Of(exercises)), ("reason", reason));
+}

@@ -1,0 +1,31 @@
+using System.Collections.Immutable;
+
+namespace Ingegno.Core.KeepingOn.Following;
+
+/// <summary>Why a client needs the coach.</summary>
+public enum AttentionKind
+{
+    /// <summary>Something hurts.</summary>
+    Pain,
+
+    /// <summary>No gain for three sessions.</summary>
+    Stall,
+
+    /// <summary>A week or more without training.</summary>
+    Away,
+
+    /// <summary>A session that should have been there is not.</summary>
+    Missed,
+
+    /// <summary>The form, or whether it was too easy, wants a look.</summary>
+    CheckForm,
+
+    /// <summary>A block comes to its end.</summary>
+    BlockEnding,
+
+    /// <summary>Ready for a step.</summary>
+    Ready,
+
+    /// <summary>Nothing was logged yet.</summary>
+    NotStarted,
+}

@@ -1,0 +1,154 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.KeepingOn.Following;
+
+/// <summary>How the time at home went.</summary>
+/// <param name="WeeksAway">Weeks since the last gym session, 0–520.</param>
+/// <param name="Adherence">Home sessions done of those planned, as a share; null when nothing is logged.</param>
+/// <param name="Change">Change of strength at home by anchor lift, as a share: .05 is 5 % more.</param>
+public sealed record TimeAtHome(int WeeksAway, double? Adherence, ImmutableDictionary<string, double> Change);
+
+/// <summary>A gym line on the way back.</summary>
+/// <param name="Line">Line of the text.</param>
+/// <param name="Name">The exercise.</param>
+/// <param name="OldKg">Load before, kg a piece; null when the plan names none.</param>
+/// <param name="LoadsKg">Load of each week, kg a piece; empty when the plan names none.</param>
+/// <param name="Reason">Why, in a sentence.</param>
+public sealed record ReturnLine(int Line, string Name, double? OldKg, ImmutableArray<double> LoadsKg, Reason Reason);
+
+/// <summary>A week on the way back, in shorthand.</summary>
+public sealed record ReturnWeek(string Name, string Text);
+
+/// <summary>The way back to the gym.</summary>
+/// <param name="Shares">Share of the old load in each week, before what was gained at home.</param>
+/// <param name="Weeks">The weeks as a gym program in shorthand.</param>
+/// <param name="Lines">What happens to each line.</param>
+/// <param name="Notes">What to know, in sentences.</param>
+public sealed record GymReturn(ImmutableArray<double> Shares, ImmutableArray<ReturnWeek> Weeks, ImmutableArray<ReturnLine> Lines, ImmutableArray<Reason> Notes);
+
+/// <summary>
+/// First loads and a ramp for the return (docs/trade/progression, common practice): four weeks away and more 70, 80, 90, 100 % of the old
+/// load, shorter breaks shorter ramps; one step is spared when the home plan was kept and strength held. What was gained at
+/// home, at most a tenth, is added to where the ramp ends.
+/// </summary>
+public sealed class BackToGym(Trade trade)
+{
+    /// <summary>Home sessions kept from which a step of the ramp is spared.</summary>
+    public const double KeptUp = 0.75;
+
+    /// <summary>Farthest that strength at home moves the loads, as a share: home sets say less of the gym lift than the lift itself.</summary>
+    public const double FarthestChange = 0.10;
+
+    private const int UsualReserve = 2;
+
+    private static readonly ImmutableArray<double> WholeRamp = [0.7, 0.8, 0.9, 1];
+
+    /// <summary>Share of the old load by week for a time away.</summary>
+    public static ImmutableArray<double> Ramp(int weeksAway, bool keptUp)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegative(weeksAway);
+        var steps = weeksAway switch { 0 => 1, 1 => 2, < 4 => 3, _ => 4 };
+        return WholeRamp[^Math.Max(1, keptUp && steps > 2 ? steps - 1 : steps)..];
+    }
+
+    /// <summary>The way back for a gym week.</summary>
+    /// <param name="text">The gym week in shorthand, as it was.</param>
+    /// <param name="home">How the time at home went.</param>
+    /// <param name="client">The client with what logs teach; null leaves lines without a load to feel.</param>
+    public GymReturn Plan(string text, TimeAtHome home, ClientProfile? client = null)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        ArgumentNullException.ThrowIfNull(home);
+        var read = new ShorthandParser(trade.Names).Parse(text);
+        var held = home.Change.Count == 0 || home.Change.Values.Average() >= 0;
+        var shares = Ramp(home.WeeksAway, home.Adherence >= KeptUp && held);
+        var lines = read.Lines.Select(l => l.Load is null && client is not null && Estimated(l, shares, client) is { } estimated ? estimated : Line(l, shares, home)).ToImmutableArray();
+        var weeks = shares.Select((share, week) => new ReturnWeek($"Back, week {week + 1} of {shares.Length}", Week(text, read, lines, week, shares.Length)));
+        return new GymReturn(shares, [.. weeks], lines, [.. Notes(home, shares, lines)]);
+    }
+
+    private ReturnLine Line(GymLine line, ImmutableArray<double> shares, TimeAtHome home)
+    {
+        var exercise = trade.Catalogue.Find(line.ExerciseId);
+        var name = exercise?.Name ?? line.Name;
+        if (line.Load is not { } old)
+        {
+            return new ReturnLine(line.Line, name, null, [], Reason.Of("back.by-feel"));
+        }
+
+        var change = exercise?.Strength is { } strength && home.Change.TryGetValue(strength.Anchor, out var seen) ? Math.Clamp(seen, -FarthestChange, FarthestChange) : 0;
+        var loads = shares.Select(s => Rounded(old.Kg * s * (1 + change))).ToImmutableArray();
+        var code = Math.Abs(change) < 0.005 ? "back.held" : change > 0 ? "back.rose" : "back.fell";
+        return new ReturnLine(line.Line, name, old.Kg, loads, Reason.Of(code, ("change", Quantity.Percent(Math.Abs(change))), ("loads", FactList.Of(loads))));
+    }
+
+    /// <summary>
+    /// A main lift whose plan names no load, from known lifts and logs: the load that leaves the planned reps and reserve. Null for
+    /// other exercises and where level alone speaks: that is too little to load a bar by.
+    /// </summary>
+    private ReturnLine? Estimated(GymLine line, ImmutableArray<double> shares, ClientProfile client)
+    {
+        if (line.Timed || line.Target.IsOpen || trade.Catalogue.Find(line.ExerciseId) is not { Strength: { } relation } exercise || exercise.Id != relation.Anchor)
+        {
+            return null;
+        }
+
+        var strength = new ClientStrength(client, trade.Strength);
+        if (strength.For(exercise) is not { Spread: <= ClientStrength.SpreadRelated } estimate)
+        {
+            return null;
+        }
+
+        var body = trade.Strength.Find(relation.Anchor)!.BodyShare(client.Sex) * strength.BodyMassKg;
+        var reps = line.Target.Max + (line.Reserve ?? UsualReserve);
+        var share = line.ShareOfMax ?? RepMaxCurve.Constant(relation.Curve) / (RepMaxCurve.Constant(relation.Curve) + reps);
+        var kg = (estimate.OneRepMaxKg * share) - body;
+        return kg <= 0 ? null : new ReturnLine(
+            line.Line, exercise.Name, null, [.. shares.Select(s => Rounded(kg * s))],
+            Reason.Of("back.estimated", ("load", Quantity.Kg(Rounded(kg))), ("spread", Quantity.Percent(estimate.Spread / 2)), ("basis", estimate.RestsOn)));
+    }
+
+    private static string Week(string text, ShorthandResult read, ImmutableArray<ReturnLine> lines, int week, int weeks)
+    {
+        var rows = text.ReplaceLineEndings("\n").Split('\n');
+        foreach (var (line, back) in read.Lines.Zip(lines))
+        {
+            var easier = week == 0 && weeks > 1 ? Math.Max(line.Rir ?? 0, 3) : line.Rir;
+            rows[line.Line - 1] = Shorthand.Write(line with
+            {
+                Load = back.LoadsKg.IsEmpty ? null : (line.Load ?? new PlannedLoad(0)) with { Kg = back.LoadsKg[week] },
+                ShareOfMax = null,
+                Rir = line.Timed ? line.Rir : easier,
+                Rpe = easier is null ? line.Rpe : null,
+            });
+        }
+
+        return string.Join('\n', rows);
+    }
+
+    /// <summary>Down to the next plate: 2.5 kg steps, from 12 kg down whole kilograms.</summary>
+    private static double Rounded(double kg) => kg <= 12 ? Math.Max(1, Math.Floor(kg + 1e-9)) : Math.Floor((kg / 2.5) + 1e-9) * 2.5;
+
+    private static IEnumerable<Reason> Notes(TimeAtHome home, ImmutableArray<double> shares, ImmutableArray<ReturnLine> lines)
+    {
+        yield return Reason.Of("back.away", ("weeks", home.WeeksAway), ("shares", FactList.Of(shares.Select(Quantity.Percent))));
+        if (home.Adherence >= KeptUp)
+        {
+            yield return Reason.Of("back.kept-up", ("share", Quantity.Percent(home.Adherence!.Value)));
+        }
+
+        if (lines.Any(l => l.LoadsKg.IsEmpty))
+        {
+            yield return Reason.Of("back.note-loads");
+        }
+
+        yield return Reason.Of("back.sore");
+    }
+}

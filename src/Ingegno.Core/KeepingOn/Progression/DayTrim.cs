@@ -1,0 +1,64 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.KeepingOn.Progression;
+
+/// <summary>
+/// Keeps the days of a plan within the client's minutes while it moves on: reps, tempo and pauses lengthen a day little by little, so
+/// where it has become too long a set goes where least is lost. At most one of a line at a time; two stay, and main lifts are not touched.
+/// </summary>
+public static class DayTrim
+{
+    /// <summary>Minutes past the client's that nobody minds (own estimate).</summary>
+    private const double Grace = 2;
+
+    private const int FewestSets = 2;
+
+    /// <summary>What a set may be taken from: a decision on pain, a return or a lighter week stands as it is, and so does a word of the coach.</summary>
+    private static readonly ImmutableHashSet<Decision> May =
+        [Decision.Repeat, Decision.MoreReps, Decision.FewerReps, Decision.TechniqueOn, Decision.ShorterRest, Decision.LongerRest];
+
+    /// <summary>The proposals, with a set less where a day would be too long.</summary>
+    /// <param name="said">Proposals for the next session.</param>
+    /// <param name="now">The exercises as they are, for their minutes.</param>
+    /// <param name="roleOf">Role of a line.</param>
+    /// <param name="room">Minutes that the days have left as they are now.</param>
+    public static ImmutableArray<Proposal> Apply(ImmutableArray<Proposal> said, IReadOnlyCollection<(LineKey Line, HomeExercise Home)> now, Func<LineKey, LineRole> roleOf, DayRoom room)
+    {
+        ArgumentNullException.ThrowIfNull(now);
+        ArgumentNullException.ThrowIfNull(roleOf);
+        ArgumentNullException.ThrowIfNull(room);
+        foreach (var proposal in said)
+        {
+            if (now.FirstOrDefault(n => n.Line == proposal.Line && n.Home.ExerciseId == proposal.ExerciseId).Home is { } home)
+            {
+                room.Take(proposal.Line, proposal.Dose.Minutes - home.Dose.Minutes);
+            }
+        }
+
+        var trimmed = said.ToBuilder();
+        foreach (var i in Enumerable.Range(0, said.Length).Where(i => MayLose(said[i], roleOf)).OrderByDescending(i => roleOf(said[i].Line)).ThenByDescending(i => i))
+        {
+            if (room.Left(said[i].Line) < -Grace)
+            {
+                trimmed[i] = Less(said[i]);
+                room.Take(said[i].Line, trimmed[i].Dose.Minutes - said[i].Dose.Minutes);
+            }
+        }
+
+        return trimmed.ToImmutable();
+    }
+
+    private static bool MayLose(Proposal said, Func<LineKey, LineRole> roleOf) =>
+        May.Contains(said.Decision) && said is { ToExerciseId: null, Dose: { Scheme: null, SetsBefore: null, Sets: > FewestSets } } && roleOf(said.Line) != LineRole.Main;
+
+    private static Proposal Less(Proposal said) => said with
+    {
+        Decision = Decision.FewerSets,
+        Reason = said.Reason.Then(Reason.Of("trim.set-less")),
+        Dose = said.Dose with { Sets = said.Dose.Sets - 1 },
+    };
+}

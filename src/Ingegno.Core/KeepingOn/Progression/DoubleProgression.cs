@@ -1,0 +1,201 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.KeepingOn.Progression;
+
+/// <summary>What the progression knows about an exercise beside its log.</summary>
+/// <param name="Home">The exercise as prescribed.</param>
+/// <param name="Exercise">Its catalogue entry.</param>
+/// <param name="Loads">External loads reachable in its set-up, lightest first, with their system load in kg.</param>
+/// <param name="Harder">Next harder exercise that can be done here; null when there is none.</param>
+/// <param name="Easier">Next easier exercise that can be done here; null when there is none.</param>
+public sealed record ProgressionContext(
+    HomeExercise Home, Exercise Exercise, ImmutableArray<(ReachableLoad Load, double SystemKg)> Loads, Exercise? Harder, Exercise? Easier)
+{
+    /// <summary>What a tempo costs in reps; null to count it as nothing.</summary>
+    public TempoCost? TempoCost { get; init; }
+
+    /// <summary>Minutes that its day has left before it passes the client's; null when nobody said how many there are.</summary>
+    public double? MinutesLeft { get; init; }
+
+    /// <summary>A dose fits the minutes of the day in place of the present one; one that takes no longer always does.</summary>
+    public bool Fits(Dose dose) => MinutesLeft is not { } left || dose.Minutes - Home.Dose.Minutes is var more && (more <= 0 || more <= left);
+}
+
+/// <summary>
+/// Double progression inside the rep zone, in the order of the trade (docs/trade/progression, common practice): more load if
+/// there is a next one, else a rep more, else a set more, else a harder variation, else a slower tempo. Pain comes
+/// before everything.
+/// </summary>
+public static class DoubleProgression
+{
+    /// <summary>Pain up to here goes on as planned.</summary>
+    public const int TolerablePain = 2;
+
+    /// <summary>Pain from here on stops the exercise.</summary>
+    public const int StoppingPain = 5;
+
+    /// <summary>
+    /// Largest step of system load that needs no more than the top of the zone: ACSM position stand 2009,
+    /// "Progression Models in Resistance Training", 2–10 %.
+    /// </summary>
+    public const double LargestFreeStep = 0.10;
+
+    /// <summary>What stays of the load after a missed week (docs/trade/progression, common practice).</summary>
+    public const double AfterMissedWeek = 0.90;
+
+    /// <summary>More in reserve than planned from which a line was too easy.</summary>
+    private const double TooMuchInReserve = 1.5;
+
+    /// <summary>Share of the reps left over that is believed: the farther from failure, the poorer the guess (own estimate).</summary>
+    private const double TrustInGuess = 0.7;
+
+    /// <summary>Reps above what was expected from which somebody should look, as a factor.</summary>
+    private const double FarAboveExpected = 1.4;
+
+    private const int ZoneWidth = 4;
+
+    /// <summary>The proposal for the next session after one logged session.</summary>
+    public static Proposal Next(LineKey line, ProgressionContext context, ImmutableArray<LoggedSet> sets) =>
+        Next(line, context, new LineHistory(sets.IsDefaultOrEmpty ? [] : [new LineDay(default, sets, null)], default, null));
+
+    /// <summary>The proposal for the next session from all that was logged.</summary>
+    public static Proposal Next(LineKey line, ProgressionContext context, LineHistory history)
+    {
+        ArgumentNullException.ThrowIfNull(context);
+        ArgumentNullException.ThrowIfNull(history);
+        var sets = history.Days.IsEmpty ? [] : history.Days[0].Sets;
+        var say = new ProposalWriter(line, context, sets);
+        if (sets.IsEmpty)
+        {
+            return say.Keep(Decision.Wait, Reason.Of("next.wait"));
+        }
+
+        if (context.Home.Dose.DecidedAfter is { } decided && history.Days[0].Day <= decided)
+        {
+            return say.Keep(Decision.Wait, Reason.Of("next.decided"));
+        }
+
+        return Pain(say, context, history) ?? Away(say, history) ?? new HarderSteps(say).Resume() ?? Form(say, context, history) ?? Effort(say, context, history, sets);
+    }
+
+    /// <summary>Half the sets at the same load, for the given reason.</summary>
+    public static Proposal Deload(LineKey line, ProgressionContext context, LineHistory history, Reason reason)
+    {
+        ArgumentNullException.ThrowIfNull(context);
+        ArgumentNullException.ThrowIfNull(history);
+        return new EasierSteps(new ProposalWriter(line, context, history.Days.IsEmpty ? [] : history.Days[0].Sets)).Deload(reason);
+    }
+
+    private static Proposal? Pain(ProposalWriter say, ProgressionContext context, LineHistory history)
+    {
+        if (history.Days[0].Worst is not { } worst || (worst.Pain is not > TolerablePain && !worst.Sharp))
+        {
+            return null;
+        }
+
+        List<Fact> facts = [("sharp", worst.Sharp)];
+        if (worst.Pain is { } pain)
+        {
+            facts.Add(("pain", pain));
+        }
+
+        if (worst.PainJoint is { } joint)
+        {
+            facts.Add(("joint", Term.For(joint)));
+        }
+
+        var what = new Reason("pain.what", [.. facts]);
+        var twice = history.HurtTwice is { } again ? Reason.Of("pain.twice", ("joint", Term.For(again))) : null;
+        if (worst.Pain >= StoppingPain || worst.Sharp || history.PainRises)
+        {
+            return say.Keep(Decision.Swap, Reason.Of("pain.stop", ("what", what), ("rising", history.PainRises)).Then(twice ?? Reason.Of("pain.if-back")), flag: true);
+        }
+
+        Fact[] easier = context.Easier is { } e ? [("easier", e.Name)] : [];
+        var ease = Reason.Of("pain.ease", [("what", what), .. easier, ("limit", TolerablePain + 1)]);
+        return new EasierSteps(say).Lighter(Decision.Ease, ease.Then(twice), flag: true);
+    }
+
+    /// <summary>Back after a week or more: no guilt, the week again a little lighter.</summary>
+    private static Proposal? Away(ProposalWriter say, LineHistory history) =>
+        history.MissedAWeek ? new EasierSteps(say).EaseIn(Reason.Of("next.ease-in", ("days", history.DaysAway), ("share", Quantity.Percent(AfterMissedWeek)))) : null;
+
+    /// <summary>Far more reps than anybody expected, for the first time: either it was too easy, or the form slipped.</summary>
+    private static Proposal? Form(ProposalWriter say, ProgressionContext context, LineHistory history)
+    {
+        if (context.Home.Expected is not { } expected || context.Home.Dose.Timed || history.Days.Length > 1)
+        {
+            return null;
+        }
+
+        var most = history.Days[0].Sets.Max(s => s.Reps);
+        return most > expected.High * FarAboveExpected && most > Zone(context.Home.Dose).Top + 3
+            ? say.Keep(Decision.CheckForm, Reason.Of("next.check-form", ("reps", most), ("expected", expected.InWords)), flag: true)
+            : null;
+    }
+
+    private static Proposal Effort(ProposalWriter say, ProgressionContext context, LineHistory history, ImmutableArray<LoggedSet> sets)
+    {
+        var (easier, harder) = (new EasierSteps(say), new HarderSteps(say));
+        var dose = context.Home.Dose;
+        var (bottom, top) = Zone(dose);
+        if (sets.Length < dose.Sets)
+        {
+            return say.Keep(Decision.Repeat, Reason.Of("next.finish-sets", ("done", sets.Length), ("sets", dose.Sets)));
+        }
+
+        // The open last set is a test, not part of the zone.
+        var working = dose.LastSetOpen ? sets.RemoveAt(sets.Length - 1) : sets;
+        var reps = working.Select(s => s.Reps).DefaultIfEmpty(sets[0].Reps).ToList();
+        var (fewest, most) = (reps.Min(), reps.Max());
+
+        // The last sets always come closer to failure than the first: the mean tells how hard the line was.
+        var reserve = working.Where(s => s.Rir is not null).Select(s => (double)s.Rir!.Value).DefaultIfEmpty(dose.Rir).Average();
+        if (most < bottom && bottom - fewest >= 2)
+        {
+            return easier.TechniqueOff(most, fewest) ?? easier.TooHeavy(most, fewest, Reason.Of("next.too-heavy", ("most", say.Count(most)), ("wanted", bottom)));
+        }
+
+        if (fewest < bottom)
+        {
+            var short_ = Reason.Of("short.hardest", ("fewest", say.Count(fewest)), ("wanted", bottom));
+            var fellOff = bottom - fewest >= 2;
+            return history.Stalled ? easier.TooHeavy(most, fewest, Reason.Of("next.stalled", ("sessions", LineHistory.SessionsOfStall), ("short", short_)))
+                : (fellOff ? easier.LongerRest(fewest, short_) : null) ?? easier.Again(fewest, short_, fellOff);
+        }
+
+        if (reserve + 1 < dose.Rir)
+        {
+            return harder.Unstick(history, Reason.Of("done.nothing-to-spare"))
+                ?? say.Keep(Decision.Repeat, Reason.Of("next.until-easier", ("reserve", Math.Round(reserve, 1, MidpointRounding.AwayFromZero)), ("rir", dose.Rir)));
+        }
+
+        // Reps clearly left over count as done in part: too easy is as much a finding as too hard, but a guess of many is a poor one.
+        var over = reserve - dose.Rir;
+        var able = over >= TooMuchInReserve ? fewest + (int)(over * TrustInGuess) : fewest;
+        var spare = working.All(s => s.Rir is null or > 0);
+        return able >= top ? harder.Raise(able, over) : harder.Unstick(history, Reason.Of("done.all")) ?? harder.Reps(Math.Min(able + 1, top), most, spare);
+    }
+
+    /// <summary>The rep zone: up to the standard of the step where there is one; the prescribed range, or four reps up from a single figure; for the bottom of a moved target, the target.</summary>
+    private static (int Bottom, int Top) Zone(Dose dose) => dose is { Standard: { } standard, Target.IsOpen: false } ? (Math.Min(dose.Target.Min, standard), standard) : dose.Zone is { IsOpen: false } zone && !dose.Target.IsOpen
+        ? (Math.Min(dose.Target.Min, Wide(dose, zone).Top), Wide(dose, zone).Top)
+        : Wide(dose, dose.Target);
+
+    private static (int Bottom, int Top) Wide(Dose dose, SetTarget target) => target switch
+    {
+        { IsOpen: true } => (1, DosePrescriber.MostUsefulReps),
+        var t when dose.Timed => (t.Min, Math.Max(t.Max, 60)),
+        var t => (t.Min, t.Max > t.Min ? t.Max : Math.Max(t.Max, Math.Min(t.Min + ZoneWidth, DosePrescriber.MostUsefulReps))), // past thirty more stop helping
+    };
+}

@@ -1,0 +1,160 @@
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.KeepingOn.Progression;
+
+/// <summary>Steps that make an exercise easier, or leave it as it is: pain, a return, too heavy, sets that fell short, a lighter week.</summary>
+internal sealed class EasierSteps(ProposalWriter say)
+{
+    /// <summary>A rest grows to three minutes: that leaves nine tenths (docs/trade/prescription).</summary>
+    private const int LongestRest = 180;
+
+    /// <summary>Loads nearer to one another than this are one to a client.</summary>
+    private const double LeastStepDown = 0.985;
+
+    /// <summary>How far below a tenth lighter a load may lie for a return, as a share.</summary>
+    private const double ReturnMayMiss = 0.06;
+
+    /// <summary>The next lighter load, or two reps fewer.</summary>
+    public Proposal Lighter(Decision decision, Reason reason, bool flag = false)
+    {
+        var here = say.Here;
+        var lighter = say.Context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown).OrderByDescending(l => l.SystemKg).FirstOrDefault();
+        if (lighter.Load is not null)
+        {
+            return say.Make(decision, reason.Then(Next("ease.next-load", lighter.Load)), say.Dose, lighter.Load, flag);
+        }
+
+        var fewer = say.Dose.Target.IsOpen ? say.Dose.Target : new SetTarget(Math.Max(1, say.Dose.Target.Min - 2), Math.Max(1, say.Dose.Target.Max - 2));
+        return say.Make(decision, reason.Then(Reason.Of("ease.two-fewer", Easier())), say.Dose with { Target = fewer }, flag);
+    }
+
+    /// <summary>A tenth lighter where there is such a load, else a tenth fewer reps.</summary>
+    public Proposal EaseIn(Reason reason)
+    {
+        var here = say.Here;
+        var lighter = say.Context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown && l.SystemKg >= here.SystemKg * (DoubleProgression.AfterMissedWeek - ReturnMayMiss))
+            .OrderByDescending(l => l.SystemKg).FirstOrDefault();
+        if (lighter.Load is not null)
+        {
+            return say.Make(Decision.EaseIn, reason.Then(Next("ease.next-load", lighter.Load)), say.Dose, lighter.Load);
+        }
+
+        int Less(int reps) => Math.Max(1, (int)Math.Floor(reps * DoubleProgression.AfterMissedWeek));
+        var dose = say.Dose.Target.IsOpen ? say.Dose with { Rir = say.Dose.Rir + 1 } : say.Dose with { Target = new SetTarget(Less(say.Dose.Target.Min), Less(say.Dose.Target.Max)) };
+        return say.Make(Decision.EaseIn, reason, dose);
+    }
+
+    /// <summary>
+    /// Without the technique, or with a shorter one, more reps are there: it goes before the load does. Where they are not enough all the
+    /// same, the target comes down to what straight sets will give. Null when there is no technique.
+    /// </summary>
+    /// <param name="most">Reps of the best set.</param>
+    /// <param name="fewest">Reps of the hardest set.</param>
+    public Proposal? TechniqueOff(int most, int fewest)
+    {
+        var tempo = say.Tempo;
+        if (say.Dose.Scheme is not null || say.Dose.Timed || (say.Dose.Techniques.IsEmpty && tempo.Eccentric < ProposalWriter.SlowStep))
+        {
+            return null;
+        }
+
+        double Then(int reps, Tempo plain) => reps * say.Left(plain) / say.Left(tempo);
+        var shorter = tempo with { Eccentric = ProposalWriter.SlowStep };
+        var eases = say.Dose.Techniques.Length <= 1 && tempo.Eccentric > ProposalWriter.SlowStep && Then(most, shorter) >= say.Dose.Target.Min;
+        var next = eases ? shorter : Tempo.Usual;
+        var (low, high) = ((int)Then(fewest, next), (int)Then(most, next));
+        var plain = say.Dose with { Techniques = [], Instructions = [], Tempo = next.ToString() };
+        var fewer = high < say.Dose.Target.Min && !say.Dose.Target.IsOpen;
+        plain = fewer ? plain with { Target = Done(low, high) } : plain;
+        Fact[] range = fewer ? [("low", plain.Target.Min), ("high", plain.Target.Max)] : [];
+        return say.Make(Decision.TechniqueOff, Reason.Of("ease.technique-off", [("most", say.Count(most)), ("wanted", say.Dose.Target.Min), ("shorter", eases), .. range]), plain);
+    }
+
+    /// <summary>
+    /// Far from the reps wanted: an easier exercise where there is no lighter load, else the load at which what was done makes the reps
+    /// wanted, else the reps that were done.
+    /// </summary>
+    /// <param name="most">Reps of the best set.</param>
+    /// <param name="fewest">Reps of the hardest set.</param>
+    /// <param name="reason">Why.</param>
+    public Proposal TooHeavy(int most, int fewest, Reason reason)
+    {
+        var here = say.Here;
+        var lighter = say.Context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown).OrderByDescending(l => l.SystemKg).ToList();
+        if (lighter.Count > 0)
+        {
+            var load = lighter.FirstOrDefault(l => RepsAt(l.SystemKg, here.SystemKg, most) >= say.Dose.Target.Min + say.Dose.Rir);
+            return load.Load is null
+                ? say.Make(Decision.StepBack, reason.Then(Next("ease.lightest", lighter[^1].Load)), say.Dose, lighter[^1].Load)
+                : say.Make(Decision.StepBack, reason.Then(Next("ease.where-reps", load.Load)), say.Dose, load.Load);
+        }
+
+        return say.Context.Easier is { } easier && most * 2 <= say.Dose.Target.Min
+            ? say.Make(Decision.StepBack, reason.Then(Reason.Of("ease.easier-exercise", Easier())), say.Dose, flag: true) with { ToExerciseId = easier.Id }
+            : say.Make(Decision.StepBack, reason.Then(Reason.Of("ease.what-was-done", Easier())), say.Dose with { Target = Done(fewest, most) });
+    }
+
+    private static Reason Next(string code, ReachableLoad load) => Reason.Of(code, ("load", ProposalWriter.Name(load)));
+
+    /// <summary>The next easier exercise as a fact; nothing when there is none here.</summary>
+    private Fact[] Easier() => say.Context.Easier is { } easier ? [("easier", easier.Name)] : [];
+
+    /// <summary>Reps to failure at another system load, from those of the best set here and what it left.</summary>
+    private double RepsAt(double systemKg, double hereKg, int most)
+    {
+        if (say.Context.Exercise.Strength is not { } strength)
+        {
+            return double.PositiveInfinity; // nothing to reckon with: the next lighter load
+        }
+
+        var left = say.Sets.Where(s => s.Reps == most).Select(s => s.Rir ?? 0).DefaultIfEmpty(0).Max();
+        var tempo = say.Left(say.Tempo);
+        return RepMaxCurve.RepsAt(systemKg, RepMaxCurve.OneRepMax(hereKg, Math.Clamp((most + left) / tempo, 1, RepMaxCurve.MostReps), strength.Curve), strength.Curve) * tempo;
+    }
+
+    /// <summary>What was done as a target.</summary>
+    private SetTarget Done(int fewest, int most) => say.Dose.Target.IsOpen ? say.Dose.Target : new SetTarget(Math.Max(1, say.IsRestPause ? most : fewest), Math.Max(1, most));
+
+    /// <summary>
+    /// The same load again. Where most sets fell short, the bottom comes down to what the hardest had: a reserve that only the first
+    /// set keeps is none.
+    /// </summary>
+    /// <param name="fewest">Reps of the hardest set.</param>
+    /// <param name="short_">What was short, in words.</param>
+    /// <param name="fellOff">The last sets fell off: a longer rest would have helped.</param>
+    public Proposal Again(int fewest, Reason short_, bool fellOff)
+    {
+        var (dose, noTime) = (InReach(fewest), fellOff ? NoTime : null);
+        return dose == say.Dose
+            ? say.Keep(Decision.Repeat, Reason.Of("ease.again", ("short", short_)).Then(noTime))
+            : say.Make(Decision.FewerReps, Reason.Of("ease.fewer-reps", ("short", short_), ("low", dose.Target.Min), ("high", dose.Target.Max), ("rir", say.Dose.Rir)).Then(noTime), dose);
+    }
+
+    private Dose InReach(int fewest) => say.Dose is { Timed: false, Target.IsOpen: false, Scheme: not SetScheme.RestPause } && say.Sets.Count(s => s.Reps < say.Dose.Target.Min) * 2 > say.Sets.Length
+        ? say.Dose with { Target = say.Dose.Target with { Min = Math.Max(1, fewest) } }
+        : say.Dose;
+
+    /// <summary>Half a minute more rest, where there is room for it; null where the rest is long already.</summary>
+    /// <param name="fewest">Reps of the hardest set.</param>
+    /// <param name="short_">What was short, in words.</param>
+    public Proposal? LongerRest(int fewest, Reason short_)
+    {
+        var longer = Math.Min(LongestRest, say.Dose.RestSeconds + ProposalWriter.RestStep);
+        return say.Dose.RestSeconds >= LongestRest || say.Dose.Timed || !say.Context.Fits(say.Dose with { RestSeconds = longer }) ? null
+            : say.Make(Decision.LongerRest, Reason.Of("ease.longer-rest", ("short", short_), ("rest", Quantity.Seconds(longer))), InReach(fewest) with { RestSeconds = longer });
+    }
+
+    /// <summary>Says that a longer rest would carry the day past the client's minutes; null when it would not.</summary>
+    private Reason? NoTime => say.Dose.RestSeconds < LongestRest && !say.Dose.Timed && !say.Context.Fits(say.Dose with { RestSeconds = say.Dose.RestSeconds + ProposalWriter.RestStep })
+        ? Reason.Of("ease.no-time")
+        : null;
+
+    /// <summary>Half the sets at the same load.</summary>
+    public Proposal Deload(Reason reason) =>
+        say.Make(Decision.Deload, reason, LighterWeek.Half(say.Dose));
+}

@@ -1,0 +1,63 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Trainee.Strength;
+
+namespace Ingegno.Core.KeepingOn.Progression;
+
+/// <summary>One logged day of an exercise.</summary>
+/// <param name="Day">The day.</param>
+/// <param name="Sets">Its sets, in order.</param>
+/// <param name="OneRepMaxKg">One-rep maximum that its best set stands for, kg; null where load is not the measure.</param>
+public sealed record LineDay(DateOnly Day, ImmutableArray<LoggedSet> Sets, double? OneRepMaxKg)
+{
+    /// <summary>The set that hurt most; null when none hurt.</summary>
+    public LoggedSet? Worst => Sets.Where(s => s.Pain > 0 || s.Sharp).MaxBy(s => (s.Pain ?? 0) + (s.Sharp ? 10 : 0));
+
+    /// <summary>Reads a day from its sets as they were stamped.</summary>
+    public static LineDay Of(DateOnly day, Exercise? exercise, ImmutableArray<LoggedSet> sets)
+    {
+        return new LineDay(day, sets, exercise is null ? null : StrengthObservation.Of(day, exercise, Evidence.Of(sets))?.OneRepMaxKg);
+    }
+}
+
+/// <summary>What is known of an exercise of a plan when its next session is decided.</summary>
+/// <param name="Days">Its logged days, newest first.</param>
+/// <param name="Today">The day of the decision.</param>
+/// <param name="LastTrained">Last day on which anything of the plan was trained; null when nothing was.</param>
+public sealed record LineHistory(ImmutableArray<LineDay> Days, DateOnly Today, DateOnly? LastTrained)
+{
+    /// <summary>Days away from which on a week counts as missed (docs/trade/progression: a week or more; three days' grace for a late log).</summary>
+    public const int DaysOfMissedWeek = 10;
+
+    /// <summary>Sessions in a row without gain that make a stall (docs/trade/progression).</summary>
+    public const int SessionsOfStall = 3;
+
+    /// <summary>Gain below which a session counts as flat, own estimate: half the usual day-to-day spread would hide less.</summary>
+    private const double FlatWithin = 0.01;
+
+    /// <summary>Days since anything was trained.</summary>
+    public int DaysAway => LastTrained is { } last ? Today.DayNumber - last.DayNumber : 0;
+
+    /// <summary>A week or more was missed.</summary>
+    public bool MissedAWeek => DaysAway >= DaysOfMissedWeek;
+
+    /// <summary>Estimated strength flat or down in the last three sessions against the one before them.</summary>
+    public bool Stalled =>
+        Days.Length > SessionsOfStall
+        && Days.Take(SessionsOfStall + 1).All(d => d.OneRepMaxKg is not null)
+        && Days.Take(SessionsOfStall).All(d => d.OneRepMaxKg <= Days[SessionsOfStall].OneRepMaxKg * (1 + FlatWithin))
+        && Days.Take(SessionsOfStall).All(d => d.Sets.All(s => s.Rir is null || s.Rir <= (s.Stamp?.PlannedRir ?? s.Rir)));
+
+    /// <summary>Two sessions running hurt in the same joint by more than what is tolerable.</summary>
+    public Joint? HurtTwice =>
+        Days.Length > 1 && Hurt(Days[0]) is { } joint && Hurt(Days[1]) == joint ? joint : null;
+
+    /// <summary>Pain above what is tolerable and clearly more than the session before.</summary>
+    public bool PainRises =>
+        Days.Length > 1 && Days[0].Worst?.Pain > DoubleProgression.TolerablePain && Days[0].Worst!.Pain - (Days[1].Worst?.Pain ?? 0) >= 2
+        && Days[1].Worst?.Pain > 0;
+
+    private static Joint? Hurt(LineDay day) => day.Worst is { } worst && (worst.Pain > DoubleProgression.TolerablePain || worst.Sharp) ? worst.PainJoint : null;
+}

@@ -1,0 +1,75 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.KeepingOn.Progression;
+
+/// <summary>Writes proposals about one exercise: what it is now, what was logged, and the words of a decision.</summary>
+internal sealed class ProposalWriter
+{
+    /// <summary>A rest changes in steps of half a minute.</summary>
+    public const int RestStep = 30;
+
+    /// <summary>Steps of a slow lowering, s (docs/trade/prescription).</summary>
+    public const int SlowStep = 3;
+    public const int SlowestStep = 5;
+
+    private readonly LineKey _line;
+    private readonly double _usedKg;
+
+    public ProposalWriter(LineKey line, ProgressionContext context, ImmutableArray<LoggedSet> sets)
+    {
+        (_line, Context, Sets) = (line, context, sets);
+        Dose = context.Home.Dose with { Zone = context.Home.Dose.Zone ?? context.Home.Dose.Target };
+        _usedKg = sets.IsDefaultOrEmpty ? context.Home.ExternalKg : sets.Select(s => s.LoadKg ?? context.Home.ExternalKg).Max();
+    }
+
+    public ProgressionContext Context { get; }
+
+    /// <summary>Sets of the last session; empty when none were logged.</summary>
+    public ImmutableArray<LoggedSet> Sets { get; }
+
+    /// <summary>The dose as it is, with its zone.</summary>
+    public Dose Dose { get; }
+
+    /// <summary>One long set with small ones after it: a single figure, and no second of it.</summary>
+    public bool IsRestPause => Dose.Scheme == SetScheme.RestPause;
+
+    /// <summary>The tempo as it is.</summary>
+    public Tempo Tempo => Tempo.TryParse(Dose.Tempo, out var read) ? read : Tempo.Usual;
+
+    /// <summary>The load that was used, with its system load in kg.</summary>
+    public (ReachableLoad Load, double SystemKg) Here
+    {
+        get
+        {
+            var nearest = Context.Loads.IsEmpty ? default : Context.Loads.MinBy(l => Math.Abs(l.Load.MassKg - _usedKg));
+            return nearest.Load is not null && SameLoad.Of(nearest.Load.MassKg, _usedKg)
+                ? nearest
+                : (new ReachableLoad(_usedKg, _usedKg > 0 ? $"{Words.Number(_usedKg)} kg" : string.Empty, []), Context.Home.SystemLoadKg ?? _usedKg);
+        }
+    }
+
+    /// <summary>So many reps, or seconds of a hold, in words.</summary>
+    public Reason Count(int reps) => Dose.Timed ? Reason.Of("count.seconds", ("hold", Quantity.Seconds(reps))) : Reason.Of("count.reps", ("reps", reps));
+
+    /// <summary>Share of reps that a tempo leaves.</summary>
+    public double Left(Tempo tempo) => Context.TempoCost?.Of(tempo) ?? 1;
+
+    public static Reason Name(ReachableLoad load) => load.MassKg <= 0 ? Reason.Of("load.none") : Reason.Text(load.InWords);
+
+    /// <summary>The dose and the load as they are.</summary>
+    public Proposal Keep(Decision decision, Reason reason, bool flag = false) => Make(decision, reason, Dose, Here.Load, flag);
+
+    /// <summary>Another dose at the load that was used.</summary>
+    public Proposal Make(Decision decision, Reason reason, Dose dose, bool flag = false) => Make(decision, reason, dose, Here.Load, flag);
+
+    public Proposal Make(Decision decision, Reason reason, Dose dose, ReachableLoad load, bool flag = false) =>
+        new(_line, Context.Home.ExerciseId, Context.Home.Name, decision, reason, dose, Math.Round(load.MassKg, 2), load.InWords, flag);
+}

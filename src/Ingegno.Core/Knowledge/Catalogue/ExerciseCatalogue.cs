@@ -1,0 +1,32 @@
+using System.Collections.Immutable;
+
+namespace Ingegno.Core.Knowledge.Catalogue;
+
+/// <summary>All exercises, by id.</summary>
+public sealed class ExerciseCatalogue
+{
+    private readonly ImmutableDictionary<string, Exercise> _byId;
+
+    /// <summary>Builds the catalogue; the order of the exercises does not matter.</summary>
+    /// <exception cref="ArgumentException">Two exercises share an id.</exception>
+    public ExerciseCatalogue(IEnumerable<Exercise> exercises)
+    {
+        ArgumentNullException.ThrowIfNull(exercises);
+        All = [.. exercises.OrderBy(e => e.Id, StringComparer.Ordinal)];
+        _byId = All.ToImmutableDictionary(e => e.Id, StringComparer.Ordinal);
+        AtHome = [.. All.Where(e => e.AtHome)];
+    }
+
+    /// <summary>All exercises in the order of their ids.</summary>
+    public ImmutableArray<Exercise> All { get; }
+
+    /// <summary>Those that can stand in a home plan.</summary>
+    public ImmutableArray<Exercise> AtHome { get; }
+
+    public Exercise? Find(string id) => _byId.GetValueOrDefault(id);
+
+    /// <summary>The exercise of that id.</summary>
+    /// <exception cref="KeyNotFoundException">The catalogue has no such id.</exception>
+    public Exercise Get(string id) =>
+        Find(id) ?? throw new KeyNotFoundException($"The catalogue has no exercise with the id \"{id}\".");
+}

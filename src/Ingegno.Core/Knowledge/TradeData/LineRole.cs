@@ -1,0 +1,6 @@
+using System.Collections.Immutable;
+
+namespace Ingegno.Core.Knowledge.TradeData;
+
+/// <summary>What a gym line is for in its session.</summary>
+public enum LineRole { Main, Secondary, Accessory, Activation }

@@ -1,0 +1,57 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Knowledge.Catalogue;
+
+namespace Ingegno.Core.Knowledge.TradeData;
+
+/// <summary>Weights and neighbours that decide a match (<c>data/trade/matching.json</c>).</summary>
+public sealed record MatchRules
+{
+    /// <summary>Weight of each part by role; each set adds up to 1.</summary>
+    public required ImmutableDictionary<LineRole, ImmutableDictionary<MatchPart, double>> Weights { get; init; }
+
+    /// <summary>Patterns that come near one another, with the share of the pattern that is kept, 0–1.</summary>
+    public required ImmutableArray<PatternNeighbour> Neighbours { get; init; }
+
+    /// <summary>How much above the wanted reps still counts as on target, by role: 1.2 is 20 %.</summary>
+    public required ImmutableDictionary<LineRole, double> Tolerance { get; init; }
+
+    /// <summary>Cost of making up for a light load by techniques: resistance × (share of reps left)^cost.</summary>
+    public required ImmutableDictionary<LineRole, double> TechniqueCost { get; init; }
+
+    /// <summary>What every further thing in a rig costs of the resistance part: a client must find, pack and carry it.</summary>
+    public required double RigCost { get; init; }
+
+    /// <summary>What a match loses at most, as a share, when the dose is out of reach, by role.</summary>
+    public required ImmutableDictionary<LineRole, double> LoadGate { get; init; }
+
+    /// <summary>Resistance part from which nothing is lost by the gate, above 0, at most 1.</summary>
+    public required double LoadGateFrom { get; init; }
+
+    /// <summary>How the parts are scored.</summary>
+    public required PartRules Parts { get; init; }
+
+    /// <summary>Which exercises have to do with a line at all.</summary>
+    public required RelevanceRules Relevance { get; init; }
+
+    /// <summary>The resistance part where no load measures it, and beside the zone.</summary>
+    public required ResistanceRules Resistance { get; init; }
+
+    /// <summary>When two exercises stand for one line.</summary>
+    public required PairRules Pairs { get; init; }
+
+    /// <summary>What counts when a whole week is chosen together.</summary>
+    public required WeekRules Week { get; init; }
+
+    /// <summary>
+    /// Match of weighted parts: their sum, lowered when the resistance is so far off that a heavy line would no
+    /// longer be strength work.
+    /// </summary>
+    public double Combine(LineRole role, double weightedSum, double resistance) =>
+        weightedSum * (1 - (LoadGate[role] * (1 - Math.Min(1, resistance / LoadGateFrom))));
+
+    /// <summary>Pattern part of a candidate against a gym line, 0–1.</summary>
+    public double PatternScore(MovementPattern wanted, MovementPattern offered) =>
+        wanted == offered
+            ? 1
+            : Neighbours.Where(n => n.Joins(wanted, offered)).Select(n => n.Score).DefaultIfEmpty(0).Max();
+}

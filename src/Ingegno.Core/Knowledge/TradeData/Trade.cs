@@ -1,0 +1,115 @@
+using System.Collections.Immutable;
+using System.Text.Json;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
+
+namespace Ingegno.Core.Knowledge.TradeData;
+
+/// <summary>
+/// Everything that is data and not code: the catalogue, kit kinds, strength tables, weights of the match, pattern
+/// neighbours and techniques. Immutable; the shipped copy is built once.
+/// </summary>
+public sealed record Trade(
+    ExerciseCatalogue Catalogue,
+    KitKinds KitKinds,
+    ImmutableArray<ReadyItem> ReadyItems,
+    ImmutableArray<KitTemplate> KitTemplates,
+    ImmutableArray<Purchase> Purchases,
+    StrengthTables Strength,
+    LeverageTables Leverage,
+    MatchRules Match,
+    ImmutableArray<Technique> Techniques,
+    ImmutableArray<Approach> Approaches,
+    SetFatigue Fatigue,
+    BlockRules Blocks)
+{
+    private static readonly Lazy<Trade> LazyShipped = new(ReadShipped);
+
+    /// <summary>The trade data that ships with the program.</summary>
+    public static Trade Shipped => LazyShipped.Value;
+
+    /// <summary>Names under which the shorthand finds exercises.</summary>
+    public ExerciseNames Names { get; } = new(Catalogue.All);
+
+    /// <summary>What a tempo costs in reps.</summary>
+    public TempoCost TempoCost { get; private init; } = new(Techniques);
+
+    /// <summary>Costs of a client that rests and techniques are counted with; empty for the usual ones.</summary>
+    public ImmutableArray<LearnedCost> Costs { get; private init; } = [];
+
+    /// <summary>The approach of that key; the default when there is none.</summary>
+    public Approach ApproachOf(string? id) => Approaches.FirstOrDefault(a => a.Id == id) ?? Approaches.First(a => a.Id == Approach.Default);
+
+    /// <summary>The trade with a practice's own exercises; one of the same id takes the place of the shipped one.</summary>
+    public Trade With(IReadOnlyCollection<Exercise> own)
+    {
+        ArgumentNullException.ThrowIfNull(own);
+        var replaced = own.Select(e => e.Id).ToHashSet();
+        return own.Count == 0
+            ? this
+            : new Trade(
+                new ExerciseCatalogue(Catalogue.All.Where(e => !replaced.Contains(e.Id)).Concat(own)),
+                KitKinds, ReadyItems, KitTemplates, Purchases, Strength, Leverage, Match, Techniques, Approaches, Fatigue, Blocks);
+    }
+
+    /// <summary>The trade with a practice's own approaches after those that ship.</summary>
+    public Trade WithApproaches(IReadOnlyCollection<Approach> own)
+    {
+        ArgumentNullException.ThrowIfNull(own);
+        return own.Count == 0 ? this : this with { Approaches = [.. Approaches, .. own] };
+    }
+
+    /// <summary>The trade with rests and techniques as they cost a client; the same costs count once.</summary>
+    public Trade WithCosts(ImmutableArray<LearnedCost> costs)
+    {
+        if (costs.IsDefaultOrEmpty || Costs.SequenceEqual(costs))
+        {
+            return this;
+        }
+
+        var techniques = Techniques.Select(t => t.RepsLeft < 1 && costs.FirstOrDefault(c => c.Of == t.Of) is { } own ? t with { RepsLeft = own.Left(t.RepsLeft) } : t).ToImmutableArray();
+        var fatigue = costs.FirstOrDefault(c => c.Of == LearnedCost.Rests) is { } rests
+            ? Fatigue with { Left = [.. Fatigue.Left.Select(p => ImmutableArray.Create(p[0], rests.Left(p[1])))] }
+            : Fatigue;
+        return this with { Techniques = techniques, TempoCost = new TempoCost(techniques), Fatigue = fatigue, Costs = costs };
+    }
+
+    private static Trade ReadShipped()
+    {
+        var assembly = typeof(Trade).Assembly;
+        var exercises = assembly.GetManifestResourceNames()
+            .Where(n => n.StartsWith("catalogue/", StringComparison.Ordinal) && !n.EndsWith(".schema.json", StringComparison.Ordinal))
+            .Order(StringComparer.Ordinal)
+            .SelectMany(n => Read<ImmutableArray<Exercise>>(n));
+        return new Trade(
+            new ExerciseCatalogue(exercises),
+            new KitKinds(Read<KitKindsDocument>("trade/kit-kinds.json")),
+            Read<ImmutableArray<ReadyItem>>("trade/ready-items.json"),
+            Read<ImmutableArray<KitTemplate>>("trade/kit-templates.json"),
+            Read<ImmutableArray<Purchase>>("trade/purchases.json"),
+            Read<StrengthTables>("trade/strength.json"),
+            Read<LeverageTables>("trade/leverage.json"),
+            Read<MatchRules>("trade/matching.json"),
+            Read<ImmutableArray<Technique>>("trade/techniques.json"),
+            Read<ImmutableArray<Approach>>("trade/approaches.json"),
+            Read<SetFatigue>("trade/set-fatigue.json"),
+            Read<BlockRules>("trade/blocks.json"));
+
+        T Read<T>(string name)
+        {
+            using var stream = assembly.GetManifestResourceStream(name)
+                ?? throw new InvalidOperationException($"The data file {name} is missing from the program.");
+            try
+            {
+                return JsonSerializer.Deserialize<T>(stream, TradeJson.Strict)
+                    ?? throw new InvalidOperationException($"The data file {name} is empty.");
+            }
+            catch (JsonException wrong)
+            {
+                throw new InvalidOperationException($"The data file {name} cannot be read: {wrong.Message}", wrong);
+            }
+        }
+    }
+}

@@ -1,0 +1,31 @@
+using System.Collections.Immutable;
+
+namespace Ingegno.Core.Knowledge.TradeData;
+
+/// <summary>What counts when a whole week is chosen together (<c>data/trade/matching.json</c>); 1 is an accessory's full match.</summary>
+public sealed record WeekRules
+{
+    /// <summary>How much a line's match counts, by role.</summary>
+    public required ImmutableDictionary<LineRole, double> RoleWeight { get; init; }
+
+    /// <summary>Head start of what stood there before: a small change of kit changes only what it must.</summary>
+    public required double Kept { get; init; }
+
+    /// <summary>Superset partners that need one thing at two loads.</summary>
+    public required double RigConflict { get; init; }
+
+    /// <summary>One thing at two loads in lines that follow one another.</summary>
+    public required double RigChange { get; init; }
+
+    /// <summary>Neighbours of one family on one day.</summary>
+    public required double SameFamily { get; init; }
+
+    /// <summary>A hard set that a muscle misses over the week.</summary>
+    public required double MissedSet { get; init; }
+
+    /// <summary>A hard set more than the gym week's.</summary>
+    public required double ExtraSet { get; init; }
+
+    /// <summary>A minute beyond the client's session.</summary>
+    public required double OverMinute { get; init; }
+}

@@ -1,0 +1,81 @@
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.Making.Auditing;
+
+/// <summary>Whether single lines do what they are for: reps, effort, load, sides (docs/trade/prescription).</summary>
+internal static class DoseChecks
+{
+    /// <summary>Reps further from failure than this carry little of the stimulus: the last five or so do.</summary>
+    private const int FarFromFailure = 5;
+
+    /// <summary>Reps between the bottom and the top of a range in which a line can grow.</summary>
+    private const int RangeToGrow = 3;
+
+    /// <summary>Share of the one-rep maximum below which a set does less.</summary>
+    private const double LightShare = 0.3;
+
+    public static IEnumerable<Finding> Find(AuditedPlan plan) => plan.Exercises.SelectMany(Of).Concat(GoingOn(plan));
+
+    private static IEnumerable<Finding> Of(AuditedExercise at)
+    {
+        var name = at.Exercise.Name;
+        if (at.Exercise.Sides == Knowledge.Catalogue.Sides.Unilateral && !at.PerSide)
+        {
+            yield return new Finding($"sides/{at.Line}", "sides", Severity.Warning, Reason.Of("finding.sides", ("exercise", name)), Reason.Of("evidence.sets-of", [("sets", at.Sets), .. at.Target.IsOpen ? Array.Empty<Fact>() : [("reps", Reps(at))]]), at.Line, Remedies.Text([at], Reason.Of("remedy.per-side"), l => l with { PerSide = true }));
+        }
+
+        if (at.Timed || at.Target.IsOpen)
+        {
+            yield break;
+        }
+
+        if (at.Target.Max > DosePrescriber.MostUsefulReps)
+        {
+            yield return new Finding(
+                $"past-thirty/{at.Line}", "past-thirty", Severity.Warning, Reason.Of("finding.past-thirty", ("exercise", name), ("limit", DosePrescriber.MostUsefulReps)),
+                Reason.Of("evidence.reps", ("reps", Reps(at))), at.Line, Remedies.Figures(at, Reason.Of("remedy.stop-at", ("limit", DosePrescriber.MostUsefulReps)), e => e with { Target = new SetTarget(Math.Min(at.Target.Min, DosePrescriber.MostUsefulReps), DosePrescriber.MostUsefulReps) }));
+        }
+
+        if (at.Home?.RepsToFailure is not { } toFailure)
+        {
+            if (at.Rir > FarFromFailure)
+            {
+                yield return new Finding($"far/{at.Line}", "far-from-failure", Severity.Warning, Reason.Of("finding.far-from-failure", ("exercise", name)), Reason.Of("evidence.reserve", ("rir", at.Rir!.Value)), at.Line, Remedies.Figures(at, Reason.Of("remedy.two-in-reserve"), e => e with { Rir = 2 }));
+            }
+
+            yield break;
+        }
+
+        var reserve = (int)Math.Floor(toFailure) - at.Target.Max;
+        if (reserve > FarFromFailure && at.Target.Max < DosePrescriber.MostUsefulReps)
+        {
+            var more = Math.Min(DosePrescriber.MostUsefulReps, (int)Math.Floor(toFailure) - (at.Rir ?? 2));
+            yield return new Finding(
+                $"far/{at.Line}", "far-from-failure", Severity.Warning, Reason.Of("finding.far-from-failure", ("exercise", name)),
+                Reason.Of("evidence.could-be-done", ("reps", Reps(at)), ("able", Math.Floor(toFailure))), at.Line, Remedies.Figures(at, Reason.Of("remedy.go-to", ("reps", more)), e => e with { Target = new SetTarget(more, more) }));
+        }
+
+        if (at.Exercise.Strength is { } strength && toFailure > RepMaxCurve.RepsAtShare(LightShare, strength.Curve))
+        {
+            yield return new Finding($"light/{at.Line}", "light", Severity.Warning, Reason.Of("finding.light", ("exercise", name)), Reason.Of("evidence.able", ("able", Math.Floor(toFailure))), at.Line);
+        }
+    }
+
+    private static IEnumerable<Finding> GoingOn(AuditedPlan plan)
+    {
+        if (!plan.SaysHowToGoOn)
+        {
+            yield return new Finding(
+                "no-progression", "no-progression", Severity.Warning, Reason.Of("finding.no-progression"),
+                Reason.Of("evidence.fixed"), null,
+                Remedies.Text(plan.Exercises.Where(e => !e.Timed && !e.Target.IsOpen), Reason.Of("remedy.range"), l => l with { Target = new SetTarget(l.Target.Min, l.Target.Max + RangeToGrow) }));
+        }
+    }
+
+    private static string Reps(AuditedExercise at) => at.Target.Min == at.Target.Max ? $"{at.Target.Min}" : $"{at.Target.Min}–{at.Target.Max}";
+}

@@ -1,0 +1,118 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading.Objects;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.Making.Matching;
+
+/// <summary>Turns a scored exercise or pair into a proposal a coach can read.</summary>
+public sealed class CandidateWriter(ClientAtPlace at)
+{
+    /// <summary>Share of a load to which a drop goes down at least.</summary>
+    private const double ClearlyLighter = 0.85;
+
+    public Candidate Write(LineToMatch line, Scored scored)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        ArgumentNullException.ThrowIfNull(scored);
+        var same = scored.Exercise.Id == line.Exercise.Id ? [Reason.Of("why.same")] : Enumerable.Empty<Reason>();
+        return Build(scored.Exercise.Id, [Home(line, scored)], scored.Match, scored.Parts, same);
+    }
+
+    public Candidate Write(LineToMatch line, ScoredPair pair)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        ArgumentNullException.ThrowIfNull(pair);
+        Reason[] lead = [Reason.Of("why.pair")];
+        return Build($"{pair.First.Exercise.Id}+{pair.Second.Exercise.Id}", [Home(line, pair.First), Home(line, pair.Second)], pair.Match, pair.Parts, lead);
+    }
+
+    private Candidate Build(
+        string id, ImmutableArray<HomeExercise> exercises, double match, ImmutableArray<PartScore> parts, IEnumerable<Reason> lead) => new()
+        {
+            Id = id,
+            Exercises = exercises,
+            Match = Math.Clamp(match, 0, 1),
+            Parts = parts,
+            Why = [.. lead, .. parts.Where(p => p.Score >= at.Trade.Match.Parts.LossBelow).OrderByDescending(p => p.Weight).Select(p => p.Reason), .. exercises.Select(e => e.Dose.Reason).Distinct()],
+            Lost = [.. parts.Where(p => p.Score < at.Trade.Match.Parts.LossBelow).OrderByDescending(p => (1 - p.Score) * p.Weight).Select(p => p.Reason)],
+        };
+
+    /// <summary>What bands, objects and things that nobody tested yet add.</summary>
+    private static IEnumerable<Reason> LoadCautions(LoadedSetup loaded)
+    {
+        if (loaded.External.Warning is { } warning)
+        {
+            yield return warning;
+        }
+
+        foreach (var check in loaded.Checks.Where(c => c.Verdict == Verdict.Care))
+        {
+            yield return Reason.Of("caution.object", ("thing", check.Thing), ("sum", check.Sum), ("advice", check.Advice));
+        }
+
+        var untested = loaded.Bindings.Select(b => b.Thing).Where(t => t.Kind.FirstUse.Except(t.Item.Tested).Any()).Select(t => t.InWords).Distinct().ToList();
+        if (untested.Count > 0 && loaded.Setup.Checks.Any(c => c.Kind != CheckKind.HeightFits))
+        {
+            yield return Reason.Of("caution.untested", ("things", FactList.Of(untested)));
+        }
+    }
+
+    private HomeExercise Home(LineToMatch line, Scored scored)
+    {
+        var (exercise, loaded) = (scored.Exercise, scored.Loaded);
+        var load = loaded.External.InWords;
+        var setup = SetupText.Fill(loaded.Setup.Text, loaded.Bindings, load);
+        return new HomeExercise
+        {
+            ExerciseId = exercise.Id,
+            Name = exercise.Name,
+            SetupId = loaded.Setup.Id,
+            Setup = setup,
+            ExternalKg = Math.Round(loaded.External.MassKg, 2),
+            SystemLoadKg = loaded.System is { } system ? Math.Round(system.Kg, 1) : null,
+            Resistance = loaded.System is { Range: var range } ? new ResistanceRange(Math.Round(range.Start, 1), Math.Round(range.Middle, 1), Math.Round(range.End, 1)) : null,
+            LoadEstimated = loaded.System is { Estimated: true },
+            LoadBasis = loaded.System?.Basis,
+            Checks = loaded.Checks,
+            Expected = loaded.Reps,
+            Wanted = loaded.Reps is null ? null : new Bounds((int)Math.Floor(line.Effort.Low), (int)Math.Ceiling(line.Effort.High)),
+            Aim = loaded.Reps is null ? null : line.Aim(at.Trade.Match),
+            RestsOn = loaded.RestsOn,
+            Dose = Dose(line, exercise, loaded),
+            Steps = [.. loaded.Setup.Steps.Select(s => SetupText.Fill(s, loaded.Bindings, load))],
+            Cues = exercise.Cues,
+            Cautions = [.. exercise.Cautions.Concat(loaded.Setup.Cautions).Select(Reason.Text), .. CandidateFilter.Cautions(exercise, at.Client), .. LoadCautions(loaded)],
+            EasierName = exercise.Easier is { } easier ? at.Trade.Catalogue.Find(easier)?.Name : null,
+            HarderName = exercise.Harder is { } harder ? at.Trade.Catalogue.Find(harder)?.Name : null,
+            UsesItems = [.. loaded.Bindings.Select(b => b.Thing.Id).Concat(loaded.External.ItemIds).Distinct().Order(StringComparer.Ordinal)],
+        };
+    }
+
+    private Dose Dose(LineToMatch line, Exercise exercise, LoadedSetup loaded)
+    {
+        var reps = loaded.Reps?.Mid;
+        var dose = DosePrescriber.Prescribe(line.Line, exercise, at.Client, line.Effort, loaded.Reps, loaded.Techniques, line.Approach, at.Trade);
+        var (lighter, easier) = (Lighter(exercise, loaded), Easier(exercise));
+        var scheme = SetSchemeChoice.For(new SetSchemeQuestion(line.Line, line.Role, exercise, reps, lighter, easier), at.Client, line.Approach, at.Trade.Techniques);
+        return scheme is null ? dose : SetSchemeChoice.Apply(dose, scheme, reps, scheme.Scheme == SetScheme.Drop ? lighter : easier);
+    }
+
+    /// <summary>The next clearly lighter load of the same set-up, in words.</summary>
+    private string? Lighter(Exercise exercise, LoadedSetup loaded) =>
+        at.Ways.SetupsOf(exercise).First(s => s.Setup == loaded.Setup).Safe.Select(w => w.Load).Where(l => l.MassKg < loaded.External.MassKg * ClearlyLighter).OrderByDescending(l => l.MassKg).FirstOrDefault() is { } load
+            ? load.MassKg > 0 ? load.InWords : "no load"
+            : null;
+
+    private string? Easier(Exercise exercise) =>
+        exercise.Easier is { } id && at.Trade.Catalogue.Find(id) is { } easier && at.CanDo(easier)
+            ? easier.Name
+            : null;
+}

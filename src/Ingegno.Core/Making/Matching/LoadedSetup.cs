@@ -1,0 +1,35 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.AtHome.Loading.Objects;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Strength;
+
+namespace Ingegno.Core.Making.Matching;
+
+/// <summary>The best way to load an exercise at a place for the wanted effort.</summary>
+/// <param name="Setup">Set-up taken.</param>
+/// <param name="Bindings">Things used in it.</param>
+/// <param name="External">External load or band.</param>
+/// <param name="System">System load, null where load is not the measure.</param>
+/// <param name="Reps">Expected reps to failure with the techniques, null where reps are not the measure.</param>
+/// <param name="Techniques">Techniques that bring the reps into the zone.</param>
+/// <param name="Score">Resistance part of the match, 0–1.</param>
+/// <param name="Reason">Why.</param>
+/// <param name="RestsOn">What the expected reps rest on.</param>
+public sealed record LoadedSetup(
+    Setup Setup,
+    ImmutableArray<Binding> Bindings,
+    ReachableLoad External,
+    SystemLoad? System,
+    RepRange? Reps,
+    ImmutableArray<Technique> Techniques,
+    double Score,
+    Reason Reason,
+    Reason? RestsOn)
+{
+    /// <summary>What was checked of the objects.</summary>
+    public ImmutableArray<ObjectVerdict> Checks { get; init; } = [];
+}

@@ -1,0 +1,136 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+
+namespace Ingegno.Core.Making.Matching;
+
+/// <summary>Parts of the match that depend on the two exercises alone. Each returns a score 0–1 and its reason.</summary>
+public static class PartMatches
+{
+    /// <summary>The score of <see cref="Muscles"/> alone, for sorting out what has nothing to do with a line.</summary>
+    public static double MuscleScore(IReadOnlyDictionary<Muscle, double> gym, IReadOnlyDictionary<Muscle, double> home, PartRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(gym);
+        ArgumentNullException.ThrowIfNull(home);
+        double kept = 0, wanted = 0, both = 0, either = 0;
+        foreach (var (muscle, involvement) in gym)
+        {
+            var at = home.GetValueOrDefault(muscle);
+            var shared = Math.Min(involvement, at);
+            kept += involvement * shared;
+            wanted += involvement * involvement;
+            both += shared;
+            either += Math.Max(involvement, at);
+        }
+
+        foreach (var (muscle, involvement) in home)
+        {
+            either += gym.ContainsKey(muscle) ? 0 : involvement;
+        }
+
+        return (rules.MusclesKept * kept / wanted) + ((1 - rules.MusclesKept) * both / either);
+    }
+
+    /// <summary>The score of <see cref="Pattern"/> alone.</summary>
+    public static double PatternScore(Exercise gym, Exercise home, MatchRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(gym);
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(rules);
+        var score = rules.PatternScore(gym.Pattern, home.Pattern);
+        return score >= 1 && gym.Plane != home.Plane ? rules.Parts.OtherPlane : score;
+    }
+
+    /// <summary>
+    /// Overlap of involvement vectors: mostly how much of the gym line's work is kept, each muscle weighing as much
+    /// as the line uses it (Σ gym·min / Σ gym²), else how little is added beside it (Σ min / Σ max).
+    /// </summary>
+    public static (double Score, Reason Reason) Muscles(
+        IReadOnlyDictionary<Muscle, double> gym, IReadOnlyDictionary<Muscle, double> home, PartRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(gym);
+        ArgumentNullException.ThrowIfNull(home);
+        var score = MuscleScore(gym, home, rules);
+        var prime = gym.Where(m => m.Value >= Exercise.PrimeMoverInvolvement).Select(m => m.Key).Order().ToList();
+        var reached = prime.Where(m => home.GetValueOrDefault(m) >= Exercise.PrimeMoverInvolvement).ToList();
+        var partly = prime.Except(reached).Where(m => home.GetValueOrDefault(m) >= Exercise.SynergistInvolvement).ToList();
+        var missed = prime.Except(reached).Except(partly).ToList();
+        var helpers = missed.Count + partly.Count > 0 ? [] : gym
+            .Where(m => m.Value is >= Exercise.SynergistInvolvement and < Exercise.PrimeMoverInvolvement && home.GetValueOrDefault(m.Key) < rules.HelperFrom).Select(m => m.Key).Order().ToList();
+        return (score, Reason.Of("part.muscles", ("missed", FactList.Of(missed)), ("partly", FactList.Of(partly)), ("helpers", FactList.Of(helpers)), ("reached", FactList.Of(reached))));
+    }
+
+    /// <summary>Movement pattern, and a small loss when the plane differs.</summary>
+    public static (double Score, Reason Reason) Pattern(Exercise gym, Exercise home, MatchRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(gym);
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(rules);
+        var score = PatternScore(gym, home, rules);
+        if (gym.Pattern == home.Pattern)
+        {
+            return gym.Plane == home.Plane
+                ? (1, Reason.Of("part.pattern-same", ("pattern", Term.For(gym.Pattern))))
+                : (rules.Parts.OtherPlane, Reason.Of("part.pattern-plane", ("pattern", Term.For(gym.Pattern)), ("plane", Term.For(home.Plane)), ("planned", Term.For(gym.Plane))));
+        }
+
+        return (score, Reason.Of(score > 0 ? "part.pattern-near" : "part.pattern-other", ("pattern", Term.For(home.Pattern)), ("planned", Term.For(gym.Pattern))));
+    }
+
+    /// <summary>Compound or isolation, sides, chain, demand on balance.</summary>
+    public static (double Score, Reason Reason) Structure(Exercise gym, Exercise home, PartRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(gym);
+        ArgumentNullException.ThrowIfNull(home);
+        var losses = new List<Reason>();
+        var score = 1.0;
+        void Lose(bool differs, double cost, Reason loss)
+        {
+            if (differs)
+            {
+                score -= cost;
+                losses.Add(loss);
+            }
+        }
+
+        Lose(gym.Structure != home.Structure, rules.OtherStructure, Reason.Of("loss.structure", ("structure", Term.For(home.Structure)), ("planned", Term.For(gym.Structure))));
+        Lose(gym.Sides != home.Sides, gym.Sides == Sides.Unilateral ? rules.UnilateralLost : rules.BilateralLost, Reason.Of(home.Sides == Sides.Unilateral ? "loss.one-side" : "loss.both-sides"));
+        Lose(gym.Chain != home.Chain, rules.OtherChain, Reason.Of("loss.chain", ("chain", Term.For(home.Chain)), ("planned", Term.For(gym.Chain))));
+        var wobble = Math.Max(0, home.Stability - gym.Stability);
+        Lose(wobble > 0, rules.Balance * wobble, Reason.Of("loss.balance"));
+        return (Math.Max(0, score), losses.Count == 0
+            ? Reason.Of("part.structure-same", ("structure", Term.For(gym.Structure)), ("one_side", gym.Sides == Sides.Unilateral))
+            : Reason.Of("part.structure-loss", ("losses", FactList.Of(losses))));
+    }
+
+    /// <summary>Where in the range it is hardest.</summary>
+    public static (double Score, Reason Reason) Profile(Exercise gym, Exercise home, PartRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(gym);
+        ArgumentNullException.ThrowIfNull(home);
+        if (gym.Profile == home.Profile)
+        {
+            return (1, Reason.Of("part.profile-same", ("profile", Term.For(gym.Profile))));
+        }
+
+        var near = gym.Profile is Knowledge.Catalogue.Profile.Middle or Knowledge.Catalogue.Profile.Even || home.Profile is Knowledge.Catalogue.Profile.Middle or Knowledge.Catalogue.Profile.Even;
+        return (near ? rules.ProfileNear : rules.ProfileFar, Reason.Of("part.profile-other", ("profile", Term.For(home.Profile)), ("planned", Term.For(gym.Profile))));
+    }
+
+    /// <summary>Whether the skill fits the level.</summary>
+    public static (double Score, Reason Reason) Skill(Exercise home, Level level, PartRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        var room = CandidateFilter.SkillCeiling(level) - home.Skill;
+        return room switch
+        {
+            >= 1 => (1, Reason.Of("part.skill-within", ("level", Term.For(level)))),
+            0 => (rules.SkillEdge, Reason.Of("part.skill-edge", ("level", Term.For(level)))),
+            _ => (0, Reason.Of("part.skill-above", ("level", Term.For(level)))),
+        };
+    }
+}

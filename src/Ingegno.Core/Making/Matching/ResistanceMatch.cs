@@ -1,0 +1,182 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.AtHome.Loading.Objects;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+
+namespace Ingegno.Core.Making.Matching;
+
+/// <summary>Scores how well the dose of a gym line can be reached with what is at the place.</summary>
+public sealed class ResistanceMatch(ClientAtPlace at)
+{
+    private ResistanceRules Rules => at.Trade.Match.Resistance;
+
+    private readonly Dictionary<Setup, Prepared> _prepared = new(ReferenceEqualityComparer.Instance);
+    private readonly ImmutableArray<Technique> _possible = [.. at.Trade.Techniques.Where(t => at.Kit.Meets(t.Needs).Possible)];
+    private readonly Dictionary<(string Exercise, string Approach), ImmutableArray<TechniqueSet>> _techniques = [];
+
+    /// <summary>
+    /// The best loaded set-up, or the reason why there is none: what is missing, or that even the lightest is too hard.
+    /// </summary>
+    public (LoadedSetup? Best, Reason? Missing) Best(Exercise exercise, LineToMatch line)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        ArgumentNullException.ThrowIfNull(line);
+        Rating? best = null;
+        var missing = new List<Reason>();
+        var sources = new List<LoadSource>();
+        var techniques = TechniquesFor(exercise, line.Approach);
+        foreach (var here in at.Ways.SetupsOf(exercise))
+        {
+            var prepared = Prepare(exercise, here);
+            missing.AddRange(prepared.Missing);
+            sources.AddRange(prepared.LacksLoadFrom);
+            foreach (var way in prepared.Ways)
+            {
+                var rating = Rate(exercise, way, line, techniques);
+
+                // The first of equals stays: set-ups are listed simplest first, loads lightest first.
+                if (best is null || rating.Score > best.Value.Score + 1e-9)
+                {
+                    best = rating;
+                }
+            }
+        }
+
+        if (best is { } found)
+        {
+            return (Describe(exercise, found, line), null);
+        }
+
+        if (sources.Count > 0)
+        {
+            missing.Insert(0, Reason.Of("kit.needs-load", ("sources", FactList.Of(sources.Distinct()))));
+        }
+
+        var lacks = missing.Distinct().ToList();
+        return (null, lacks is [var one] ? one : Reason.Of("kit.or", ("missing", FactList.Of(lacks))));
+    }
+
+    /// <summary>What of a set-up does not depend on the line: computed once, asked by every line.</summary>
+    private sealed record Prepared(ImmutableArray<WayHere> Ways, ImmutableArray<Reason> Missing, ImmutableArray<LoadSource> LacksLoadFrom);
+
+    /// <summary>One way with its expected straight-set reps to failure; null where reps are not the measure.</summary>
+    private readonly record struct WayHere(Way Way, RepRange? Straight);
+
+    private Prepared Prepare(Exercise exercise, SetupHere here)
+    {
+        if (_prepared.TryGetValue(here.Setup, out var known))
+        {
+            return known;
+        }
+
+        if (here.Missing is { } missing)
+        {
+            return _prepared[here.Setup] = new Prepared([], [missing], []);
+        }
+
+        if (here.Ways.IsEmpty)
+        {
+            ImmutableArray<Reason> noBand = here.Setup.Load.Band is not null ? [Reason.Of("kit.needs-band")] : [];
+            return _prepared[here.Setup] = new Prepared([], noBand, here.Setup.Load.External?.From ?? []);
+        }
+
+        var estimate = exercise.Measure == Measure.Seconds ? null : at.Strength.For(exercise);
+        var own = OwnTempoLeaves(exercise);
+        return _prepared[here.Setup] = new Prepared(
+            [.. here.Safe.Select(w => new WayHere(w, estimate is null ? null : Scale(ClientStrength.RepsAt(estimate, w.System.Kg, exercise.Strength!.Curve), own)))],
+            [.. here.Ways.Select(w => w.Refused).OfType<ObjectVerdict>().Select(r => Reason.Of("kit.not-up-to-it", ("thing", r.Thing), ("sum", r.Sum), ("advice", r.Advice)))],
+            []);
+    }
+
+    private ImmutableArray<TechniqueSet> TechniquesFor(Exercise exercise, Approach approach)
+    {
+        if (!_techniques.TryGetValue((exercise.Id, approach.Id), out var sets))
+        {
+            sets = OwnTempoLeaves(exercise) < 1 ? [] : TechniqueChoice.SetsFor(exercise, at.Client, approach, _possible);
+            _techniques[(exercise.Id, approach.Id)] = sets;
+        }
+
+        return sets;
+    }
+
+    /// <summary>Weighs between loads that are equally good, too little to outdo anything else.</summary>
+    private const double LoadsApart = 0.001;
+
+    /// <summary>How well one load reaches the dose, before anything is put into words.</summary>
+    private readonly record struct Rating(Way Way, RepRange? Reps, TechniqueSet Techniques, double Score);
+
+    private Rating Rate(Exercise exercise, WayHere here, LineToMatch line, ImmutableArray<TechniqueSet> sets)
+    {
+        if (here.Straight is not { } straight)
+        {
+            return new Rating(here.Way, null, TechniqueSet.None, Unmeasured(exercise, line).Score);
+        }
+
+        var effort = line.Effort;
+        var high = effort.High * at.Trade.Match.Tolerance[line.Role];
+        var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high);
+        var reps = Scale(straight, techniques.RepsLeft);
+        var closeness = Closeness(reps.Mid, effort.Low, high) * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
+
+        // Of two loads in the zone the one is taken that leaves the planned reps with the planned reserve.
+        var off = Math.Abs(reps.Mid - (effort.Low + effort.Rir));
+        var rig = 1 - (at.Trade.Match.RigCost * Math.Max(0, here.Way.Load.ItemIds.Length - 1));
+        return new Rating(here.Way, reps, techniques, Math.Min(1, closeness * rig * (1 + (LoadsApart / (1 + off)))));
+    }
+
+    private LoadedSetup Describe(Exercise exercise, Rating rating, LineToMatch line)
+    {
+        var way = rating.Way;
+        if (rating.Reps is not { } reps)
+        {
+            return new LoadedSetup(way.Setup, way.Bindings, way.Load, null, null, [], rating.Score, Unmeasured(exercise, line).Reason, null) { Checks = way.Checks };
+        }
+
+        return new LoadedSetup(
+            way.Setup, way.Bindings, way.Load, way.System, reps, rating.Techniques.Steps, rating.Score,
+            ResistanceReason.Of(reps, line.Effort, line.Aim(at.Trade.Match), rating.Techniques.Steps), at.Strength.For(exercise)?.RestsOn)
+        {
+            Checks = way.Checks,
+        };
+    }
+
+    private (double Score, Reason Reason) Unmeasured(Exercise exercise, LineToMatch line)
+    {
+        if (line.Line.Timed || line.Exercise.Strength is null)
+        {
+            return (Rules.HoldForHold, Reason.Of("part.hold-for-hold"));
+        }
+
+        return exercise.Measure == Measure.Seconds
+            ? (line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.HoldForIsolationReps : Rules.HoldForReps, Reason.Of("part.hold-for-reps"))
+            : (Rules.Control, Reason.Of("part.control"));
+    }
+
+    /// <summary>Share of reps left by the slow tempo that belongs to the exercise itself.</summary>
+    private double OwnTempoLeaves(Exercise exercise) =>
+        Ground.Quantities.Tempo.TryParse(exercise.Tempo, out var tempo) ? at.Trade.TempoCost.Of(tempo) : 1;
+
+    private static RepRange Scale(RepRange reps, double factor) =>
+        factor >= 1 ? reps : new RepRange(reps.Low * factor, reps.Mid * factor, reps.High * factor);
+
+    private double Closeness(double reps, double low, double high)
+    {
+        if (reps <= 0)
+        {
+            return 0;
+        }
+
+        var (distance, spread) = reps > high
+            ? (Math.Log(reps / high), Rules.TooEasySpread)
+            : reps < low ? (Math.Log(low / reps), Rules.TooHardSpread) : (0, 1);
+        return Math.Exp(-(distance * distance) / (2 * spread * spread));
+    }
+}

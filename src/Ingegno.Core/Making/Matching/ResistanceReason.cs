@@ -1,0 +1,29 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.Making.Matching;
+
+/// <summary>The resistance part of a match, as a reason.</summary>
+internal static class ResistanceReason
+{
+    /// <summary>Expected against wanted reps, with what brings them there.</summary>
+    public static Reason Of(RepRange reps, WantedEffort effort, RepAim aim, ImmutableArray<Technique> techniques)
+    {
+        double Whole(double value) => Math.Round(value, MidpointRounding.AwayFromZero);
+        List<Fact> facts = [("reps", reps.InWords), ("techniques", FactList.Of(techniques.Select(t => t.Label))), ("low", Whole(effort.Low))];
+        if (effort.Low < effort.High - 0.5)
+        {
+            facts.Add(("high", Whole(effort.High)));
+        }
+
+        facts.Add(("too_hard", aim.Of(reps.Mid) == RepFit.Harder));
+        facts.Add(("too_light", aim.Of(reps.Mid) == RepFit.Easier));
+        return new Reason("part.resistance", [.. facts]);
+    }
+}

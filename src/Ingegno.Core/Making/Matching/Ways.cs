@@ -1,0 +1,128 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.AtHome.Loading.Objects;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.Making.Matching;
+
+/// <summary>
+/// Every way to do an exercise at a place: set-up × load × band × height, with what it weighs on the client. Worked out once and asked by
+/// matching, ladders, progression and logs.
+/// </summary>
+public sealed class Ways
+{
+    private readonly KitAtPlace _kit;
+    private readonly ClientStrength _strength;
+    private readonly Trade _trade;
+    private readonly ReachableLoads _loads;
+    private readonly SystemLoads _systems;
+    private readonly Dictionary<LoadModel, IReadOnlyList<ReachableLoad>> _options = new(ReferenceEqualityComparer.Instance);
+    private readonly Dictionary<Setup, SetupHere> _setups = new(ReferenceEqualityComparer.Instance);
+
+    /// <param name="client">The client.</param>
+    /// <param name="kit">The kit.</param>
+    /// <param name="strength">What the client can be expected to do.</param>
+    /// <param name="trade">The trade.</param>
+    public Ways(ClientProfile client, KitAtPlace kit, ClientStrength strength, Trade trade)
+    {
+        ArgumentNullException.ThrowIfNull(client);
+        ArgumentNullException.ThrowIfNull(strength);
+        ArgumentNullException.ThrowIfNull(trade);
+        (_kit, _strength, _trade, _loads) = (kit, strength, trade, new ReachableLoads(kit));
+        _systems = new SystemLoads(new BodyShares(BodySegments.Of(client.Sex), strength.StatureCm, trade.Leverage), strength.BodyMassKg);
+    }
+
+    /// <summary>The set-ups of an exercise, simplest first.</summary>
+    public IEnumerable<SetupHere> SetupsOf(Exercise exercise)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        return exercise.Setups.Select(s => Of(exercise, s));
+    }
+
+    /// <summary>Every way that no object refuses.</summary>
+    public IEnumerable<Way> Of(Exercise exercise) => SetupsOf(exercise).SelectMany(s => s.Safe);
+
+    /// <summary>The set-up that a home exercise is done in; null when the catalogue or the kit no longer has it.</summary>
+    public SetupHere? Of(HomeExercise home)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        return _trade.Catalogue.Find(home.ExerciseId) is { } exercise && exercise.Setups.FirstOrDefault(s => s.Id == home.SetupId) is { } setup
+            && Of(exercise, setup) is { Missing: null } here ? here : null;
+    }
+
+    /// <summary>Whether there is any way, without working them all out.</summary>
+    public bool Any(Exercise exercise)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        return exercise.Setups.Any(s => _kit.Meets(s.Needs).Possible && CanLoad(s.Load));
+    }
+
+    private SetupHere Of(Exercise exercise, Setup setup)
+    {
+        if (_setups.TryGetValue(setup, out var known))
+        {
+            return known;
+        }
+
+        var fit = _kit.Meets(setup.Needs);
+        return _setups[setup] = fit.Possible
+            ? new SetupHere(setup, fit.Bindings, null, [.. Options(setup.Load).Select(load => Of(exercise, setup, fit.Bindings, load))])
+            : new SetupHere(setup, [], fit.Missing, []);
+    }
+
+    private Way Of(Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, ReachableLoad load)
+    {
+        var system = _systems.Of(setup.Load, bindings, load);
+
+        // Where load is not the measure, the body stands on it.
+        var onIt = exercise.Measure == Measure.Seconds || exercise.Strength is null ? _strength.BodyMassKg : system.Kg;
+        ImmutableArray<ObjectVerdict> checks = [.. from check in setup.Checks
+                                                   let binding = bindings.FirstOrDefault(b => b.Role == check.Role)
+                                                   where binding is not null
+                                                   select ObjectChecks.Run(check, binding.Thing, onIt, _strength.StatureCm)];
+        return new Way(setup, bindings, load, system, checks);
+    }
+
+    /// <summary>External loads and rigged bands that a set-up can take here, lightest first.</summary>
+    private IReadOnlyList<ReachableLoad> Options(LoadModel model)
+    {
+        if (!_options.TryGetValue(model, out var options))
+        {
+            var (weights, bands) = (ExternalOf(model), BandsOf(model));
+            _options[model] = options = [.. Unloaded(model), .. weights, .. bands.Where(_ => model.External is not { Required: true }), .. Both(weights, bands)];
+        }
+
+        return options;
+    }
+
+    private bool CanLoad(LoadModel model) =>
+        Unloaded(model).Any() || (model.External is { } external && _loads.Any(external.From)) || (model.External is not { Required: true } && BandsOf(model).Count > 0);
+
+    /// <summary>The heaviest weights with a light and a strong rig of one band: below them a heavier weight does it alone.</summary>
+    private static IEnumerable<ReachableLoad> Both(ImmutableArray<ReachableLoad> weights, IReadOnlyList<ReachableLoad> bands)
+    {
+        var single = bands.Where(b => b.ItemIds.Length == 1).ToList();
+        if (weights.IsEmpty || single.Count == 0)
+        {
+            return [];
+        }
+
+        ReachableLoad[] rigs = [single[0], single[single.Count / 2], single[^1]];
+        return from weight in weights.TakeLast(2)
+               from rig in rigs.Distinct()
+               select weight.With(rig);
+    }
+
+    private static IEnumerable<ReachableLoad> Unloaded(LoadModel model) =>
+        model.External is { Required: true } || model.Band is { Required: true } ? [] : [ReachableLoad.None];
+
+    private ImmutableArray<ReachableLoad> ExternalOf(LoadModel model) => model.External is { } external ? _loads.From(external.From) : [];
+
+    private IReadOnlyList<ReachableLoad> BandsOf(LoadModel model) => model.Band is { } band ? BandOptions.For(_kit, band, _strength.StatureCm) : [];
+}

@@ -1,0 +1,77 @@
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.Making.Prescribing;
+
+/// <summary>
+/// The first session of an exercise at home: its last set is open where that is safe, so that the log can set the dose
+/// (docs/trade/progression). What is logged already needs none.
+/// </summary>
+public static class Calibration
+{
+    /// <summary>Reps that stay in reserve in the open set: it ends when the next rep would not be clean.</summary>
+    public const int Reserve = 1;
+
+    /// <summary>Exercises that take years of practice are no place to look for a limit (skill runs from 1 to 5).</summary>
+    private const int MostSkill = 3;
+
+    /// <summary>So few reps to failure are near a maximum: nobody is there to help.</summary>
+    private const double FewestReps = 6;
+
+    /// <summary>The exercise with its last set open, or as it is with the reason.</summary>
+    /// <param name="home">The exercise as prescribed.</param>
+    /// <param name="exercise">Its catalogue entry.</param>
+    /// <param name="client">The client.</param>
+    /// <param name="kit">The kit it is done with.</param>
+    public static (HomeExercise Home, Reason? WhyNot) Open(HomeExercise home, Exercise exercise, ClientProfile client, KitAtPlace kit)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(exercise);
+        ArgumentNullException.ThrowIfNull(client);
+        ArgumentNullException.ThrowIfNull(kit);
+        if (!Measures(home, exercise) || client.Learned.Any(l => l.ExerciseId == exercise.Id))
+        {
+            return (home, null); // nothing to find out
+        }
+
+        if (WhyNot(home, exercise, client, kit) is { } why)
+        {
+            return (home, why);
+        }
+
+        var how = Reason.Of(client.Level == Level.Beginner ? "instruction.open-beginner" : "instruction.open");
+        return (home with { Dose = home.Dose with { LastSetOpen = true, Calibrates = true, Instructions = home.Dose.Instructions.Add(how) } }, null);
+    }
+
+    /// <summary>The dose once the session is done.</summary>
+    public static Dose Close(Dose dose)
+    {
+        ArgumentNullException.ThrowIfNull(dose);
+        return dose.Calibrates ? dose with { Calibrates = false, LastSetOpen = false } : dose;
+    }
+
+    private static bool Measures(HomeExercise home, Exercise exercise) =>
+        exercise is { Measure: Measure.Reps, Strength: not null }
+        && home.Dose is { Timed: false, LastSetOpen: false, Scheme: null, Target.IsOpen: false, Sets: >= 2 }
+        && home.SystemLoadKg is > 0;
+
+    /// <summary>Why a set near the limit is not safe here (docs/trade/cautions); null when it is.</summary>
+    private static Reason? WhyNot(HomeExercise home, Exercise exercise, ClientProfile client, KitAtPlace kit)
+    {
+        var joint = client.SoreJoints.Where(s => exercise.Joints.GetValueOrDefault(s.Joint) > 0).Select(s => (Joint?)s.Joint).FirstOrDefault();
+        return client.HighBloodPressure ? Reason.Of("not-open.blood-pressure")
+            : !client.Screening.IsDefaultOrEmpty && client.Clearance is null ? Reason.Of("not-open.clearance")
+            : joint is { } sore ? Reason.Of("not-open.joint", ("joint", Term.For(sore)))
+            : exercise.Impact > 0 || home.Dose.Techniques.Contains("explosive") ? Reason.Of("not-open.speed")
+            : exercise.HeadDown || exercise.Skill > MostSkill ? Reason.Of("not-open.skill")
+            : kit.Things.Any(t => home.UsesItems.Contains(t.Id) && t.Kind.Is("loaded-bar")) ? Reason.Of("not-open.bar")
+            : home.RepsToFailure < FewestReps ? Reason.Of("not-open.maximum")
+            : null;
+    }
+}

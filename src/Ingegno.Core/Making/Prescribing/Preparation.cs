@@ -1,0 +1,96 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+
+namespace Ingegno.Core.Making.Prescribing;
+
+/// <summary>Warm-up and cool-down of a day, as sentences in order.</summary>
+public sealed record DayPreparation(ImmutableArray<Reason> WarmUp, ImmutableArray<Reason> CoolDown)
+{
+    /// <summary>A day with nothing on it.</summary>
+    public static DayPreparation None { get; } = new([], []);
+}
+
+/// <summary>
+/// Fits warm-up and cool-down to a day (docs/trade/prescription): raise, mobilise, stabilise, activate, one easy set of the first hard
+/// exercise; slow breaths and stretches of what was worked. Needs nothing but the floor and the wall.
+/// </summary>
+public sealed class Preparation(ExerciseCatalogue catalogue)
+{
+    private const int Mobilised = 3;
+    private const int Stretched = 3;
+    private const double RelatedMuscles = 0.15;
+
+    /// <summary>The preparation of a day's exercises for a client.</summary>
+    /// <param name="day">Exercises of the day in order, each with its planned reps; 0 for holds and open sets.</param>
+    /// <param name="client">The client.</param>
+    public DayPreparation For(IReadOnlyList<(Exercise Exercise, int Reps, int Sets)> day, ClientProfile client)
+    {
+        ArgumentNullException.ThrowIfNull(day);
+        ArgumentNullException.ThrowIfNull(client);
+        if (day.Count == 0)
+        {
+            return DayPreparation.None;
+        }
+
+        var worked = Worked(day);
+        var lower = day.Any(d => BodyRegions.Of(d.Exercise.Pattern) == BodyRegion.Lower);
+        var first = day.FirstOrDefault(d => d.Reps > 1);
+        Reason[] warmUp =
+        [
+            Reason.Of("prepare.raise", ("stepping", Landing(client))),
+            .. Fitting(MovementPattern.Mobility, worked, client).Take(Mobilised).Select(e => Reason.Of("prepare.mobilise", ("exercise", e.Name), ("side", e.Sides == Sides.Unilateral))),
+            Reason.Of(lower ? "prepare.stabilise-leg" : "prepare.stabilise-plank"),
+            .. Activation(day, worked, client).Select(e => Reason.Of("prepare.activate", ("exercise", e.Name), ("side", e.Sides == Sides.Unilateral))),
+            .. first.Exercise is null ? Enumerable.Empty<Reason>() : [Reason.Of("prepare.easy-set", ("exercise", first.Exercise.Name), ("reps", Math.Max(2, first.Reps / 2)))],
+        ];
+        Reason[] coolDown =
+        [
+            Reason.Of("prepare.breathe"),
+            Reason.Of("prepare.stretch", ("muscles", FactList.Of(worked.OrderByDescending(w => w.Value).ThenBy(w => w.Key).Take(Stretched).Select(w => w.Key)))),
+        ];
+        return new DayPreparation([.. warmUp], [.. coolDown]);
+    }
+
+    private static Dictionary<Muscle, double> Worked(IReadOnlyList<(Exercise Exercise, int Reps, int Sets)> day)
+    {
+        var worked = new Dictionary<Muscle, double>();
+        foreach (var (exercise, _, sets) in day)
+        {
+            foreach (var muscle in exercise.PrimeMovers())
+            {
+                worked[muscle] = worked.GetValueOrDefault(muscle) + sets;
+            }
+        }
+
+        return worked;
+    }
+
+    private static bool Landing(ClientProfile client) =>
+        client.Level == Level.Beginner || client.SoreJoints.Any(j => j.Joint is Joint.Knee or Joint.Ankle or Joint.Hip or Joint.LowBack);
+
+    /// <summary>Exercises of a pattern that this client may do with nothing, those that prepare most of what is worked first.</summary>
+    private IEnumerable<Exercise> Fitting(MovementPattern pattern, Dictionary<Muscle, double> worked, ClientProfile client) =>
+        from exercise in catalogue.AtHome
+        where exercise.Pattern == pattern && exercise.Setups.Any(s => s.Needs is null && s.Load.External is not { Required: true }) && CandidateFilter.Why(exercise, client) is null
+        let related = exercise.Muscles.Sum(m => m.Value * Math.Min(1, worked.GetValueOrDefault(m.Key) / 4)) / exercise.Muscles.Values.Sum()
+        where related >= RelatedMuscles
+        orderby related descending, exercise.Rung, exercise.Id
+        select exercise;
+
+    /// <summary>One drill for the shoulder blades on upper-body days, one for the hips on lower-body days, none that is in the plan anyway.</summary>
+    private IEnumerable<Exercise> Activation(IReadOnlyList<(Exercise Exercise, int Reps, int Sets)> day, Dictionary<Muscle, double> worked, ClientProfile client)
+    {
+        var planned = day.Select(d => d.Exercise.Id).ToHashSet();
+        var upper = day.Any(d => d.Exercise.Pattern is MovementPattern.HorizontalPush or MovementPattern.VerticalPush or MovementPattern.HorizontalPull or MovementPattern.VerticalPull);
+        var lower = day.Any(d => BodyRegions.Of(d.Exercise.Pattern) == BodyRegion.Lower);
+        Exercise? Easiest(MovementPattern pattern, Dictionary<Muscle, double> muscles) =>
+            Fitting(pattern, muscles, client).Where(e => !planned.Contains(e.Id) && e is { Measure: Measure.Reps, Skill: 1 }).OrderBy(e => e.Rung).ThenBy(e => e.Id, StringComparer.Ordinal).FirstOrDefault();
+        var blades = new Dictionary<Muscle, double>(worked) { [Muscle.Serratus] = 4 };
+        return new[] { upper ? Easiest(MovementPattern.ScapularControl, blades) : null, lower ? Easiest(MovementPattern.HipExtension, worked) : null }.OfType<Exercise>();
+    }
+}

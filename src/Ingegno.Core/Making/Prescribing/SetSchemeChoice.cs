@@ -1,0 +1,83 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Making.Prescribing;
+
+/// <summary>What the choice of a set scheme looks at.</summary>
+/// <param name="Line">What is asked for under the approach.</param>
+/// <param name="Role">What the line is for.</param>
+/// <param name="Home">The home exercise.</param>
+/// <param name="Reps">Expected reps to failure; null when reps are not the measure.</param>
+/// <param name="LighterLoad">A clearly lighter load in words that can be taken at once; null when there is none.</param>
+/// <param name="EasierVersion">Name of an easier version that can be done here; null when there is none.</param>
+public sealed record SetSchemeQuestion(GymLine Line, LineRole Role, Exercise Home, double? Reps, string? LighterLoad, string? EasierVersion);
+
+/// <summary>
+/// How the sets run, where the approach prefers something other than straight sets: rest-pause for light work, a drop in
+/// the last set. Main lifts, heavy sets and strength work keep straight sets.
+/// </summary>
+public static class SetSchemeChoice
+{
+    /// <summary>Fewest reps to failure with which a long rest-pause set makes sense.</summary>
+    private const int LongSet = 12;
+
+    /// <summary>Compound sets of so many reps and fewer are too heavy for rest-pause (docs/trade/prescription).</summary>
+    private const int HeavyCompound = 8;
+
+    /// <summary>The scheme, or null for straight sets.</summary>
+    public static Technique? For(SetSchemeQuestion at, ClientProfile client, Approach approach, ImmutableArray<Technique> all)
+    {
+        ArgumentNullException.ThrowIfNull(at);
+        ArgumentNullException.ThrowIfNull(client);
+        ArgumentNullException.ThrowIfNull(approach);
+        return at.Role == LineRole.Main || at.Role == LineRole.Activation || client.Goal == Goal.Strength || at.Line.Sets < 2 || at.Line.Target.IsOpen
+            ? null
+            : all.Where(t => t.Scheme is not null && approach.Prefers.Contains(t.Of) && t.Fits(at.Home, client) && Suits(t.Scheme.Value, at))
+                .OrderBy(t => approach.RankOf(t.Of)).FirstOrDefault();
+    }
+
+    private static bool Suits(SetScheme scheme, SetSchemeQuestion at) => scheme switch
+    {
+        SetScheme.RestPause => at.Reps >= LongSet && !IsHeavyCompound(at),
+        SetScheme.Drop => at.LighterLoad is not null,
+        SetScheme.MechanicalDrop => at.EasierVersion is not null && at.Reps is not null,
+        _ => false, // pre-exhaust is a matter of the whole day
+    };
+
+    private static bool IsHeavyCompound(SetSchemeQuestion at) =>
+        at.Home.Structure == ExerciseStructure.Compound && at.Line.Target.Max <= HeavyCompound;
+
+    /// <summary>The dose with its sets run that way.</summary>
+    /// <param name="dose">Straight sets.</param>
+    /// <param name="scheme">The scheme.</param>
+    /// <param name="reps">Expected reps to failure; null when reps are not the measure.</param>
+    /// <param name="goesOnWith">Lighter load or easier version for a drop.</param>
+    public static Dose Apply(Dose dose, Technique scheme, double? reps, string? goesOnWith)
+    {
+        ArgumentNullException.ThrowIfNull(dose);
+        ArgumentNullException.ThrowIfNull(scheme);
+        var changed = dose with { Scheme = scheme.Scheme, LastSetOpen = false, Techniques = dose.Techniques.Add(scheme.Id) };
+        if (scheme.Scheme == SetScheme.RestPause)
+        {
+            var first = Math.Clamp((int)Math.Floor(reps ?? dose.Target.Max) - 1, 1, DosePrescriber.MostUsefulReps);
+            var small = RestPause.MiniSets(first);
+            return changed with
+            {
+                Sets = 1,
+                Target = new SetTarget(first, first),
+                Zone = null,
+                Rir = Math.Min(dose.Rir, 1),
+                Instructions = changed.Instructions.Add(Reason.Of("instruction.rest-pause", ("how", scheme.How), ("first", first), ("rest", Quantity.Seconds(RestPause.RestSeconds)), ("small", FactList.Of(small)))),
+                Reason = dose.Reason.Then(Reason.Of("dose.rest-pause", ("sets", RestPause.StandsForSets))),
+            };
+        }
+
+        return changed with { Instructions = changed.Instructions.Add(goesOnWith is null ? Reason.Text(scheme.How) : Reason.Of("instruction.goes-on", ("how", scheme.How), ("with", goesOnWith))) };
+    }
+}

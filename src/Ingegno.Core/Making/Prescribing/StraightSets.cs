@@ -1,0 +1,38 @@
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.Making.Prescribing;
+
+/// <summary>Compares a dose with straight sets at the usual tempo.</summary>
+public static class StraightSets
+{
+    /// <summary>Stands for more than one technique at a time.</summary>
+    public const string Several = "several";
+
+    /// <summary>Share of straight-set reps that a dose leaves, above 0: its techniques, or a tempo that was typed.</summary>
+    public static double ShareLeft(Dose dose, Trade trade)
+    {
+        ArgumentNullException.ThrowIfNull(dose);
+        ArgumentNullException.ThrowIfNull(trade);
+        var taken = trade.Techniques.Where(t => dose.Techniques.Contains(t.Id) && t.Scheme is null).ToList();
+        var inTempo = taken.Where(t => t.Eccentric is not null || t.Pause is not null || t.Concentric is not null).ToList();
+        var tempo = inTempo.Count == 0 && Tempo.TryParse(dose.Tempo, out var read) ? trade.TempoCost.Of(read) : 1;
+        return TechniqueChoice.RepsLeft(taken) * tempo;
+    }
+
+    /// <summary>The technique that takes the reps, whether chosen or typed as a tempo; several when it is more than one, null for straight sets.</summary>
+    public static string? TechniqueOf(Dose dose, Trade trade)
+    {
+        ArgumentNullException.ThrowIfNull(dose);
+        ArgumentNullException.ThrowIfNull(trade);
+        var taken = trade.Techniques.Where(t => dose.Techniques.Contains(t.Id) && t.RepsLeft < 1).Select(t => t.Of).Distinct().ToList();
+        if (taken.Count == 0 && Tempo.TryParse(dose.Tempo, out var tempo))
+        {
+            IEnumerable<string> typed = [.. tempo.Eccentric > Tempo.Usual.Eccentric ? ["slow-eccentric"] : Array.Empty<string>(), .. Math.Max(tempo.PauseStretched, tempo.PauseShortened) > 1 ? ["pause"] : Array.Empty<string>()];
+            taken.AddRange(typed);
+        }
+
+        return taken.Count switch { 0 => null, 1 => taken[0], _ => Several };
+    }
+}

@@ -1,0 +1,32 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.Making.Rebuilding;
+
+/// <summary>What would make a line better: exercises that only lack kit and would match clearly closer.</summary>
+public static class Improvements
+{
+    private const double Clear = 0.06;
+    private const double AssumedResistance = 0.85;
+    private const int Most = 2;
+
+    /// <summary>At most two sentences, the largest gain first; empty when nothing would clearly help.</summary>
+    public static ImmutableArray<Reason> For(HomeLine line, LineToMatch match, LineMatcher matcher, Trade trade)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        ArgumentNullException.ThrowIfNull(matcher);
+        ArgumentNullException.ThrowIfNull(trade);
+        var now = line.Chosen?.Match ?? 0;
+        return [.. line.RuledOut
+            .Where(r => r.Code == "kit")
+            .Select(r => (Row: r, Match: matcher.MatchIf(match, trade.Catalogue.Get(r.ExerciseId), AssumedResistance)))
+            .Where(r => r.Match > now + Clear)
+            .OrderByDescending(r => r.Match).ThenBy(r => r.Row.ExerciseId, StringComparer.Ordinal)
+            .Take(Most)
+            .Select(r => Reason.Of("better.with-kit", ("exercise", r.Row.Name), ("then", Quantity.Percent(r.Match)), ("now", Quantity.Percent(now)), ("missing", r.Row.Reason)))];
+    }
+}

@@ -1,0 +1,97 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.Making.Rebuilding;
+
+/// <summary>Remarks about a whole plan: what is missing, what is assumed, what could not be kept.</summary>
+public static class PlanNotices
+{
+    /// <summary>All remarks, warnings first.</summary>
+    public static ImmutableArray<PlanNotice> For(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines, ImmutableArray<HomeDay> days, Trade trade)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        ArgumentNullException.ThrowIfNull(kit);
+        return [.. All(request, kit, lines, days, trade).OrderByDescending(n => n.Level)];
+    }
+
+    private static IEnumerable<PlanNotice> All(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines, ImmutableArray<HomeDay> days, Trade trade)
+    {
+        if (kit.Things.IsEmpty)
+        {
+            yield return new PlanNotice("no-kit", NoticeLevel.Warning, Reason.Of("notice.no-kit", ("place", kit.Name)));
+        }
+
+        foreach (var (id, approach) in days.Select(d => (request.ApproachOn(d.Name), request.ApproachOn(d.Name, trade))).Distinct())
+        {
+            if (id is not null && approach.Id != id)
+            {
+                yield return new PlanNotice("unknown-approach", NoticeLevel.Warning, Reason.Of("notice.unknown-approach", ("id", id), ("approach", approach.Name)));
+            }
+
+            if (approach.Conditioning)
+            {
+                yield return new PlanNotice("conditioning", NoticeLevel.Warning, Reason.Of("notice.conditioning", ("approach", approach.Name), ("against", approach.Against)));
+            }
+            else if (approach.Phase is { } phase)
+            {
+                yield return new PlanNotice("approach", NoticeLevel.Info, Reason.Of("notice.phase", ("approach", approach.Name), ("phase", phase.Name), ("idea", phase.Idea)));
+            }
+            else if (approach.Id != Knowledge.TradeData.Approach.Default)
+            {
+                yield return new PlanNotice("approach", NoticeLevel.Info, Reason.Of("notice.approach", [("approach", approach.Name), ("idea", approach.Idea), .. Note(approach)]));
+            }
+        }
+
+        if (request.Calibrate)
+        {
+            var all = lines.SelectMany(l => l.Chosen?.Exercises ?? []).ToList();
+            var open = all.Count(e => e.Dose.Calibrates);
+            var kept = all.Select(e => (e.Name, Why: Prescribing.Calibration.Open(e, trade.Catalogue.Get(e.ExerciseId), request.Client, kit).WhyNot)).Where(e => e.Why is not null).Select(e => Reason.Of("notice.not-open", ("exercise", e.Name), ("why", e.Why!)));
+            yield return new PlanNotice("calibration", NoticeLevel.Info, Reason.Of(open > 0 ? "notice.calibration" : "notice.calibrated", ("open", open), ("closed", FactList.Of(kept))));
+        }
+
+        if (request.Client.BodyMassKg is null)
+        {
+            yield return new PlanNotice("assumed-body-mass", NoticeLevel.Warning, Reason.Of("notice.body-mass", ("mass", Quantity.Kg(Trainee.Strength.ClientStrength.AssumedBodyMassKg))));
+        }
+
+        if (request.Client.StatureCm is null)
+        {
+            yield return new PlanNotice("assumed-stature", NoticeLevel.Info, Reason.Of("notice.stature", ("stature", Quantity.Cm(Trainee.Strength.ClientStrength.AssumedStatureCm))));
+        }
+
+        foreach (var line in lines.Where(l => l.Chosen is null))
+        {
+            yield return new PlanNotice("line-without-substitute", NoticeLevel.Warning, Reason.Of("notice.no-substitute", [("exercise", line.GymExerciseName), .. line.RuledOut.Take(1).Select(r => (Fact)("why", r.Reason))]));
+        }
+
+        foreach (var choice in request.Choices.Where(c => c.CandidateId is not null))
+        {
+            var line = lines.FirstOrDefault(l => l.Gym.Key == choice.Line);
+            if (line is not null && !line.Locked)
+            {
+                yield return new PlanNotice("choice-not-kept", NoticeLevel.Warning, Reason.Of("notice.choice-not-kept", ("exercise", line.GymExerciseName)));
+            }
+        }
+
+        var estimated = kit.Things.Where(t => t.Estimated).Select(t => t.InWords).ToList();
+        if (estimated.Count > 0)
+        {
+            yield return new PlanNotice("estimated-kit", NoticeLevel.Info, Reason.Of("notice.estimated-kit", ("things", FactList.Of(estimated.Take(4))), ("more", estimated.Count > 4)));
+        }
+    }
+
+    private static IEnumerable<Fact> Note(Approach approach)
+    {
+        if (approach.Note is { Length: > 0 } note)
+        {
+            yield return ("note", note);
+        }
+    }
+}

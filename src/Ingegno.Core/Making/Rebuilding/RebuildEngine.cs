@@ -1,0 +1,156 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Auditing;
+using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Making.Sessions;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Making.Rebuilding;
+
+/// <summary>
+/// Rebuilds a gym week for a place. A pure function of request and trade data: the same input gives the same plan.
+/// </summary>
+public sealed class RebuildEngine(Trade trade)
+{
+    private const int OptionsInJointChoice = 8;
+    private const int CandidatesShown = 9;
+    private const int RuledOutShown = 30;
+
+    /// <summary>Rebuilds the week; lines that cannot be read are returned as errors and the others are planned.</summary>
+    /// <exception cref="ArgumentException">The kit names a kind that does not exist.</exception>
+    public RebuildResult Rebuild(RebuildRequest request)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+
+        // Rests and techniques cost each client their own.
+        return request.Client.Costs.IsDefaultOrEmpty ? Whole(request) : new RebuildEngine(trade.WithCosts(request.Client.Costs)).Whole(request);
+    }
+
+    private RebuildResult Whole(RebuildRequest request)
+    {
+        var parsed = LineKeys.Kept(new ShorthandParser(trade.Names).Parse(string.Join('\n', request.GymLines)), request.Keyed);
+        var at = new ClientAtPlace(request.Client, request.Kit, trade);
+        var (kit, matcher, writer) = (at.Kit, new LineMatcher(at), new CandidateWriter(at));
+        var drafts = parsed.Lines.GroupBy(l => l.Day)
+            .SelectMany(day => day.Select((line, i) => Draft(line, i, day.Count(), request, parsed.Days[line.Day].Name, matcher, writer)))
+            .ToImmutableArray();
+        var choice = new WeekChoice(trade.Catalogue, trade.Match.Week);
+        var taken = choice.Choose([.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))], request.Client.MinutesPerSession);
+        var edits = new HomeEdits(request.Edits, at);
+        var lines = drafts.Select((d, i) => edits.Apply(d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] })).ToImmutableArray();
+        if (request.Calibrate)
+        {
+            lines = [.. lines.Select(l => Calibrated(l, request.Client, kit))];
+        }
+
+        var planner = new SessionPlanner(trade, request.Client);
+        var sessions = parsed.Days.Select(d => planner.Plan([.. lines.Where(l => l.Gym.Day == d.Index)], request.ApproachOn(d.Name, trade), request.FitToMinutes)).ToList();
+        lines = [.. sessions.SelectMany(s => s.Lines).OrderBy(l => l.Gym.Line).Select(l => Finish(l, request.Client, kit))];
+        lines = [.. lines.Select((line, i) => line with { Better = Improvements.For(line, drafts[i].Match, matcher, trade) })];
+        var days = parsed.Days.Select((d, i) => Day(d, sessions[i], request.Client)).ToImmutableArray();
+        var plan = new HomePlan
+        {
+            Lines = lines,
+            HardSets = PlanFigures.HardSets(lines, trade.Catalogue),
+            Days = days,
+            Notices = PlanNotices.For(request, kit, lines, days, trade),
+        };
+        plan = plan with { Findings = PlanCheck.Run(AuditedPlan.Of(request, plan, kit, trade), request.Accepted) };
+        return new RebuildResult(plan, parsed.Errors) { Keyed = LineKeys.Remembered(parsed, request.Keyed) };
+    }
+
+    private HomeLine Calibrated(HomeLine line, ClientProfile client, KitAtPlace kit) => line.Chosen is not { } chosen
+        ? line
+        : line with { Chosen = chosen with { Exercises = [.. chosen.Exercises.Select(e => Calibration.Open(e, trade.Catalogue.Get(e.ExerciseId), client, kit).Home)] } };
+
+    /// <summary>What the interface shows of a line that is taken: the effect of its dose, the techniques that could be added.</summary>
+    private HomeLine Finish(HomeLine line, ClientProfile client, KitAtPlace kit) => line.Chosen is not { } chosen
+        ? line
+        : line with
+        {
+            Chosen = chosen with
+            {
+                Exercises = [.. chosen.Exercises.Select(e => e with
+                {
+                    Effect = DoseEffect.Of(e, trade.Fatigue),
+                    TechniquesThatFit = [.. trade.Techniques.Where(t => t.Fits(trade.Catalogue.Get(e.ExerciseId), client) && kit.Meets(t.Needs).Possible).OrderBy(t => t.Order).Select(t => t.Id)],
+                })],
+            },
+        };
+
+    private HomeDay Day(GymDay day, LaidOutSession session, ClientProfile client)
+    {
+        // The warm-up looks at what comes first.
+        var order = session.Groups.SelectMany(g => g.Lines).ToList();
+        var exercises = session.Lines.OrderBy(l => order.IndexOf(l.Gym.Key)).SelectMany(l => l.Chosen?.Exercises ?? [])
+            .Select(e => (trade.Catalogue.Get(e.ExerciseId), e.Dose.Timed ? 0 : e.Dose.Target.Max, e.Dose.Sets)).ToList();
+        var preparation = new Preparation(trade.Catalogue).For(exercises, client);
+        return new HomeDay(day.Name, session.Minutes)
+        {
+            Groups = session.Groups,
+            Cut = session.Cut,
+            WarmUp = preparation.WarmUp,
+            CoolDown = preparation.CoolDown,
+        };
+    }
+
+    private LineDraft Draft(
+        GymLine line, int position, int count, RebuildRequest request, string day, LineMatcher matcher, CandidateWriter writer)
+    {
+        var exercise = trade.Catalogue.Get(line.ExerciseId);
+        var choice = request.Choices.LastOrDefault(c => c.Line == line.Key);
+        var role = choice?.Role ?? RoleOfLine.Infer(line, exercise, position, count);
+        var approach = request.ApproachOn(day, trade);
+        var intent = approach.Intent(line, role, DosePrescriber.UsualRest(request.Client.Goal, line.Target));
+        var match = new LineToMatch(intent, exercise, role, WantedEffort.Of(intent, exercise, request.Client.Level), approach);
+        var (usable, ruledOut) = matcher.Rank(match);
+        var candidates = usable.Take(CandidatesShown).Select(s => writer.Write(match, s)).ToList();
+        if (PairFinder.Best(match, usable, trade.Match) is { } pair)
+        {
+            candidates.Add(writer.Write(match, pair));
+        }
+
+        candidates = [.. candidates.OrderByDescending(c => c.Match).ThenBy(c => c.Id == exercise.Id ? 0 : 1).ThenBy(c => c.Id, StringComparer.Ordinal)];
+        var wanted = choice?.CandidateId is { } id ? candidates.FirstOrDefault(c => c.Id == id) ?? FromBeyond(id, match, usable, writer) : null;
+        var before = request.Before.LastOrDefault(b => b.GymExerciseId == exercise.Id && (b.Day is null || b.Day == day))?.CandidateId;
+        var stood = wanted is null && before is not null ? candidates.FirstOrDefault(c => c.Id == before) ?? FromBeyond(before, match, usable, writer) : null;
+        foreach (var named in new[] { wanted, stood }.OfType<Candidate>().Where(c => !candidates.Contains(c)).ToList())
+        {
+            candidates.Add(named);
+        }
+
+        var home = new HomeLine
+        {
+            Gym = line,
+            GymExerciseName = exercise.Name,
+            GymDose = Shorthand.Dose(line),
+            Role = role,
+            Locked = wanted is not null,
+            Candidates = [.. candidates],
+            RuledOut = [.. ruledOut.Take(RuledOutShown)],
+        };
+        var options = candidates.Take(OptionsInJointChoice);
+        return new LineDraft(home, match, wanted is not null ? [wanted] : [.. stood is null ? options : options.Union([stood])], stood?.Id);
+    }
+
+    /// <summary>A choice of the coach that ranks below those shown, or a pair, as long as it can be done here at all.</summary>
+    private Candidate? FromBeyond(string id, LineToMatch match, ImmutableArray<Scored> usable, CandidateWriter writer)
+    {
+        var halves = id.Split('+').Select(half => usable.FirstOrDefault(s => s.Exercise.Id == half)).ToList();
+        return halves switch
+        {
+            [{ } one] => writer.Write(match, one),
+            [{ } first, { } second] => writer.Write(match, PairFinder.Of(match, first, second, trade.Match)),
+            _ => null,
+        };
+    }
+
+    private sealed record LineDraft(HomeLine Home, LineToMatch Match, ImmutableArray<Candidate> Options, string? Before);
+}

@@ -1,0 +1,164 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding.Choosing;
+using Ingegno.Core.Making.Sessions;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Making.Rebuilding;
+
+/// <summary>A gym line with its proposals, ready for the joint choice.</summary>
+/// <param name="Line">The gym line.</param>
+/// <param name="Role">What it is for.</param>
+/// <param name="Options">Proposals to choose among, best first; a locked line has one.</param>
+/// <param name="Kept">Id of the proposal that stood there before, null when there was none.</param>
+public sealed record LineOptions(GymLine Line, LineRole Role, ImmutableArray<Candidate> Options, string? Kept = null);
+
+/// <summary>
+/// Chooses for the whole week, not line by line: no exercise twice on a day, hard sets per muscle near the gym week's,
+/// superset partners not fighting over one rig, few changes of rig, sessions within the client's minutes.
+/// </summary>
+public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
+{
+    /// <summary>
+    /// Index of the option taken per line, -1 where a line has none left. The order of the days does not matter.
+    /// </summary>
+    /// <param name="lines">Lines of the week, each day's together.</param>
+    /// <param name="minutesPerSession">The client's minutes, null when not set.</param>
+    public ImmutableArray<int> Choose(IReadOnlyList<LineOptions> lines, int? minutesPerSession = null)
+    {
+        ArgumentNullException.ThrowIfNull(lines);
+        var order = Canonical(lines);
+        var solution = ChoiceSolver.Solve(Problem([.. order.Select(i => lines[i])], minutesPerSession));
+        var taken = new int[lines.Count];
+        for (var i = 0; i < order.Length; i++)
+        {
+            taken[order[i]] = solution.Taken[i];
+        }
+
+        return [.. taken];
+    }
+
+    /// <summary>The choice as figures, for the solver and for whoever checks it against another.</summary>
+    /// <param name="lines">Lines of the week, each day's together.</param>
+    /// <param name="minutesPerSession">The client's minutes, null when not set.</param>
+    public ChoiceProblem Problem(ImmutableArray<LineOptions> lines, int? minutesPerSession)
+    {
+        var wanted = new double[Enum.GetValues<Muscle>().Length];
+        foreach (var line in lines)
+        {
+            foreach (var (muscle, sets) in catalogue.Find(line.Line.ExerciseId) is { } gym ? PlanFigures.SetsOf(gym, line.Line.Sets) : [])
+            {
+                wanted[(int)muscle] += sets;
+            }
+        }
+
+        var rigs = lines.Select(l => l.Options.Select(Rig.Of).ToArray()).ToArray();
+        var days = lines.Select(l => l.Line.Day).Distinct().ToList();
+        return new ChoiceProblem
+        {
+            Lines = [.. lines.Select((l, i) => l.Options.Select(o => Option(l, o, FirstOfSuperset(lines, i))).ToImmutableArray())],
+            Day = [.. lines.Select(l => days.IndexOf(l.Line.Day))],
+            WantedSets = [.. wanted],
+            MissedSet = rules.MissedSet,
+            ExtraSet = rules.ExtraSet,
+            SecondsPerDay = minutesPerSession is { } minutes ? Math.Max(0, 60 * (minutes - Sessions.SessionTime.WarmUpAndCoolDownMinutes)) : null,
+            OverSecond = rules.OverMinute / 60,
+            Clashes = [.. lines.Select((_, i) => Clashes(lines, rigs, i))],
+        };
+    }
+
+    private static int[] Canonical(IReadOnlyList<LineOptions> lines) =>
+        [.. Enumerable.Range(0, lines.Count)
+            .GroupBy(i => lines[i].Line.Day)
+            .OrderBy(day => string.Join('\n', day.Select(i => $"{lines[i].Line.ExerciseId} {Shorthand.Write(lines[i].Line)}")), StringComparer.Ordinal)
+            .SelectMany(day => day)];
+
+    private static bool FirstOfSuperset(ImmutableArray<LineOptions> lines, int index) =>
+        lines[index].Line.SupersetLetter is not { } letter
+        || !lines.Take(index).Any(l => l.Line.Day == lines[index].Line.Day && l.Line.SupersetLetter == letter);
+
+    private ChoiceOption Option(LineOptions line, Candidate candidate, bool rests)
+    {
+        var sets = new SortedDictionary<int, double>();
+        foreach (var home in candidate.Exercises)
+        {
+            foreach (var (muscle, count) in catalogue.Find(home.ExerciseId) is { } exercise ? PlanFigures.SetsOf(exercise, home.Dose.HardSets) : [])
+            {
+                sets[(int)muscle] = sets.GetValueOrDefault((int)muscle) + count;
+            }
+        }
+
+        var head = candidate.Id == line.Kept ? rules.Kept : 0;
+        return new ChoiceOption(
+            (candidate.Match * rules.RoleWeight[line.Role]) + head, [.. sets.Select(s => (s.Key, s.Value))], PlanFigures.Seconds(candidate, rests));
+    }
+
+    private ImmutableArray<double[,]> Clashes(ImmutableArray<LineOptions> lines, Rig[][] rigs, int line)
+    {
+        var clashes = ImmutableArray.CreateBuilder<double[,]>();
+        for (var before = line - 1; before >= 0 && lines[before].Line.Day == lines[line].Line.Day; before--)
+        {
+            var partners = lines[line].Line.SupersetLetter is { } letter && letter == lines[before].Line.SupersetLetter;
+            var costs = new double[rigs[line].Length, rigs[before].Length];
+            for (var option = 0; option < rigs[line].Length; option++)
+            {
+                for (var other = 0; other < rigs[before].Length; other++)
+                {
+                    costs[option, other] = Clash(rigs[line][option], rigs[before][other], before == line - 1, partners);
+                }
+            }
+
+            clashes.Add(costs);
+        }
+
+        return clashes.ToImmutable();
+    }
+
+    private double Clash(Rig now, Rig before, bool adjacent, bool partners)
+    {
+        if (Overlap(now.Exercises, before.Exercises))
+        {
+            return ChoiceProblem.Never;
+        }
+
+        var cost = Overlap(now.Neighbours, before.Names) ? rules.SameFamily : 0;
+        if ((partners || adjacent) && RigConflict.Between(now.Items, now.Kg, before.Items, before.Kg))
+        {
+            cost += partners ? rules.RigConflict : rules.RigChange;
+        }
+
+        return cost;
+    }
+
+    /// <summary>Whether two short lists share a string; plain loops, because a week asks this some ten thousand times.</summary>
+    private static bool Overlap(ImmutableArray<string> some, ImmutableArray<string> others)
+    {
+        foreach (var one in some)
+        {
+            foreach (var other in others)
+            {
+                if (string.Equals(one, other, StringComparison.Ordinal))
+                {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /// <summary>What of a candidate can clash with another.</summary>
+    private sealed record Rig(ImmutableArray<string> Exercises, ImmutableArray<string> Names, ImmutableArray<string> Neighbours, ImmutableArray<string> Items, double Kg)
+    {
+        public static Rig Of(Candidate candidate) => new(
+            [.. candidate.Exercises.Select(e => e.ExerciseId)],
+            [.. candidate.Exercises.Select(e => e.Name)],
+            [.. new[] { candidate.Exercises[0].HarderName, candidate.Exercises[0].EasierName }.OfType<string>()],
+            candidate.Exercises[0].UsesItems,
+            candidate.Exercises[0].ExternalKg);
+    }
+}

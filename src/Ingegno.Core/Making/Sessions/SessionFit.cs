@@ -1,0 +1,108 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Making.Sessions;
+
+/// <summary>
+/// What gives way when a day takes longer than the client has (docs/trade/prescription), in this order: lines are done in turn, rests
+/// are cut within the school, the least valuable sets are dropped. Main lifts and what a coach set stay as they are, and
+/// each cut is said.
+/// </summary>
+internal static class SessionFit
+{
+    private const int FewestSets = 2;
+
+    private static readonly ImmutableArray<LineRole> GiveWay = [LineRole.Activation, LineRole.Accessory, LineRole.Secondary];
+
+    /// <summary>Cuts the draft until it fits, or nothing is left to cut; what was done, in sentences.</summary>
+    public static ImmutableArray<Reason> Cut(SessionDraft draft, Approach approach, ClientProfile client, int limit)
+    {
+        var said = ImmutableArray.CreateBuilder<Reason>();
+        bool Over() => draft.Minutes(approach) > limit;
+        if (Over() && approach.Pairing == PairingRule.None && approach.FitsByPairing)
+        {
+            Pair(draft, approach, limit, said);
+        }
+
+        foreach (var role in GiveWay.Where(_ => Over()))
+        {
+            CutRests(draft, approach, client, role, said);
+        }
+
+        if (Over())
+        {
+            DropSets(draft, approach, limit, said);
+        }
+
+        if (Over())
+        {
+            said.Add(Reason.Of("fit.still-over", ("over", draft.Minutes(approach) - limit)));
+        }
+
+        return said.ToImmutable();
+    }
+
+    private static bool MayGive(HomeLine line) => line.Role != LineRole.Main && line.Chosen!.Exercises.All(e => !e.EditedByCoach);
+
+    private static void Pair(SessionDraft draft, Approach approach, int limit, ImmutableArray<Reason>.Builder said)
+    {
+        var free = draft.Free.Where(l => l.Role is LineRole.Accessory or LineRole.Secondary && MayGive(l)).ToList();
+        foreach (var (first, second, _) in Pairing.Find(free, 1, draft.Trade.Catalogue).TakeWhile(_ => draft.Minutes(approach) > limit))
+        {
+            draft.Join([first, second], Reason.Of("group.to-fit"));
+            said.Add(Reason.Of("fit.in-turn", ("first", first.Chosen!.Name), ("second", second.Chosen!.Name)));
+        }
+    }
+
+    private static void CutRests(SessionDraft draft, Approach approach, ClientProfile client, LineRole role, ImmutableArray<Reason>.Builder said)
+    {
+        var shortest = approach.Rest?.Min ?? ShortestRest(client.Goal);
+        var cut = draft.Lines.Where(l => l.Role == role && l.Chosen is not null && MayGive(l) && l.Chosen.Exercises[^1].Dose.RestSeconds > shortest).ToList();
+        foreach (var line in cut)
+        {
+            draft.Dose(line, d => d with { RestSeconds = Math.Min(d.RestSeconds, shortest) });
+        }
+
+        if (cut.Count > 0)
+        {
+            said.Add(Reason.Of("fit.rests", ("exercises", FactList.Of(cut.Select(l => l.Chosen!.Name).Distinct())), ("rest", Quantity.Seconds(shortest))));
+        }
+    }
+
+    /// <summary>Shortest rest that still serves the goal (docs/trade/prescription: strength 2–5 min on main lifts, muscle 1–2 min, endurance 30–60 s), s.</summary>
+    private static int ShortestRest(Goal goal) => goal switch
+    {
+        Goal.Strength => 90,
+        Goal.Muscle => 60,
+        Goal.Endurance => 30,
+        _ => 45,
+    };
+
+    private static void DropSets(SessionDraft draft, Approach approach, int limit, ImmutableArray<Reason>.Builder said)
+    {
+        var dropped = new Dictionary<LineKey, int>();
+        while (draft.Minutes(approach) > limit)
+        {
+            // Least valuable first; among equals the longest line, then the later one.
+            var line = draft.Lines.Where(l => l.Chosen is not null && MayGive(l) && l.Chosen.Exercises[^1].Dose.Sets > FewestSets)
+                .OrderByDescending(l => l.Role).ThenByDescending(l => l.Chosen!.Exercises[^1].Dose.Sets).ThenByDescending(l => l.Gym.Line).FirstOrDefault();
+            if (line is null)
+            {
+                break;
+            }
+
+            draft.Dose(line, d => d with { Sets = Math.Max(FewestSets, d.Sets - 1) });
+            dropped[line.Gym.Key] = dropped.GetValueOrDefault(line.Gym.Key) + 1;
+        }
+
+        said.AddRange(from line in draft.Lines
+                      where dropped.ContainsKey(line.Gym.Key)
+                      let sets = dropped[line.Gym.Key]
+                      select Reason.Of("fit.sets", ("sets", sets), ("exercise", line.Chosen!.Name)));
+    }
+}

@@ -1,0 +1,120 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.Making.Sessions;
+
+/// <summary>Lays out a day: order, lines in turn, and what gives way when it takes longer than the client has.</summary>
+public sealed class SessionPlanner(Trade trade, ClientProfile client)
+{
+    /// <summary>The session of a day.</summary>
+    /// <param name="lines">Lines of the day in the order of the gym text.</param>
+    /// <param name="approach">Approach of the day.</param>
+    /// <param name="fit">Whether it may be cut to the client's minutes.</param>
+    public LaidOutSession Plan(ImmutableArray<HomeLine> lines, Approach approach, bool fit)
+    {
+        ArgumentNullException.ThrowIfNull(approach);
+        var draft = new SessionDraft(lines, trade);
+        if (approach.Prefers.Contains("pre-exhaust"))
+        {
+            PreExhaust(draft);
+        }
+
+        Pair(draft, approach);
+        var limit = client.MinutesPerSession;
+        var cut = fit && limit is { } minutes ? SessionFit.Cut(draft, approach, client, minutes) : [];
+        var groups = draft.Groups(approach);
+        return new LaidOutSession(draft.Lines, groups, new SessionMinutes(SessionTime.Minutes(groups, draft.ByKey()), limit), cut);
+    }
+
+    private void Pair(SessionDraft draft, Approach approach)
+    {
+        if (approach.Pairing == PairingRule.Opposite)
+        {
+            var free = draft.Free.Where(l => l.Role != LineRole.Activation).ToList();
+            foreach (var (first, second, fit) in Pairing.Find(free, 2, trade.Catalogue))
+            {
+                draft.Join([first, second], Reason.Of(fit == 3 ? "group.opposite" : "group.halves"));
+            }
+        }
+    }
+
+    /// <summary>
+    /// A compound line that stays too easy is tired beforehand by an isolation line of the same muscle on the same day.
+    /// </summary>
+    private void PreExhaust(SessionDraft draft)
+    {
+        if (trade.Techniques.FirstOrDefault(t => t.Scheme == SetScheme.PreExhaust) is not { } technique)
+        {
+            return;
+        }
+
+        foreach (var line in draft.Free.Where(l => IsTooEasy(l, technique)).ToList())
+        {
+            var muscles = trade.Catalogue.Get(line.Chosen!.Exercises[0].ExerciseId).PrimeMovers().ToList();
+            var first = draft.Free.FirstOrDefault(l => l.Gym.Key != line.Gym.Key && IsIsolation(l)
+                && trade.Catalogue.Get(l.Chosen!.Exercises[0].ExerciseId).PrimeMovers().Intersect(muscles).Any()
+                && !RigUse.Conflict(l.Chosen.Exercises[0], line.Chosen.Exercises[0]));
+            if (first is null)
+            {
+                continue;
+            }
+
+            var tired = Tired(line, technique);
+            draft.Replace(tired);
+            draft.Replace(first = Straight(first));
+            draft.Join([first, tired], Reason.Of("group.pre-exhaust", ("first", first.Chosen!.Exercises[0].Name), ("second", tired.Chosen!.Exercises[0].Name)));
+        }
+    }
+
+    private bool IsTooEasy(HomeLine line, Technique technique) =>
+        line is { Role: LineRole.Main or LineRole.Secondary, Chosen.Exercises: [{ EditedByCoach: false, Dose.Scheme: null, Expected: not null, Wanted: not null } home] }
+        && home.Expected.Mid > home.Wanted.Max * 1.25
+        && technique.Fits(trade.Catalogue.Get(home.ExerciseId), client);
+
+    private bool IsIsolation(HomeLine line) =>
+        line.Chosen is { Exercises: [{ Dose.Timed: false } home] } && trade.Catalogue.Get(home.ExerciseId).Structure == ExerciseStructure.Isolation;
+
+    /// <summary>Straight sets in place of one rest-pause set, so that both lines run the same rounds.</summary>
+    private static HomeLine Straight(HomeLine line)
+    {
+        var home = line.Chosen!.Exercises[0];
+        if (home.Dose.Scheme != SetScheme.RestPause)
+        {
+            return line;
+        }
+
+        var dose = home.Dose with
+        {
+            Scheme = null,
+            Sets = line.Gym.Sets,
+            Target = new Ground.Quantities.SetTarget(Math.Max(1, (int)Math.Round(home.Dose.Target.Max * 0.8)), home.Dose.Target.Max),
+            Techniques = home.Dose.Techniques.RemoveAll(t => t == "rest-pause"),
+            Instructions = home.Dose.Instructions.RemoveAll(i => i.Code == "instruction.rest-pause"),
+            Reason = home.Dose.Reason.Without("dose.rest-pause"),
+        };
+        return line with { Chosen = line.Chosen with { Exercises = [home with { Dose = dose }] } };
+    }
+
+    private static HomeLine Tired(HomeLine line, Technique technique)
+    {
+        var home = line.Chosen!.Exercises[0];
+        var reps = home.Expected!.Times(technique.RepsLeft);
+        var top = Math.Clamp((int)Math.Floor(reps.Mid) - home.Dose.Rir, home.Wanted!.Min, DosePrescriber.MostUsefulReps);
+        var bottom = Math.Min(home.Dose.Target.Min, Math.Max(home.Wanted.Min, (int)Math.Round(top * 0.8)));
+        var dose = home.Dose with
+        {
+            Scheme = SetScheme.PreExhaust,
+            Target = new Ground.Quantities.SetTarget(bottom, Math.Max(bottom, top)),
+            Techniques = home.Dose.Techniques.Add(technique.Id),
+            Instructions = home.Dose.Instructions.Add(Reason.Text(technique.How)),
+        };
+        return line with { Chosen = line.Chosen with { Exercises = [home.WithReps(reps) with { Dose = dose }] } };
+    }
+}

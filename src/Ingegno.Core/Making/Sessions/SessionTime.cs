@@ -1,0 +1,46 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Making.Sessions;
+
+/// <summary>
+/// Minutes of a session (docs/trade/prescription): Σ sets × (reps × seconds per rep × sides + rest) + change-overs + warm-up and
+/// cool-down. Lines done in turn share the rest of a round.
+/// </summary>
+public static class SessionTime
+{
+    /// <summary>Warm-up and cool-down in minutes (docs/trade/prescription: 5–10 and a few).</summary>
+    public const int WarmUpAndCoolDownMinutes = 11;
+
+    /// <summary>Change-over between exercises in seconds (docs/trade/prescription: 60–90).</summary>
+    public const int ChangeOverSeconds = 75;
+
+    /// <summary>From one exercise to the next within a round, s. Common practice.</summary>
+    public const int WithinRoundSeconds = 10;
+
+    /// <summary>Minutes of a day, rounded up; 0 when there is nothing on it.</summary>
+    public static int Minutes(IEnumerable<RoundGroup> groups, IReadOnlyDictionary<LineKey, HomeLine> lines)
+    {
+        ArgumentNullException.ThrowIfNull(groups);
+        var seconds = groups.Sum(b => Seconds(b, lines));
+        return seconds <= 0 ? 0 : (int)Math.Ceiling((seconds / 60) + WarmUpAndCoolDownMinutes);
+    }
+
+    /// <summary>Seconds of a group with its change-overs.</summary>
+    public static double Seconds(RoundGroup group, IReadOnlyDictionary<LineKey, HomeLine> lines)
+    {
+        ArgumentNullException.ThrowIfNull(group);
+        ArgumentNullException.ThrowIfNull(lines);
+        var chosen = group.Lines.Select(l => lines[l].Chosen).OfType<Candidate>().ToList();
+        return chosen.Sum(Work) + (chosen.Count * ChangeOverSeconds) + (group.Rounds * group.RestSeconds)
+            + (Math.Max(0, chosen.Count - 1) * group.Rounds * WithinRoundSeconds);
+    }
+
+    /// <summary>Work of all sets of a candidate, s.</summary>
+    public static double Work(Candidate candidate)
+    {
+        ArgumentNullException.ThrowIfNull(candidate);
+        return candidate.Exercises.Sum(e => e.Dose.WorkSeconds());
+    }
+}

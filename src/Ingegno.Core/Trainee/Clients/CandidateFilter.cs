@@ -1,0 +1,72 @@
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+
+namespace Ingegno.Core.Trainee.Clients;
+
+/// <summary>Reasons for which a candidate is out whatever its match: refusals, joints, level, impact, cautions.</summary>
+public static class CandidateFilter
+{
+    private const int HeavyStress = 3;
+    private const int MediumStress = 2;
+
+    /// <summary>Highest skill a level is trusted with, 1–5. Common practice.</summary>
+    public static int SkillCeiling(Level level) => level switch
+    {
+        Level.Beginner => 2,
+        Level.Novice => 3,
+        Level.Intermediate => 4,
+        _ => 5,
+    };
+
+    /// <summary>Why the exercise is out for this client, or null when it is not.</summary>
+    public static (string Code, Reason Reason)? Why(Exercise exercise, ClientProfile client)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        ArgumentNullException.ThrowIfNull(client);
+        if (client.Refuses.Contains(exercise.Id))
+        {
+            return ("refused", Reason.Of("filter.refused"));
+        }
+
+        if (exercise.OffByDefault is { } off && !client.Allows.Contains(exercise.Id))
+        {
+            return ("off-by-default", Reason.Text(off));
+        }
+
+        foreach (var sore in client.SoreJoints.OrderBy(j => j.Joint))
+        {
+            var limit = sore.Severity == Soreness.Injured ? MediumStress : HeavyStress;
+            if (exercise.Joints.GetValueOrDefault(sore.Joint) >= limit)
+            {
+                return ("joint", Reason.Of("filter.joint", ("joint", Term.For(sore.Joint)), ("heavily", exercise.Joints[sore.Joint] >= HeavyStress), ("soreness", Term.For(sore.Severity))));
+            }
+        }
+
+        if (client.HighBloodPressure && exercise.HeadDown)
+        {
+            return ("blood-pressure", Reason.Of("filter.blood-pressure"));
+        }
+
+        if (exercise.Impact >= 2 && (client.Level == Level.Beginner || client.SoreJoints.Any(j => j.Joint is Joint.Knee or Joint.Ankle)))
+        {
+            return ("impact", Reason.Of(client.Level == Level.Beginner ? "filter.impact-beginner" : "filter.impact-sore"));
+        }
+
+        if (exercise.Skill > SkillCeiling(client.Level))
+        {
+            return ("level", Reason.Of("filter.level", ("skill", exercise.Skill), ("level", Term.For(client.Level))));
+        }
+
+        return null;
+    }
+
+    /// <summary>Cautions that the client's joints add to an exercise that is let through.</summary>
+    public static IEnumerable<Reason> Cautions(Exercise exercise, ClientProfile client) =>
+        (from sore in client.SoreJoints
+         where sore.Severity == Soreness.Sore && exercise.Joints.GetValueOrDefault(sore.Joint) == MediumStress
+         select Reason.Of("caution.spare-joint", ("joint", Term.For(sore.Joint))))
+        .Concat(exercise.OffByDefault is { } off ? [Reason.Of("caution.switched-on", ("why", off))] : Array.Empty<Reason>());
+}

@@ -1,0 +1,13 @@
+using System.Collections.Immutable;
+
+namespace Ingegno.Core.Trainee.Clients;
+
+/// <summary>
+/// What wants a clinician's clearance before hard work (docs/trade/cautions, after the pre-participation screening of the
+/// American College of Sports Medicine, from memory).
+/// </summary>
+public enum ScreeningAnswer
+{
+    HeartOrVascular, MetabolicOrKidney, ChestPainOrFainting, UncontrolledBloodPressure, PregnancyOrRecentBirth, RecentSurgery, JointUnderTreatment,
+    UnderSixteenWithoutGuardian, LongInactiveWithRisk,
+}

@@ -1,0 +1,14 @@
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Written.Plans.Decisions;
+
+/// <summary>A proposal that a coach accepts, as it was made or with figures of the coach's own.</summary>
+/// <param name="Line">Key of the line.</param>
+/// <param name="ExerciseId">Exercise that it is about.</param>
+/// <param name="Figures">Figures that it sets; null where the engine prescribes anew.</param>
+/// <param name="ToExerciseId">Exercise to step to; null when the exercise stays.</param>
+public sealed record AcceptedProposal(LineKey Line, string ExerciseId, HomeEdit? Figures, string? ToExerciseId = null)
+{
+    /// <summary>What the coach typed in place of it: it goes before every figure that was proposed, and before the step.</summary>
+    public HomeEdit? Typed { get; init; }
+}

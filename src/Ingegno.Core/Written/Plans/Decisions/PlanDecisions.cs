@@ -1,0 +1,116 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Written.Plans.Decisions;
+
+/// <summary>
+/// The one verb of a home plan: what it is built from and a decision give what the next one is built from. Workbench, review, plan
+/// check, blocks and the trials of the bench all go through here, so that the same decision gives the same plan everywhere.
+/// </summary>
+public static class PlanDecisions
+{
+    /// <summary>What the plan is built from once decisions are taken, in their order.</summary>
+    /// <param name="request">What it is built from now.</param>
+    /// <param name="standing">What stands in it (<see cref="HomePlan.Standing"/>): only what a decision touches changes.</param>
+    /// <param name="decisions">The decisions.</param>
+    public static RebuildRequest Take(RebuildRequest request, ImmutableArray<StandingLine> standing, params IEnumerable<PlanDecision> decisions)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        ArgumentNullException.ThrowIfNull(decisions);
+        return decisions.Aggregate(request with { Before = Before(request, standing) }, (now, decision) => Take(now, standing, decision));
+    }
+
+    private static RebuildRequest Take(RebuildRequest now, ImmutableArray<StandingLine> standing, PlanDecision decision) => decision switch
+    {
+        ChooseCandidate choose => With(now, choose.Line, c => c with { CandidateId = choose.CandidateId }),
+        LeaveToEngine leave => With(now, leave.Line, c => c with { CandidateId = null }),
+        SetRole set => With(now, set.Line, c => c with { Role = set.Role }),
+        LeaveOutExercise left => now with { Choices = [.. now.Choices.Where(c => !Has(c.CandidateId, left.ExerciseId))] },
+        SetFigures set => now with { Edits = Over(now.Edits, set.Edits) },
+        RepeatFigures repeat => now with { Edits = Over(now.Edits, Repeated(repeat, standing)) },
+        TakeRemedy { Remedy: var remedy } => remedy.Choices.Aggregate(now with { Edits = Over(now.Edits, remedy.Edits) }, (r, choice) => With(r, choice.Line, _ => choice)),
+        AcceptFinding accept => now with { Accepted = [.. now.Accepted.Where(a => a.Key != accept.Key), .. accept.Note.Length > 0 ? [new AcceptedFinding(accept.Key, accept.Note)] : Array.Empty<AcceptedFinding>()] },
+        FollowApproach follow => Follow(now, follow),
+        FitToMinutes fit => now with { FitToMinutes = fit.On },
+        Calibrate calibrate => now with { Calibrate = calibrate.On },
+        AcceptProposals accept => Accept(now, standing, accept.Proposals),
+        TakeWeek week => now with { Approach = week.Approach ?? now.Approach, Phase = week.Phase, Choices = Kept(standing), Edits = week.Cells },
+        _ => throw new ArgumentOutOfRangeException(nameof(decision), decision, "There is no such decision."),
+    };
+
+    /// <summary>What stands, as choices: an accepted plan keeps its exercises.</summary>
+    public static ImmutableArray<CoachChoice> Kept(ImmutableArray<StandingLine> standing) => [.. standing.Select(s => s.AsChoice())];
+
+    private static ImmutableArray<StoodBefore> Before(RebuildRequest request, ImmutableArray<StandingLine> standing) =>
+        standing.IsDefaultOrEmpty ? request.Before : [.. standing.Select(s => s.AsBefore())];
+
+    private static RebuildRequest With(RebuildRequest now, LineKey line, Func<CoachChoice, CoachChoice> change)
+    {
+        var changed = change(now.Choices.LastOrDefault(c => c.Line == line) ?? new CoachChoice(line));
+        var others = now.Choices.Where(c => c.Line != line);
+        return now with { Choices = changed is { CandidateId: null, Role: null } ? [.. others] : [.. others, changed] };
+    }
+
+    private static bool Has(string? candidateId, string exerciseId) => candidateId?.Split('+').Contains(exerciseId) ?? false;
+
+    /// <summary>New figures over those set before, exercise by exercise.</summary>
+    private static ImmutableArray<HomeEdit> Over(ImmutableArray<HomeEdit> edits, IEnumerable<HomeEdit> added)
+    {
+        var result = edits.ToList();
+        foreach (var edit in added)
+        {
+            var at = result.FindLastIndex(e => e.IsOf(edit.Line, edit.ExerciseId));
+            if (at < 0)
+            {
+                result.Add(edit);
+            }
+            else
+            {
+                result[at] = edit.Over(result[at]);
+            }
+        }
+
+        return [.. result];
+    }
+
+    private static IEnumerable<HomeEdit> Repeated(RepeatFigures repeat, ImmutableArray<StandingLine> standing) =>
+        from line in standing
+        where repeat.Lines.Contains(line.Line)
+        from exercise in line.CandidateId.Split('+')
+        select repeat.Figures with { Line = line.Line, ExerciseId = exercise, ExternalKg = null };
+
+    private static RebuildRequest Follow(RebuildRequest now, FollowApproach follow)
+    {
+        if (follow.Day is not { } day)
+        {
+            return now with { Approach = follow.Approach, Phase = null };
+        }
+
+        var others = now.DayApproaches.Where(a => a.Day != day);
+        var asWeek = follow.Approach == (now.Approach ?? now.Client.Approach ?? Approach.Default);
+        return now with { DayApproaches = asWeek ? [.. others] : [.. others, new DayApproach(day, follow.Approach)] };
+    }
+
+    private static RebuildRequest Accept(RebuildRequest now, ImmutableArray<StandingLine> standing, ImmutableArray<AcceptedProposal> accepted)
+    {
+        var figures = from a in accepted
+                      where a.Typed is not null || (a.Figures is not null && a.ToExerciseId is null)
+                      let before = now.Edits.LastOrDefault(e => e.IsOf(a.Line, a.ExerciseId))
+
+                      // Techniques that were set before stay so: a proposal without any of its own must not bring back what was taken off.
+                      let kept = new HomeEdit { Line = a.Line, ExerciseId = a.ExerciseId, Techniques = before?.Techniques }
+                      let proposed = a.Figures is null ? kept : a.Figures.Replacing(kept)
+                      select a.Typed is null ? proposed : a.Typed.Replacing(proposed);
+        var steps = accepted.Where(a => a is { ToExerciseId: not null, Typed: null }).ToList();
+        return now with
+        {
+            Edits = [.. now.Edits.Where(e => !accepted.Any(a => e.IsOf(a.Line, a.ExerciseId))), .. figures],
+            Choices = [.. Kept(standing).Select(c => steps.FirstOrDefault(s => s.Line == c.Line) is { } step ? c with { CandidateId = Stepped(c.CandidateId!, step) } : c)],
+        };
+    }
+
+    /// <summary>A candidate with the exercise that is stepped from replaced; in a pair the other half stays.</summary>
+    private static string Stepped(string candidateId, AcceptedProposal step) =>
+        string.Join('+', candidateId.Split('+').Select(id => id == step.ExerciseId ? step.ToExerciseId : id));
+}

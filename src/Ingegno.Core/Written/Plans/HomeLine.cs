@@ -1,0 +1,34 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Written.Plans;
+
+/// <summary>One gym line and what takes its place.</summary>
+public sealed record HomeLine
+{
+    public required GymLine Gym { get; init; }
+
+    public required string GymExerciseName { get; init; }
+
+    /// <summary>The gym line's dose in shorthand.</summary>
+    public required string GymDose { get; init; }
+
+    public required LineRole Role { get; init; }
+
+    /// <summary>What is taken; null when nothing in the catalogue serves.</summary>
+    public Candidate? Chosen { get; init; }
+
+    /// <summary>True when the coach made the choice.</summary>
+    public bool Locked { get; init; }
+
+    /// <summary>All proposals, best first, the chosen one among them.</summary>
+    public ImmutableArray<Candidate> Candidates { get; init; } = [];
+
+    /// <summary>Relevant exercises that cannot be used here, with reasons.</summary>
+    public ImmutableArray<RuledOut> RuledOut { get; init; } = [];
+
+    /// <summary>What would make the line better.</summary>
+    public ImmutableArray<Reason> Better { get; init; } = [];
+}

@@ -1,0 +1,27 @@
+using System.Collections.Immutable;
+
+namespace Ingegno.Core.Written.Plans;
+
+/// <summary>The home plan of a week; a text without headings is one day without a name.</summary>
+public sealed record HomePlan
+{
+    public required ImmutableArray<HomeLine> Lines { get; init; }
+
+    /// <summary>Hard sets per muscle, gym beside home: prime mover 1, synergist ½ a set.</summary>
+    public required ImmutableArray<MuscleSets> HardSets { get; init; }
+
+    /// <summary>The days of the week in their order.</summary>
+    public ImmutableArray<HomeDay> Days { get; init; } = [];
+
+    /// <summary>What the coach should know about the whole: missing kit, estimates, choices that could not be kept.</summary>
+    public required ImmutableArray<PlanNotice> Notices { get; init; }
+
+    /// <summary>What the plan check finds, the gravest first.</summary>
+    public ImmutableArray<Finding> Findings { get; init; } = [];
+
+    /// <summary>What stands for each line that has something: what decisions about the plan start from.</summary>
+    public ImmutableArray<StandingLine> Standing =>
+        [.. from line in Lines
+            where line.Chosen is not null
+            select new StandingLine(line.Gym.Key, line.Gym.Day < Days.Length ? Days[line.Gym.Day].Name : string.Empty, line.Gym.ExerciseId, line.Chosen!.Id, line.Role)];
+}

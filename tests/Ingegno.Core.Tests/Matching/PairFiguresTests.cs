@@ -1,0 +1,89 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Tests.Matching;
+
+/// <summary>When two exercises stand for one heavy line, and what that costs (docs/trade/substitution; figures ours).</summary>
+public class PairFiguresTests
+{
+    private static readonly MatchRules Rules = Trade.Shipped.Match;
+    private static readonly LineToMatch Squat = Line("back-squat");
+    private static readonly ReachableLoad Bag = new(10, "bag", ["bag"]);
+
+    [Fact]
+    public void Doing_two_costs_three_hundredths_of_the_match()
+    {
+        var (a, b) = (Half("back-squat", 0.9), Half("glute-bridge", 0.9));
+        var free = Rules with { Pairs = Rules.Pairs with { Cost = 0 } };
+
+        (PairFinder.Of(Squat, a, b, free).Match - PairFinder.Of(Squat, a, b, Rules).Match).ShouldBe(0.03, 1e-9);
+    }
+
+    [Fact]
+    public void The_half_with_the_load_goes_first_and_makes_three_quarters_of_the_resistance()
+    {
+        var pair = PairFinder.Of(Squat, Half("glute-bridge", 0.2), Half("back-squat", 0.8), Rules);
+
+        pair.First.Exercise.Id.ShouldBe("back-squat");
+        pair.Parts.First(p => p.Part == MatchPart.Resistance).Score.ShouldBe((0.75 * 0.8) + (0.25 * 0.2), 1e-9);
+    }
+
+    [Theory]
+    [InlineData(0.54, true)]
+    [InlineData(0.55, false)]
+    public void A_pair_is_looked_for_when_the_single_one_is_too_light(double resistance, bool looked)
+    {
+        var thighs = Part("back-squat", resistance, Muscle.Quads);
+        var hips = Part("glute-bridge", 0.9, Muscle.Glutes);
+
+        // The single one reaches both prime movers, only how hard it is decides.
+        var single = thighs with { Exercise = Squat.Exercise, Match = 0 };
+        (PairFinder.Best(Squat, [single, thighs, hips], Rules) is not null).ShouldBe(looked);
+    }
+
+    [Fact]
+    public void Two_halves_never_want_one_bag_at_two_loads()
+    {
+        var thighs = Part("back-squat", 0.5, Muscle.Quads, Bag);
+        var alike = Part("glute-bridge", 0.9, Muscle.Glutes, Bag);
+        var heavier = Part("glute-bridge", 0.9, Muscle.Glutes, Bag with { MassKg = 20 });
+
+        PairFinder.Best(Squat, [thighs, alike], Rules).ShouldNotBeNull();
+        PairFinder.Best(Squat, [thighs, heavier], Rules).ShouldBeNull();
+    }
+
+    [Fact]
+    public void An_accessory_is_never_worth_two() =>
+        PairFinder.Best(Squat with { Role = LineRole.Accessory }, [Part("back-squat", 0.1, Muscle.Quads), Part("glute-bridge", 0.9, Muscle.Glutes)], Rules).ShouldBeNull();
+
+    private static LineToMatch Line(string id)
+    {
+        var exercise = Examples.Exercise(id) with { Muscles = ImmutableSortedDictionary<Muscle, double>.Empty.Add(Muscle.Quads, 1).Add(Muscle.Glutes, 1) };
+        var gym = new GymLine { Line = 1, ExerciseId = id, Name = id, Sets = 3, Target = new SetTarget(6, 6) };
+        return new LineToMatch(gym, exercise, LineRole.Main, new WantedEffort(6, 8, 2), Trade.Shipped.ApproachOf(null));
+    }
+
+    private static Scored Part(string id, double resistance, Muscle muscle, ReachableLoad? load = null)
+    {
+        var half = Half(id, resistance, load);
+        return half with { Exercise = half.Exercise with { Muscles = ImmutableSortedDictionary<Muscle, double>.Empty.Add(muscle, 1) } };
+    }
+
+    private static Scored Half(string id, double resistance, ReachableLoad? load = null)
+    {
+        var exercise = Examples.Exercise(id);
+        var loaded = new LoadedSetup(Examples.Exercise("glute-bridge").Setups[0], [], load ?? ReachableLoad.None, null, null, [], resistance, Reason.Text("so hard"), null);
+        ImmutableArray<PartScore> parts = [.. Enum.GetValues<MatchPart>().Select(p => new PartScore(p, p == MatchPart.Resistance ? resistance : 0.8, Rules.Weights[LineRole.Main][p], Reason.Text("so")))];
+        return new Scored(exercise, loaded, parts, 0.1);
+    }
+}
