@@ -82,8 +82,8 @@ public class PairFiguresTests
     private static Scored Half(string id, double resistance, ReachableLoad? load = null)
     {
         var exercise = Examples.Exercise(id);
-        var loaded = new LoadedSetup(Examples.Exercise("glute-bridge").Setups[0], [], load ?? ReachableLoad.None, null, null, [], resistance, Reason.Text("so hard"), null);
+        var loaded = new LoadedSetup(Examples.Exercise("glute-bridge").Setups[0], [], load ?? ReachableLoad.None, null, null, [], resistance, null);
         ImmutableArray<PartScore> parts = [.. Enum.GetValues<MatchPart>().Select(p => new PartScore(p, p == MatchPart.Resistance ? resistance : 0.8, Rules.Weights[LineRole.Main][p], Reason.Text("so")))];
-        return new Scored(exercise, loaded, parts, 0.1);
+        return new Scored(exercise, loaded, new MatchScores(0.8, 0.8, 0.8, resistance, 0.8, 0.8), 0.1, new Lazy<ImmutableArray<PartScore>>(parts));
     }
 }

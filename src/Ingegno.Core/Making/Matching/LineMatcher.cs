@@ -10,29 +10,6 @@ using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Making.Matching;
 
-/// <summary>A gym line as the matcher sees it.</summary>
-/// <param name="Line">What it asks for under the approach.</param>
-/// <param name="Exercise">Exercise of the gym line.</param>
-/// <param name="Role">What it is for.</param>
-/// <param name="Effort">How hard it is meant.</param>
-/// <param name="Approach">The school that its day follows.</param>
-public sealed record LineToMatch(GymLine Line, Exercise Exercise, LineRole Role, WantedEffort Effort, Approach Approach)
-{
-    /// <summary>Reps to failure that count as on target, with the tolerance of the role.</summary>
-    public RepAim Aim(MatchRules rules)
-    {
-        ArgumentNullException.ThrowIfNull(rules);
-        return new RepAim(Effort.Low, Effort.High * rules.Tolerance[Role]);
-    }
-}
-
-/// <summary>One exercise that passed the filters, with its parts, before a dose is set.</summary>
-public sealed record Scored(Exercise Exercise, LoadedSetup Loaded, ImmutableArray<PartScore> Parts, double Match)
-{
-    /// <summary>Score of one part.</summary>
-    public double Of(MatchPart part) => Parts.First(p => p.Part == part).Score;
-}
-
 /// <summary>Finds and ranks what can take the place of a gym line.</summary>
 public sealed class LineMatcher(ClientAtPlace at)
 {
@@ -49,7 +26,7 @@ public sealed class LineMatcher(ClientAtPlace at)
         foreach (var exercise in at.Trade.Catalogue.AtHome)
         {
             var (muscles, pattern) = (
-                PartMatches.MuscleScore(line.Exercise.Muscles, exercise.Muscles, Rules.Parts), PartMatches.PatternScore(line.Exercise, exercise, at.Trade.Match));
+                PartMatches.MuscleScore(line.Exercise.Muscles, exercise.Muscles, Rules.Parts), PartMatches.PatternScore(line.Exercise, exercise, Rules));
             var relevance = muscles + (Rules.Relevance.PatternCounts * pattern);
             if (exercise.Id != line.Exercise.Id && (muscles < Rules.Relevance.Muscles || (pattern <= 0 && muscles < Rules.Relevance.MusclesWithoutPattern)))
             {
@@ -75,7 +52,7 @@ public sealed class LineMatcher(ClientAtPlace at)
                 continue;
             }
 
-            usable.Add(Score(line, exercise, loaded));
+            usable.Add(Score(line, exercise, loaded, new MatchScores(muscles, pattern, 0, 0, 0, 0)));
         }
 
         return (
@@ -88,29 +65,37 @@ public sealed class LineMatcher(ClientAtPlace at)
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(exercise);
-        var weights = at.Trade.Match.Weights[line.Role];
-        var sum = (weights[MatchPart.Muscles] * PartMatches.Muscles(line.Exercise.Muscles, exercise.Muscles, Rules.Parts).Score)
-            + (weights[MatchPart.Pattern] * PartMatches.Pattern(line.Exercise, exercise, at.Trade.Match).Score)
-            + (weights[MatchPart.Structure] * PartMatches.Structure(line.Exercise, exercise, Rules.Parts).Score)
-            + (weights[MatchPart.Resistance] * resistanceScore)
-            + (weights[MatchPart.Profile] * PartMatches.Profile(line.Exercise, exercise, Rules.Parts).Score)
-            + (weights[MatchPart.Skill] * PartMatches.Skill(exercise, at.Client.Level, Rules.Parts).Score);
-        return at.Trade.Match.Combine(line.Role, sum, resistanceScore);
+        var scores = new MatchScores(
+            PartMatches.MuscleScore(line.Exercise.Muscles, exercise.Muscles, Rules.Parts), PartMatches.PatternScore(line.Exercise, exercise, Rules), 0, resistanceScore, 0, 0);
+        return With(line, exercise, scores).Match(line.Role, Rules);
     }
 
-    private Scored Score(LineToMatch line, Exercise exercise, LoadedSetup loaded)
+    private Scored Score(LineToMatch line, Exercise exercise, LoadedSetup loaded, MatchScores scores)
     {
-        var weights = at.Trade.Match.Weights[line.Role];
+        var whole = With(line, exercise, scores with { Resistance = loaded.Score });
+        return new Scored(exercise, loaded, whole, whole.Match(line.Role, Rules), new Lazy<ImmutableArray<PartScore>>(() => Parts(line, exercise, loaded)));
+    }
+
+    /// <summary>Adds the parts that are asked for only when an exercise is in question at all.</summary>
+    private MatchScores With(LineToMatch line, Exercise exercise, MatchScores scores) => scores with
+    {
+        Structure = PartMatches.Structure(line.Exercise, exercise, Rules.Parts).Score,
+        Profile = PartMatches.Profile(line.Exercise, exercise, Rules.Parts).Score,
+        Skill = PartMatches.Skill(exercise, at.Client.Level, Rules.Parts).Score,
+    };
+
+    private ImmutableArray<PartScore> Parts(LineToMatch line, Exercise exercise, LoadedSetup loaded)
+    {
+        var weights = Rules.Weights[line.Role];
         PartScore Part(MatchPart part, (double Score, Reason Reason) scored) => new(part, scored.Score, weights[part], scored.Reason);
-        ImmutableArray<PartScore> parts =
+        return
         [
             Part(MatchPart.Muscles, PartMatches.Muscles(line.Exercise.Muscles, exercise.Muscles, Rules.Parts)),
-            Part(MatchPart.Pattern, PartMatches.Pattern(line.Exercise, exercise, at.Trade.Match)),
+            Part(MatchPart.Pattern, PartMatches.Pattern(line.Exercise, exercise, Rules)),
             Part(MatchPart.Structure, PartMatches.Structure(line.Exercise, exercise, Rules.Parts)),
-            Part(MatchPart.Resistance, (loaded.Score, loaded.Reason)),
+            Part(MatchPart.Resistance, (loaded.Score, ResistanceReason.Of(loaded, exercise, line, Rules))),
             Part(MatchPart.Profile, PartMatches.Profile(line.Exercise, exercise, Rules.Parts)),
             Part(MatchPart.Skill, PartMatches.Skill(exercise, at.Client.Level, Rules.Parts)),
         ];
-        return new Scored(exercise, loaded, parts, at.Trade.Match.Combine(line.Role, parts.Sum(p => p.Score * p.Weight), loaded.Score));
     }
 }

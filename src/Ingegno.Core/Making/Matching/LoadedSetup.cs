@@ -17,7 +17,6 @@ namespace Ingegno.Core.Making.Matching;
 /// <param name="Reps">Expected reps to failure with the techniques, null where reps are not the measure.</param>
 /// <param name="Techniques">Techniques that bring the reps into the zone.</param>
 /// <param name="Score">Resistance part of the match, 0–1.</param>
-/// <param name="Reason">Why.</param>
 /// <param name="RestsOn">What the expected reps rest on.</param>
 public sealed record LoadedSetup(
     Setup Setup,
@@ -27,7 +26,6 @@ public sealed record LoadedSetup(
     RepRange? Reps,
     ImmutableArray<Technique> Techniques,
     double Score,
-    Reason Reason,
     Reason? RestsOn)
 {
     /// <summary>What was checked of the objects.</summary>

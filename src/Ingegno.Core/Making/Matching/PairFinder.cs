@@ -109,9 +109,9 @@ public static class PairFinder
             new(MatchPart.Muscles, muscles.Score, weights[MatchPart.Muscles], halves),
             new(MatchPart.Pattern, ByLoad(MatchPart.Pattern), weights[MatchPart.Pattern], Reason.Of("pair.pattern", ("first", Term.For(a.Exercise.Pattern)), ("second", Term.For(b.Exercise.Pattern)), ("planned", Term.For(line.Exercise.Pattern)))),
             new(MatchPart.Structure, Shared(MatchPart.Structure), weights[MatchPart.Structure], Reason.Of("pair.structure")),
-            new(MatchPart.Resistance, resistance, weights[MatchPart.Resistance], Reason.Of("pair.resistance", ("first", a.Exercise.Name), ("first_reason", a.Loaded.Reason), ("second", b.Exercise.Name), ("second_reason", b.Loaded.Reason))),
-            new(MatchPart.Profile, Shared(MatchPart.Profile), weights[MatchPart.Profile], heavier.Parts.First(p => p.Part == MatchPart.Profile).Reason),
-            new(MatchPart.Skill, Math.Min(a.Of(MatchPart.Skill), b.Of(MatchPart.Skill)), weights[MatchPart.Skill], heavier.Parts.First(p => p.Part == MatchPart.Skill).Reason),
+            new(MatchPart.Resistance, resistance, weights[MatchPart.Resistance], Reason.Of("pair.resistance", ("first", a.Exercise.Name), ("first_reason", a.Why(MatchPart.Resistance)), ("second", b.Exercise.Name), ("second_reason", b.Why(MatchPart.Resistance)))),
+            new(MatchPart.Profile, Shared(MatchPart.Profile), weights[MatchPart.Profile], heavier.Why(MatchPart.Profile)),
+            new(MatchPart.Skill, Math.Min(a.Of(MatchPart.Skill), b.Of(MatchPart.Skill)), weights[MatchPart.Skill], heavier.Why(MatchPart.Skill)),
         ];
 
         // The harder half goes first: it must not be done tired.

@@ -20,6 +20,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
 
     private readonly Dictionary<Setup, Prepared> _prepared = new(ReferenceEqualityComparer.Instance);
     private readonly ImmutableArray<Technique> _possible = [.. at.Trade.Techniques.Where(t => at.Kit.Meets(t.Needs).Possible)];
+    private readonly Dictionary<string, Reason> _lacking = [];
     private readonly Dictionary<(string Exercise, string Approach), ImmutableArray<TechniqueSet>> _techniques = [];
 
     /// <summary>
@@ -29,18 +30,14 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(line);
-        Rating? best = null;
-        var missing = new List<Reason>();
-        var sources = new List<LoadSource>();
         var techniques = TechniquesFor(exercise, line.Approach);
+        var unmeasured = UnmeasuredScore(exercise, line);
+        Rating? best = null;
         foreach (var here in at.Ways.SetupsOf(exercise))
         {
-            var prepared = Prepare(exercise, here);
-            missing.AddRange(prepared.Missing);
-            sources.AddRange(prepared.LacksLoadFrom);
-            foreach (var way in prepared.Ways)
+            foreach (var way in Prepare(exercise, here).Ways)
             {
-                var rating = Rate(exercise, way, line, techniques);
+                var rating = way.Straight is { } straight ? Rate(way.Way, straight, line, techniques) : new Rating(way.Way, null, TechniqueSet.None, unmeasured);
 
                 // The first of equals stays: set-ups are listed simplest first, loads lightest first.
                 if (best is null || rating.Score > best.Value.Score + 1e-9)
@@ -50,18 +47,22 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             }
         }
 
-        if (best is { } found)
+        return best is { } found ? (Describe(exercise, found), null) : (null, Lacking(exercise));
+    }
+
+    /// <summary>What is missing for an exercise that has no way here: the same for every line, so worked out once.</summary>
+    private Reason Lacking(Exercise exercise)
+    {
+        if (!_lacking.TryGetValue(exercise.Id, out var known))
         {
-            return (Describe(exercise, found, line), null);
+            var setups = at.Ways.SetupsOf(exercise).Select(here => Prepare(exercise, here)).ToList();
+            var sources = setups.SelectMany(s => s.LacksLoadFrom).Distinct().ToList();
+            IEnumerable<Reason> unloaded = sources.Count > 0 ? [Reason.Of("kit.needs-load", ("sources", FactList.Of(sources)))] : [];
+            var lacks = unloaded.Concat(setups.SelectMany(s => s.Missing)).Distinct().ToList();
+            _lacking[exercise.Id] = known = lacks is [var one] ? one : Reason.Of("kit.or", ("missing", FactList.Of(lacks)));
         }
 
-        if (sources.Count > 0)
-        {
-            missing.Insert(0, Reason.Of("kit.needs-load", ("sources", FactList.Of(sources.Distinct()))));
-        }
-
-        var lacks = missing.Distinct().ToList();
-        return (null, lacks is [var one] ? one : Reason.Of("kit.or", ("missing", FactList.Of(lacks))));
+        return known;
     }
 
     /// <summary>What of a set-up does not depend on the line: computed once, asked by every line.</summary>
@@ -113,13 +114,8 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     /// <summary>How well one load reaches the dose, before anything is put into words.</summary>
     private readonly record struct Rating(Way Way, RepRange? Reps, TechniqueSet Techniques, double Score);
 
-    private Rating Rate(Exercise exercise, WayHere here, LineToMatch line, ImmutableArray<TechniqueSet> sets)
+    private Rating Rate(Way way, RepRange straight, LineToMatch line, ImmutableArray<TechniqueSet> sets)
     {
-        if (here.Straight is not { } straight)
-        {
-            return new Rating(here.Way, null, TechniqueSet.None, Unmeasured(exercise, line).Score);
-        }
-
         var effort = line.Effort;
         var high = effort.High * at.Trade.Match.Tolerance[line.Role];
         var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high);
@@ -128,37 +124,22 @@ public sealed class ResistanceMatch(ClientAtPlace at)
 
         // Of two loads in the zone the one is taken that leaves the planned reps with the planned reserve.
         var off = Math.Abs(reps.Mid - (effort.Low + effort.Rir));
-        var rig = 1 - (at.Trade.Match.RigCost * Math.Max(0, here.Way.Load.ItemIds.Length - 1));
-        return new Rating(here.Way, reps, techniques, Math.Min(1, closeness * rig * (1 + (LoadsApart / (1 + off)))));
+        var rig = 1 - (at.Trade.Match.RigCost * Math.Max(0, way.Load.ItemIds.Length - 1));
+        return new Rating(way, reps, techniques, Math.Min(1, closeness * rig * (1 + (LoadsApart / (1 + off)))));
     }
 
-    private LoadedSetup Describe(Exercise exercise, Rating rating, LineToMatch line)
+    private LoadedSetup Describe(Exercise exercise, Rating rating)
     {
         var way = rating.Way;
-        if (rating.Reps is not { } reps)
-        {
-            return new LoadedSetup(way.Setup, way.Bindings, way.Load, null, null, [], rating.Score, Unmeasured(exercise, line).Reason, null) { Checks = way.Checks };
-        }
-
-        return new LoadedSetup(
-            way.Setup, way.Bindings, way.Load, way.System, reps, rating.Techniques.Steps, rating.Score,
-            ResistanceReason.Of(reps, line.Effort, line.Aim(at.Trade.Match), rating.Techniques.Steps), at.Strength.For(exercise)?.RestsOn)
-        {
-            Checks = way.Checks,
-        };
+        return rating.Reps is { } reps
+            ? new LoadedSetup(way.Setup, way.Bindings, way.Load, way.System, reps, rating.Techniques.Steps, rating.Score, at.Strength.For(exercise)?.RestsOn) { Checks = way.Checks }
+            : new LoadedSetup(way.Setup, way.Bindings, way.Load, null, null, [], rating.Score, null) { Checks = way.Checks };
     }
 
-    private (double Score, Reason Reason) Unmeasured(Exercise exercise, LineToMatch line)
-    {
-        if (line.Line.Timed || line.Exercise.Strength is null)
-        {
-            return (Rules.HoldForHold, Reason.Of("part.hold-for-hold"));
-        }
-
-        return exercise.Measure == Measure.Seconds
-            ? (line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.HoldForIsolationReps : Rules.HoldForReps, Reason.Of("part.hold-for-reps"))
-            : (Rules.Control, Reason.Of("part.control"));
-    }
+    private double UnmeasuredScore(Exercise exercise, LineToMatch line) =>
+        ResistanceReason.IsHoldForHold(line) ? Rules.HoldForHold
+        : exercise.Measure != Measure.Seconds ? Rules.Control
+        : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.HoldForIsolationReps : Rules.HoldForReps;
 
     /// <summary>Share of reps left by the slow tempo that belongs to the exercise itself.</summary>
     private double OwnTempoLeaves(Exercise exercise) =>

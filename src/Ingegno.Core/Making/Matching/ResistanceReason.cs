@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Trainee.Strength;
@@ -12,8 +13,15 @@ namespace Ingegno.Core.Making.Matching;
 /// <summary>The resistance part of a match, as a reason.</summary>
 internal static class ResistanceReason
 {
-    /// <summary>Expected against wanted reps, with what brings them there.</summary>
-    public static Reason Of(RepRange reps, WantedEffort effort, RepAim aim, ImmutableArray<Technique> techniques)
+    /// <summary>Expected against wanted reps, with what brings them there; where reps are not the measure, what stands for what.</summary>
+    public static Reason Of(LoadedSetup loaded, Exercise exercise, LineToMatch line, MatchRules rules) =>
+        loaded.Reps is { } reps ? Of(reps, line.Effort, line.Aim(rules), loaded.Techniques)
+        : Reason.Of(IsHoldForHold(line) ? "part.hold-for-hold" : exercise.Measure == Measure.Seconds ? "part.hold-for-reps" : "part.control");
+
+    /// <summary>Whether the gym line is held, or has no load that measures it.</summary>
+    public static bool IsHoldForHold(LineToMatch line) => line.Line.Timed || line.Exercise.Strength is null;
+
+    private static Reason Of(RepRange reps, WantedEffort effort, RepAim aim, ImmutableArray<Technique> techniques)
     {
         double Whole(double value) => Math.Round(value, MidpointRounding.AwayFromZero);
         List<Fact> facts = [("reps", reps.InWords), ("techniques", FactList.Of(techniques.Select(t => t.Label))), ("low", Whole(effort.Low))];
