@@ -39,6 +39,17 @@ public sealed class DecisionTests(TestServer server) : IClassFixture<TestServer>
         (await Decide(browser, first, new { on = false, kind = "fit-to-minutes" })).GetProperty("request").GetProperty("fitToMinutes").GetBoolean().ShouldBeFalse();
     }
 
+    [Fact]
+    public async Task A_decision_about_a_line_that_the_week_never_had_names_the_lines_there_are()
+    {
+        var browser = await server.SignedIn();
+        var body = new { request = Request, standing = Array.Empty<object>(), decisions = new[] { new { kind = "choose-candidate", line = 7, candidateId = "push-up" } } };
+
+        var problem = await browser.Post("/api/v1/decisions", body).Problem(400, "validation");
+
+        problem.GetProperty("detail").GetString().ShouldBe("The week has no line 7. It has: 1 (Bench press 3x8), 2 (Barbell row 3x8).");
+    }
+
     [Theory]
     [InlineData("{}", "json")]
     [InlineData("""{ "kind": "choose-candidate", "line": 1 }""", "json")]

@@ -3,6 +3,7 @@ using FluentValidation;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Plans.Decisions;
+using Ingegno.Core.Written.Programs;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -58,6 +59,14 @@ public static class DecisionEndpoints
         }
 
         var result = engine.Rebuild(request);
+        if (PlanDecisions.Astray(ask.Decisions, result.Keyed) is [_, ..] astray)
+        {
+            return Problems.Invalid("decisions", $"The week has no line {string.Join(", ", astray)}. {Has(result.Keyed.Where(k => !k.Gone))}");
+        }
+
         return TypedResults.Ok(new DecidedPlan(request with { Keyed = result.Keyed }, result));
     }
+
+    private static string Has(IEnumerable<KeyedLine> lines) =>
+        lines.Any() ? $"It has: {string.Join(", ", lines.Select(k => $"{k.Key} ({k.Text})"))}." : "None of its lines could be read.";
 }

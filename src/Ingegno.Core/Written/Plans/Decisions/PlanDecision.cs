@@ -20,21 +20,34 @@ namespace Ingegno.Core.Written.Plans.Decisions;
 [JsonDerivedType(typeof(Calibrate), "calibrate")]
 [JsonDerivedType(typeof(AcceptProposals), "accept-proposals")]
 [JsonDerivedType(typeof(TakeWeek), "take-week")]
-public abstract record PlanDecision;
+public abstract record PlanDecision
+{
+    /// <summary>Keys of the lines that a coach points at; none where a decision is about the plan, or takes what stood in another one.</summary>
+    public virtual ImmutableArray<LineKey> PointsAt() => [];
+}
 
 /// <summary>Takes a candidate for a line and keeps it; what was said of its role stays.</summary>
 /// <param name="Line">Key of the line.</param>
 /// <param name="CandidateId">Key of the candidate.</param>
-public sealed record ChooseCandidate(LineKey Line, string CandidateId) : PlanDecision;
+public sealed record ChooseCandidate(LineKey Line, string CandidateId) : PlanDecision
+{
+    public override ImmutableArray<LineKey> PointsAt() => [Line];
+}
 
 /// <summary>Leaves a line to the engine again; what was said of its role stays.</summary>
 /// <param name="Line">Key of the line.</param>
-public sealed record LeaveToEngine(LineKey Line) : PlanDecision;
+public sealed record LeaveToEngine(LineKey Line) : PlanDecision
+{
+    public override ImmutableArray<LineKey> PointsAt() => [Line];
+}
 
 /// <summary>Says what a line is for; a candidate that was taken stays.</summary>
 /// <param name="Line">Key of the line.</param>
 /// <param name="Role">The role; null leaves it to be inferred.</param>
-public sealed record SetRole(LineKey Line, LineRole? Role) : PlanDecision;
+public sealed record SetRole(LineKey Line, LineRole? Role) : PlanDecision
+{
+    public override ImmutableArray<LineKey> PointsAt() => [Line];
+}
 
 /// <summary>Drops the choices that have an exercise, alone or in a pair: the client does not do it any more.</summary>
 /// <param name="ExerciseId">The exercise.</param>
@@ -42,16 +55,25 @@ public sealed record LeaveOutExercise(string ExerciseId) : PlanDecision;
 
 /// <summary>Sets figures of home exercises over those set before; what an edit leaves open stays as it was.</summary>
 /// <param name="Edits">The figures.</param>
-public sealed record SetFigures(ImmutableArray<HomeEdit> Edits) : PlanDecision;
+public sealed record SetFigures(ImmutableArray<HomeEdit> Edits) : PlanDecision
+{
+    public override ImmutableArray<LineKey> PointsAt() => [.. Edits.Select(e => e.Line)];
+}
 
 /// <summary>Sets the same figures on other lines. A load belongs to its exercise and does not go along.</summary>
 /// <param name="Figures">The figures.</param>
 /// <param name="Lines">Keys of the lines that get them, on each of their exercises.</param>
-public sealed record RepeatFigures(HomeEdit Figures, ImmutableArray<LineKey> Lines) : PlanDecision;
+public sealed record RepeatFigures(HomeEdit Figures, ImmutableArray<LineKey> Lines) : PlanDecision
+{
+    public override ImmutableArray<LineKey> PointsAt() => Lines;
+}
 
 /// <summary>Does what a finding proposes.</summary>
 /// <param name="Remedy">The remedy.</param>
-public sealed record TakeRemedy(Remedy Remedy) : PlanDecision;
+public sealed record TakeRemedy(Remedy Remedy) : PlanDecision
+{
+    public override ImmutableArray<LineKey> PointsAt() => [.. Remedy.Edits.Select(e => e.Line), .. Remedy.Choices.Select(c => c.Line)];
+}
 
 /// <summary>Lets a finding stand, with the reason; an empty one takes that back.</summary>
 /// <param name="Key">Key of the finding.</param>

@@ -21,6 +21,15 @@ public static class PlanDecisions
         return decisions.Aggregate(request with { Before = Before(request, standing) }, (now, decision) => Take(now, standing, decision));
     }
 
+    /// <summary>Lines that decisions point at and the week has neither now nor, as far as it is remembered, before; each once.</summary>
+    /// <param name="decisions">The decisions.</param>
+    /// <param name="known">Lines of the week (<see cref="RebuildResult.Keyed"/>).</param>
+    public static ImmutableArray<LineKey> Astray(IEnumerable<PlanDecision> decisions, ImmutableArray<KeyedLine> known)
+    {
+        ArgumentNullException.ThrowIfNull(decisions);
+        return [.. decisions.SelectMany(d => d.PointsAt()).Distinct().Except(known.Select(k => k.Key))];
+    }
+
     private static RebuildRequest Take(RebuildRequest now, ImmutableArray<StandingLine> standing, PlanDecision decision) => decision switch
     {
         ChooseCandidate choose => With(now, choose.Line, c => c with { CandidateId = choose.CandidateId }),
