@@ -40,7 +40,6 @@ public sealed class HomeEditValidator : AbstractValidator<HomeEdit>
         RuleFor(e => e.SetsBefore).InclusiveBetween(1, ShorthandLimits.Sets).WithMessage($"Sets lie between 1 and {ShorthandLimits.Sets}.");
         RuleFor(e => e.Target).Must(Runs).WithMessage("The reps must run from a lower to a higher figure, from 1 up.");
         RuleFor(e => e.Zone).Must(Runs).WithMessage("The zone must run from a lower to a higher figure, from 1 up.");
-        RuleFor(e => e.Tempo).Must(t => t is null || Tempo.TryParse(t, out _)).WithMessage("A tempo has four figures, as in 3-1-1-0.");
         RuleFor(e => e.RestSeconds).InclusiveBetween(0, ShorthandLimits.RestSeconds).WithMessage($"A rest lies between 0 and {ShorthandLimits.RestSeconds} s.");
         RuleFor(e => e.Rir).InclusiveBetween(0, 10).WithMessage("RIR runs from 0 to 10.");
         RuleFor(e => e.ExternalKg).InclusiveBetween(0, ShorthandLimits.LoadKg).WithMessage($"A load lies between 0 and {ShorthandLimits.LoadKg} kg.");

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Ingegno.Core.Ground.Text;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Diagnostics;
 
@@ -44,7 +45,9 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
         var where = string.IsNullOrEmpty(json.Path) || json.Path == "$" ? "the document" : json.Path;
         return Problems.Make(
             StatusCodes.Status400BadRequest, "json", "The document cannot be read",
-            $"At {where}, line {json.LineNumber + 1}: the value is missing, misspelt or of the wrong kind. docs/rebuild-api.md lists the fields.");
+            json is UnreadableValueException
+                ? $"At {where}, line {json.LineNumber + 1}: {json.Message}"
+                : $"At {where}, line {json.LineNumber + 1}: the value is missing, misspelt or of the wrong kind. docs/rebuild-api.md lists the fields.");
     }
 
     [LoggerMessage(LogLevel.Error, "Unexpected failure of {Method} {Path}")]

@@ -1,3 +1,4 @@
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Written.Programs;
 using Microsoft.AspNetCore.OpenApi;
@@ -5,13 +6,15 @@ using Microsoft.OpenApi;
 
 namespace Ingegno.Web.Infrastructure;
 
-/// <summary>Types that are written otherwise than their members tell: keys of lines as numbers, reasons as sentences.</summary>
+/// <summary>Types that are written otherwise than their members tell: keys of lines as numbers, tempos and reasons as text.</summary>
 public sealed class WrittenTypes : IOpenApiSchemaTransformer
 {
     private static readonly Dictionary<Type, (JsonSchemaType Type, string? Format)> Written = new()
     {
         [typeof(LineKey)] = (JsonSchemaType.Integer, "int32"),
         [typeof(LineKey?)] = (JsonSchemaType.Integer | JsonSchemaType.Null, "int32"),
+        [typeof(Tempo)] = (JsonSchemaType.String, null),
+        [typeof(Tempo?)] = (JsonSchemaType.String | JsonSchemaType.Null, null),
         [typeof(Reason)] = (JsonSchemaType.String, null),
     };
 

@@ -111,7 +111,7 @@ public class PlanCheckTests
     [Fact]
     public void A_set_that_stops_far_from_failure_is_brought_there_by_its_remedy()
     {
-        var request = Request(["Push-up 3x8"], kit: []) with { Choices = [new CoachChoice(new LineKey(1), "push-up")], Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Target = new SetTarget(3, 3), Tempo = "2-0-1-0" }] };
+        var request = Request(["Push-up 3x8"], kit: []) with { Choices = [new CoachChoice(new LineKey(1), "push-up")], Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Target = new SetTarget(3, 3), Tempo = Tempo.Parse("2-0-1-0") }] };
         var finding = Rebuild(request).Findings.Single(f => f.Code == "far-from-failure");
         var mended = Rebuild(request with { Edits = [.. finding.Remedy!.Edits] });
 

@@ -71,7 +71,6 @@ public class OwnExerciseTests
             "anchor" => Own with { Strength = Own.Strength! with { Anchor = "arm-wrestling" } },
             "technique" => Own with { Techniques = ["magic"] },
             "neighbour" => Own with { Easier = "no-such-row" },
-            "tempo" => Own with { Tempo = "slow" },
             "figure" => Own with { Setups = [setup with { Load = setup.Load with { BodyShare = 1e12 } }] },
             "venue" => Own with { Venues = [] },
             "twins" => Own with { Setups = [setup, setup] },

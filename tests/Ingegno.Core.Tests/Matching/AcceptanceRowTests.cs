@@ -1,4 +1,5 @@
 using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Plans;
@@ -83,7 +84,7 @@ public class AcceptanceRowTests
         var result = Examples.Rebuild(Examples.ClientA, Examples.Kit("step 20"), "Lateral step-up with dumbbells 3x10/side @ 2x10 kg");
 
         Examples.ChosenForLast(result).ShouldBe(["slow-step-down"]);
-        result.Plan.Lines[0].Chosen!.Exercises[0].Dose.Tempo.ShouldStartWith("4-");
+        result.Plan.Lines[0].Chosen!.Exercises[0].Dose.Tempo.ToString().ShouldStartWith("4-");
     }
 
     [Theory]

@@ -38,7 +38,7 @@ public class PlanDecisionsTests
         ExerciseId = "push-up",
         Sets = 3,
         Target = new SetTarget(9, 12),
-        Tempo = "2-0-1-0",
+        Tempo = Tempo.Parse("2-0-1-0"),
         Rir = 2,
     };
 
@@ -75,7 +75,7 @@ public class PlanDecisionsTests
     [Fact]
     public void Techniques_take_the_place_of_a_tempo_typed_before()
     {
-        var slow = Request with { Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Tempo = "5-0-1-0" }] };
+        var slow = Request with { Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Tempo = Tempo.Parse("5-0-1-0") }] };
         var edit = PlanDecisions.Take(slow, Standing, new SetFigures([new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Techniques = ["pause-2"] }])).Edits.Single();
         (edit.Tempo, edit.Techniques!.Value.Single()).ShouldBe((null, "pause-2"));
     }
@@ -119,7 +119,7 @@ public class PlanDecisionsTests
     {
         var typed = new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Sets = 5 };
         var edit = Take(new AcceptProposals([new AcceptedProposal(new LineKey(1), "push-up", Figures) { Typed = typed }])).Edits[^1];
-        (edit.Sets, edit.Rir, edit.Tempo).ShouldBe((5, 2, "2-0-1-0"));
+        (edit.Sets, edit.Rir, edit.Tempo).ShouldBe((5, 2, Tempo.Usual));
     }
 
     [Fact]
@@ -151,7 +151,7 @@ public class PlanDecisionsTests
     [InlineData(Decision.Ease, true)]
     public void Only_what_can_be_written_changes_a_plan(Decision decision, bool changes)
     {
-        var dose = new Dose { Sets = 3, Target = new SetTarget(8, 12), Tempo = "2-0-1-0", RestSeconds = 90, Rir = 2 };
+        var dose = new Dose { Sets = 3, Target = new SetTarget(8, 12), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 90, Rir = 2 };
         new Proposal(new LineKey(1), "push-up", "Push-up", decision, Reason.None, dose, 0, string.Empty, false).Changes.ShouldBe(changes);
     }
 

@@ -27,9 +27,9 @@ public class SetSchemeTests
     public void Threes_of_eight_reps_are_72_seconds_under_tension()
     {
         var tempo = Step("even-count-3").ApplyTo(Tempo.Usual, Core.Knowledge.Catalogue.Profile.Stretched);
-        var dose = new Dose { Sets = 3, Target = new SetTarget(8, 8), Tempo = tempo.ToString(), RestSeconds = 90, Rir = 2 };
+        var dose = new Dose { Sets = 3, Target = new SetTarget(8, 8), Tempo = tempo, RestSeconds = 90, Rir = 2 };
 
-        dose.Tempo.ShouldBe("3-3-3-0");
+        dose.Tempo.ToString().ShouldBe("3-3-3-0");
         dose.SecondsUnderTension.ShouldBe(72);
         Step("even-count-3").RepsLeft.ShouldBe(0.80 * 0.75, 1e-9, "tempo times hold");
     }
@@ -95,7 +95,7 @@ public class SetSchemeTests
     [Fact]
     public void A_rest_pause_set_stands_for_three_and_says_when_it_ends()
     {
-        var straight = new Dose { Sets = 3, Target = new SetTarget(12, 15), Tempo = "2-0-1-0", RestSeconds = 90, Rir = 2 };
+        var straight = new Dose { Sets = 3, Target = new SetTarget(12, 15), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 90, Rir = 2 };
         var dose = SetSchemeChoice.Apply(straight, Step("rest-pause"), 21.4, null);
 
         (dose.Sets, dose.Target.Max, dose.HardSets).ShouldBe((1, 20, 3));

@@ -1,5 +1,5 @@
 using Ingegno.Core.Ground.Quantities;
-using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Trainee.Clients;
 
 namespace Ingegno.Core.Tests.Prescribing;
@@ -16,9 +16,9 @@ public class UsualRestTests
     [InlineData(Goal.Endurance, 15, 45)]
     [InlineData(Goal.GeneralFitness, 10, 60)]
     public void Follow_the_goal_and_the_heaviest_work_rests_longest(Goal goal, int reps, int seconds) =>
-        DosePrescriber.UsualRest(goal, new SetTarget(3, reps)).ShouldBe(seconds);
+        Trade.Shipped.Dose.UsualRest(goal, new SetTarget(3, reps)).ShouldBe(seconds);
 
     [Fact]
     public void An_open_set_is_not_heavy_work() =>
-        DosePrescriber.UsualRest(Goal.Strength, SetTarget.Open).ShouldBe(120);
+        Trade.Shipped.Dose.UsualRest(Goal.Strength, SetTarget.Open).ShouldBe(120);
 }

@@ -114,7 +114,7 @@ public class CostModelTests
     [InlineData("5-3-1-0", StraightSets.Several)]
     public void A_stamp_names_the_technique_even_when_only_a_tempo_was_typed(string tempo, string? technique)
     {
-        var dose = new Dose { Sets = 3, Target = new SetTarget(8, 12), Tempo = tempo, RestSeconds = 75, Rir = 2 };
+        var dose = new Dose { Sets = 3, Target = new SetTarget(8, 12), Tempo = Tempo.Parse(tempo), RestSeconds = 75, Rir = 2 };
         (LogStamps.Of(dose, 1, Trade.Shipped).Technique, LogStamps.Of(dose, 1, Trade.Shipped).RestSeconds).ShouldBe((technique, 75));
     }
 

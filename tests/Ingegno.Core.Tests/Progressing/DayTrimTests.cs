@@ -65,5 +65,5 @@ public class DayTrimTests
 
     private static HomeExercise Home(Proposal of) => new() { ExerciseId = of.ExerciseId, Name = of.Name, SetupId = "x", Setup = "x", ExternalKg = 0, Dose = of.Dose };
 
-    private static Dose Dose(int sets) => new() { Sets = sets, Target = new SetTarget(10, 10), Tempo = "2-0-1-0", RestSeconds = 120, Rir = 2 };
+    private static Dose Dose(int sets) => new() { Sets = sets, Target = new SetTarget(10, 10), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 120, Rir = 2 };
 }

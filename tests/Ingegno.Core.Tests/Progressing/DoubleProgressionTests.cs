@@ -90,7 +90,7 @@ public class DoubleProgressionTests
 
         var slower = Next(Sets(12, 12, 12, 12), context: four with { Harder = null });
         slower.Decision.ShouldBe(Decision.TechniqueOn);
-        slower.Dose.Tempo.ShouldStartWith("5-");
+        slower.Dose.Tempo.ToString().ShouldStartWith("5-");
     }
 
     [Theory]
@@ -138,7 +138,7 @@ public class DoubleProgressionTests
             SetupId = "x",
             Setup = "x",
             ExternalKg = kg,
-            Dose = new Dose { Sets = 3, Target = new SetTarget(8, 12), Tempo = "2-0-1-0", RestSeconds = 90, Rir = 2 },
+            Dose = new Dose { Sets = 3, Target = new SetTarget(8, 12), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 90, Rir = 2 },
         },
         Examples.Exercise(exercise),
         loads ?? Dumbbells,

@@ -91,9 +91,9 @@ public class LimitsOfProgressTests
     public void Without_the_technique_the_reps_come_down_as_far_as_straight_sets_need()
     {
         // Five down leave .65 of straight reps: 2 and 1 make 3 and 1 of straight sets, far from 13.
-        var slow = Dose(13, 18, rest: 90) with { Tempo = "5-0-1-0", Techniques = ["slow-eccentric-5"] };
+        var slow = Dose(13, 18, rest: 90) with { Tempo = Tempo.Parse("5-0-1-0"), Techniques = ["slow-eccentric-5"] };
         var next = Next(slow, Sets(0, 2, 1, 1), cost: Trade.Shipped.TempoCost);
-        (next.Decision, next.Dose.Tempo, next.Dose.Target, next.Dose.Zone).ShouldBe((Decision.TechniqueOff, "2-0-1-0", new SetTarget(1, 3), new SetTarget(13, 18)));
+        (next.Decision, next.Dose.Tempo, next.Dose.Target, next.Dose.Zone).ShouldBe((Decision.TechniqueOff, Tempo.Usual, new SetTarget(1, 3), new SetTarget(13, 18)));
 
         Next(slow, Sets(0, 9, 9, 8), cost: Trade.Shipped.TempoCost).Dose.Target.ShouldBe(new SetTarget(13, 18), "9 make 13");
     }
@@ -132,7 +132,7 @@ public class LimitsOfProgressTests
     [Fact]
     public void Past_a_full_zone_bottom_and_top_move_together()
     {
-        var slow = Dose(6, 9, rest: 90) with { Sets = 4, Tempo = "5-0-1-0" };
+        var slow = Dose(6, 9, rest: 90) with { Sets = 4, Tempo = Tempo.Parse("5-0-1-0") };
         var next = Next(slow, Sets(2, 9, 9, 9, 9), [Load(20)]);
         next.Dose.Target.ShouldBe(new SetTarget(9, 11));
         Next(next.Dose, Sets(2, 11, 11, 11, 11), [Load(20)]).Dose.Target.ShouldBe(new SetTarget(11, 13));
@@ -149,7 +149,7 @@ public class LimitsOfProgressTests
         // 4 sets of 7.5 reps: at 3 s a rep 1.5 min and 6 min of rest; at 6 s a rep 3 min, so 1.5 more. One set of them takes 2.25.
         Raise(minutes: 1.5).Dose.Sets.ShouldBe(4);
         var traded = Raise(minutes: 1.4);
-        (traded.Decision, traded.Dose.Sets, traded.Dose.Tempo).ShouldBe((Decision.TechniqueOn, 3, "5-0-1-0"));
+        (traded.Decision, traded.Dose.Sets, traded.Dose.Tempo).ShouldBe((Decision.TechniqueOn, 3, Tempo.Parse("5-0-1-0")));
         traded.Reason.Said().ShouldContain("One set less");
         var stuck = Raise(minutes: -5, sets: 2);
         (stuck.Decision, stuck.FlagsCoach).ShouldBe((Decision.Repeat, true));
@@ -162,7 +162,7 @@ public class LimitsOfProgressTests
     [Fact]
     public void Far_too_easy_and_nothing_harder_the_rest_gets_shorter_then_there_is_a_set_less()
     {
-        var slow = Dose(6, 9, rest: 90) with { Tempo = "5-0-1-0" };
+        var slow = Dose(6, 9, rest: 90) with { Tempo = Tempo.Parse("5-0-1-0") };
 
         var shorter = Next(slow, Sets(6, 9, 9, 9), [Load(20)], minutes: 0);
         (shorter.Decision, shorter.Dose.RestSeconds, shorter.Dose.Sets).ShouldBe((Decision.ShorterRest, 60, 3));
@@ -184,7 +184,7 @@ public class LimitsOfProgressTests
 
     private static (ReachableLoad, double) Load(double kg) => (new ReachableLoad(kg, $"{kg} kg", [$"{kg}"]), kg);
 
-    private static Dose Dose(int min, int max, int rest) => new() { Sets = 3, Target = new SetTarget(min, max), Tempo = "2-0-1-0", RestSeconds = rest, Rir = 2 };
+    private static Dose Dose(int min, int max, int rest) => new() { Sets = 3, Target = new SetTarget(min, max), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = rest, Rir = 2 };
 
     private static ImmutableArray<LoggedSet> Sets(int rir, params int[] reps) => [.. reps.Select(r => new LoggedSet { Reps = r, Rir = rir })];
 }

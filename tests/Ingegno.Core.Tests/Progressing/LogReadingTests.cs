@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.Knowledge.TradeData;
@@ -97,9 +98,9 @@ public class LogReadingTests
         instead.PlannedReps.ShouldBeNull();
         stamps.Stamp(new LoggedExercise(new LineKey(1), "plank", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp!.SystemKg.ShouldBeNull("a hold has no system load");
         stamps.Stamp(new LoggedExercise(new LineKey(1), "side-plank", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp.ShouldBeNull("nor has one outside the plan");
-        StraightSets.ShareLeft(curl.Dose with { Techniques = ["slow-eccentric-5"], Tempo = "5-0-1-0" }, Trade.Shipped).ShouldBe(0.65);
-        StraightSets.ShareLeft(curl.Dose with { Techniques = [], Tempo = "5-0-1-0" }, Trade.Shipped).ShouldBe(0.65, "a typed tempo costs the same");
-        StraightSets.ShareLeft(curl.Dose with { Techniques = [], Tempo = "2-0-1-0" }, Trade.Shipped).ShouldBe(1);
+        StraightSets.ShareLeft(curl.Dose with { Techniques = ["slow-eccentric-5"], Tempo = Tempo.Parse("5-0-1-0") }, Trade.Shipped).ShouldBe(0.65);
+        StraightSets.ShareLeft(curl.Dose with { Techniques = [], Tempo = Tempo.Parse("5-0-1-0") }, Trade.Shipped).ShouldBe(0.65, "a typed tempo costs the same");
+        StraightSets.ShareLeft(curl.Dose with { Techniques = [], Tempo = Tempo.Parse("2-0-1-0") }, Trade.Shipped).ShouldBe(1);
     }
 
     private static LogPreview Read(params string[][] rows) =>

@@ -34,7 +34,7 @@ public class ProgressionPropertyTests
             Zone = goal && scheme != SetScheme.RestPause ? new SetTarget(min, min + more) : null,
             RestSeconds = rest,
             Rir = rir,
-            Tempo = tempo,
+            Tempo = Tempo.Parse(tempo),
             Scheme = scheme,
             Techniques = tempo == "5-2-X-0" ? ["slow-eccentric-5", "pause-2"] : [],
         };

@@ -131,7 +131,7 @@ public class ReviewTests
     {
         var slow = Context(tempo: "5-0-1-0");
         Next(History(4), slow).Decision.ShouldBe(Decision.TechniqueOff);
-        Next(History(4), slow).Dose.Tempo.ShouldBe("2-0-1-0");
+        Next(History(4), slow).Dose.Tempo.ToString().ShouldBe("2-0-1-0");
         Next(History(4)).Decision.ShouldBe(Decision.StepBack);
     }
 
@@ -197,7 +197,7 @@ public class ReviewTests
             SetupId = "x",
             Setup = "x",
             ExternalKg = 20,
-            Dose = new Dose { Sets = sets, Target = new SetTarget(8, 12), Tempo = tempo, RestSeconds = 90, Rir = 2 },
+            Dose = new Dose { Sets = sets, Target = new SetTarget(8, 12), Tempo = Tempo.Parse(tempo), RestSeconds = 90, Rir = 2 },
         },
         Examples.Exercise("dumbbell-floor-press"),
         loads ?? [(new(18, "2 × 9 kg", ["z"]), 18), (new(20, "2 × 10 kg", ["a"]), 20), (new(21, "2 × 10.5 kg", ["b"]), 21)],

@@ -1,3 +1,4 @@
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
@@ -20,7 +21,7 @@ public class HomeEditTests
     [Fact]
     public void A_slower_tempo_costs_reps_by_its_share()
     {
-        var (plain, slow) = (With(Edit() with { Tempo = "2-0-1-0", ExternalKg = 40 }), With(Edit() with { Tempo = "5-0-1-0", ExternalKg = 40 }));
+        var (plain, slow) = (With(Edit() with { Tempo = Tempo.Parse("2-0-1-0"), ExternalKg = 40 }), With(Edit() with { Tempo = Tempo.Parse("5-0-1-0"), ExternalKg = 40 }));
 
         slow.RepsToFailure!.Value.ShouldBe(plain.RepsToFailure!.Value * 0.65, 0.1);
         slow.Effect!.SecondsUnderTension.ShouldBeGreaterThan(plain.Effect!.SecondsUnderTension);
@@ -69,10 +70,10 @@ public class HomeEditTests
         var on = With(Edit() with { Techniques = ["slow-eccentric-5", "pause-2"], ExternalKg = 24 });
         var off = With(Edit() with { Techniques = [], ExternalKg = 24 });
 
-        on.Dose.Tempo.ShouldStartWith("5-");
+        on.Dose.Tempo.ToString().ShouldStartWith("5-");
         on.Dose.Instructions.Length.ShouldBe(2);
         on.RepsToFailure!.Value.ShouldBe(off.RepsToFailure!.Value * 0.65 * 0.85, 0.1);
-        (off.Dose.Tempo, off.Dose.Techniques.Length).ShouldBe(("2-0-1-0", 0));
+        (off.Dose.Tempo, off.Dose.Techniques.Length).ShouldBe((Tempo.Usual, 0));
         off.TechniquesThatFit.ShouldContain("slow-eccentric-5");
     }
 
@@ -104,7 +105,7 @@ public class HomeEditTests
 
         read.Error.ShouldBeNull();
         var edit = read.Edit!;
-        (edit.Line, edit.Sets, edit.Target is { } t ? $"{t.Min}-{t.Max}" : null, edit.Tempo, edit.RestSeconds, edit.Rir, edit.ExternalKg).ShouldBe((new LineKey(3), sets, reps, tempo, rest, rir, kg));
+        (edit.Line, edit.Sets, edit.Target is { } t ? $"{t.Min}-{t.Max}" : null, edit.Tempo?.ToString(), edit.RestSeconds, edit.Rir, edit.ExternalKg).ShouldBe((new LineKey(3), sets, reps, tempo, rest, rir, kg));
     }
 
     [Theory]

@@ -77,7 +77,7 @@ public class KitMatrixTests
                 home.Setup.ShouldNotContain('{');
                 home.Dose.Sets.ShouldBeGreaterThan(0);
                 home.Dose.Target.Max.ShouldBeInRange(1, home.Dose.Timed ? 600 : 60);
-                Tempo.TryParse(home.Dose.Tempo, out _).ShouldBeTrue(home.Dose.Tempo);
+                home.Dose.Tempo.SecondsPerRep.ShouldBeInRange(2, 20);
             }
         }
 

@@ -2,6 +2,7 @@ using System.Text.Json;
 using CsCheck;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.TradeData;
@@ -135,12 +136,12 @@ public class RebuildEngineTests
             Kit = Examples.Kit("dumbbell 8 x2", "dumbbell 12 x2"),
             GymLines = ["Bench press 4x8"],
             Choices = [new CoachChoice(new LineKey(1), "dumbbell-floor-press")],
-            Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "dumbbell-floor-press", Sets = 5, Tempo = "4-0-1-0", ExternalKg = 17 }],
+            Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "dumbbell-floor-press", Sets = 5, Tempo = Tempo.Parse("4-0-1-0"), ExternalKg = 17 }],
         };
         var home = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan.Lines[0].Chosen!.Exercises[0];
 
         home.Dose.Sets.ShouldBe(5);
-        home.Dose.Tempo.ShouldBe("4-0-1-0");
+        home.Dose.Tempo.ToString().ShouldBe("4-0-1-0");
         home.ExternalKg.ShouldBe(16);
     }
 

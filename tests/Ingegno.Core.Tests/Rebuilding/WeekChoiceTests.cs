@@ -147,7 +147,7 @@ public class WeekChoiceTests
             new HomeExercise
             {
                 ExerciseId = id, Name = id, SetupId = "s", Setup = "s", ExternalKg = 0,
-                Dose = new Dose { Sets = 3, Target = new SetTarget(8, 8), Tempo = "2-0-1-0", RestSeconds = 60, Rir = 2 },
+                Dose = new Dose { Sets = 3, Target = new SetTarget(8, 8), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 60, Rir = 2 },
             },
         ],
     };

@@ -1,3 +1,4 @@
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
@@ -28,7 +29,7 @@ public class WrittenBackTests
         (written.Dose.Tempo, written.Dose.Figures).ShouldBe((fast.Dose.Tempo, fast.Dose.Figures));
         written.Dose.Techniques.ShouldBe(fast.Dose.Techniques);
         written.Dose.Instructions.ShouldBe(fast.Dose.Instructions, "\"as fast as you can\" is still said");
-        written.Dose.Tempo.ShouldContain("X");
+        written.Dose.Tempo.ToString().ShouldContain("X");
         again.Findings.ShouldNotContain(f => f.Code == "technique", "what the engine wrote is for this client");
     }
 

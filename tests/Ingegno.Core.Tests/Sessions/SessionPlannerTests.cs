@@ -1,5 +1,6 @@
 using CsCheck;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
@@ -99,7 +100,7 @@ public class SessionPlannerTests
     [Trait("source", "docs/trade/prescription: minutes = Σ sets × (reps × seconds × sides + rest) + change-over + warm-up and cool-down, by hand")]
     public void Minutes_by_hand()
     {
-        var plan = Rebuild("mirror", null, ["Push-up 3x10 2-0-1-0 90 s"], [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Sets = 3, Target = new(10, 10), Tempo = "2-0-1-0", RestSeconds = 90 }], "push-up");
+        var plan = Rebuild("mirror", null, ["Push-up 3x10 2-0-1-0 90 s"], [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Sets = 3, Target = new(10, 10), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 90 }], "push-up");
 
         // 3 × (10 × 3 s + 90 s) + 75 s change-over = 435 s = 7.25 min, and 11 min of warm-up and cool-down.
         plan.Days[0].Minutes.Total.ShouldBe(19);

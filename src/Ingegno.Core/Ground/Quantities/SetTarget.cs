@@ -8,5 +8,16 @@ public sealed record SetTarget(int Min, int Max)
     /// <summary>As many as possible.</summary>
     public static SetTarget Open { get; } = new(0, 0);
 
+    /// <summary>Reps that an open set is counted as where nothing is known of the client (own estimate).</summary>
+    public const int OpenReps = 12;
+
     public bool IsOpen => Max == 0;
+
+    /// <summary>As a line is written: <c>8</c>, <c>8-12</c>, <c>AMRAP</c>.</summary>
+    public string Written => IsOpen ? "AMRAP" : Range("-");
+
+    /// <summary>As it stands in a sentence: <c>8</c>, <c>8–12</c>.</summary>
+    public string InWords => Range("–");
+
+    private string Range(string to) => Min == Max ? $"{Min}" : $"{Min}{to}{Max}";
 }

@@ -1,5 +1,6 @@
 using System.Diagnostics.CodeAnalysis;
 using System.Globalization;
+using System.Text.Json.Serialization;
 
 namespace Ingegno.Core.Ground.Quantities;
 
@@ -12,6 +13,7 @@ namespace Ingegno.Core.Ground.Quantities;
 /// <param name="Concentric">0–30 s; 0 when <paramref name="Explosive"/>.</param>
 /// <param name="PauseShortened">0–30 s.</param>
 /// <param name="Explosive">The concentric is done as fast as possible.</param>
+[JsonConverter(typeof(TempoConverter))]
 public readonly record struct Tempo(int Eccentric, int PauseStretched, int Concentric, int PauseShortened, bool Explosive = false)
 {
     /// <summary>Longest phase that makes sense, in seconds.</summary>
@@ -51,6 +53,14 @@ public readonly record struct Tempo(int Eccentric, int PauseStretched, int Conce
         tempo = new Tempo(phases[0], phases[1], phases[2], phases[3], explosive);
         return true;
     }
+
+    /// <summary>Reads <c>3-1-X-0</c>.</summary>
+    /// <exception cref="FormatException">It is no tempo.</exception>
+    public static Tempo Parse(string text) =>
+        TryParse(text, out var tempo) ? tempo : throw new FormatException($"\"{text}\" is no tempo: {Form}");
+
+    /// <summary>What a tempo looks like.</summary>
+    public const string Form = "A tempo has four figures, as in 3-1-1-0.";
 
     /// <summary>Writes the form that <see cref="TryParse"/> reads.</summary>
     public override string ToString() => $"{Eccentric}-{PauseStretched}-{(Explosive ? "X" : Concentric)}-{PauseShortened}";

@@ -28,7 +28,7 @@ public static class BlockRows
         Exercise = cell.Name,
         Load = cell.ExternalKg > 0 ? $"{Words.Number(cell.ExternalKg, 2)} kg" : string.Empty,
         Rir = $"{cell.Dose.Rir}",
-        Tempo = cell.Dose.Tempo,
+        Tempo = cell.Dose.Tempo.ToString(),
         Rest = $"{cell.Dose.RestSeconds} s",
         Note = Note(week, cell),
     }.With(ProgramField.Dose, (cell.Dose with { Scheme = null }).Figures);

@@ -24,9 +24,6 @@ internal sealed record WeekState(HomeExercise Home, Decision? Step, Reason Reaso
 /// <summary>The steps of an exercise from week to week, when every set is done as written.</summary>
 internal sealed class WeekSteps
 {
-    /// <summary>Reps assumed of an open set whose reps nobody knows.</summary>
-    private const int OpenSetReps = 10;
-
     private readonly Trade _trade;
     private readonly PhaseStarts _phases;
     private readonly NextSession _next;
@@ -146,7 +143,7 @@ internal sealed class WeekSteps
         var (dose, target, zone) = (home.Dose, home.Dose.Target, home.Dose.Zone);
         if (target.IsOpen)
         {
-            return Enumerable.Repeat(Math.Max(1, (int)(home.RepsToFailure ?? OpenSetReps) - dose.Rir), dose.Sets);
+            return Enumerable.Repeat(Math.Max(1, (int)(home.RepsToFailure ?? SetTarget.OpenReps) - dose.Rir), dose.Sets);
         }
 
         if (zone is { IsOpen: false } && target.Min < zone.Min && home.RepsToFailure is > 0 and var able)

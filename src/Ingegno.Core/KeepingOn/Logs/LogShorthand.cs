@@ -23,9 +23,6 @@ public static partial class LogShorthand
 {
     private const int MostSets = 30;
 
-    /// <summary>Reps that stand for an open set whose reps nobody knows.</summary>
-    private const int OpenSetReps = 10;
-
     [GeneratedRegex(@"^(?:(?<n>\d{1,2})\s*[x×]\s*)?(?<reps>\d{1,3})(?:s|sec)?(?:\s*@\s*(?<load>\d+(?:[.,]\d+)?)\s*(?<unit>kg|lb)?)?$", RegexOptions.IgnoreCase)]
     private static partial Regex Set();
 
@@ -100,7 +97,7 @@ public static partial class LogShorthand
     {
         ArgumentNullException.ThrowIfNull(home);
         var (dose, kg) = (home.Dose, home.ExternalKg);
-        var set = new LoggedSet { Reps = dose.Target.IsOpen ? OpenSetReps : dose.Target.Min, LoadKg = kg > 0 ? kg : null, Rir = dose.Rir };
+        var set = new LoggedSet { Reps = dose.Target.IsOpen ? SetTarget.OpenReps : dose.Target.Min, LoadKg = kg > 0 ? kg : null, Rir = dose.Rir };
         return Write([.. Enumerable.Repeat(set, dose.Sets)]);
     }
 

@@ -68,7 +68,7 @@ internal sealed class EasierSteps(ProposalWriter say)
         var eases = say.Dose.Techniques.Length <= 1 && tempo.Eccentric > ProposalWriter.SlowStep && Then(most, shorter) >= say.Dose.Target.Min;
         var next = eases ? shorter : Tempo.Usual;
         var (low, high) = ((int)Then(fewest, next), (int)Then(most, next));
-        var plain = say.Dose with { Techniques = [], Instructions = [], Tempo = next.ToString() };
+        var plain = say.Dose with { Techniques = [], Instructions = [], Tempo = next };
         var fewer = high < say.Dose.Target.Min && !say.Dose.Target.IsOpen;
         plain = fewer ? plain with { Target = Done(low, high) } : plain;
         Fact[] range = fewer ? [("low", plain.Target.Min), ("high", plain.Target.Max)] : [];

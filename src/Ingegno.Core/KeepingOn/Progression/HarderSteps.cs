@@ -203,7 +203,7 @@ internal sealed class HarderSteps(ProposalWriter say)
             var slower = tempo with { Eccentric = seconds };
             if (((able + say.Dose.Rir) * say.Left(slower) / say.Left(tempo)) - say.Dose.Rir >= (zone.IsOpen ? 1 : zone.Min))
             {
-                var dose = say.Dose with { Tempo = slower.ToString(), Target = zone };
+                var dose = say.Dose with { Tempo = slower, Target = zone };
                 if (Within(dose) is { } fits)
                 {
                     var less = fits.Sets < dose.Sets ? Reason.Of("harder.set-less") : null;

@@ -42,7 +42,7 @@ internal sealed class ProposalWriter
     public bool IsRestPause => Dose.Scheme == SetScheme.RestPause;
 
     /// <summary>The tempo as it is.</summary>
-    public Tempo Tempo => Tempo.TryParse(Dose.Tempo, out var read) ? read : Tempo.Usual;
+    public Tempo Tempo => Dose.Tempo;
 
     /// <summary>The load that was used, with its system load in kg.</summary>
     public (ReachableLoad Load, double SystemKg) Here

@@ -3,6 +3,7 @@ using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.AtHome.Loading.Objects;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
 
 namespace Ingegno.Core.Knowledge.Catalogue;
 
@@ -66,7 +67,7 @@ public sealed record Exercise
     public Measure Measure { get; init; } = Measure.Reps;
 
     /// <summary>Tempo that belongs to the exercise itself, such as the slow lowering of a step-down.</summary>
-    public string? Tempo { get; init; }
+    public Tempo? Tempo { get; init; }
 
     /// <summary>At most three cues.</summary>
     public ImmutableArray<string> Cues { get; init; } = [];

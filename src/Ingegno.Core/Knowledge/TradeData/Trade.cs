@@ -23,6 +23,7 @@ public sealed record Trade(
     ImmutableArray<Technique> Techniques,
     ImmutableArray<Approach> Approaches,
     SetFatigue Fatigue,
+    DoseRules Dose,
     BlockRules Blocks)
 {
     private static readonly Lazy<Trade> LazyShipped = new(ReadShipped);
@@ -51,7 +52,7 @@ public sealed record Trade(
             ? this
             : new Trade(
                 new ExerciseCatalogue(Catalogue.All.Where(e => !replaced.Contains(e.Id)).Concat(own)),
-                KitKinds, ReadyItems, KitTemplates, Purchases, Strength, Leverage, Match, Techniques, Approaches, Fatigue, Blocks);
+                KitKinds, ReadyItems, KitTemplates, Purchases, Strength, Leverage, Match, Techniques, Approaches, Fatigue, Dose, Blocks);
     }
 
     /// <summary>The trade with a practice's own approaches after those that ship.</summary>
@@ -95,6 +96,7 @@ public sealed record Trade(
             Read<ImmutableArray<Technique>>("trade/techniques.json"),
             Read<ImmutableArray<Approach>>("trade/approaches.json"),
             Read<SetFatigue>("trade/set-fatigue.json"),
+            Read<DoseRules>("trade/dose.json"),
             Read<BlockRules>("trade/blocks.json"));
 
         T Read<T>(string name)

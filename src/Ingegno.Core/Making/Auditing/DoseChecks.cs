@@ -26,7 +26,7 @@ internal static class DoseChecks
         var name = at.Exercise.Name;
         if (at.Exercise.Sides == Knowledge.Catalogue.Sides.Unilateral && !at.PerSide)
         {
-            yield return new Finding($"sides/{at.Line}", "sides", Severity.Warning, Reason.Of("finding.sides", ("exercise", name)), Reason.Of("evidence.sets-of", [("sets", at.Sets), .. at.Target.IsOpen ? Array.Empty<Fact>() : [("reps", Reps(at))]]), at.Line, Remedies.Text([at], Reason.Of("remedy.per-side"), l => l with { PerSide = true }));
+            yield return new Finding($"sides/{at.Line}", "sides", Severity.Warning, Reason.Of("finding.sides", ("exercise", name)), Reason.Of("evidence.sets-of", [("sets", at.Sets), .. at.Target.IsOpen ? Array.Empty<Fact>() : [("reps", at.Target.InWords)]]), at.Line, Remedies.Text([at], Reason.Of("remedy.per-side"), l => l with { PerSide = true }));
         }
 
         if (at.Timed || at.Target.IsOpen)
@@ -38,7 +38,7 @@ internal static class DoseChecks
         {
             yield return new Finding(
                 $"past-thirty/{at.Line}", "past-thirty", Severity.Warning, Reason.Of("finding.past-thirty", ("exercise", name), ("limit", DosePrescriber.MostUsefulReps)),
-                Reason.Of("evidence.reps", ("reps", Reps(at))), at.Line, Remedies.Figures(at, Reason.Of("remedy.stop-at", ("limit", DosePrescriber.MostUsefulReps)), e => e with { Target = new SetTarget(Math.Min(at.Target.Min, DosePrescriber.MostUsefulReps), DosePrescriber.MostUsefulReps) }));
+                Reason.Of("evidence.reps", ("reps", at.Target.InWords)), at.Line, Remedies.Figures(at, Reason.Of("remedy.stop-at", ("limit", DosePrescriber.MostUsefulReps)), e => e with { Target = new SetTarget(Math.Min(at.Target.Min, DosePrescriber.MostUsefulReps), DosePrescriber.MostUsefulReps) }));
         }
 
         if (at.Home?.RepsToFailure is not { } toFailure)
@@ -57,7 +57,7 @@ internal static class DoseChecks
             var more = Math.Min(DosePrescriber.MostUsefulReps, (int)Math.Floor(toFailure) - (at.Rir ?? 2));
             yield return new Finding(
                 $"far/{at.Line}", "far-from-failure", Severity.Warning, Reason.Of("finding.far-from-failure", ("exercise", name)),
-                Reason.Of("evidence.could-be-done", ("reps", Reps(at)), ("able", Math.Floor(toFailure))), at.Line, Remedies.Figures(at, Reason.Of("remedy.go-to", ("reps", more)), e => e with { Target = new SetTarget(more, more) }));
+                Reason.Of("evidence.could-be-done", ("reps", at.Target.InWords), ("able", Math.Floor(toFailure))), at.Line, Remedies.Figures(at, Reason.Of("remedy.go-to", ("reps", more)), e => e with { Target = new SetTarget(more, more) }));
         }
 
         if (at.Exercise.Strength is { } strength && toFailure > RepMaxCurve.RepsAtShare(LightShare, strength.Curve))
@@ -76,6 +76,4 @@ internal static class DoseChecks
                 Remedies.Text(plan.Exercises.Where(e => !e.Timed && !e.Target.IsOpen), Reason.Of("remedy.range"), l => l with { Target = new SetTarget(l.Target.Min, l.Target.Max + RangeToGrow) }));
         }
     }
-
-    private static string Reps(AuditedExercise at) => at.Target.Min == at.Target.Max ? $"{at.Target.Min}" : $"{at.Target.Min}–{at.Target.Max}";
 }

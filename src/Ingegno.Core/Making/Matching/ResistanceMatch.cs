@@ -143,7 +143,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
 
     /// <summary>Share of reps left by the slow tempo that belongs to the exercise itself.</summary>
     private double OwnTempoLeaves(Exercise exercise) =>
-        Ground.Quantities.Tempo.TryParse(exercise.Tempo, out var tempo) ? at.Trade.TempoCost.Of(tempo) : 1;
+        exercise.Tempo is { } tempo ? at.Trade.TempoCost.Of(tempo) : 1;
 
     private static RepRange Scale(RepRange reps, double factor) =>
         factor >= 1 ? reps : new RepRange(reps.Low * factor, reps.Mid * factor, reps.High * factor);

@@ -92,11 +92,6 @@ public static class CatalogueCheck
             yield return $"the anchor lift {relation.Anchor} does not exist";
         }
 
-        if (e.Tempo is not null && !Tempo.TryParse(e.Tempo, out _))
-        {
-            yield return $"the tempo {e.Tempo} cannot be read";
-        }
-
         foreach (var technique in e.Techniques.Where(t => !techniques.Contains(t)))
         {
             yield return $"the technique {technique} does not exist";

@@ -20,11 +20,6 @@ public static class DosePrescriber
     /// <summary>Sets of so many reps and fewer are meant for strength (docs/trade/prescription: 2–5, to 6).</summary>
     public const int HeavyReps = 6;
 
-    /// <summary>A load this many times too light for a heavy line is moved fast instead of often.</summary>
-    private const double FarTooLight = 2;
-
-    private const int UsualHoldSeconds = 30;
-
     /// <summary>Prescribes one exercise.</summary>
     /// <param name="line">The gym line.</param>
     /// <param name="home">The exercise that takes its place.</param>
@@ -45,20 +40,20 @@ public static class DosePrescriber
         ArgumentNullException.ThrowIfNull(effort);
         var repsToFailure = expected?.Mid;
         var standard = home.Measure == Measure.Reps && !line.Target.IsOpen ? approach.Standard(home.Rung) : null;
-        var explosive = IsExplosive(line, home, client, effort, repsToFailure);
+        var explosive = IsExplosive(line, home, client, effort, repsToFailure, trade.Dose);
         var (wanted, reason) = explosive
             ? (line.Target, Reason.Of("dose.explosive"))
             : standard is { } reps
                 ? Milestone(reps, effort, repsToFailure)
-                : Target(line, home, effort, repsToFailure);
+                : Target(line, home, effort, repsToFailure, trade.Dose);
         var timed = home.Measure == Measure.Seconds;
-        var rest = line.RestSeconds ?? UsualRest(client.Goal, line.Target);
+        var rest = line.RestSeconds ?? trade.Dose.UsualRest(client.Goal, line.Target);
         var unchanged = home.Id == line.ExerciseId && wanted == line.Target; // what the client does already
         var target = timed || explosive || unchanged || expected is null ? wanted : KeptTarget.Of(wanted, expected, WorkingSets(line), rest, effort.Rir, trade.Fatigue);
         var zone = timed || explosive || line.Timed || wanted.Max > line.Target.Max || line.Target.IsOpen ? null : line.Target;
         var perSide = home.Sides == Sides.Unilateral;
         techniques = explosive ? [.. techniques, trade.Techniques.First(t => t.Explosive)] : techniques;
-        var tempo = techniques.Aggregate(Tempo(line, home), (t, technique) => technique.ApplyTo(t, home.Profile));
+        var tempo = techniques.Aggregate(home.Tempo ?? line.Tempo ?? Tempo.Usual, (t, technique) => technique.ApplyTo(t, home.Profile));
         return new Dose
         {
             Sets = line.Sets,
@@ -68,7 +63,7 @@ public static class DosePrescriber
             Timed = timed,
             LastSetOpen = line.LastSetOpen && !timed && !target.IsOpen,
             PerSide = perSide,
-            Tempo = tempo.ToString(),
+            Tempo = tempo,
             RestSeconds = rest,
             Rir = effort.Rir,
             Techniques = [.. techniques.Select(t => t.Id)],
@@ -87,11 +82,11 @@ public static class DosePrescriber
     /// A heavy line for a client whose goal is strength, with a load far too light for it and nothing that stands against
     /// speed: beginners, sore joints that the exercise loads, and exercises with a tempo of their own go without.
     /// </summary>
-    private static bool IsExplosive(GymLine line, Exercise home, ClientProfile client, WantedEffort effort, double? repsToFailure) =>
+    private static bool IsExplosive(GymLine line, Exercise home, ClientProfile client, WantedEffort effort, double? repsToFailure, DoseRules rules) =>
         client is { Goal: Goal.Strength, Level: > Level.Beginner }
         && line is { Timed: false, Target: { IsOpen: false, Max: <= HeavyReps } }
         && home is { Measure: Measure.Reps, Tempo: null }
-        && repsToFailure > FarTooLight * effort.High
+        && repsToFailure > rules.FarTooLight * effort.High
         && !client.SoreJoints.Any(j => home.Joints.GetValueOrDefault(j.Joint) > 0);
 
     private static (SetTarget Target, Reason Reason) Milestone(int standard, WantedEffort effort, double? repsToFailure)
@@ -102,13 +97,13 @@ public static class DosePrescriber
             : (new SetTarget(able, standard), Reason.Of("dose.to-standard", ("standard", standard)));
     }
 
-    private static (SetTarget Target, Reason Reason) Target(GymLine line, Exercise home, WantedEffort effort, double? repsToFailure)
+    private static (SetTarget Target, Reason Reason) Target(GymLine line, Exercise home, WantedEffort effort, double? repsToFailure, DoseRules rules)
     {
         if (home.Measure == Measure.Seconds)
         {
             return line.Timed
                 ? (line.Target, Reason.Of("dose.time"))
-                : (new SetTarget(UsualHoldSeconds, UsualHoldSeconds + 15), Reason.Of("dose.hold"));
+                : (new SetTarget(rules.HoldSeconds.Min, rules.HoldSeconds.Max), Reason.Of("dose.hold"));
         }
 
         if (line.Timed)
@@ -126,39 +121,17 @@ public static class DosePrescriber
         if (reserve < line.Target.Min)
         {
             var most = Math.Max(1, reserve);
-            return (new SetTarget(most, most), Reason.Of("dose.fewer", ("planned", Figures(line.Target)), ("able", Math.Floor(toFailure)), ("rir", effort.Rir)));
+            return (new SetTarget(most, most), Reason.Of("dose.fewer", ("planned", line.Target.InWords), ("able", Math.Floor(toFailure)), ("rir", effort.Rir)));
         }
 
-        if (toFailure > effort.High * 1.25)
+        if (toFailure > effort.High * rules.TooEasy)
         {
             var top = Math.Min(MostUsefulReps, reserve);
             var bottom = Math.Min(top, Math.Max(line.Target.Max, (int)Math.Round(top * 0.8)));
             Fact[] limit = reserve > MostUsefulReps ? [("limit", MostUsefulReps)] : [];
-            return (new SetTarget(bottom, top), Reason.Of("dose.more", [("planned", Figures(line.Target)), .. limit]));
+            return (new SetTarget(bottom, top), Reason.Of("dose.more", [("planned", line.Target.InWords), .. limit]));
         }
 
         return (line.Target, Reason.Of("dose.as-planned"));
     }
-
-    private static Tempo Tempo(GymLine line, Exercise home)
-    {
-        if (Ground.Quantities.Tempo.TryParse(home.Tempo, out var own))
-        {
-            return own;
-        }
-
-        return line.Tempo ?? Ground.Quantities.Tempo.Usual;
-    }
-
-    /// <summary>Usual rest by goal and reps (docs/trade/prescription), s.</summary>
-    public static int UsualRest(Goal goal, SetTarget target) => goal switch
-    {
-        Goal.Strength => target.Max is > 0 and <= HeavyReps ? 180 : 120,
-        Goal.Muscle => 90,
-        Goal.Endurance => 45,
-        _ => 60,
-    };
-
-    private static string Figures(SetTarget target) =>
-        target.Min == target.Max ? $"{target.Min}" : $"{target.Min}–{target.Max}";
 }

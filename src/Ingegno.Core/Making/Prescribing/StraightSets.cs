@@ -17,7 +17,7 @@ public static class StraightSets
         ArgumentNullException.ThrowIfNull(trade);
         var taken = trade.Techniques.Where(t => dose.Techniques.Contains(t.Id) && t.Scheme is null).ToList();
         var inTempo = taken.Where(t => t.Eccentric is not null || t.Pause is not null || t.Concentric is not null).ToList();
-        var tempo = inTempo.Count == 0 && Tempo.TryParse(dose.Tempo, out var read) ? trade.TempoCost.Of(read) : 1;
+        var tempo = inTempo.Count == 0 ? trade.TempoCost.Of(dose.Tempo) : 1;
         return TechniqueChoice.RepsLeft(taken) * tempo;
     }
 
@@ -27,9 +27,9 @@ public static class StraightSets
         ArgumentNullException.ThrowIfNull(dose);
         ArgumentNullException.ThrowIfNull(trade);
         var taken = trade.Techniques.Where(t => dose.Techniques.Contains(t.Id) && t.RepsLeft < 1).Select(t => t.Of).Distinct().ToList();
-        if (taken.Count == 0 && Tempo.TryParse(dose.Tempo, out var tempo))
+        if (taken.Count == 0)
         {
-            IEnumerable<string> typed = [.. tempo.Eccentric > Tempo.Usual.Eccentric ? ["slow-eccentric"] : Array.Empty<string>(), .. Math.Max(tempo.PauseStretched, tempo.PauseShortened) > 1 ? ["pause"] : Array.Empty<string>()];
+            IEnumerable<string> typed = [.. dose.Tempo.Eccentric > Tempo.Usual.Eccentric ? ["slow-eccentric"] : Array.Empty<string>(), .. Math.Max(dose.Tempo.PauseStretched, dose.Tempo.PauseShortened) > 1 ? ["pause"] : Array.Empty<string>()];
             taken.AddRange(typed);
         }
 

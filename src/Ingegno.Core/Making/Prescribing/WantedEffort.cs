@@ -1,3 +1,4 @@
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Trainee.Strength;
@@ -15,7 +16,6 @@ namespace Ingegno.Core.Making.Prescribing;
 public sealed record WantedEffort(double Low, double High, int Rir)
 {
     private const int UsualRir = 2;
-    private const int OpenSetReps = 12;
 
     /// <summary>Reads the intent of a line.</summary>
     public static WantedEffort Of(GymLine line, Exercise exercise, Level level)
@@ -28,7 +28,7 @@ public sealed record WantedEffort(double Low, double High, int Rir)
             rir = Math.Max(rir, 2); // beginners stay at two or three in reserve (docs/trade/prescription)
         }
 
-        var (min, max) = line.Target.IsOpen ? (OpenSetReps, OpenSetReps) : (line.Target.Min, line.Target.Max);
+        var (min, max) = line.Target.IsOpen ? (SetTarget.OpenReps, SetTarget.OpenReps) : (line.Target.Min, line.Target.Max);
         if (line.Timed)
         {
             // Four seconds of hold stand for a rep where a hold is replaced by reps.

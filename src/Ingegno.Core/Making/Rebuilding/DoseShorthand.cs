@@ -65,7 +65,7 @@ public sealed partial class DoseShorthand(ExerciseNames names)
             {
                 Sets = whole ? got.Sets : null,
                 Target = whole || reps ? got.Target : null,
-                Tempo = got.Tempo?.ToString(),
+                Tempo = got.Tempo,
                 RestSeconds = got.RestSeconds,
                 Rir = got.Reserve,
                 ExternalKg = got.Load?.TotalKg,

@@ -49,7 +49,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
 
         if (edit.Tempo is { } tempo && tempo != changed.Dose.Tempo)
         {
-            var share = Cost(tempo) / Cost(changed.Dose.Tempo);
+            var share = at.Trade.TempoCost.Of(tempo) / at.Trade.TempoCost.Of(changed.Dose.Tempo);
             changed = changed.WithReps(changed.Expected?.Times(share)) with { Dose = changed.Dose with { Tempo = tempo } };
         }
 
@@ -68,8 +68,6 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
         return changed with { Dose = dose, EditedByCoach = true };
     }
 
-    private double Cost(string tempo) => Tempo.TryParse(tempo, out var read) ? at.Trade.TempoCost.Of(read) : 1;
-
     /// <summary>The exercise with these techniques in place of those it has; straight sets when none is named.</summary>
     private HomeExercise With(HomeExercise home, ImmutableArray<string> ids, GymLine gym)
     {
@@ -77,14 +75,14 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
         var taken = at.Trade.Techniques.Where(t => ids.Contains(t.Id)).ToImmutableArray();
         var before = TechniqueChoice.RepsLeft(at.Trade.Techniques.Where(t => home.Dose.Techniques.Contains(t.Id)));
         var reps = home.Expected?.Times(TechniqueChoice.RepsLeft(taken) / before);
-        var plain = Tempo.TryParse(exercise.Tempo, out var own) ? own : gym.Tempo ?? Tempo.Usual;
+        var plain = exercise.Tempo ?? gym.Tempo ?? Tempo.Usual;
         var inRep = taken.Where(t => t.Scheme is null).ToList();
         var dose = home.Dose with
         {
             Sets = home.Dose.Scheme == SetScheme.RestPause ? gym.Sets : home.Dose.Sets,
             Scheme = null,
             Techniques = [.. inRep.Select(t => t.Id)],
-            Tempo = inRep.Aggregate(plain, (t, technique) => technique.ApplyTo(t, exercise.Profile)).ToString(),
+            Tempo = inRep.Aggregate(plain, (t, technique) => technique.ApplyTo(t, exercise.Profile)),
             Instructions = [.. inRep.Select(t => Reason.Text(t.How)), .. inRep.Select(t => t.Caution).OfType<string>().Select(Reason.Text)],
         };
         if (home.Dose.Scheme == SetScheme.RestPause)

@@ -108,7 +108,7 @@ public sealed class RebuildEngine(Trade trade)
         var choice = request.Choices.LastOrDefault(c => c.Line == line.Key);
         var role = choice?.Role ?? RoleOfLine.Infer(line, exercise, position, count);
         var approach = request.ApproachOn(day, trade);
-        var intent = approach.Intent(line, role, DosePrescriber.UsualRest(request.Client.Goal, line.Target));
+        var intent = approach.Intent(line, role, trade.Dose.UsualRest(request.Client.Goal, line.Target));
         var match = new LineToMatch(intent, exercise, role, WantedEffort.Of(intent, exercise, request.Client.Level), approach);
         var (usable, ruledOut) = matcher.Rank(match);
         var candidates = usable.Take(CandidatesShown).Select(s => writer.Write(match, s)).ToList();

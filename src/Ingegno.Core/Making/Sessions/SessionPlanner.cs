@@ -75,7 +75,7 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
 
     private bool IsTooEasy(HomeLine line, Technique technique) =>
         line is { Role: LineRole.Main or LineRole.Secondary, Chosen.Exercises: [{ EditedByCoach: false, Dose.Scheme: null, Expected: not null, Wanted: not null } home] }
-        && home.Expected.Mid > home.Wanted.Max * 1.25
+        && home.Expected.Mid > home.Wanted.Max * trade.Dose.TooEasy
         && technique.Fits(trade.Catalogue.Get(home.ExerciseId), client);
 
     private bool IsIsolation(HomeLine line) =>

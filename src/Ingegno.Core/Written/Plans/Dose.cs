@@ -37,7 +37,7 @@ public sealed record Dose
     public bool PerSide { get; init; }
 
     /// <summary>Tempo in the form 3-1-X-0.</summary>
-    public required string Tempo { get; init; }
+    public required Tempo Tempo { get; init; }
 
     public required int RestSeconds { get; init; }
 
@@ -65,14 +65,13 @@ public sealed record Dose
         get
         {
             var sets = LastSetOpen ? Sets - 1 : Sets;
-            var target = Target.IsOpen ? "AMRAP" : Target.Min == Target.Max ? $"{Target.Min}" : $"{Target.Min}-{Target.Max}";
             var then = Scheme switch
             {
                 SetScheme.RestPause => $" + {Target.Max} in small sets",
                 SetScheme.Drop or SetScheme.MechanicalDrop => " + drop",
                 _ => string.Empty,
             };
-            return $"{sets}x{target}{(Timed ? " s" : string.Empty)}{(PerSide ? "/side" : string.Empty)}{(LastSetOpen ? " + AMRAP" : string.Empty)}{then}";
+            return $"{sets}x{Target.Written}{(Timed ? " s" : string.Empty)}{(PerSide ? "/side" : string.Empty)}{(LastSetOpen ? " + AMRAP" : string.Empty)}{then}";
         }
     }
 
@@ -81,8 +80,8 @@ public sealed record Dose
     {
         get
         {
-            var perRep = Ground.Quantities.Tempo.TryParse(Tempo, out var tempo) ? Math.Max(1, tempo.SecondsPerRep) : 3;
-            var reps = Target.IsOpen ? OpenSetReps : (Target.Min + Target.Max) / 2.0;
+            var perRep = Math.Max(1, Tempo.SecondsPerRep);
+            var reps = Target.IsOpen ? SetTarget.OpenReps : (Target.Min + Target.Max) / 2.0;
             return reps * (Timed ? 1 : perRep);
         }
     }
@@ -101,6 +100,4 @@ public sealed record Dose
 
     /// <summary>Minutes of all sets with their rests.</summary>
     public double Minutes => (WorkSeconds() + (Sets * RestSeconds)) / 60;
-
-    private const int OpenSetReps = 12;
 }

@@ -32,8 +32,7 @@ public sealed record HomeEdit
     /// <summary>First day of the week of a block for which the figures were decided; null outside a block.</summary>
     public DateOnly? BlockWeek { get; init; }
 
-    /// <summary>Tempo in the form 3-1-X-0.</summary>
-    public string? Tempo { get; init; }
+    public Tempo? Tempo { get; init; }
 
     /// <summary>Ids of technique steps in place of those prescribed; empty for straight sets, null to leave them.</summary>
     public ImmutableArray<string>? Techniques { get; init; }

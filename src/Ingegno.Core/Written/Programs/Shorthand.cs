@@ -70,14 +70,6 @@ public static class Shorthand
         return (load.Pieces > 1 ? load.Pieces + "x" : string.Empty) + Words.Number(load.Kg, 3) + " kg";
     }
 
-    private static string Target(GymLine line)
-    {
-        if (line.Target.IsOpen)
-        {
-            return "AMRAP";
-        }
-
-        var range = line.Target.Min == line.Target.Max ? $"{line.Target.Min}" : $"{line.Target.Min}-{line.Target.Max}";
-        return line.Timed ? range + " s" : range;
-    }
+    private static string Target(GymLine line) =>
+        line.Timed && !line.Target.IsOpen ? line.Target.Written + " s" : line.Target.Written;
 }

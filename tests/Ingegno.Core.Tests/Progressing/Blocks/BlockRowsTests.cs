@@ -23,7 +23,7 @@ public class BlockRowsTests
             r => r.Exercise.ShouldBe(cell.Name),
             r => (r.Sets, r.Reps).ShouldBe(("3", "9")),
             r => r.Load.ShouldBe("5.38 kg"),
-            r => (r.Tempo, r.Rest, r.Rir).ShouldBe((cell.Dose.Tempo, "180 s", "2")),
+            r => (r.Tempo, r.Rest, r.Rir).ShouldBe((cell.Dose.Tempo.ToString(), "180 s", "2")),
             r => r.Note.ShouldBe("from 2026-11-30, pause 2"));
         rows[^1].Note.ShouldContain("lighter", customMessage: "the last week is half of the one before");
         BlockRows.Of(BlockExamples.Block(BlockExamples.Beginner, Setup with { Edits = [BlockExamples.Edit(cell, 2, 5)] }), BlockExamples.Plan(BlockExamples.Beginner))

@@ -119,5 +119,5 @@ public class BlockShapeTests
 
     private static ImmutableArray<string> Faults(BlockSetup setup) => [.. BlockShape.Faults(setup, Rules, Trade.Shipped).Select(f => f.Said())];
 
-    private static Dose Dose(int sets) => new() { Sets = sets, Target = new SetTarget(8, 12), Tempo = "2-0-1-0", RestSeconds = 90, Rir = 2 };
+    private static Dose Dose(int sets) => new() { Sets = sets, Target = new SetTarget(8, 12), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 90, Rir = 2 };
 }

@@ -1,6 +1,4 @@
-using System.Collections.Immutable;
-
-namespace Ingegno.Core.Trainee.Clients;
+namespace Ingegno.Core.Knowledge.TradeData;
 
 /// <summary>What the training is for.</summary>
 public enum Goal { Strength, Muscle, Endurance, GeneralFitness }

@@ -1,0 +1,21 @@
+/** What mutation testing changes and asks; ./ingegno mutate. */
+export const mutation = {
+  core: 'src/Ingegno.Core',
+  project: 'Ingegno.Core.csproj',
+
+  /** Rooms that hold rules; reading of files, vocabularies and records are left out. */
+  rooms: ['AtHome/Loading', 'Trainee/Strength', 'Written/Plans/Decisions', 'Making', 'KeepingOn'],
+
+  /** Codes and names are held by the tests of the words, block and statement removal by the compiler in most places. */
+  ignored: ['string'],
+
+  /** Minutes of simulation, and the tests of the house, say nothing of a rule's figure. */
+  without: ['SimulationTests', 'Architecture', 'CostModelTests.Simulated'],
+
+  /** Places that look mutable for each mutant that comes of them: measured. */
+  placesPerMutant: 1,
+  additionalTimeoutMs: 15_000,
+
+  /** Share that is to be caught. */
+  wanted: 0.85,
+};

@@ -1,0 +1,33 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Quantities;
+
+namespace Ingegno.Core.Knowledge.TradeData;
+
+/// <summary>Figures that a dose is set by (<c>data/trade/dose.json</c>).</summary>
+public sealed record DoseRules
+{
+    /// <summary>Rests of a line that names none.</summary>
+    public required ImmutableArray<GoalRest> UsualRests { get; init; }
+
+    /// <summary>A line whose reps to failure lie this many times above the wanted ones is too easy: more reps, or tired beforehand.</summary>
+    public required double TooEasy { get; init; }
+
+    /// <summary>A load this many times too light for a heavy line is moved fast instead of often.</summary>
+    public required double FarTooLight { get; init; }
+
+    /// <summary>Seconds of a hold that stands for reps.</summary>
+    public required SetTarget HoldSeconds { get; init; }
+
+    /// <summary>Usual rest by goal and reps (docs/trade/prescription), s.</summary>
+    public int UsualRest(Goal goal, SetTarget target)
+    {
+        ArgumentNullException.ThrowIfNull(target);
+        return UsualRests.First(r => r.Goal == goal && (r.UpToReps is not { } reps || (!target.IsOpen && target.Max <= reps))).Seconds;
+    }
+}
+
+/// <summary>Rest between sets for a goal; the first that fits counts.</summary>
+/// <param name="Goal">Goal of the client.</param>
+/// <param name="Seconds">Rest in s.</param>
+/// <param name="UpToReps">Only for sets of so many reps and fewer; null for all.</param>
+public sealed record GoalRest(Goal Goal, int Seconds, int? UpToReps = null);
