@@ -28,7 +28,7 @@ const configuration = {
     mutate: [...drawn].map(([file, spans]) => `**/${file.slice(mutation.core.length + 1)}${spans.join('')}`),
     'ignore-mutations': mutation.ignored,
     'test-case-filter': mutation.without.map((name) => `FullyQualifiedName!~${name}`).join('&'),
-    'coverage-analysis': 'perTest',
+    'coverage-analysis': 'off',
     concurrency: 2,
     reporters: ['json', 'progress'],
     'additional-timeout': mutation.additionalTimeoutMs,

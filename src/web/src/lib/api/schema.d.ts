@@ -3661,7 +3661,7 @@ export interface components {
             lastSetOpen: boolean;
             calibrates: boolean;
             perSide: boolean;
-            tempo: string;
+            tempo: components["schemas"]["Tempo"];
             /** Format: int32 */
             restSeconds: number;
             /** Format: int32 */
@@ -3730,7 +3730,7 @@ export interface components {
             techniques: string[];
             strength?: null | components["schemas"]["StrengthRelation"];
             measure: components["schemas"]["Measure"];
-            tempo?: null | string;
+            tempo?: null | components["schemas"]["Tempo"];
             cues: string[];
             cautions: string[];
             offByDefault?: null | string;
@@ -3886,7 +3886,7 @@ export interface components {
             setsBefore?: null | number;
             /** Format: date */
             blockWeek?: null | string;
-            tempo?: null | string;
+            tempo?: null | components["schemas"]["Tempo"];
             techniques?: null | string[];
             /** Format: int32 */
             restSeconds?: null | number;
@@ -5040,6 +5040,8 @@ export interface components {
             /** Format: int32 */
             max: number;
             isOpen?: boolean;
+            written?: null | string;
+            inWords?: null | string;
         };
         /** @description Sets of an exercise as they were typed. */
         SetsText: {
@@ -5154,19 +5156,7 @@ export interface components {
             repsLeft: number;
             caution?: null | string;
         };
-        Tempo: {
-            /** Format: int32 */
-            eccentric?: number;
-            /** Format: int32 */
-            pauseStretched?: number;
-            /** Format: int32 */
-            concentric?: number;
-            /** Format: int32 */
-            pauseShortened?: number;
-            explosive?: boolean;
-            /** Format: int32 */
-            secondsPerRep?: number;
-        };
+        Tempo: null | string;
         ThingValue: {
             itemId: string;
             /** Format: int32 */
