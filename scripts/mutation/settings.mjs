@@ -13,7 +13,7 @@ export const mutation = {
   without: ['SimulationTests', 'Architecture', 'CostModelTests.Simulated'],
 
   /** Places that look mutable for each mutant that comes of them: measured. */
-  placesPerMutant: 1,
+  placesPerMutant: 1.7,
   additionalTimeoutMs: 15_000,
 
   /** Share that is to be caught. */

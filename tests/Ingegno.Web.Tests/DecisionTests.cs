@@ -57,6 +57,7 @@ public sealed class DecisionTests(TestServer server) : IClassFixture<TestServer>
     [InlineData("""{ "kind": "make-it-so" }""", "json")]
     [InlineData("null", "json")]
     [InlineData("""{ "kind": "set-figures", "edits": [{ "line": 1, "exerciseId": "push-up", "sets": 900 }] }""", "validation")]
+    [InlineData("""{ "kind": "set-figures", "edits": [{ "line": 1, "exerciseId": "push-up", "tempo": "slow" }] }""", "validation")]
     [InlineData("""{ "kind": "repeat-figures", "figures": null, "lines": [1] }""", "json")]
     public async Task What_is_no_decision_is_refused_in_plain_words(string decision, string code)
     {

@@ -16,6 +16,7 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Problems.Make(
                 StatusCodes.Status413PayloadTooLarge, "too-large", "That is too much at once",
                 $"A request may be at most {Limits.RequestBytes / 1024} KB. Nothing was changed; paste one day at a time."),
+            BadHttpRequestException { InnerException: UnreadableValueException value } => Problems.Invalid(value.Path ?? "$", value.Message),
             BadHttpRequestException { InnerException: JsonException json } => Json(json),
             NotSupportedException { Source: "System.Text.Json" } => Problems.Make(
                 StatusCodes.Status400BadRequest, "json", "The document cannot be read", "A part that comes in several kinds names none: give its \"kind\" first. docs/rebuild-api.md lists the kinds."),
@@ -45,9 +46,7 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
         var where = string.IsNullOrEmpty(json.Path) || json.Path == "$" ? "the document" : json.Path;
         return Problems.Make(
             StatusCodes.Status400BadRequest, "json", "The document cannot be read",
-            json is UnreadableValueException
-                ? $"At {where}, line {json.LineNumber + 1}: {json.Message}"
-                : $"At {where}, line {json.LineNumber + 1}: the value is missing, misspelt or of the wrong kind. docs/rebuild-api.md lists the fields.");
+            $"At {where}, line {json.LineNumber + 1}: the value is missing, misspelt or of the wrong kind. docs/rebuild-api.md lists the fields.");
     }
 
     [LoggerMessage(LogLevel.Error, "Unexpected failure of {Method} {Path}")]

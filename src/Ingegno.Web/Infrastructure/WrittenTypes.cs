@@ -14,7 +14,7 @@ public sealed class WrittenTypes : IOpenApiSchemaTransformer
         [typeof(LineKey)] = (JsonSchemaType.Integer, "int32"),
         [typeof(LineKey?)] = (JsonSchemaType.Integer | JsonSchemaType.Null, "int32"),
         [typeof(Tempo)] = (JsonSchemaType.String, null),
-        [typeof(Tempo?)] = (JsonSchemaType.String | JsonSchemaType.Null, null),
+        [typeof(Tempo?)] = (JsonSchemaType.String, null),
         [typeof(Reason)] = (JsonSchemaType.String, null),
     };
 

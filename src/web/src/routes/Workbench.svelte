@@ -50,7 +50,7 @@
       {
         key: 'l',
         label: 'keep the choice, or leave it to the engine again',
-        run: () => void bench.toggleLock(),
+        run: () => void bench.decide.toggleLock(),
       },
       {
         key: 'a',
@@ -65,16 +65,16 @@
       { key: 'f', label: 'type the figures of the line', run: typeFigures },
       { key: 't', label: 'techniques', run: () => (techniquesOf = bench.line?.chosen ? 0 : null) },
       { key: 'g', label: 'ladder of the exercise', run: () => (ladderOf = bench.line?.chosen ? 0 : null) },
-      { key: 'm', label: 'mark the line for the next repeat', run: () => bench.toggleMark() },
+      { key: 'm', label: 'mark the line for the next repeat', run: () => bench.marks.toggle(bench.line?.gym.key) },
       {
         key: '.',
         label: 'repeat the last edit on the marked lines, or this one',
-        run: () => void bench.repeatEdit(),
+        run: () => void bench.decide.repeatEdit(),
       },
       {
         key: 'k',
         label: 'calibration session on or off',
-        run: () => bench.result && void bench.toggleCalibration(),
+        run: () => bench.result && void bench.decide.toggleCalibration(),
       },
       { key: 'r', label: 'rebuild', run: () => void bench.rebuildAgain() },
       { key: 'p', label: 'same week, next place', run: nextPlace },
@@ -106,7 +106,7 @@
   $effect(() => {
     if (!bench.client) return;
     showInAddress({
-      plan: bench.plan?.id,
+      plan: bench.versions.plan?.id,
       week: bench.gym.weekId,
       place: bench.placeId,
       line: bench.result ? bench.selected + 1 : null,
@@ -119,7 +119,7 @@
 
   function take(index: number): void {
     const candidate = bench.line?.candidates[index];
-    if (candidate && !bench.editing) void bench.choose(candidate.id);
+    if (candidate && !bench.editing) void bench.decide.choose(candidate.id);
   }
 
   function moveDay(by: number): void {
@@ -129,7 +129,7 @@
   }
 
   function typeFigures(): void {
-    if (!bench.editing && bench.line) bench.typingIn = bench.line.gym.key;
+    if (!bench.editing && bench.line) bench.marks.typingIn = bench.line.gym.key;
   }
 
   function ban(): void {
@@ -148,8 +148,8 @@
   }
 
   async function handout(): Promise<void> {
-    if ((bench.unsaved || !bench.plan) && !(await save())) return;
-    if (bench.plan) await navigate('/plans/:id/handout', { params: { id: String(bench.plan.id) } });
+    if ((bench.unsaved || !bench.versions.plan) && !(await save())) return;
+    if (bench.versions.plan) await navigate('/plans/:id/handout', { params: { id: String(bench.versions.plan.id) } });
   }
 </script>
 
@@ -220,10 +220,10 @@
 
 <ConflictDialog
   what="plan"
-  open={bench.conflict !== null}
-  onmine={() => bench.conflict && void bench.save(bench.conflict.revision)}
+  open={bench.versions.conflict !== null}
+  onmine={() => bench.versions.conflict && void bench.save(bench.versions.conflict.revision)}
   ontheirs={() => void bench.takeTheirs()}
-  onclose={() => (bench.conflict = null)}
+  onclose={() => (bench.versions.conflict = null)}
 />
 <ConflictDialog
   what="gym week"
@@ -255,7 +255,7 @@
     onclose={() => (ladderOf = null)}
     ontake={(externalKg, technique) => {
       if (bench.line && climbed)
-        void bench.edit({
+        void bench.decide.edit({
           line: bench.line.gym.key,
           exerciseId: climbed.exerciseId,
           externalKg,

@@ -5156,7 +5156,7 @@ export interface components {
             repsLeft: number;
             caution?: null | string;
         };
-        Tempo: null | string;
+        Tempo: string;
         ThingValue: {
             itemId: string;
             /** Format: int32 */

@@ -30,7 +30,7 @@
     if (!asked || !id) return;
     there = null;
     const wanted = id;
-    bench.underApproach(wanted, asked.day).then(
+    bench.decide.underApproach(wanted, asked.day).then(
       (result) => {
         if (wanted === id) there = result;
       },
@@ -41,7 +41,7 @@
   async function follow(): Promise<void> {
     const day = asked?.day;
     onclose();
-    await bench.follow(id, day);
+    await bench.decide.follow(id, day);
   }
 </script>
 

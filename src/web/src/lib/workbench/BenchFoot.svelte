@@ -29,8 +29,8 @@
       findings={result.plan.findings}
       busy={bench.busy}
       onopen={open}
-      onremedy={(remedy) => void bench.remedy(remedy)}
-      onaccept={(key, note) => void bench.accept(key, note)}
+      onremedy={(remedy) => void bench.decide.remedy(remedy)}
+      onaccept={(key, note) => void bench.decide.accept(key, note)}
     />
     <ul class="mt-2 grid gap-1 text-plain">
       {#each result.plan.notices as notice (notice.text)}

@@ -113,9 +113,9 @@
     >
     <button
       class={['btn btn-sm', bench.unsaved && 'btn-primary']}
-      disabled={!bench.result || bench.busy || (!bench.unsaved && bench.plan !== null)}
+      disabled={!bench.result || bench.busy || (!bench.unsaved && bench.versions.plan !== null)}
       onclick={onsave}
-      >{bench.unsaved || !bench.plan ? 'Save' : `Saved, v${bench.plan.value.version}`}
+      >{bench.unsaved || !bench.versions.plan ? 'Save' : `Saved, v${bench.versions.plan.value.version}`}
       <span class="keycap">S</span></button
     >
     <button class="btn btn-sm" disabled={!bench.result || bench.busy} onclick={onhandout}
@@ -126,11 +126,15 @@
       aria-pressed={bench.decided.calibrate}
       title="The last set of what was never logged is open where that is safe; the log then sets the dose"
       disabled={!bench.result || bench.busy}
-      onclick={() => void bench.toggleCalibration()}>Calibrate <span class="keycap">K</span></button
+      onclick={() => void bench.decide.toggleCalibration()}>Calibrate <span class="keycap">K</span></button
     >
-    {#if bench.plan}
-      <a class="btn btn-sm" href={p('/plans/:id/block', { params: { id: String(bench.plan.id) } })}>Block</a>
-      <a class="btn btn-sm" href={p('/plans/:id/log', { params: { id: String(bench.plan.id) } })}>Log</a>
+    {#if bench.versions.plan}
+      <a class="btn btn-sm" href={p('/plans/:id/block', { params: { id: String(bench.versions.plan.id) } })}
+        >Block</a
+      >
+      <a class="btn btn-sm" href={p('/plans/:id/log', { params: { id: String(bench.versions.plan.id) } })}
+        >Log</a
+      >
     {/if}
   </div>
 </div>

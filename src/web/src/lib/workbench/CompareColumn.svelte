@@ -4,7 +4,7 @@
   import { rest } from '../words';
   import Joint from './Joint.svelte';
   import TempoLine from './TempoLine.svelte';
-  import { nameOf } from './workbench.svelte';
+  import { nameOf } from './days';
 
   interface Props {
     label: string;

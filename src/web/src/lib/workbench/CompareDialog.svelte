@@ -22,7 +22,7 @@
 
   async function take(id: string): Promise<void> {
     onclose();
-    await bench.choose(id, line);
+    await bench.decide.choose(id, line);
   }
 </script>
 

@@ -49,12 +49,14 @@
       {#if day.cut.length > 0}<span class="min-w-0 flex-1"
           ><b>Cut to fit {day.limit} min:</b>
           {day.cut.join(' ')}</span
-        ><button class="btn btn-xs" disabled={bench.busy} onclick={() => bench.fit(false)}
+        ><button class="btn btn-xs" disabled={bench.busy} onclick={() => bench.decide.fit(false)}
           >Leave it whole</button
         >
       {:else if day.limit !== null && day.minutes > day.limit}<span class="min-w-0 flex-1"
           >Left whole, {day.minutes - day.limit} minutes over.</span
-        ><button class="btn btn-xs" disabled={bench.busy} onclick={() => bench.fit(true)}>Cut to fit</button>
+        ><button class="btn btn-xs" disabled={bench.busy} onclick={() => bench.decide.fit(true)}
+          >Cut to fit</button
+        >
       {/if}
     </p>
   {/if}

@@ -24,11 +24,11 @@
   const id = $props.id();
 
   $effect(() => {
-    if (active && bench.typingIn === line && !typing) void open();
+    if (active && bench.marks.typingIn === line && !typing) void open();
   });
 
   async function open(): Promise<void> {
-    bench.typingIn = null;
+    bench.marks.typingIn = null;
     const load = home.externalKg > 0 ? ` @ ${home.externalKg} kg` : '';
     text = `${dose.scheme ? `${dose.sets}x${dose.target.max}` : dose.figures}${load} ${dose.tempo} ${dose.restSeconds} s RIR ${dose.rir}`;
     wrong = '';
@@ -49,7 +49,7 @@
       }
 
       typing = false;
-      await bench.edit(read.edit);
+      await bench.decide.edit(read.edit);
     } catch (error) {
       toasts.problem(error);
     }

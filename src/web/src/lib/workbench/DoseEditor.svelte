@@ -1,6 +1,5 @@
 <script lang="ts">
   import type { HomeEdit, HomeExercise } from '../api/types';
-  import { toasts } from '../toasts.svelte';
   import NumberField from '../ui/NumberField.svelte';
 
   interface Props {
@@ -24,18 +23,13 @@
 
   function submit(event: SubmitEvent): void {
     event.preventDefault();
-    if (!/^\d{1,2}-\d{1,2}-(\d{1,2}|X|x)-\d{1,2}$/.test(tempo)) {
-      toasts.problem('The tempo has four figures, as in 3-1-1-0.');
-      return;
-    }
-
     const low = min ?? max ?? 0;
     onedit({
       line,
       exerciseId: home.exerciseId,
       sets,
       target: { min: low, max: Math.max(low, max ?? low) },
-      tempo: tempo.toUpperCase(),
+      tempo: tempo.trim(),
       restSeconds: rest,
       rir,
       externalKg: load,

@@ -33,7 +33,7 @@
       <button
         class={['btn btn-sm', line.locked && 'btn-neutral']}
         aria-pressed={line.locked}
-        onclick={() => bench.toggleLock()}
+        onclick={() => bench.decide.toggleLock()}
         >{line.locked ? 'Kept' : 'Keep'} <span class="keycap">L</span></button
       >
     {/if}
@@ -47,7 +47,8 @@
         class="select select-xs w-auto"
         value={roleSet ?? ''}
         disabled={bench.busy}
-        onchange={(event) => bench.setRole((event.currentTarget.value || null) as HomeLine['role'] | null)}
+        onchange={(event) =>
+          bench.decide.setRole((event.currentTarget.value || null) as HomeLine['role'] | null)}
       >
         <option value="">{roleSet ? 'inferred' : `${line.role}, inferred`}</option>
         {#each roles as role (role)}<option value={role}>{role}</option>{/each}
@@ -89,7 +90,7 @@
           ]}
           aria-pressed={taken}
           disabled={bench.busy}
-          onclick={() => bench.choose(candidate.id)}
+          onclick={() => bench.decide.choose(candidate.id)}
         >
           <span class="keycap">{i < 9 ? i + 1 : ''}</span>
           <Joint match={candidate.match} parts={candidate.parts} width={52} height={26} />
@@ -199,13 +200,15 @@
       <button class="btn btn-sm" onclick={() => onladder(i)}
         >Ladder {#if i === 0}<span class="keycap">G</span>{/if}</button
       >
-      <button class="btn btn-sm" disabled={bench.busy || !bench.lastEdit} onclick={() => bench.repeatEdit()}
-        >Repeat the last edit <span class="keycap">.</span></button
+      <button
+        class="btn btn-sm"
+        disabled={bench.busy || !bench.marks.lastEdit}
+        onclick={() => bench.decide.repeatEdit()}>Repeat the last edit <span class="keycap">.</span></button
       >
     </div>
     <div class="mt-3">
       {#key `${line.gym.key}/${home.exerciseId}/${home.dose.figures}/${home.dose.tempo}/${home.dose.restSeconds}/${home.dose.rir}/${home.externalKg}`}
-        <DoseEditor line={line.gym.key} {home} onedit={(edit) => bench.edit(edit)} />
+        <DoseEditor line={line.gym.key} {home} onedit={(edit) => bench.decide.edit(edit)} />
       {/key}
     </div>
     {#if home.cautions.length > 0}

@@ -18,7 +18,7 @@
 
   let { bench, line, label, index, selected, onselect }: Props = $props();
   const gym = $derived(line.gym);
-  const marked = $derived(bench.marked.includes(line.gym.key));
+  const marked = $derived(bench.marks.lines.includes(line.gym.key));
   const effort = $derived(
     [
       gym.shareOfMax ? `${Math.round(gym.shareOfMax * 100)} %` : '',
@@ -30,11 +30,6 @@
     ]
       .filter(Boolean)
       .join(' '),
-  );
-  const tempo = $derived(
-    gym.tempo
-      ? `${gym.tempo.eccentric}-${gym.tempo.pauseStretched}-${gym.tempo.explosive ? 'X' : gym.tempo.concentric}-${gym.tempo.pauseShortened}`
-      : '',
   );
   let element = $state<HTMLLIElement>();
   $effect(() => {
@@ -62,7 +57,10 @@
     <div>
       <p class="font-semibold">{line.gymExerciseName}</p>
       <p class="figures text-plain"><b>{line.gymDose}</b> {effort}</p>
-      <p class="figures soft text-note">{tempo} {gym.restSeconds != null ? rest(gym.restSeconds) : ''}</p>
+      <p class="figures soft text-note">
+        {gym.tempo ?? ''}
+        {gym.restSeconds != null ? rest(gym.restSeconds) : ''}
+      </p>
       <p class="soft text-note">{line.role}{gym.note ? `, ${gym.note}` : ''}</p>
     </div>
   </div>

@@ -4,7 +4,7 @@
   import { rest } from '../words';
   import { byDay, meanMatch } from './days';
   import Joint from './Joint.svelte';
-  import { nameOf } from './workbench.svelte';
+  import { nameOf } from './days';
 
   interface Props {
     /** The plan as it stands. */

@@ -28,7 +28,7 @@
     const techniques = on.includes(id)
       ? on.filter((t) => t !== id)
       : [...on.filter((t) => steps.find((s) => s.id === t)?.of !== of), id];
-    await bench.edit({ line, exerciseId: home.exerciseId, techniques });
+    await bench.decide.edit({ line, exerciseId: home.exerciseId, techniques });
   }
 
   function key(event: KeyboardEvent): void {
@@ -36,7 +36,8 @@
     if (step) {
       event.preventDefault();
       void toggle(step.id);
-    } else if (event.key === '0') void bench.edit({ line, exerciseId: home.exerciseId, techniques: [] });
+    } else if (event.key === '0')
+      void bench.decide.edit({ line, exerciseId: home.exerciseId, techniques: [] });
   }
 </script>
 
@@ -85,7 +86,7 @@
     <button
       class="btn"
       disabled={bench.busy || home.dose.techniques.length === 0}
-      onclick={() => bench.edit({ line, exerciseId: home.exerciseId, techniques: [] })}
+      onclick={() => bench.decide.edit({ line, exerciseId: home.exerciseId, techniques: [] })}
       >Straight sets <span class="keycap">0</span></button
     >
     <button class="btn btn-primary" onclick={onclose}>Done</button>

@@ -1,4 +1,4 @@
-import type { HomeLine, HomePlan, RoundGroup, StoodBefore } from '../api/types';
+import type { Candidate, HomeLine, HomePlan, RoundGroup, StoodBefore } from '../api/types';
 
 /** A day of a home plan with its lines and where they stand in the whole list. */
 export interface DayOfPlan {
@@ -69,3 +69,6 @@ export const stoodIn = (plan: HomePlan): StoodBefore[] =>
 /** Match of a whole plan: the mean over its lines, a line without substitute counting nothing. */
 export const meanMatch = (plan: HomePlan): number =>
   plan.lines.reduce((sum, line) => sum + (line.chosen?.match ?? 0), 0) / Math.max(1, plan.lines.length);
+
+/** Name of a candidate as it is read. */
+export const nameOf = (candidate: Candidate): string => candidate.exercises.map((e) => e.name).join(' + ');

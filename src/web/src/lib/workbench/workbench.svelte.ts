@@ -1,36 +1,26 @@
 import { api, ask } from '../api/client';
 import type {
-  Candidate,
   DecidedPlan,
-  HomeEdit,
   HomeLine,
   PlanDecision,
-  PlanSummary,
   RebuildRequest,
   RebuildResult,
-  Remedy,
   SavedClient,
   SavedPlace,
   SavedPlan,
   StandingLine,
 } from '../api/types';
 import { toasts } from '../toasts.svelte';
-import { conflictOf } from '../ui/saving';
-import { count } from '../words';
+import { History } from '../ui/history.svelte';
 import { byDay, stoodIn } from './days';
 import { decidedIn, type Decided } from './decided';
-import { editInWords } from './edits';
+import { Decisions } from './decisions';
 import { GymText } from './gymText.svelte';
-import { History } from '../ui/history.svelte';
+import { LeftAtPlaces, type AtPlace } from './leftAtPlaces';
+import { Marks } from './marks.svelte';
 import { OpenClient, type Wishes } from './openClient.svelte';
-import { decided, moved, planAdded, plansOf, planWith, rebuilt, versionAdded } from './plans';
-
-/** How the week was left at a place. */
-interface AtPlace {
-  decided: Decided;
-  plan: SavedPlan | null;
-  unsaved: boolean;
-}
+import { decided, plansOf, planWith, rebuilt } from './plans';
+import { Versions } from './versions.svelte';
 
 /** All that one step of undo brings back. */
 interface Step extends AtPlace {
@@ -41,36 +31,30 @@ interface Step extends AtPlace {
 /** The state of the workbench: a gym week, a place, what the engine proposes and what the coach decides. */
 export class Workbench {
   places = $state<SavedPlace[]>([]);
-  plans = $state<PlanSummary[]>([]);
-  plan = $state<SavedPlan | null>(null);
   placeId = $state<number | null>(null);
   result = $state<RebuildResult | null>(null);
   /** What the coach decided, here and now. */
   decided = $state<Decided>(decidedIn());
-  /** Lines marked for the next repeat of an edit. */
-  marked = $state<number[]>([]);
-  lastEdit = $state<HomeEdit | null>(null);
-  /** Line whose dose is to be typed, until its cell opens. */
-  typingIn = $state<number | null>(null);
   selected = $state(0);
   editing = $state(false);
   busy = $state(false);
   unsaved = $state(false);
-  conflict = $state<SavedPlan | null>(null);
   failed = $state(false);
 
   readonly gym = new GymText();
+  readonly versions = new Versions();
+  readonly marks = new Marks();
+  readonly decide = new Decisions(this);
   readonly history = new History<Step>();
   readonly #client = new OpenClient();
   readonly place = $derived(this.places.find((p) => p.id === this.placeId));
   readonly lines = $derived<HomeLine[]>(this.result?.plan.lines ?? []);
   readonly days = $derived(this.result ? byDay(this.result.plan) : []);
   readonly line = $derived<HomeLine | undefined>(this.lines[this.selected]);
-  readonly canUndo = $derived(this.history.canUndo || (!this.unsaved && (this.plan?.value.canUndo ?? false)));
-  readonly canRedo = $derived(this.history.canRedo || (!this.unsaved && (this.plan?.value.canRedo ?? false)));
+  readonly canUndo = $derived(this.history.canUndo || (!this.unsaved && this.versions.canUndo));
+  readonly canRedo = $derived(this.history.canRedo || (!this.unsaved && this.versions.canRedo));
 
-  /** What was left at other weeks and places, by both. */
-  #left: Record<string, AtPlace> = {};
+  readonly #left = new LeftAtPlaces();
   #opening: Promise<void> = Promise.resolve();
   #working: Promise<void> = Promise.resolve();
 
@@ -97,11 +81,11 @@ export class Workbench {
         plansOf(clientId),
         ask(() => api.GET('/api/v1/clients/{clientId}/strength', params)),
       ]);
-      [this.places, this.plans, this.gym.weeks] = [places, plans, weeks];
+      [this.places, this.versions.all, this.gym.weeks] = [places, plans, weeks];
       [this.#client.saved, this.#client.taught] = [client, strength];
       if (at.plan) await this.#openPlan(at.plan);
       else this.gym.open(at.week ?? weeks[0]?.id ?? null);
-      this.placeId = at.place ?? this.plan?.value.placeId ?? places[0]?.id ?? null;
+      this.placeId = at.place ?? this.versions.plan?.value.placeId ?? places[0]?.id ?? null;
       if (!this.result) this.editing = true;
     } catch (error) {
       this.failed = true;
@@ -112,19 +96,19 @@ export class Workbench {
   /** Another gym week: its own plan if there is one, else a fresh start that keeps what stood where it can. */
   async switchWeek(id: number): Promise<void> {
     const stood = this.result ? stoodIn(this.result.plan) : [];
-    if (this.result) this.#left[this.#key()] = this.#here();
+    if (this.result) this.#leave();
     this.history.clear();
-    this.plan = null;
+    this.versions.plan = null;
     const { approach, fitToMinutes, phase, calibrate } = this.decided;
     this.decided = decidedIn({ approach, fitToMinutes, phase, calibrate, before: stood });
     this.gym.open(id);
-    const left = this.#left[this.#key()];
+    const left = this.#left.at(this.gym.weekId, this.placeId);
     if (left?.unsaved) {
       this.#put(left);
       return this.rebuild();
     }
 
-    const kept = this.#planFor(this.placeId);
+    const kept = this.versions.of(this.gym.weekId, this.placeId);
     if (kept) return this.#openPlan(kept.id);
     this.result = null;
     this.editing = true;
@@ -142,7 +126,7 @@ export class Workbench {
 
     this.#remember();
     const at = await this.decidedAt(id);
-    this.#left[this.#key()] = this.#here();
+    this.#leave();
     this.placeId = id;
     this.#put(at);
     await this.rebuild(at.unsaved || at.plan === null);
@@ -150,9 +134,9 @@ export class Workbench {
 
   /** What is decided for the week at a place: as it was left, as it was saved, or as it is here. */
   async decidedAt(placeId: number): Promise<AtPlace> {
-    const left = this.#left[this.#key(placeId)];
+    const left = this.#left.at(this.gym.weekId, placeId);
     if (left) return left;
-    const saved = this.#planFor(placeId);
+    const saved = this.versions.of(this.gym.weekId, placeId);
     if (saved) {
       const plan = await planWith(saved.id);
       return { decided: decidedIn(plan.value.document.request), plan, unsaved: false };
@@ -232,33 +216,15 @@ export class Workbench {
     return own ?? this.decided.approach ?? this.#client.approach;
   }
 
-  /** What the week would be under an approach, for looking before taking; nothing here changes. */
-  async underApproach(approach: string, day?: string): Promise<RebuildResult> {
-    const decision: PlanDecision = { kind: 'follow-approach', approach, day };
+  /** The plan that a decision would give, for looking before taking; nothing here changes. */
+  async tried(decision: PlanDecision): Promise<RebuildResult> {
     return (await decided(this.request(), this.#standing(), [decision])).result;
   }
 
-  async follow(approach: string, day?: string): Promise<void> {
-    await this.#decide({ kind: 'follow-approach', approach, day });
-  }
-
-  /** Takes a candidate for the selected line and keeps it. */
-  async choose(candidateId: string, line = this.line): Promise<void> {
-    if (line) await this.#decide({ kind: 'choose-candidate', line: line.gym.key, candidateId });
-  }
-
-  /** Keeps the present choice of the selected line, or leaves it to the engine again. */
-  async toggleLock(): Promise<void> {
-    const line = this.line;
-    if (!line?.chosen) return;
-    if (!line.locked) return this.choose(line.chosen.id, line);
-    await this.#decide({ kind: 'leave-to-engine', line: line.gym.key });
-  }
-
-  /** Corrects what a line is for; null leaves it to be inferred. */
-  async setRole(role: HomeLine['role'] | null): Promise<void> {
-    const line = this.line?.gym.key;
-    if (line !== undefined) await this.#decide({ kind: 'set-role', line, role });
+  /** Takes a decision as a step that undo takes back. */
+  async take(decision: PlanDecision): Promise<void> {
+    this.#remember();
+    await this.#take(decision);
   }
 
   /** Leaves an exercise out for this client, from now on and everywhere; undo takes it back. */
@@ -284,52 +250,6 @@ export class Workbench {
     );
   }
 
-  /** Sets figures of a home exercise. */
-  async edit(edit: HomeEdit): Promise<void> {
-    this.lastEdit = edit;
-    await this.#decide({ kind: 'set-figures', edits: [edit] });
-  }
-
-  /** Does the last edit again: on the marked lines, or on the selected one. */
-  async repeatEdit(): Promise<void> {
-    const last = this.lastEdit;
-    if (!last) return;
-    const lines = this.marked.length > 0 ? this.marked : this.line ? [this.line.gym.key] : [];
-    if (lines.length === 0) return;
-    await this.#decide({ kind: 'repeat-figures', figures: last, lines: [...lines] });
-    toasts.done(
-      `${editInWords({ ...last, externalKg: null })}: ${count(lines.length, 'line')}.`,
-      () => void this.undo(),
-    );
-  }
-
-  /** Marks the selected line for the next repeat, or takes the mark off. */
-  toggleMark(): void {
-    const line = this.line?.gym.key;
-    if (line === undefined) return;
-    this.marked = this.marked.includes(line) ? this.marked.filter((l) => l !== line) : [...this.marked, line];
-  }
-
-  /** Cuts the days to the client's minutes, or lets them take what they take. */
-  async fit(fitToMinutes: boolean): Promise<void> {
-    await this.#decide({ kind: 'fit-to-minutes', on: fitToMinutes });
-  }
-
-  /** Opens the last set of what was never logged, so that the log can set the dose, or closes it again. */
-  async toggleCalibration(): Promise<void> {
-    await this.#decide({ kind: 'calibrate', on: !this.decided.calibrate });
-  }
-
-  /** Does in one press what a finding proposes. */
-  async remedy(remedy: Remedy): Promise<void> {
-    await this.#decide({ kind: 'take-remedy', remedy });
-  }
-
-  /** Lets a finding stand, with the reason; an empty one takes that back. */
-  async accept(key: string, note: string): Promise<void> {
-    await this.#decide({ kind: 'accept-finding', key, note });
-  }
-
   async undo(): Promise<void> {
     const before = this.history.undo(this.#step());
     if (before) await this.#restore(before);
@@ -343,38 +263,35 @@ export class Workbench {
   }
 
   /** Saves a new plan for this week and place, or a new version of the open one. */
-  async save(revision = this.plan?.revision): Promise<boolean> {
+  async save(revision = this.versions.plan?.revision): Promise<boolean> {
     await this.#working; // What was pressed just before belongs to what is saved.
-    revision ??= this.plan?.revision;
     if (!this.client || !this.result || this.busy) return false;
     this.busy = true;
     try {
-      const request = this.request();
-      const title =
-        this.plan?.value.document.title ??
-        `${this.gym.week?.value.name ?? 'Gym week'}, ${this.place?.value.name ?? 'no place'}`;
-      const clientId = this.client.id;
-      this.plan = this.plan
-        ? await versionAdded(this.plan, revision ?? this.plan.revision, title, request)
-        : await planAdded(clientId, { title, placeId: this.placeId, gymWeekId: this.gym.weekId, request });
-      this.unsaved = false;
-      this.conflict = null;
-      this.history.clear();
-      this.plans = await plansOf(clientId);
-      toasts.done(`Saved as version ${this.plan.value.version}.`);
-      return true;
-    } catch (error) {
-      this.conflict = conflictOf<SavedPlan>(error) ?? null;
-      if (!this.conflict) toasts.problem(error);
-      return false;
+      const title = `${this.gym.week?.value.name ?? 'Gym week'}, ${this.place?.value.name ?? 'no place'}`;
+      const { id: clientId } = this.client;
+      const plan = {
+        clientId,
+        title,
+        placeId: this.placeId,
+        gymWeekId: this.gym.weekId,
+        request: this.request(),
+      };
+      const saved = await this.versions.save(plan, revision ?? this.versions.plan?.revision);
+      if (saved) {
+        this.unsaved = false;
+        this.history.clear();
+      }
+
+      return saved;
     } finally {
       this.busy = false;
     }
   }
 
   async takeTheirs(): Promise<void> {
-    const theirs = this.conflict;
-    this.conflict = null;
+    const theirs = this.versions.conflict;
+    this.versions.conflict = null;
     if (theirs) await this.#show(theirs);
   }
 
@@ -388,7 +305,7 @@ export class Workbench {
   /** Shows a stored version; its candidates are found again from the same request. */
   async #show(plan: SavedPlan): Promise<void> {
     const { request } = plan.value.document;
-    this.plan = plan;
+    this.versions.plan = plan;
     this.gym.text = request.gymLines.join('\n');
     this.decided = decidedIn(request);
     this.history.clear();
@@ -399,32 +316,22 @@ export class Workbench {
   }
 
   async #moveVersion(way: 'undo' | 'redo'): Promise<void> {
-    const plan = this.plan;
-    if (!plan) return;
-    try {
-      const shown = await moved(plan, way);
-      await this.#show(shown);
-      toasts.done(`Version ${shown.value.version} of ${shown.value.versions}.`);
-    } catch (error) {
-      this.conflict = conflictOf<SavedPlan>(error) ?? null;
-      if (!this.conflict) toasts.problem(error);
-    }
+    const shown = await this.versions.move(way);
+    if (!shown) return;
+    await this.#show(shown);
+    toasts.done(`Version ${shown.value.version} of ${shown.value.versions}.`);
   }
 
-  #key(placeId = this.placeId): string {
-    return `${this.gym.weekId ?? 'new'}/${placeId ?? 'none'}`;
-  }
-
-  #planFor(placeId: number | null): PlanSummary | undefined {
-    return this.plans.find((p) => p.gymWeekId === this.gym.weekId && p.placeId === placeId);
+  #leave(): void {
+    this.#left.keep(this.gym.weekId, this.placeId, this.#here());
   }
 
   #here(): AtPlace {
-    return { decided: $state.snapshot(this.decided), plan: this.plan, unsaved: this.unsaved };
+    return { decided: $state.snapshot(this.decided), plan: this.versions.plan, unsaved: this.unsaved };
   }
 
   #put(at: AtPlace): void {
-    [this.decided, this.plan] = [at.decided, at.plan];
+    [this.decided, this.versions.plan] = [at.decided, at.plan];
   }
 
   #step(): Step {
@@ -446,12 +353,6 @@ export class Workbench {
     this.#headStart();
   }
 
-  /** A step of the coach that undo takes back. */
-  async #decide(decision: PlanDecision): Promise<void> {
-    this.#remember();
-    await this.#take(decision);
-  }
-
   /** Takes a decision once what is under way is done. */
   #take(decision: PlanDecision): Promise<void> {
     const plain = $state.snapshot(decision) as PlanDecision;
@@ -461,12 +362,9 @@ export class Workbench {
   async #restore(step: Step): Promise<void> {
     if (JSON.stringify(this.#client.wishes) !== JSON.stringify(step.wishes))
       await this.#client.wish(step.wishes);
-    if (this.placeId !== null && this.placeId !== step.placeId) this.#left[this.#key()] = this.#here();
+    if (this.placeId !== null && this.placeId !== step.placeId) this.#leave();
     this.placeId = step.placeId;
     this.#put(step);
     await this.rebuild(step.unsaved);
   }
 }
-
-/** Name of a candidate as it is read. */
-export const nameOf = (candidate: Candidate): string => candidate.exercises.map((e) => e.name).join(' + ');
