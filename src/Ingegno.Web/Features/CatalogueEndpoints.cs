@@ -31,7 +31,23 @@ public sealed record TradeSummary(
     ImmutableArray<ApproachSummary> Approaches,
     ImmutableArray<TechniqueStep> TechniqueSteps,
     ImmutableDictionary<string, ImmutableArray<string>> Vocabulary,
-    ImmutableDictionary<string, int> SkillCeilings);
+    ImmutableDictionary<string, int> SkillCeilings,
+    ClientWords ClientWords);
+
+/// <summary>Words that a client and the lines of a week are described with.</summary>
+public sealed record ClientWords(
+    ImmutableArray<Level> Levels,
+    ImmutableArray<Goal> Goals,
+    ImmutableArray<Sex> Sexes,
+    ImmutableArray<Joint> Joints,
+    ImmutableArray<Soreness> Sorenesses,
+    ImmutableArray<LineRole> Roles,
+    ImmutableArray<ScreeningQuestion> Screening);
+
+/// <summary>One question of the screening.</summary>
+/// <param name="Answer">What is kept when it holds.</param>
+/// <param name="Asked">What is asked.</param>
+public sealed record ScreeningQuestion(ScreeningAnswer Answer, Reason Asked);
 
 /// <summary>A technique step to choose.</summary>
 public sealed record TechniqueStep(string Id, string Of, string Label, string How, double RepsLeft, string? Caution);
@@ -62,7 +78,10 @@ public static class CatalogueEndpoints
         [.. trade.Approaches.Select(a => new ApproachSummary(a.Id, a.Name, a.Idea, a.Against, a.Conditioning, [.. a.Phases.Select(p => p.Name)]))],
         [.. trade.Techniques.OrderBy(t => t.Order).Select(t => new TechniqueStep(t.Id, t.Of, t.Label, t.How, t.RepsLeft, t.Caution))],
         Vocabulary,
-        Enum.GetValues<Level>().ToImmutableDictionary(WordOf, CandidateFilter.SkillCeiling)));
+        Enum.GetValues<Level>().ToImmutableDictionary(WordOf, CandidateFilter.SkillCeiling),
+        new ClientWords(
+            [.. Enum.GetValues<Level>()], [.. Enum.GetValues<Goal>()], [.. Enum.GetValues<Sex>()], [.. Enum.GetValues<Joint>()], [.. Enum.GetValues<Soreness>()],
+            [.. Enum.GetValues<LineRole>()], [.. Enum.GetValues<ScreeningAnswer>().Select(a => new ScreeningQuestion(a, Term.For(a).Said()))])));
 
     /// <summary>Words of the catalogue's schema that an exercise is described with.</summary>
     private static ImmutableDictionary<string, ImmutableArray<string>> Vocabulary { get; } = new Dictionary<string, ImmutableArray<string>>

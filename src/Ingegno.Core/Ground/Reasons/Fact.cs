@@ -33,6 +33,9 @@ public readonly record struct Fact(string Name, object Value)
 /// <param name="Word">The word in kebab-case.</param>
 public sealed record Term(string Of, string Word)
 {
+    /// <summary>The word as something that is said.</summary>
+    public Reason Said() => Reason.Of("term", ("term", this));
+
     /// <summary>The term of an enumeration value.</summary>
     public static Term For<T>(T value)
         where T : struct, Enum => EnumTerms<T>.Of[value];

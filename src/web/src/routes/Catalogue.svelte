@@ -30,8 +30,8 @@
     ['step-on', 'a step'],
     ['cloth', 'a towel or sheet'],
   ];
-  const levels = ['beginner', 'novice', 'intermediate', 'advanced'];
-  const joints = ['wrist', 'elbow', 'shoulder', 'neck', 'low-back', 'hip', 'knee', 'ankle'];
+  const levels = $derived(trade.summary?.clientWords.levels ?? []);
+  const joints = $derived(trade.summary?.clientWords.joints ?? []);
 
   let all = $state.raw<Exercise[] | null>(null);
   let filter = $state<Filter>({ ...noFilter });

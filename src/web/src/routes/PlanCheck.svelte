@@ -7,6 +7,7 @@
   import { crumbs } from '../lib/crumbs.svelte';
   import { ProgramImport } from '../lib/program/programImport.svelte';
   import { toasts } from '../lib/toasts.svelte';
+  import { trade } from '../lib/trade.svelte';
   import { count } from '../lib/words';
   import { p } from '../router';
 
@@ -24,6 +25,7 @@
 
   onMount(() => {
     crumbs.set({ text: 'Roster', href: p('/') }, { text: 'Check a plan' });
+    trade.load().catch((error: unknown) => toasts.problem(error));
     ask(() => api.GET('/api/v1/clients')).then(
       (rows) => (roster = rows),
       (error: unknown) => toasts.problem(error),
@@ -93,8 +95,7 @@
         <label>
           <span class="label-text">Level</span>
           <select class="select" bind:value={level}>
-            {#each ['beginner', 'novice', 'intermediate', 'advanced'] as const as value (value)}<option
-                {value}>{value}</option
+            {#each trade.summary?.clientWords.levels ?? [] as value (value)}<option {value}>{value}</option
               >{/each}
           </select>
         </label>

@@ -65,7 +65,11 @@
       { key: 'f', label: 'type the figures of the line', run: typeFigures },
       { key: 't', label: 'techniques', run: () => (techniquesOf = bench.line?.chosen ? 0 : null) },
       { key: 'g', label: 'ladder of the exercise', run: () => (ladderOf = bench.line?.chosen ? 0 : null) },
-      { key: 'm', label: 'mark the line for the next repeat', run: () => bench.marks.toggle(bench.line?.gym.key) },
+      {
+        key: 'm',
+        label: 'mark the line for the next repeat',
+        run: () => bench.marks.toggle(bench.line?.gym.key),
+      },
       {
         key: '.',
         label: 'repeat the last edit on the marked lines, or this one',
@@ -149,7 +153,8 @@
 
   async function handout(): Promise<void> {
     if ((bench.unsaved || !bench.versions.plan) && !(await save())) return;
-    if (bench.versions.plan) await navigate('/plans/:id/handout', { params: { id: String(bench.versions.plan.id) } });
+    if (bench.versions.plan)
+      await navigate('/plans/:id/handout', { params: { id: String(bench.versions.plan.id) } });
   }
 </script>
 

@@ -3574,6 +3574,16 @@ export interface components {
             /** Format: double */
             adherence?: null | number;
         };
+        /** @description Words that a client and the lines of a week are described with. */
+        ClientWords: {
+            levels: components["schemas"]["Level"][];
+            goals: components["schemas"]["Goal"][];
+            sexes: components["schemas"]["Sex"][];
+            joints: components["schemas"]["Joint"][];
+            sorenesses: components["schemas"]["Soreness"][];
+            roles: components["schemas"]["LineRole"][];
+            screening: components["schemas"]["ScreeningQuestion"][];
+        };
         CoachChoice: {
             line: components["schemas"]["LineKey"];
             candidateId?: null | string;
@@ -4966,6 +4976,13 @@ export interface components {
         };
         /** @enum {unknown} */
         ScreeningAnswer: "heart-or-vascular" | "metabolic-or-kidney" | "chest-pain-or-fainting" | "uncontrolled-blood-pressure" | "pregnancy-or-recent-birth" | "recent-surgery" | "joint-under-treatment" | "under-sixteen-without-guardian" | "long-inactive-with-risk";
+        /** @description One question of the screening. */
+        ScreeningQuestion: {
+            /** @description What is kept when it holds. */
+            answer: components["schemas"]["ScreeningAnswer"];
+            /** @description What is asked. */
+            asked: components["schemas"]["Reason"];
+        };
         /** @description Names the revision that was seen, for undo and redo. */
         SeenRevision: {
             /** Format: int32 */
@@ -5182,6 +5199,7 @@ export interface components {
             skillCeilings: {
                 [key: string]: number;
             };
+            clientWords: components["schemas"]["ClientWords"];
         };
         TrendPoint: {
             /** Format: date */

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { HomeLine } from '../api/types';
   import ResistanceChart from '../kit/ResistanceChart.svelte';
+  import { trade } from '../trade.svelte';
   import { count, inWords, sentence } from '../words';
   import DoseEditor from './DoseEditor.svelte';
   import { consequences } from './effect';
@@ -20,7 +21,7 @@
 
   let { bench, line, oncompare, ontechniques, onladder }: Props = $props();
   const chosen = $derived(line.chosen);
-  const roles = ['main', 'secondary', 'accessory', 'activation'] as const;
+  const roles = $derived(trade.summary?.clientWords.roles ?? []);
   const roleSet = $derived(bench.decided.choices.find((c) => c.line === line.gym.key)?.role);
 </script>
 
