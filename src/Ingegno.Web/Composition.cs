@@ -72,7 +72,11 @@ public static class Composition
         services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
         services.AddProblemDetails();
         services.AddExceptionHandler<ProblemHandler>();
-        services.AddOpenApi(openApi => openApi.AddSchemaTransformer<RequiredInAnswers>().AddSchemaTransformer<WrittenTypes>());
+        services.AddOpenApi(openApi =>
+        {
+            var required = new RequiredInAnswers();
+            openApi.AddSchemaTransformer(required).AddSchemaTransformer<WrittenTypes>().AddDocumentTransformer(required);
+        });
     }
 
     public static void UseIngegno(this WebApplication app)

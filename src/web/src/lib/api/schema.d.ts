@@ -4154,8 +4154,8 @@ export interface components {
         };
         /** @description A ladder, or why there is none. */
         LadderAnswer: {
-            ladder?: null | components["schemas"]["FamilyLadder"];
-            why?: null | components["schemas"]["Reason"];
+            ladder: null | components["schemas"]["FamilyLadder"];
+            why: null | components["schemas"]["Reason"];
         };
         LadderGap: {
             /** Format: int32 */
@@ -4245,10 +4245,10 @@ export interface components {
         /** @enum {unknown} */
         LineRole: "main" | "secondary" | "accessory" | "activation";
         LoadAnswer: {
-            exact?: null | components["schemas"]["LoadRecipe"];
-            below?: null | components["schemas"]["LoadRecipe"];
-            above?: null | components["schemas"]["LoadRecipe"];
-            limit?: null | string;
+            exact: null | components["schemas"]["LoadRecipe"];
+            below: null | components["schemas"]["LoadRecipe"];
+            above: null | components["schemas"]["LoadRecipe"];
+            limit: null | string;
         };
         LoadGap: {
             /** Format: int32 */
@@ -4582,9 +4582,9 @@ export interface components {
             /** Format: int64 */
             clientId: number;
             /** Format: int64 */
-            placeId: null | number;
+            placeId?: null | number;
             /** Format: int64 */
-            gymWeekId: null | number;
+            gymWeekId?: null | number;
             /** Format: int32 */
             version: number;
             /** Format: int32 */
@@ -4632,7 +4632,7 @@ export interface components {
              */
             pieces: number;
             /** Format: double */
-            totalKg?: number;
+            totalKg: number;
         };
         PlateSet: {
             /** Format: double */
@@ -4749,7 +4749,7 @@ export interface components {
             name: string;
             item: components["schemas"]["KitItem"];
             source: string;
-            synonyms?: string[];
+            synonyms: string[];
         };
         Reason: string;
         RebuildRequest: {
@@ -5014,7 +5014,7 @@ export interface components {
         };
         /** @description Who is signed in, and the token that changes need. */
         SessionState: {
-            coach: null | components["schemas"]["CoachSummary"];
+            coach?: null | components["schemas"]["CoachSummary"];
             /** @description True when no coach exists yet: the first start asks to create one. */
             needsFirstCoach: boolean;
             /** @description Antiforgery token for the header of changing requests. */
