@@ -8,20 +8,9 @@ namespace Ingegno.Storage;
 /// <param name="Note">The coach's own remark.</param>
 public sealed record ClientRecord(string Name, ClientProfile Profile, string? Note = null);
 
-/// <summary>The clients of a coach.</summary>
+/// <summary>The clients of a coach; one that is erased goes with places, gym weeks, plans and logs.</summary>
 public sealed class ClientStore(Database database, TimeProvider clock)
+    : PracticeDocumentStore<ClientRecord>(new DocumentTable<ClientRecord>(database, clock, "client", null), c => c.Name)
 {
-    private readonly DocumentTable<ClientRecord> _table = new(database, clock, "client", null);
-
-    public IReadOnlyList<Saved<ClientRecord>> List(long coachId) => _table.List(coachId, null);
-
-    public Saved<ClientRecord>? Find(long coachId, long id) => _table.Find(coachId, id);
-
-    public Saved<ClientRecord> Add(long coachId, ClientRecord client) => _table.Add(coachId, null, client.Name, client)!;
-
-    public Written<ClientRecord> Update(long coachId, long id, int revision, ClientRecord client) =>
-        _table.Update(coachId, id, revision, client.Name, client);
-
-    /// <summary>Erases the client with places, gym weeks, plans and logs.</summary>
-    public bool Delete(long coachId, long id) => _table.Delete(coachId, id);
+    private protected override ClientRecord Tidy(ClientRecord value) => value with { Name = value.Name.Trim() };
 }

@@ -21,27 +21,16 @@ public sealed record PlaceAtAGlance
 
 /// <summary>The places of a client, each with its kit.</summary>
 public sealed class PlaceStore(Database database, TimeProvider clock)
+    : ClientDocumentStore<PlaceKit>(new DocumentTable<PlaceKit>(database, clock, "place", "client_id"), p => p.Name)
 {
-    private readonly DocumentTable<PlaceKit> _table = new(database, clock, "place", "client_id");
-
-    public IReadOnlyList<Saved<PlaceKit>> List(long coachId, long clientId) => _table.List(coachId, clientId);
+    private readonly Database _database = database;
 
     /// <summary>The places of all clients of a coach, without their kit.</summary>
     public ILookup<long, PlaceAtAGlance> AtAGlance(long coachId)
     {
-        using var connection = database.Open();
+        using var connection = _database.Open();
         return connection.Query<PlaceAtAGlance>(
             "SELECT client_id AS ClientId, id AS Id, name AS Name, json_array_length(document, '$.items') AS Items FROM place WHERE coach_id = @coachId ORDER BY name COLLATE NOCASE, id",
             new { coachId }).ToLookup(p => p.ClientId);
     }
-
-    public Saved<PlaceKit>? Find(long coachId, long id) => _table.Find(coachId, id);
-
-    /// <summary>Adds a place; null when the client is not this coach's.</summary>
-    public Saved<PlaceKit>? Add(long coachId, long clientId, PlaceKit place) => _table.Add(coachId, clientId, place.Name, place);
-
-    public Written<PlaceKit> Update(long coachId, long id, int revision, PlaceKit place) =>
-        _table.Update(coachId, id, revision, place.Name, place);
-
-    public bool Delete(long coachId, long id) => _table.Delete(coachId, id);
 }

@@ -50,6 +50,18 @@ public sealed class DecisionTests(TestServer server) : IClassFixture<TestServer>
         problem.GetProperty("detail").GetString().ShouldBe("The week has no line 7. It has: 1 (Bench press 3x8), 2 (Barbell row 3x8).");
     }
 
+    [Fact]
+    public async Task A_tempo_that_is_none_is_answered_in_a_coach_s_words()
+    {
+        var browser = await server.SignedIn();
+        var body = new { request = Request, standing = Array.Empty<object>(), decisions = new[] { new { kind = "set-figures", edits = new[] { new { line = 1, exerciseId = "push-up", tempo = "slow" } } } } };
+
+        var problem = await browser.Post("/api/v1/decisions", body).Problem(400, "validation");
+
+        problem.GetProperty("detail").GetString().ShouldBe("A tempo has four figures, as in 3-1-1-0.");
+        problem.GetProperty("errors").EnumerateObject().Single().Name.ShouldEndWith("tempo");
+    }
+
     [Theory]
     [InlineData("{}", "json")]
     [InlineData("""{ "kind": "choose-candidate", "line": 1 }""", "json")]

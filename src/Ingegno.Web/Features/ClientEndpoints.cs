@@ -10,10 +10,6 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Web.Features;
 
-/// <summary>A change of something stored: the revision that was seen, and the new value.</summary>
-public sealed record Change<T>(int Revision, T Value)
-    where T : class;
-
 /// <summary>A client in the roster.</summary>
 /// <param name="Id">Key.</param>
 /// <param name="Revision">Revision.</param>
@@ -86,16 +82,12 @@ public sealed class ClientChangeValidator : AbstractValidator<Change<ClientRecor
 /// <summary>The roster and its clients.</summary>
 public static class ClientEndpoints
 {
-    private const string What = "client";
-
     public static void MapClients(this IEndpointRouteBuilder api)
     {
         var clients = api.MapGroup("/clients").WithTags("clients");
         clients.MapGet("/", List);
         clients.MapPost("/", Add).Validate<ClientRecord>().ProducesProblem(StatusCodes.Status400BadRequest);
-        clients.MapGet("/{id:long}", Find).ProducesProblem(StatusCodes.Status404NotFound);
-        clients.MapPut("/{id:long}", Update).Validate<Change<ClientRecord>>().ProducesProblem(StatusCodes.Status409Conflict);
-        clients.MapDelete("/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
+        clients.MapStored<ClientStore, ClientRecord>(string.Empty, "client");
     }
 
     private static Ok<IReadOnlyList<RosterRow>> List(ClaimsPrincipal user, ClientStore clients, PlaceStore places, PlanStore plans, PulseStore pulses, BlockStore blocks, ClientLog log)
@@ -121,17 +113,7 @@ public static class ClientEndpoints
 
     private static Created<Saved<ClientRecord>> Add(ClientRecord client, ClaimsPrincipal user, ClientStore clients)
     {
-        var added = clients.Add(user.CoachId(), client with { Name = client.Name.Trim() });
+        var added = clients.Add(user.CoachId(), client);
         return TypedResults.Created($"/api/v1/clients/{added.Id}", added);
     }
-
-    private static Results<Ok<Saved<ClientRecord>>, ProblemHttpResult> Find(long id, ClaimsPrincipal user, ClientStore clients) =>
-        clients.Find(user.CoachId(), id) is { } client ? TypedResults.Ok(client) : Problems.NotFound(What);
-
-    private static Results<Ok<Saved<ClientRecord>>, ProblemHttpResult> Update(
-        long id, Change<ClientRecord> change, ClaimsPrincipal user, ClientStore clients) =>
-        clients.Update(user.CoachId(), id, change.Revision, change.Value with { Name = change.Value.Name.Trim() }).ToResult(What);
-
-    private static Results<NoContent, ProblemHttpResult> Delete(long id, ClaimsPrincipal user, ClientStore clients) =>
-        clients.Delete(user.CoachId(), id) ? TypedResults.NoContent() : Problems.NotFound(What);
 }

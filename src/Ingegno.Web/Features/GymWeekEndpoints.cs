@@ -1,4 +1,3 @@
-using System.Security.Claims;
 using FluentValidation;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
@@ -45,17 +44,12 @@ public sealed class GymWeekChangeValidator : AbstractValidator<Change<GymWeek>>
 /// <summary>Gym weeks and their shorthand.</summary>
 public static class GymWeekEndpoints
 {
-    private const string What = "gym week";
-
     public static void MapGymWeeks(this IEndpointRouteBuilder api)
     {
         var weeks = api.MapGroup("").WithTags("gym weeks");
         weeks.MapPost("/shorthand", Read);
         weeks.MapPost("/shorthand/dose", ReadDose).Validate<DoseText>();
-        weeks.MapGet("/clients/{clientId:long}/gym-weeks", List);
-        weeks.MapPost("/clients/{clientId:long}/gym-weeks", Add).Validate<GymWeek>().ProducesProblem(StatusCodes.Status404NotFound);
-        weeks.MapPut("/gym-weeks/{id:long}", Update).Validate<Change<GymWeek>>().ProducesProblem(StatusCodes.Status409Conflict);
-        weeks.MapDelete("/gym-weeks/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
+        weeks.MapOfClient<GymWeekStore, GymWeek>("gym-weeks", "gym week");
     }
 
     private static Ok<ShorthandResult> Read(ShorthandText shorthand, Trade trade) =>
@@ -66,18 +60,4 @@ public static class GymWeekEndpoints
         trade.Catalogue.Find(dose.ExerciseId) is { } exercise
             ? TypedResults.Ok(new DoseShorthand(trade.Names).Read(dose.Text, dose.Line, exercise.Id, exercise.Name))
             : Problems.NotFound("exercise");
-
-    private static Ok<IReadOnlyList<Saved<GymWeek>>> List(long clientId, ClaimsPrincipal user, GymWeekStore weeks) =>
-        TypedResults.Ok(weeks.List(user.CoachId(), clientId));
-
-    private static Results<Created<Saved<GymWeek>>, ProblemHttpResult> Add(long clientId, GymWeek week, ClaimsPrincipal user, GymWeekStore weeks) =>
-        weeks.Add(user.CoachId(), clientId, week) is { } added
-            ? TypedResults.Created($"/api/v1/gym-weeks/{added.Id}", added)
-            : Problems.NotFound("client");
-
-    private static Results<Ok<Saved<GymWeek>>, ProblemHttpResult> Update(long id, Change<GymWeek> change, ClaimsPrincipal user, GymWeekStore weeks) =>
-        weeks.Update(user.CoachId(), id, change.Revision, change.Value).ToResult(What);
-
-    private static Results<NoContent, ProblemHttpResult> Delete(long id, ClaimsPrincipal user, GymWeekStore weeks) =>
-        weeks.Delete(user.CoachId(), id) ? TypedResults.NoContent() : Problems.NotFound(What);
 }

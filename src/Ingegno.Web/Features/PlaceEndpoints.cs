@@ -1,10 +1,8 @@
-using System.Security.Claims;
 using FluentValidation;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
-using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Web.Features;
 
@@ -57,32 +55,5 @@ public sealed class PlaceChangeValidator : AbstractValidator<Change<PlaceKit>>
 /// <summary>Places of a client and their kit.</summary>
 public static class PlaceEndpoints
 {
-    private const string What = "place";
-
-    public static void MapPlaces(this IEndpointRouteBuilder api)
-    {
-        var places = api.MapGroup("").WithTags("places");
-        places.MapGet("/clients/{clientId:long}/places", List);
-        places.MapPost("/clients/{clientId:long}/places", Add).Validate<PlaceKit>().ProducesProblem(StatusCodes.Status404NotFound);
-        places.MapGet("/places/{id:long}", Find).ProducesProblem(StatusCodes.Status404NotFound);
-        places.MapPut("/places/{id:long}", Update).Validate<Change<PlaceKit>>().ProducesProblem(StatusCodes.Status409Conflict);
-        places.MapDelete("/places/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
-    }
-
-    private static Ok<IReadOnlyList<Saved<PlaceKit>>> List(long clientId, ClaimsPrincipal user, PlaceStore places) =>
-        TypedResults.Ok(places.List(user.CoachId(), clientId));
-
-    private static Results<Ok<Saved<PlaceKit>>, ProblemHttpResult> Find(long id, ClaimsPrincipal user, PlaceStore places) =>
-        places.Find(user.CoachId(), id) is { } place ? TypedResults.Ok(place) : Problems.NotFound(What);
-
-    private static Results<Created<Saved<PlaceKit>>, ProblemHttpResult> Add(long clientId, PlaceKit place, ClaimsPrincipal user, PlaceStore places) =>
-        places.Add(user.CoachId(), clientId, place) is { } added
-            ? TypedResults.Created($"/api/v1/places/{added.Id}", added)
-            : Problems.NotFound("client");
-
-    private static Results<Ok<Saved<PlaceKit>>, ProblemHttpResult> Update(long id, Change<PlaceKit> change, ClaimsPrincipal user, PlaceStore places) =>
-        places.Update(user.CoachId(), id, change.Revision, change.Value).ToResult(What);
-
-    private static Results<NoContent, ProblemHttpResult> Delete(long id, ClaimsPrincipal user, PlaceStore places) =>
-        places.Delete(user.CoachId(), id) ? TypedResults.NoContent() : Problems.NotFound(What);
+    public static void MapPlaces(this IEndpointRouteBuilder api) => api.MapGroup("").WithTags("places").MapOfClient<PlaceStore, PlaceKit>("places", "place");
 }
