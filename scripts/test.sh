@@ -45,7 +45,7 @@ run_build() {
   count 2 0
 }
 
-run_format() { dotnet format Ingegno.slnx --verify-no-changes --no-restore && count 1 0; }
+run_format() { dotnet tool restore && dotnet csharpier check src tests bench && count 1 0; }
 
 run_contract() {
   npx openapi-typescript src/web/api/openapi.json -o "$state/schema.d.ts" >/dev/null

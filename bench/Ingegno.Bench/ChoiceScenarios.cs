@@ -26,13 +26,18 @@ internal static class ChoiceScenarios
     {
         var problem = Problem();
         var found = ChoiceSolver.Solve(problem);
-        return FormattableString.Invariant($"worth {found.Worth:0.0000}, CP-SAT {ChoiceByCpSat.Solve(problem):0.0000}, {(found.Proven ? "proven" : "not proven")} by the joint choice itself");
+        return FormattableString.Invariant(
+            $"worth {found.Worth:0.0000}, CP-SAT {ChoiceByCpSat.Solve(problem):0.0000}, {(found.Proven ? "proven" : "not proven")} by the joint choice itself"
+        );
     }
 
     private static ChoiceProblem Problem()
     {
         var lines = new RebuildEngine(Trade.Shipped).Rebuild(Scenarios.Week(Scenarios.OrdinaryHome)).Plan.Lines;
-        ImmutableArray<LineOptions> options = [.. lines.Select(l => new LineOptions(l.Gym, l.Role, [.. l.Candidates.Take(OptionsInJointChoice)]))];
+        ImmutableArray<LineOptions> options =
+        [
+            .. lines.Select(l => new LineOptions(l.Gym, l.Role, [.. l.Candidates.Take(OptionsInJointChoice)])),
+        ];
         return new WeekChoice(Trade.Shipped.Catalogue, Trade.Shipped.Match.Week).Problem(options, 60);
     }
 }

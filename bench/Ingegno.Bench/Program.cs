@@ -8,7 +8,11 @@ var loads = Report(LoadScenarios.All);
 Console.WriteLine($"CP-SAT takes {loads[1] / loads[0]:0.0} times as long as the load builder (medians of this run)");
 Console.WriteLine();
 var choices = Report(ChoiceScenarios.All);
-Console.WriteLine(FormattableString.Invariant($"CP-SAT takes {choices[1] / choices[0]:0.0} times as long as the joint choice (medians of this run); {ChoiceScenarios.Gap()}"));
+Console.WriteLine(
+    FormattableString.Invariant(
+        $"CP-SAT takes {choices[1] / choices[0]:0.0} times as long as the joint choice (medians of this run); {ChoiceScenarios.Gap()}"
+    )
+);
 Console.WriteLine();
 Report(ProgressScenarios.All);
 Console.WriteLine(ProgressScenarios.Comparison());
@@ -20,7 +24,9 @@ static List<double> Report(IEnumerable<Scenario> scenarios)
     {
         var times = Measure(scenario.Run, scenario.Rounds);
         medians.Add(times[times.Length / 2]);
-        Console.WriteLine($"{scenario.Name,-58} median {Milliseconds(times, 0.5),9}   p95 {Milliseconds(times, 0.95),9}   ({scenario.Rounds} rounds)");
+        Console.WriteLine(
+            $"{scenario.Name, -58} median {Milliseconds(times, 0.5), 9}   p95 {Milliseconds(times, 0.95), 9}   ({scenario.Rounds} rounds)"
+        );
     }
 
     return medians;

@@ -15,7 +15,8 @@ using Ingegno.Storage;
 
 namespace Ingegno.Bench;
 
-/// <summary>Roster and trends over twelve weeks of sixty clients, about 100,000 sets in a real SQLite file; and the engine against its rival.</summary>
+/// <summary>Roster and trends over twelve weeks of sixty clients, about 100,000 sets in a real SQLite file; and the engine against its
+/// rival.</summary>
 internal static class ProgressScenarios
 {
     private const int Clients = 60;
@@ -25,7 +26,16 @@ internal static class ProgressScenarios
     private const int SetsPerExercise = 4;
 
     private static readonly DateOnly Today = new(2026, 11, 20);
-    private static readonly ImmutableArray<string> Done = ["push-up", "table-row", "bodyweight-squat", "glute-bridge", "dumbbell-curl", "pike-push-up", "split-squat"];
+    private static readonly ImmutableArray<string> Done =
+    [
+        "push-up",
+        "table-row",
+        "bodyweight-squat",
+        "glute-bridge",
+        "dumbbell-curl",
+        "pike-push-up",
+        "split-squat",
+    ];
 
     public static IEnumerable<Scenario> All
     {
@@ -35,9 +45,19 @@ internal static class ProgressScenarios
             var database = new Database(file);
             database.Migrate();
             var coach = new CoachStore(database, TimeProvider.System).AddFirst("coach@boathouse.example", "Coach", "hash")!.Id;
-            var (clients, places, plans, logs, pulses) = (new ClientStore(database, TimeProvider.System), new PlaceStore(database, TimeProvider.System), new PlanStore(database, TimeProvider.System), new LogStore(database, TimeProvider.System), new PulseStore(database));
+            var (clients, places, plans, logs, pulses) = (
+                new ClientStore(database, TimeProvider.System),
+                new PlaceStore(database, TimeProvider.System),
+                new PlanStore(database, TimeProvider.System),
+                new LogStore(database, TimeProvider.System),
+                new PulseStore(database)
+            );
             var sets = Fill(coach, clients, places, plans, logs, pulses);
-            yield return new Scenario($"roster of {Clients} with attention, {sets:N0} sets logged", 50, () => Roster(coach, clients, places, plans, pulses));
+            yield return new Scenario(
+                $"roster of {Clients} with attention, {sets:N0} sets logged",
+                50,
+                () => Roster(coach, clients, places, plans, pulses)
+            );
             yield return new Scenario("trends of a client out of them", 50, () => TrendsOf(coach, 1, logs));
             yield return new Scenario("strength and costs learnt from a client's logs", 50, () => Learn(coach, 1, logs));
             yield return new Scenario("a block of six weeks in three phases laid out", 20, Lay());
@@ -47,18 +67,30 @@ internal static class ProgressScenarios
     /// <summary>The engine against a rep more every week, twelve weeks of 200 simulated clients.</summary>
     public static string Comparison()
     {
-        var results = Enumerable.Range(1, 200).AsParallel().Select(seed =>
-        {
-            var request = SimulatedClients.Of(seed);
-            var trial = new TrainingTrial(Trade.Shipped);
-            var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
-            var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
-            TrialResult Run(IProgressionPolicy policy) => trial.Run(
-                trial.Plan(request, plan), line => day[line], new SimulatedTrainee(Trade.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed), policy, Today.AddDays(-84), Weeks);
-            return (Engine: Run(trial.Engine(request)), Rival: Run(new OneRepMoreEachWeek()));
-        }).ToList();
+        var results = Enumerable
+            .Range(1, 200)
+            .AsParallel()
+            .Select(seed =>
+            {
+                var request = SimulatedClients.Of(seed);
+                var trial = new TrainingTrial(Trade.Shipped);
+                var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
+                var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
+                TrialResult Run(IProgressionPolicy policy) =>
+                    trial.Run(
+                        trial.Plan(request, plan),
+                        line => day[line],
+                        new SimulatedTrainee(Trade.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed),
+                        policy,
+                        Today.AddDays(-84),
+                        Weeks
+                    );
+                return (Engine: Run(trial.Engine(request)), Rival: Run(new OneRepMoreEachWeek()));
+            })
+            .ToList();
         return FormattableString.Invariant(
-            $"200 simulated clients, {Weeks} weeks: strength {results.Average(r => r.Engine.Gain):P1} up with the engine, {results.Average(r => r.Rival.Gain):P1} with a rep more each week; sets short of their target {results.Average(r => r.Engine.Missed):P0} against {results.Average(r => r.Rival.Missed):P0}; weeks past failure {results.Sum(r => r.Engine.PastFailureWeeks.Length)} against {results.Sum(r => r.Rival.PastFailureWeeks.Length)} of {200 * Weeks}");
+            $"200 simulated clients, {Weeks} weeks: strength {results.Average(r => r.Engine.Gain):P1} up with the engine, {results.Average(r => r.Rival.Gain):P1} with a rep more each week; sets short of their target {results.Average(r => r.Engine.Missed):P0} against {results.Average(r => r.Rival.Missed):P0}; weeks past failure {results.Sum(r => r.Engine.PastFailureWeeks.Length)} against {results.Sum(r => r.Rival.PastFailureWeeks.Length)} of {200 * Weeks}"
+        );
     }
 
     private static int Fill(long coach, ClientStore clients, PlaceStore places, PlanStore plans, LogStore logs, PulseStore pulses)
@@ -70,42 +102,121 @@ internal static class ProgressScenarios
             var request = SimulatedClients.Of(c + 1);
             var client = clients.Add(coach, new ClientRecord($"Client {c}", request.Client with { DaysPerWeek = SessionsPerWeek })).Id;
             var place = places.Add(coach, client, request.Kit)!.Id;
-            var plan = plans.Add(coach, client, place, null, new PlanDocument("Week", request, new HomePlan { Lines = [], HardSets = [], Notices = [] }))!.Id;
-            var sessions = from week in Enumerable.Range(0, Weeks)
-                           from s in Enumerable.Range(0, SessionsPerWeek)
-                           select new SessionRecord(1, Today.AddDays(-(7 * (Weeks - week)) + s), [.. Done.Take(ExercisesPerSession).Select((e, i) => new LoggedExercise(new LineKey(i + 1), e, [.. Sets(noise, week)]))], 8, PlannedSets: 28);
+            var plan = plans
+                .Add(
+                    coach,
+                    client,
+                    place,
+                    null,
+                    new PlanDocument(
+                        "Week",
+                        request,
+                        new HomePlan
+                        {
+                            Lines = [],
+                            HardSets = [],
+                            Notices = [],
+                        }
+                    )
+                )!
+                .Id;
+            var sessions =
+                from week in Enumerable.Range(0, Weeks)
+                from s in Enumerable.Range(0, SessionsPerWeek)
+                select new SessionRecord(
+                    1,
+                    Today.AddDays(-(7 * (Weeks - week)) + s),
+                    [.. Done.Take(ExercisesPerSession).Select((e, i) => new LoggedExercise(new LineKey(i + 1), e, [.. Sets(noise, week)]))],
+                    8,
+                    PlannedSets: 28
+                );
             logs.AddAll(coach, plan, sessions);
             count += Weeks * SessionsPerWeek * ExercisesPerSession * SetsPerExercise;
-            pulses.Put(coach, plan, new PlanPulse(1, Today.AddDays(-3), 60, [.. Done.Select((e, i) => new PulseLine(e, i % 3 == 0 ? Decision.MoreLoad : Decision.MoreReps, Reason.Text("All sets at the top of the zone.")))]));
+            pulses.Put(
+                coach,
+                plan,
+                new PlanPulse(
+                    1,
+                    Today.AddDays(-3),
+                    60,
+                    [
+                        .. Done.Select(
+                            (e, i) =>
+                                new PulseLine(
+                                    e,
+                                    i % 3 == 0 ? Decision.MoreLoad : Decision.MoreReps,
+                                    Reason.Text("All sets at the top of the zone.")
+                                )
+                        ),
+                    ]
+                )
+            );
         }
 
         return count;
     }
 
-    private static IEnumerable<LoggedSet> Sets(Noise noise, int week) => Enumerable.Range(0, SetsPerExercise).Select(i =>
-        new LoggedSet { Reps = 10 + (week / 3) - i + (int)(noise.Next() * 3), Rir = 2, Stamp = new SetStamp(45, 1, 8, 2) { RestSeconds = 90 } });
+    private static IEnumerable<LoggedSet> Sets(Noise noise, int week) =>
+        Enumerable
+            .Range(0, SetsPerExercise)
+            .Select(i => new LoggedSet
+            {
+                Reps = 10 + (week / 3) - i + (int)(noise.Next() * 3),
+                Rir = 2,
+                Stamp = new SetStamp(45, 1, 8, 2) { RestSeconds = 90 },
+            });
 
     private static int Roster(long coach, ClientStore clients, PlaceStore places, PlanStore plans, PulseStore pulses)
     {
         var (planned, here, pulse) = (plans.List(coach).ToLookup(p => p.ClientId), places.AtAGlance(coach), pulses.All(coach));
-        return clients.List(coach).Sum(c => here[c.Id].Count() + planned[c.Id].Sum(p => Attention.Of(pulse[p.Id], p.Version, Today, 3, null, Today).Length));
+        return clients
+            .List(coach)
+            .Sum(c => here[c.Id].Count() + planned[c.Id].Sum(p => Attention.Of(pulse[p.Id], p.Version, Today, 3, null, Today).Length));
     }
 
-    private static int TrendsOf(long coach, long client, LogStore logs) => new Trends(Trade.Shipped).Of(
-        new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle, DaysPerWeek = SessionsPerWeek },
-        [.. logs.OfClient(coach, client, Today.AddDays(-182)).Select(s => new SessionBesidePlan(new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort), s.Value.PlannedSets))],
-        Today).Lifts.Length;
+    private static int TrendsOf(long coach, long client, LogStore logs) =>
+        new Trends(Trade.Shipped)
+            .Of(
+                new ClientProfile
+                {
+                    Level = Level.Intermediate,
+                    Goal = Goal.Muscle,
+                    DaysPerWeek = SessionsPerWeek,
+                },
+                [
+                    .. logs.OfClient(coach, client, Today.AddDays(-182))
+                        .Select(s => new SessionBesidePlan(
+                            new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort),
+                            s.Value.PlannedSets
+                        )),
+                ],
+                Today
+            )
+            .Lifts.Length;
 
     private static int Learn(long coach, long client, LogStore logs)
     {
         var sessions = logs.OfClient(coach, client, Today.AddDays(-182)).Select(s => s.Value.AsLogged).ToList();
         var costs = new CostModel(Trade.Shipped).Learn(sessions, Today);
-        return costs.Length + new Core.Trainee.Strength.StrengthModel(new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle }, Trade.Shipped.Strength).Learn(
-            from session in sessions
-            from logged in session.Exercises
-            let seen = Core.Trainee.Strength.StrengthObservation.Of(session.Day, Trade.Shipped.Catalogue.Get(logged.ExerciseId), Evidence.Of(logged.Sets, costs))
-            where seen is not null
-            select seen, Trade.Shipped.Catalogue.Find, Today).Length;
+        return costs.Length
+            + new Core.Trainee.Strength.StrengthModel(
+                new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle },
+                Trade.Shipped.Strength
+            )
+                .Learn(
+                    from session in sessions
+                    from logged in session.Exercises
+                    let seen = Core.Trainee.Strength.StrengthObservation.Of(
+                        session.Day,
+                        Trade.Shipped.Catalogue.Get(logged.ExerciseId),
+                        Evidence.Of(logged.Sets, costs)
+                    )
+                    where seen is not null
+                    select seen,
+                    Trade.Shipped.Catalogue.Find,
+                    Today
+                )
+                .Length;
     }
 
     private static Action Lay()

@@ -30,15 +30,22 @@ internal static class CsvReader
         return Separators
             .Select(s => (Sign: s, Agree: Agreement(lines, s)))
             .Where(s => s.Agree > 0.5)
-            .OrderByDescending(s => s.Agree).ThenBy(s => Separators.IndexOf(s.Sign))
-            .Select(s => (char?)s.Sign).FirstOrDefault();
+            .OrderByDescending(s => s.Agree)
+            .ThenBy(s => Separators.IndexOf(s.Sign))
+            .Select(s => (char?)s.Sign)
+            .FirstOrDefault();
     }
 
     /// <summary>Share of lines that the sign parts as often as it parts most; 0 when it parts fewer than one line in two.</summary>
     private static double Agreement(List<string> lines, char sign)
     {
         var counts = lines.Select(l => Outside(l, sign)).ToList();
-        var usual = counts.Where(c => c > 0).GroupBy(c => c).OrderByDescending(g => g.Count()).ThenByDescending(g => g.Key).FirstOrDefault();
+        var usual = counts
+            .Where(c => c > 0)
+            .GroupBy(c => c)
+            .OrderByDescending(g => g.Count())
+            .ThenByDescending(g => g.Key)
+            .FirstOrDefault();
         return usual is null || usual.Key < 2 ? 0 : usual.Count() / (double)lines.Count;
     }
 
@@ -57,14 +64,17 @@ internal static class CsvReader
 
     private static ImmutableArray<SheetRow> Rows(string text, char separator)
     {
-        using var reader = new CsvParser(new StringReader(text), new CsvConfiguration(CultureInfo.InvariantCulture)
-        {
-            Delimiter = separator.ToString(),
-            HasHeaderRecord = false,
-            BadDataFound = null,
-            IgnoreBlankLines = false,
-            MaxFieldSize = 100_000,
-        });
+        using var reader = new CsvParser(
+            new StringReader(text),
+            new CsvConfiguration(CultureInfo.InvariantCulture)
+            {
+                Delimiter = separator.ToString(),
+                HasHeaderRecord = false,
+                BadDataFound = null,
+                IgnoreBlankLines = false,
+                MaxFieldSize = 100_000,
+            }
+        );
         var rows = ImmutableArray.CreateBuilder<SheetRow>();
         try
         {
@@ -72,13 +82,17 @@ internal static class CsvReader
             {
                 if (rows.Count >= ExchangeLimits.Rows)
                 {
-                    throw new UnreadableFileException($"The table has more than {ExchangeLimits.Rows:N0} rows; a gym program is never that long. Leave out what is not the program.");
+                    throw new UnreadableFileException(
+                        $"The table has more than {ExchangeLimits.Rows:N0} rows; a gym program is never that long. Leave out what is not the program."
+                    );
                 }
 
                 var cells = reader.Record ?? [];
                 if (cells.Length > ExchangeLimits.Columns)
                 {
-                    throw new UnreadableFileException($"Row {reader.Row} has {cells.Length} columns; at most {ExchangeLimits.Columns} are read. Is the separator right?");
+                    throw new UnreadableFileException(
+                        $"Row {reader.Row} has {cells.Length} columns; at most {ExchangeLimits.Columns} are read. Is the separator right?"
+                    );
                 }
 
                 rows.Add(new SheetRow(reader.Row, [.. cells.Select(c => new SheetCell(SafeCell.Read(Cut(c))))]));
@@ -86,7 +100,10 @@ internal static class CsvReader
         }
         catch (CsvHelperException wrong)
         {
-            throw new UnreadableFileException($"Row {reader.Row} cannot be read: a cell is far too long or its quotes do not close.", wrong);
+            throw new UnreadableFileException(
+                $"Row {reader.Row} cannot be read: a cell is far too long or its quotes do not close.",
+                wrong
+            );
         }
 
         return rows.ToImmutable();

@@ -20,7 +20,14 @@ public sealed class LogReader(ExerciseNames names)
             return new LogPreview([], [new LogFault(1, Reason.Of("log-file.no-table"))], notes);
         }
 
-        var preview = new LogTable(names).Read(file.Sheets[0] with { Rows = [.. file.Sheets[0].Rows.Where(r => r.Cells.Any(c => c.Text.Trim().Length > 0))] }, lines, today);
+        var preview = new LogTable(names).Read(
+            file.Sheets[0] with
+            {
+                Rows = [.. file.Sheets[0].Rows.Where(r => r.Cells.Any(c => c.Text.Trim().Length > 0))],
+            },
+            lines,
+            today
+        );
         return preview with { Notes = [.. notes, .. preview.Notes] };
     }
 }

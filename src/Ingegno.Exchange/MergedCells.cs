@@ -13,7 +13,11 @@ internal static class MergedCells
         foreach (var range in ranges)
         {
             var ends = range.Split(':');
-            if (ends.Length != 2 || !byNumber.TryGetValue(Row(ends[0]), out var first) || Column(ends[0]) is var column && column >= first.Cells.Length)
+            if (
+                ends.Length != 2
+                || !byNumber.TryGetValue(Row(ends[0]), out var first)
+                || Column(ends[0]) is var column && column >= first.Cells.Length
+            )
             {
                 continue;
             }

@@ -15,9 +15,19 @@ public static class ProgramFiles
     /// <summary>The columns that are written, in order.</summary>
     private static readonly (ProgramField Field, string Head, double Width)[] Columns =
     [
-        (ProgramField.Week, "Week", 12), (ProgramField.Day, "Day", 22), (ProgramField.Label, "Label", 7), (ProgramField.Exercise, "Exercise", 34),
-        (ProgramField.Sets, "Sets", 6), (ProgramField.Reps, "Reps", 13), (ProgramField.Load, "Load", 12), (ProgramField.Percent, "Percent", 9),
-        (ProgramField.Rpe, "RPE", 6), (ProgramField.Rir, "RIR", 6), (ProgramField.Tempo, "Tempo", 10), (ProgramField.Rest, "Rest", 8), (ProgramField.Note, "Note", 40),
+        (ProgramField.Week, "Week", 12),
+        (ProgramField.Day, "Day", 22),
+        (ProgramField.Label, "Label", 7),
+        (ProgramField.Exercise, "Exercise", 34),
+        (ProgramField.Sets, "Sets", 6),
+        (ProgramField.Reps, "Reps", 13),
+        (ProgramField.Load, "Load", 12),
+        (ProgramField.Percent, "Percent", 9),
+        (ProgramField.Rpe, "RPE", 6),
+        (ProgramField.Rir, "RIR", 6),
+        (ProgramField.Tempo, "Tempo", 10),
+        (ProgramField.Rest, "Rest", 8),
+        (ProgramField.Note, "Note", 40),
     ];
 
     /// <summary>Comma-separated values after RFC 4180 in UTF-8 with a mark, which spreadsheets need to see accents.</summary>
@@ -25,7 +35,12 @@ public static class ProgramFiles
     {
         ArgumentNullException.ThrowIfNull(rows);
         using var stream = new MemoryStream();
-        using (var writer = new CsvWriter(new StreamWriter(stream, new UTF8Encoding(true)), new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n" }))
+        using (
+            var writer = new CsvWriter(
+                new StreamWriter(stream, new UTF8Encoding(true)),
+                new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n" }
+            )
+        )
         {
             foreach (var cells in Table(rows))
             {
@@ -54,9 +69,29 @@ public static class ProgramFiles
             workbook.AddNewPart<WorkbookStylesPart>().Stylesheet = TextAndBold();
             var sheet = workbook.AddNewPart<WorksheetPart>();
             var data = new SheetData(Table(rows).Select((cells, i) => new Row(cells.Select(c => TextCell(c, i == 0 ? 1U : 0U)))));
-            var columns = new Columns(Columns.Select((c, i) => new Column { Min = (uint)i + 1, Max = (uint)i + 1, Width = c.Width, CustomWidth = true }));
+            var columns = new Columns(
+                Columns.Select(
+                    (c, i) =>
+                        new Column
+                        {
+                            Min = (uint)i + 1,
+                            Max = (uint)i + 1,
+                            Width = c.Width,
+                            CustomWidth = true,
+                        }
+                )
+            );
             sheet.Worksheet = new Worksheet(columns, data);
-            workbook.Workbook = new Workbook(new Sheets(new DocumentFormat.OpenXml.Spreadsheet.Sheet { Id = workbook.GetIdOfPart(sheet), SheetId = 1, Name = name }));
+            workbook.Workbook = new Workbook(
+                new Sheets(
+                    new DocumentFormat.OpenXml.Spreadsheet.Sheet
+                    {
+                        Id = workbook.GetIdOfPart(sheet),
+                        SheetId = 1,
+                        Name = name,
+                    }
+                )
+            );
         }
 
         return stream.ToArray();
@@ -65,23 +100,37 @@ public static class ProgramFiles
     private static IEnumerable<IEnumerable<string>> Table(IEnumerable<ProgramRow> rows) =>
         rows.Select(r => Columns.Select(c => r.Cell(c.Field))).Prepend(Columns.Select(c => c.Head));
 
-    private static Cell TextCell(string text, uint style) => new()
-    {
-        DataType = CellValues.InlineString,
-        InlineString = new InlineString(new Text(WithoutControls(text)) { Space = SpaceProcessingModeValues.Preserve }),
-        StyleIndex = style,
-    };
+    private static Cell TextCell(string text, uint style) =>
+        new()
+        {
+            DataType = CellValues.InlineString,
+            InlineString = new InlineString(new Text(WithoutControls(text)) { Space = SpaceProcessingModeValues.Preserve }),
+            StyleIndex = style,
+        };
 
     /// <summary>XML knows no control characters.</summary>
-    private static string WithoutControls(string text) => new([.. text.Where(c => c is '\t' or '\n' or '\r' or (>= ' ' and not '\uFFFE' and not '\uFFFF'))]);
+    private static string WithoutControls(string text) =>
+        new([.. text.Where(c => c is '\t' or '\n' or '\r' or (>= ' ' and not '\uFFFE' and not '\uFFFF'))]);
 
     /// <summary>Two styles: text (format 49 of ECMA-376), and the same in bold for the heads.</summary>
-    private static Stylesheet TextAndBold() => new(
-        new Fonts(new Font(), new Font(new Bold())),
-        new Fills(new Fill(new PatternFill { PatternType = PatternValues.None }), new Fill(new PatternFill { PatternType = PatternValues.Gray125 })),
-        new Borders(new Border()),
-        new CellStyleFormats(new CellFormat()),
-        new CellFormats(
-            new CellFormat { NumberFormatId = 49, ApplyNumberFormat = true },
-            new CellFormat { NumberFormatId = 49, ApplyNumberFormat = true, FontId = 1, ApplyFont = true }));
+    private static Stylesheet TextAndBold() =>
+        new(
+            new Fonts(new Font(), new Font(new Bold())),
+            new Fills(
+                new Fill(new PatternFill { PatternType = PatternValues.None }),
+                new Fill(new PatternFill { PatternType = PatternValues.Gray125 })
+            ),
+            new Borders(new Border()),
+            new CellStyleFormats(new CellFormat()),
+            new CellFormats(
+                new CellFormat { NumberFormatId = 49, ApplyNumberFormat = true },
+                new CellFormat
+                {
+                    NumberFormatId = 49,
+                    ApplyNumberFormat = true,
+                    FontId = 1,
+                    ApplyFont = true,
+                }
+            )
+        );
 }

@@ -6,7 +6,12 @@ using Ingegno.Core.Written.Programs.Exchange;
 namespace Ingegno.Exchange;
 
 /// <summary>What a file was taken for.</summary>
-public enum ProgramForm { Table, Shorthand, Document }
+public enum ProgramForm
+{
+    Table,
+    Shorthand,
+    Document,
+}
 
 /// <summary>A file as a gym program, for a coach to look at.</summary>
 /// <param name="Form">What it was taken for.</param>
@@ -35,7 +40,9 @@ public sealed class ProgramReader(ExerciseNames names)
             }
 
             var read = _import.PreviewText(text);
-            var written = text.ReplaceLineEndings("\n").Split('\n').Count(l => l.Trim() is { Length: > 0 } line && line[0] is not ('#' or '='));
+            var written = text.ReplaceLineEndings("\n")
+                .Split('\n')
+                .Count(l => l.Trim() is { Length: > 0 } line && line[0] is not ('#' or '='));
             if (file.Sheets.IsEmpty || read.Weeks.Sum(w => w.Lines) > MostlyShorthand * written)
             {
                 return new ReadProgram(ProgramForm.Shorthand, null, read with { Notes = [.. file.Notes, .. read.Notes] });
@@ -55,13 +62,20 @@ public sealed class ProgramReader(ExerciseNames names)
         }
         catch (JsonException wrong)
         {
-            throw new UnreadableFileException($"The JSON cannot be read at {wrong.Path ?? "its start"}, line {wrong.LineNumber + 1}. docs/program-files.md lists the fields.", wrong);
+            throw new UnreadableFileException(
+                $"The JSON cannot be read at {wrong.Path ?? "its start"}, line {wrong.LineNumber + 1}. docs/program-files.md lists the fields.",
+                wrong
+            );
         }
 
         return document switch
         {
-            null or { Format: not ProgramDocument.FormatName } => throw new UnreadableFileException($"This JSON is no gym program: \"format\" must be \"{ProgramDocument.FormatName}\"."),
-            { Version: > ProgramDocument.CurrentVersion } => throw new UnreadableFileException($"The program was written by a newer version (form {document.Version}); this one reads up to {ProgramDocument.CurrentVersion}."),
+            null or { Format: not ProgramDocument.FormatName } => throw new UnreadableFileException(
+                $"This JSON is no gym program: \"format\" must be \"{ProgramDocument.FormatName}\"."
+            ),
+            { Version: > ProgramDocument.CurrentVersion } => throw new UnreadableFileException(
+                $"The program was written by a newer version (form {document.Version}); this one reads up to {ProgramDocument.CurrentVersion}."
+            ),
             _ => document,
         };
     }

@@ -22,7 +22,9 @@ public sealed record SheetFile(ImmutableArray<Sheet> Sheets, string? Text, char?
         ArgumentNullException.ThrowIfNull(bytes);
         if (bytes.Length > ExchangeLimits.FileBytes)
         {
-            throw new UnreadableFileException($"The file has {bytes.Length / 1024:N0} KB; a gym program takes at most {ExchangeLimits.FileBytes / 1024:N0} KB.");
+            throw new UnreadableFileException(
+                $"The file has {bytes.Length / 1024:N0} KB; a gym program takes at most {ExchangeLimits.FileBytes / 1024:N0} KB."
+            );
         }
 
         if (bytes.AsSpan().StartsWith(ZipStart))
@@ -32,7 +34,9 @@ public sealed record SheetFile(ImmutableArray<Sheet> Sheets, string? Text, char?
 
         if (bytes.AsSpan().StartsWith(OldOfficeStart))
         {
-            throw new UnreadableFileException("This is a spreadsheet of the old binary kind (.xls), or one with a password. Save it as .xlsx or .csv without a password.");
+            throw new UnreadableFileException(
+                "This is a spreadsheet of the old binary kind (.xls), or one with a password. Save it as .xlsx or .csv without a password."
+            );
         }
 
         var (text, note) = TextEncoding.Decode(bytes);

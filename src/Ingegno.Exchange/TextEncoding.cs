@@ -9,7 +9,14 @@ internal static class TextEncoding
     /// <exception cref="UnreadableFileException">It is no text.</exception>
     public static (string Text, string? Note) Decode(byte[] bytes)
     {
-        foreach (var marked in new Encoding[] { new UTF8Encoding(true, true), new UnicodeEncoding(false, true, true), new UnicodeEncoding(true, true, true) })
+        foreach (
+            var marked in new Encoding[]
+            {
+                new UTF8Encoding(true, true),
+                new UnicodeEncoding(false, true, true),
+                new UnicodeEncoding(true, true, true),
+            }
+        )
         {
             if (bytes.AsSpan().StartsWith(marked.Preamble))
             {
@@ -29,7 +36,10 @@ internal static class TextEncoding
         catch (DecoderFallbackException)
         {
             Encoding.RegisterProvider(CodePagesEncodingProvider.Instance);
-            return (Encoding.GetEncoding(1252).GetString(bytes), "The file is not in UTF-8; it was read as Windows-1252. Look whether accents and dashes came out right.");
+            return (
+                Encoding.GetEncoding(1252).GetString(bytes),
+                "The file is not in UTF-8; it was read as Windows-1252. Look whether accents and dashes came out right."
+            );
         }
     }
 
@@ -41,7 +51,10 @@ internal static class TextEncoding
         }
         catch (DecoderFallbackException wrong)
         {
-            throw new UnreadableFileException("The text of the file is damaged: it does not keep to the encoding it names. Save it again as UTF-8.", wrong);
+            throw new UnreadableFileException(
+                "The text of the file is damaged: it does not keep to the encoding it names. Save it again as UTF-8.",
+                wrong
+            );
         }
     }
 }

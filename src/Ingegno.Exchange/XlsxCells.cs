@@ -15,8 +15,12 @@ internal sealed class XlsxCells
     {
         _shared = [.. workbook.SharedStringTablePart?.SharedStringTable?.Elements<SharedStringItem>().Select(s => s.InnerText) ?? []];
         var stylesheet = workbook.WorkbookStylesPart?.Stylesheet;
-        var own = stylesheet?.NumberingFormats?.Elements<NumberingFormat>()
-            .GroupBy(f => f.NumberFormatId?.Value ?? 0).ToDictionary(g => g.Key, g => g.First().FormatCode?.Value ?? string.Empty) ?? [];
+        var own =
+            stylesheet
+                ?.NumberingFormats?.Elements<NumberingFormat>()
+                .GroupBy(f => f.NumberFormatId?.Value ?? 0)
+                .ToDictionary(g => g.Key, g => g.First().FormatCode?.Value ?? string.Empty)
+            ?? [];
         _formats = [.. stylesheet?.CellFormats?.Elements<CellFormat>().Select(f => Format(f.NumberFormatId?.Value ?? 0, own)) ?? []];
     }
 
@@ -32,7 +36,13 @@ internal sealed class XlsxCells
         var type = cell.DataType?.Value;
         if (type == CellValues.SharedString)
         {
-            return new SheetCell(Cut(int.TryParse(value, CultureInfo.InvariantCulture, out var index) && index >= 0 && index < _shared.Length ? _shared[index] : string.Empty));
+            return new SheetCell(
+                Cut(
+                    int.TryParse(value, CultureInfo.InvariantCulture, out var index) && index >= 0 && index < _shared.Length
+                        ? _shared[index]
+                        : string.Empty
+                )
+            );
         }
 
         if (type == CellValues.InlineString)
@@ -50,24 +60,30 @@ internal sealed class XlsxCells
             return new SheetCell(value == "1" ? "yes" : "no");
         }
 
-        return type is null || type == CellValues.Number ? Number(value ?? string.Empty, cell.StyleIndex?.Value) : new SheetCell(Cut(value ?? string.Empty));
+        return type is null || type == CellValues.Number
+            ? Number(value ?? string.Empty, cell.StyleIndex?.Value)
+            : new SheetCell(Cut(value ?? string.Empty));
     }
 
     /// <summary>Formats of ECMA-376, part 1, 18.8.30, that show dates (14–17, 22), times (18–21, 45–47) or percent (9, 10).</summary>
-    private static string? Format(uint id, Dictionary<uint, string> own) => id switch
-    {
-        >= 14 and <= 17 or 22 => "d",
-        >= 18 and <= 21 or >= 45 and <= 47 => "h",
-        9 or 10 => "%",
-        _ when own.TryGetValue(id, out var code) => OfCode(code),
-        _ => null,
-    };
+    private static string? Format(uint id, Dictionary<uint, string> own) =>
+        id switch
+        {
+            >= 14 and <= 17 or 22 => "d",
+            >= 18 and <= 21 or >= 45 and <= 47 => "h",
+            9 or 10 => "%",
+            _ when own.TryGetValue(id, out var code) => OfCode(code),
+            _ => null,
+        };
 
     private static string? OfCode(string code)
     {
         var plain = string.Concat(code.Split('"').Where((_, i) => i % 2 == 0)).ToLowerInvariant();
         plain = plain.Contains("[$", StringComparison.Ordinal) ? plain[(plain.IndexOf(']', StringComparison.Ordinal) + 1)..] : plain;
-        return plain.Contains('d') || plain.Contains('y') ? "d" : plain.Contains('h') || plain.Contains(":s", StringComparison.Ordinal) || plain.Contains('s') ? "h" : plain.Contains('%') ? "%" : null;
+        return plain.Contains('d') || plain.Contains('y') ? "d"
+            : plain.Contains('h') || plain.Contains(":s", StringComparison.Ordinal) || plain.Contains('s') ? "h"
+            : plain.Contains('%') ? "%"
+            : null;
     }
 
     private SheetCell Number(string value, uint? style)
@@ -81,14 +97,20 @@ internal sealed class XlsxCells
         {
             "d" when number is >= 1 and < 2_958_466 => Date(DateTime.FromOADate(number)),
             // A rest of 1:30 typed into a spreadsheet is kept as half past one.
-            "h" when number is >= 0 and < 1 => new SheetCell(FormattableString.Invariant($"{(int)Math.Round(number * 1440) / 60}:{(int)Math.Round(number * 1440) % 60:00}")),
+            "h" when number is >= 0 and < 1 => new SheetCell(
+                FormattableString.Invariant($"{(int)Math.Round(number * 1440) / 60}:{(int)Math.Round(number * 1440) % 60:00}")
+            ),
             "%" => new SheetCell((number * 100).ToString("0.##", CultureInfo.InvariantCulture) + "%"),
             _ => new SheetCell(Math.Round(number, 6).ToString("0.######", CultureInfo.InvariantCulture)),
         };
     }
 
-    private static SheetCell Date(DateTime date) => new(
-        date.ToString("d MMM yyyy", CultureInfo.InvariantCulture), CellKind.Date, $"{Math.Min(date.Day, date.Month)}-{Math.Max(date.Day, date.Month)}");
+    private static SheetCell Date(DateTime date) =>
+        new(
+            date.ToString("d MMM yyyy", CultureInfo.InvariantCulture),
+            CellKind.Date,
+            $"{Math.Min(date.Day, date.Month)}-{Math.Max(date.Day, date.Month)}"
+        );
 
     private static string Cut(string text) => text.Length > ExchangeLimits.CellLength ? text[..ExchangeLimits.CellLength] : text;
 }

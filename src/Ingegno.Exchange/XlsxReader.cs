@@ -17,17 +17,37 @@ internal static class XlsxReader
         ZipGuard.Check(bytes);
         try
         {
-            using var document = SpreadsheetDocument.Open(new MemoryStream(bytes), false, new OpenSettings { MaxCharactersInPart = ExchangeLimits.UnpackedBytes });
+            using var document = SpreadsheetDocument.Open(
+                new MemoryStream(bytes),
+                false,
+                new OpenSettings { MaxCharactersInPart = ExchangeLimits.UnpackedBytes }
+            );
             var workbook = document.WorkbookPart ?? throw new UnreadableFileException("This is a packed file, but no .xlsx spreadsheet.");
             var cells = new XlsxCells(workbook);
-            var sheets = workbook.Workbook?.Sheets?.Elements<DocumentFormat.OpenXml.Spreadsheet.Sheet>()
-                .Where(s => s.State is null || s.State.Value == SheetStateValues.Visible)
-                .Take(ExchangeLimits.Sheets) ?? [];
+            var sheets =
+                workbook
+                    .Workbook?.Sheets?.Elements<DocumentFormat.OpenXml.Spreadsheet.Sheet>()
+                    .Where(s => s.State is null || s.State.Value == SheetStateValues.Visible)
+                    .Take(ExchangeLimits.Sheets)
+                ?? [];
             return new SheetFile([.. sheets.Select(s => Read(workbook, s, cells))], null, null, []);
         }
-        catch (Exception wrong) when (wrong is OpenXmlPackageException or XmlException or InvalidDataException or FileFormatException or FormatException or ArgumentException or InvalidOperationException or KeyNotFoundException)
+        catch (Exception wrong)
+            when (wrong
+                    is OpenXmlPackageException
+                        or XmlException
+                        or InvalidDataException
+                        or FileFormatException
+                        or FormatException
+                        or ArgumentException
+                        or InvalidOperationException
+                        or KeyNotFoundException
+            )
         {
-            throw new UnreadableFileException("The spreadsheet is damaged or of another kind than .xlsx. Save it again as .xlsx, or paste the cells.", wrong);
+            throw new UnreadableFileException(
+                "The spreadsheet is damaged or of another kind than .xlsx. Save it again as .xlsx, or paste the cells.",
+                wrong
+            );
         }
     }
 
@@ -45,7 +65,11 @@ internal static class XlsxReader
         var number = 0;
         while (reader.Read())
         {
-            if (reader.IsStartElement && reader.ElementType == typeof(MergeCell) && reader.LoadCurrentElement() is MergeCell { Reference.Value: { } range })
+            if (
+                reader.IsStartElement
+                && reader.ElementType == typeof(MergeCell)
+                && reader.LoadCurrentElement() is MergeCell { Reference.Value: { } range }
+            )
             {
                 merged.Add(range);
             }
@@ -60,7 +84,9 @@ internal static class XlsxReader
 
                 if (rows.Count > ExchangeLimits.Rows)
                 {
-                    throw new UnreadableFileException($"Sheet \"{name}\" has more than {ExchangeLimits.Rows:N0} rows; a gym program is never that long. Leave out what is not the program.");
+                    throw new UnreadableFileException(
+                        $"Sheet \"{name}\" has more than {ExchangeLimits.Rows:N0} rows; a gym program is never that long. Leave out what is not the program."
+                    );
                 }
             }
         }

@@ -13,19 +13,23 @@ internal static class ZipGuard
             using var zip = new ZipArchive(new MemoryStream(bytes), ZipArchiveMode.Read);
             if (zip.Entries.Count > ExchangeLimits.Parts)
             {
-                throw new UnreadableFileException($"The file holds {zip.Entries.Count:N0} parts; a spreadsheet with a gym program has far fewer.");
+                throw new UnreadableFileException(
+                    $"The file holds {zip.Entries.Count:N0} parts; a spreadsheet with a gym program has far fewer."
+                );
             }
 
             var (total, buffer) = (0L, new byte[64 * 1024]);
             foreach (var entry in zip.Entries)
             {
                 using var part = entry.Open();
-                for (int read; (read = part.Read(buffer)) > 0;)
+                for (int read; (read = part.Read(buffer)) > 0; )
                 {
                     total += read;
                     if (total > ExchangeLimits.UnpackedBytes)
                     {
-                        throw new UnreadableFileException($"The file unpacks to more than {ExchangeLimits.UnpackedBytes / 1024 / 1024} MB. Copy the program into a new spreadsheet and save that.");
+                        throw new UnreadableFileException(
+                            $"The file unpacks to more than {ExchangeLimits.UnpackedBytes / 1024 / 1024} MB. Copy the program into a new spreadsheet and save that."
+                        );
                     }
                 }
             }

@@ -22,16 +22,17 @@ internal static class FactFilters
         return options;
     }
 
-    public static FluidValue ToFluid(object value, TemplateOptions options, Func<Reason, string> say) => value switch
-    {
-        string name => new StringValue(name, false),
-        double number => NumberValue.Create((decimal)number),
-        bool yes => BooleanValue.Create(yes),
-        Quantity quantity => new StringValue(InWords(quantity), false),
-        Reason reason => new StringValue(say(reason), false),
-        FactList list => list.Items.IsEmpty ? NilValue.Instance : new ArrayValue([.. list.Items.Select(i => ToFluid(i, options, say))]),
-        _ => FluidValue.Create(value, options),
-    };
+    public static FluidValue ToFluid(object value, TemplateOptions options, Func<Reason, string> say) =>
+        value switch
+        {
+            string name => new StringValue(name, false),
+            double number => NumberValue.Create((decimal)number),
+            bool yes => BooleanValue.Create(yes),
+            Quantity quantity => new StringValue(InWords(quantity), false),
+            Reason reason => new StringValue(say(reason), false),
+            FactList list => list.Items.IsEmpty ? NilValue.Instance : new ArrayValue([.. list.Items.Select(i => ToFluid(i, options, say))]),
+            _ => FluidValue.Create(value, options),
+        };
 
     /// <summary>"3 sets". The plural is Humanizer's.</summary>
     private static ValueTask<FluidValue> Count(FluidValue number, string thing) => Text(thing.ToQuantity((long)number.ToNumberValue()));
@@ -42,14 +43,15 @@ internal static class FactFilters
         return Text(parts.Count < 2 ? string.Concat(parts) : string.Join(", ", parts.Take(parts.Count - 1)) + and + parts[^1]);
     }
 
-    private static string InWords(Quantity quantity) => quantity.Unit switch
-    {
-        Unit.Percent => Figure(quantity.Value * 100) + " %",
-        Unit.Seconds => Figure(quantity.Value) + " s",
-        Unit.Cm => Figure(quantity.Value) + " cm",
-        Unit.Litres => Figure(quantity.Value) + " L",
-        _ => Figure(quantity.Value) + " kg",
-    };
+    private static string InWords(Quantity quantity) =>
+        quantity.Unit switch
+        {
+            Unit.Percent => Figure(quantity.Value * 100) + " %",
+            Unit.Seconds => Figure(quantity.Value) + " s",
+            Unit.Cm => Figure(quantity.Value) + " cm",
+            Unit.Litres => Figure(quantity.Value) + " L",
+            _ => Figure(quantity.Value) + " kg",
+        };
 
     private static string Figure(double value) => value.ToString("0.###", CultureInfo.InvariantCulture);
 

@@ -5,7 +5,8 @@ using Ingegno.Core.Ground.Reasons;
 namespace Ingegno.Language;
 
 /// <summary>
-/// Puts reasons into the words of a language: a message file (<c>data/words/en.json</c>) with a Liquid template for each code. A second language
+/// Puts reasons into the words of a language: a message file (<c>data/words/en.json</c>) with a Liquid template for each code. A second
+/// language
 /// is a second file.
 /// </summary>
 public sealed class Phrasebook
@@ -28,7 +29,11 @@ public sealed class Phrasebook
         var parser = new FluidParser();
         _templates = file.Messages.ToDictionary(
             m => m.Key,
-            m => parser.TryParse(m.Value, out var template, out var error) ? template : throw new InvalidOperationException($"The message {m.Key} cannot be read: {error}"));
+            m =>
+                parser.TryParse(m.Value, out var template, out var error)
+                    ? template
+                    : throw new InvalidOperationException($"The message {m.Key} cannot be read: {error}")
+        );
     }
 
     /// <summary>Codes that the language has words for.</summary>

@@ -27,17 +27,27 @@ public sealed record PlannedExercise(LineKey Line, ProgressionContext Context)
     public HomeExercise Home => Context.Home;
 
     /// <summary>The same with another dose and load.</summary>
-    public PlannedExercise With(Dose dose, double externalKg) => this with { Context = Context with { Home = Home with { Dose = dose, ExternalKg = externalKg } } };
+    public PlannedExercise With(Dose dose, double externalKg) =>
+        this with
+        {
+            Context = Context with { Home = Home with { Dose = dose, ExternalKg = externalKg } },
+        };
 
     /// <summary>A dose with so many reps more; an open or timed one stays.</summary>
     public static Dose Longer(Dose dose, int reps)
     {
         ArgumentNullException.ThrowIfNull(dose);
-        return dose.Target.IsOpen || dose.Timed ? dose : dose with { Target = new SetTarget(dose.Target.Min + reps, dose.Target.Max + reps) };
+        return dose.Target.IsOpen || dose.Timed
+            ? dose
+            : dose with
+            {
+                Target = new SetTarget(dose.Target.Min + reps, dose.Target.Max + reps),
+            };
     }
 
     /// <summary>System load at its external load, kg; null where load is not the measure.</summary>
-    public double? SystemKg => Home.SystemLoadKg is null ? null
+    public double? SystemKg =>
+        Home.SystemLoadKg is null ? null
         : Context.Loads.IsEmpty ? Home.SystemLoadKg
         : Context.Loads.MinBy(l => Math.Abs(l.Load.MassKg - Home.ExternalKg)).SystemKg;
 }
@@ -62,7 +72,11 @@ public sealed class EngineAccepted(Trade trade, RebuildRequest request, bool kee
     {
         _plan ??= _engine.Rebuild(_request).Plan;
         var proposals = _next.Propose(_request.Client, _request.Kit, _plan.Lines, log, today, days: keepsMinutes ? _plan.Days : null);
-        _request = PlanDecisions.Take(_request, _plan.Standing, new AcceptProposals([.. proposals.Where(p => p.Changes).Select(p => p.Accepted)]));
+        _request = PlanDecisions.Take(
+            _request,
+            _plan.Standing,
+            new AcceptProposals([.. proposals.Where(p => p.Changes).Select(p => p.Accepted)])
+        );
         _plan = _engine.Rebuild(_request).Plan;
         return [.. _next.Contexts(_request.Client, _request.Kit, _plan.Lines).Select(c => new PlannedExercise(c.Line, c.Context))];
     }
@@ -73,6 +87,9 @@ public sealed class OneRepMoreEachWeek : IProgressionPolicy
 {
     public string Name => "One rep more each week";
 
-    public ImmutableArray<PlannedExercise> NextWeek(ImmutableArray<PlannedExercise> plan, IReadOnlyList<LoggedSession> log, DateOnly today) =>
-        [.. plan.Select(p => p.With(PlannedExercise.Longer(p.Home.Dose, 1), p.Home.ExternalKg))];
+    public ImmutableArray<PlannedExercise> NextWeek(
+        ImmutableArray<PlannedExercise> plan,
+        IReadOnlyList<LoggedSession> log,
+        DateOnly today
+    ) => [.. plan.Select(p => p.With(PlannedExercise.Longer(p.Home.Dose, 1), p.Home.ExternalKg))];
 }

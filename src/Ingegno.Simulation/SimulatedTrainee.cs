@@ -19,10 +19,12 @@ public sealed class SimulatedTrainee
     /// <summary>How much poorer the guess of reps in reserve gets with each rep left, as a share (own estimate).</summary>
     private const double GuessFartherOff = 0.25;
 
-    /// <summary>Time constant of fatigue, days. Source: Banister, Calvert, Savage, Bach 1975, a systems model of training; from memory.</summary>
+    /// <summary>Time constant of fatigue, days. Source: Banister, Calvert, Savage, Bach 1975, a systems model of training; from
+    /// memory.</summary>
     private const double FatigueDays = 15;
 
-    /// <summary>Fatigue of a set to failure and of one near it, as shares of strength (own estimates: failure tires about three times as much).</summary>
+    /// <summary>Fatigue of a set to failure and of one near it, as shares of strength (own estimates: failure tires about three times as
+    /// much).</summary>
     private const double FatigueOfFailure = 0.003;
     private const double FatigueNearFailure = 0.001;
 
@@ -46,7 +48,8 @@ public sealed class SimulatedTrainee
         _costs = trade.WithCosts([new LearnedCost(LearnedCost.Rests, traits.RestCost, 0.1, 0, Reason.Text("as made"))]);
     }
 
-    /// <summary>True gain over all exercises trained, as a mean share, as it shows in a week: what was built less the fatigue left.</summary>
+    /// <summary>True gain over all exercises trained, as a mean share, as it shows in a week: what was built less the fatigue
+    /// left.</summary>
     public double GainIn(int week) => _gained.Count == 0 ? 0 : _gained.Average(g => g.Value - Fatigue(g.Key, week));
 
     /// <summary>Whether a planned session of a week is done.</summary>
@@ -62,9 +65,13 @@ public sealed class SimulatedTrainee
     {
         ArgumentNullException.ThrowIfNull(home);
         var exercise = _trade.Catalogue.Get(home.ExerciseId);
-        var sets = exercise is { Strength: not null, Measure: Measure.Reps } && systemKg is > 0
-            ? Reps(exercise, home, systemKg.Value, share, week)
-            : Enumerable.Range(0, home.Dose.Sets).Select(_ => new LoggedSet { Reps = Math.Max(1, home.Dose.Target.Min), Rir = home.Dose.Rir }).ToImmutableArray();
+        var sets =
+            exercise is { Strength: not null, Measure: Measure.Reps } && systemKg is > 0
+                ? Reps(exercise, home, systemKg.Value, share, week)
+                : Enumerable
+                    .Range(0, home.Dose.Sets)
+                    .Select(_ => new LoggedSet { Reps = Math.Max(1, home.Dose.Target.Min), Rir = home.Dose.Rir })
+                    .ToImmutableArray();
         var stamp = LogStamps.Of(home.Dose, share, _trade) with { SystemKg = systemKg };
         sets = [.. sets.Select(s => s with { Stamp = stamp, LoadKg = home.ExternalKg > 0 ? home.ExternalKg : null })];
         return new LoggedExercise(line, home.ExerciseId, Hurting(exercise, week, sets));
@@ -83,7 +90,8 @@ public sealed class SimulatedTrainee
     {
         var dose = home.Dose;
         var today = TrueMax(exercise) * Math.Exp(_noise.Normal(_traits.DayToDay) - Fatigue(exercise.Id, week));
-        var fresh = RepMaxCurve.RepsAt(systemKg, today, exercise.Strength!.Curve) * Math.Max(0.1, 1 - ((1 - share) * _traits.TechniqueCost));
+        var fresh =
+            RepMaxCurve.RepsAt(systemKg, today, exercise.Strength!.Curve) * Math.Max(0.1, 1 - ((1 - share) * _traits.TechniqueCost));
         var sets = ImmutableArray.CreateBuilder<LoggedSet>();
         var (able, stimulus, tired) = (fresh, 0.0, 0.0);
         for (var i = 0; i < dose.Sets; i++)
@@ -94,9 +102,18 @@ public sealed class SimulatedTrainee
             // Stops with the reserve that is asked for, but tries for the least that is written.
             var reps = Math.Clamp(Math.Min(wanted, most - dose.Rir), Math.Min(Math.Max(0, dose.Target.Min), most), Math.Max(0, most));
             var left = most - reps;
-            sets.Add(new LoggedSet { Reps = reps, Rir = Math.Clamp((int)Math.Round(left + _noise.Normal(_traits.Guess * (1 + (GuessFartherOff * left)))), 0, 10) });
+            sets.Add(
+                new LoggedSet
+                {
+                    Reps = reps,
+                    Rir = Math.Clamp((int)Math.Round(left + _noise.Normal(_traits.Guess * (1 + (GuessFartherOff * left)))), 0, 10),
+                }
+            );
             stimulus += Stimulus(reps, left);
-            tired += left <= 0 ? FatigueOfFailure : left <= 3 ? FatigueNearFailure : 0;
+            tired +=
+                left <= 0 ? FatigueOfFailure
+                : left <= 3 ? FatigueNearFailure
+                : 0;
             able = _costs.Fatigue.BySet(able, 2, dose.RestSeconds, left)[1]; // what was left spares the next set
         }
 
@@ -107,7 +124,12 @@ public sealed class SimulatedTrainee
 
     /// <summary>Near failure counts, far from it hardly; past thirty reps less (docs/trade/prescription).</summary>
     private static double Stimulus(int reps, int left) =>
-        (reps < 1 ? 0 : reps > 30 ? 0.4 : reps < 3 ? 0.7 : 1) * (left <= 3 ? 1 : Math.Max(0.1, 1 - (0.18 * (left - 3))));
+        (
+            reps < 1 ? 0
+            : reps > 30 ? 0.4
+            : reps < 3 ? 0.7
+            : 1
+        ) * (left <= 3 ? 1 : Math.Max(0.1, 1 - (0.18 * (left - 3))));
 
     private void Answer(Exercise exercise, double stimulus, int week)
     {
@@ -137,7 +159,10 @@ public sealed class SimulatedTrainee
         // A new exercise of a trained family starts with most of what was gained in it.
         if (!_gained.TryGetValue(exercise.Id, out var gained))
         {
-            var relatives = _gained.Where(g => _trade.Catalogue.Find(g.Key)?.Strength?.Anchor == exercise.Strength!.Anchor).Select(g => g.Value).ToList();
+            var relatives = _gained
+                .Where(g => _trade.Catalogue.Find(g.Key)?.Strength?.Anchor == exercise.Strength!.Anchor)
+                .Select(g => g.Value)
+                .ToList();
             _gained[exercise.Id] = gained = relatives.Count == 0 ? 0 : 0.8 * relatives.Max();
         }
 

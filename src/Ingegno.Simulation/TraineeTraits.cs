@@ -13,7 +13,14 @@ namespace Ingegno.Simulation;
 /// <param name="DayToDay">Standard deviation of strength from day to day, as a share.</param>
 /// <param name="Guess">Standard deviation of the guess of reps in reserve, reps.</param>
 /// <param name="Attendance">Chance of doing a planned session.</param>
-public sealed record TraineeTraits(double GainPerSession, double Ceiling, double LossPerWeek = 0.01, double DayToDay = 0.025, double Guess = 0.6, double Attendance = 0.95)
+public sealed record TraineeTraits(
+    double GainPerSession,
+    double Ceiling,
+    double LossPerWeek = 0.01,
+    double DayToDay = 0.025,
+    double Guess = 0.6,
+    double Attendance = 0.95
+)
 {
     /// <summary>What rests cost it against the usual cost: 1 as usual, above it tires more.</summary>
     public double RestCost { get; init; } = 1;
@@ -34,11 +41,12 @@ public sealed record TraineeTraits(double GainPerSession, double Ceiling, double
     public int? StuckFromWeek { get; init; }
 
     /// <summary>Usual traits of a level.</summary>
-    public static TraineeTraits Of(Level level) => level switch
-    {
-        Level.Beginner => new(0.012, 0.25),
-        Level.Novice => new(0.009, 0.20),
-        Level.Intermediate => new(0.006, 0.15),
-        _ => new(0.004, 0.10),
-    };
+    public static TraineeTraits Of(Level level) =>
+        level switch
+        {
+            Level.Beginner => new(0.012, 0.25),
+            Level.Novice => new(0.009, 0.20),
+            Level.Intermediate => new(0.006, 0.15),
+            _ => new(0.004, 0.10),
+        };
 }

@@ -17,8 +17,13 @@ namespace Ingegno.Simulation;
 /// <param name="Plan">The plan after the last week.</param>
 /// <param name="Trained">The plan as it was trained, week by week.</param>
 public sealed record TrialResult(
-    double Gain, double Missed, ImmutableArray<int> PastFailureWeeks, ImmutableArray<LoggedSession> Log, ImmutableArray<PlannedExercise> Plan,
-    ImmutableArray<ImmutableArray<PlannedExercise>> Trained);
+    double Gain,
+    double Missed,
+    ImmutableArray<int> PastFailureWeeks,
+    ImmutableArray<LoggedSession> Log,
+    ImmutableArray<PlannedExercise> Plan,
+    ImmutableArray<ImmutableArray<PlannedExercise>> Trained
+);
 
 /// <summary>Lets a simulated trainee train a home plan for some weeks under a policy.</summary>
 public sealed class TrainingTrial(Trade trade)
@@ -47,7 +52,14 @@ public sealed class TrainingTrial(Trade trade)
     /// <param name="weeks">How many weeks.</param>
     /// <param name="perWeek">Sessions a week, 1–7; null for each day of the plan once.</param>
     public TrialResult Run(
-        ImmutableArray<PlannedExercise> plan, Func<LineKey, int> days, SimulatedTrainee trainee, IProgressionPolicy policy, DateOnly firstDay, int weeks, int? perWeek = null)
+        ImmutableArray<PlannedExercise> plan,
+        Func<LineKey, int> days,
+        SimulatedTrainee trainee,
+        IProgressionPolicy policy,
+        DateOnly firstDay,
+        int weeks,
+        int? perWeek = null
+    )
     {
         ArgumentNullException.ThrowIfNull(days);
         ArgumentNullException.ThrowIfNull(trainee);
@@ -70,11 +82,20 @@ public sealed class TrainingTrial(Trade trade)
                     continue;
                 }
 
-                var done = day.Select(p => trainee.Do(p.Line, p.Home, p.SystemKg, StraightSets.ShareLeft(p.Home.Dose, trade), week)).ToImmutableArray();
-                var judged = done.SelectMany(e => e.Sets).Where(s => s.Stamp!.SystemKg is not null && s.Stamp.PlannedReps is not null).ToList();
+                var done = day.Select(p => trainee.Do(p.Line, p.Home, p.SystemKg, StraightSets.ShareLeft(p.Home.Dose, trade), week))
+                    .ToImmutableArray();
+                var judged = done.SelectMany(e => e.Sets)
+                    .Where(s => s.Stamp!.SystemKg is not null && s.Stamp.PlannedReps is not null)
+                    .ToList();
                 setsNow += judged.Count;
                 missedNow += judged.Count(s => s.Reps < s.Stamp!.PlannedReps);
-                log.Add(new LoggedSession(firstDay.AddDays((7 * week) + (6 * s / Math.Max(1, sessions - (sessions > 3 ? 1 : 0)))), done, Effort(done)));
+                log.Add(
+                    new LoggedSession(
+                        firstDay.AddDays((7 * week) + (6 * s / Math.Max(1, sessions - (sessions > 3 ? 1 : 0)))),
+                        done,
+                        Effort(done)
+                    )
+                );
             }
 
             (sets, missed) = (sets + setsNow, missed + missedNow);
@@ -93,10 +114,21 @@ public sealed class TrainingTrial(Trade trade)
             }
         }
 
-        return new TrialResult(trainee.GainIn(weeks), sets == 0 ? 0 : (double)missed / sets, [.. pastFailure], [.. log], plan, trained.ToImmutable());
+        return new TrialResult(
+            trainee.GainIn(weeks),
+            sets == 0 ? 0 : (double)missed / sets,
+            [.. pastFailure],
+            [.. log],
+            plan,
+            trained.ToImmutable()
+        );
     }
 
     /// <summary>Effort of a session from what was left in its sets, 1–10.</summary>
     private static int Effort(ImmutableArray<LoggedExercise> done) =>
-        Math.Clamp((int)Math.Round(9.4 - done.SelectMany(e => e.Sets).Select(s => (double)(s.Rir ?? 2)).DefaultIfEmpty(2).Average()), 1, 10);
+        Math.Clamp(
+            (int)Math.Round(9.4 - done.SelectMany(e => e.Sets).Select(s => (double)(s.Rir ?? 2)).DefaultIfEmpty(2).Average()),
+            1,
+            10
+        );
 }

@@ -29,24 +29,47 @@ public sealed class BlockStore(Database database, TimeProvider clock)
     public IReadOnlyList<BlockDates> List(long coachId, long planId)
     {
         using var connection = database.Open();
-        return [.. connection.Query<DatesRow>(
-            $"SELECT id AS Id, plan_id AS PlanId, starts AS Starts, ends AS Ends FROM block WHERE {Present} AND plan_id = @planId ORDER BY starts DESC, id DESC",
-            new { coachId, planId }).Select(r => new BlockDates(r.Id, Day(r.Starts), Day(r.Ends)))];
+        return
+        [
+            .. connection
+                .Query<DatesRow>(
+                    $"SELECT id AS Id, plan_id AS PlanId, starts AS Starts, ends AS Ends FROM block WHERE {Present} AND plan_id = @planId ORDER BY starts DESC, id DESC",
+                    new { coachId, planId }
+                )
+                .Select(r => new BlockDates(r.Id, Day(r.Starts), Day(r.Ends))),
+        ];
     }
 
     /// <summary>Last day of the newest block of each plan of a coach.</summary>
     public IReadOnlyDictionary<long, DateOnly> Ends(long coachId)
     {
         using var connection = database.Open();
-        return connection.Query<DatesRow>($"SELECT id AS Id, plan_id AS PlanId, starts AS Starts, ends AS Ends FROM block WHERE {Present}", new { coachId })
-            .GroupBy(r => r.PlanId).ToDictionary(g => g.Key, g => Day(g.OrderBy(r => r.Starts, StringComparer.Ordinal).ThenBy(r => r.Id).Last().Ends));
+        return connection
+            .Query<DatesRow>(
+                $"SELECT id AS Id, plan_id AS PlanId, starts AS Starts, ends AS Ends FROM block WHERE {Present}",
+                new { coachId }
+            )
+            .GroupBy(r => r.PlanId)
+            .ToDictionary(g => g.Key, g => Day(g.OrderBy(r => r.Starts, StringComparer.Ordinal).ThenBy(r => r.Id).Last().Ends));
     }
 
     /// <summary>A block of a plan; null when it is not this coach's or was taken away.</summary>
     public Saved<BlockRecord>? Find(long coachId, long planId, long id)
     {
         using var connection = database.Open();
-        return connection.QuerySingleOrDefault<Row>($"SELECT {Columns} FROM block WHERE {Present} AND plan_id = @planId AND id = @id", new { coachId, planId, id }) is { } row ? ToSaved(row) : null;
+        return
+            connection.QuerySingleOrDefault<Row>(
+                $"SELECT {Columns} FROM block WHERE {Present} AND plan_id = @planId AND id = @id",
+                new
+                {
+                    coachId,
+                    planId,
+                    id,
+                }
+            )
+                is { } row
+            ? ToSaved(row)
+            : null;
     }
 
     /// <summary>The newest block of a plan; null when it has none.</summary>
@@ -64,7 +87,8 @@ public sealed class BlockStore(Database database, TimeProvider clock)
             SELECT @coachId, @planId, @starts, @ends, @document, @now WHERE EXISTS (SELECT 1 FROM plan WHERE id = @planId AND coach_id = @coachId)
             RETURNING id
             """,
-            Parameters(coachId, planId, 0, 0, block));
+            Parameters(coachId, planId, 0, 0, block)
+        );
         return id is { } added ? Find(coachId, planId, added) : null;
     }
 
@@ -78,9 +102,15 @@ public sealed class BlockStore(Database database, TimeProvider clock)
             UPDATE block SET starts = @starts, ends = @ends, document = @document, updated_at = @now, revision = revision + 1
             WHERE {Present} AND plan_id = @planId AND id = @id AND revision = @revision
             """,
-            Parameters(coachId, planId, id, revision, block));
+            Parameters(coachId, planId, id, revision, block)
+        );
         var current = Find(coachId, planId, id);
-        return new Written<BlockRecord>(changed == 1 ? WriteOutcome.Done : current is null ? WriteOutcome.NotFound : WriteOutcome.Conflict, current);
+        return new Written<BlockRecord>(
+            changed == 1 ? WriteOutcome.Done
+                : current is null ? WriteOutcome.NotFound
+                : WriteOutcome.Conflict,
+            current
+        );
     }
 
     /// <summary>Takes a block away, or brings it back; false when there is none to take away or bring back.</summary>
@@ -88,26 +118,39 @@ public sealed class BlockStore(Database database, TimeProvider clock)
     {
         using var connection = database.Open();
         return connection.Execute(
-            "UPDATE block SET removed = @removed, revision = revision + 1 WHERE coach_id = @coachId AND plan_id = @planId AND id = @id AND removed <> @removed",
-            new { coachId, planId, id, removed = bringBack ? 0 : 1 }) == 1;
+                "UPDATE block SET removed = @removed, revision = revision + 1 WHERE coach_id = @coachId AND plan_id = @planId AND id = @id AND removed <> @removed",
+                new
+                {
+                    coachId,
+                    planId,
+                    id,
+                    removed = bringBack ? 0 : 1,
+                }
+            ) == 1;
     }
 
-    private object Parameters(long coachId, long planId, long id, int revision, BlockRecord block) => new
-    {
-        coachId,
-        planId,
-        id,
-        revision,
-        starts = Text(block.Setup.Starts),
-        ends = Text(block.Setup.Ends),
-        document = JsonSerializer.Serialize(block, TradeJson.Lenient),
-        now = Timestamps.Write(clock.GetUtcNow()),
-    };
+    private object Parameters(long coachId, long planId, long id, int revision, BlockRecord block) =>
+        new
+        {
+            coachId,
+            planId,
+            id,
+            revision,
+            starts = Text(block.Setup.Starts),
+            ends = Text(block.Setup.Ends),
+            document = JsonSerializer.Serialize(block, TradeJson.Lenient),
+            now = Timestamps.Write(clock.GetUtcNow()),
+        };
 
     private static string Text(DateOnly day) => day.ToString("O", CultureInfo.InvariantCulture);
 
     private static DateOnly Day(string text) => DateOnly.ParseExact(text, "O", CultureInfo.InvariantCulture);
 
     private static Saved<BlockRecord> ToSaved(Row row) =>
-        new(row.Id, (int)row.Revision, JsonSerializer.Deserialize<BlockRecord>(row.Document, TradeJson.Lenient)!, Timestamps.Read(row.UpdatedAt));
+        new(
+            row.Id,
+            (int)row.Revision,
+            JsonSerializer.Deserialize<BlockRecord>(row.Document, TradeJson.Lenient)!,
+            Timestamps.Read(row.UpdatedAt)
+        );
 }

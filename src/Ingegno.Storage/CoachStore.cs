@@ -40,7 +40,14 @@ public sealed class CoachStore(Database database, TimeProvider clock)
             SELECT @email, @name, @passwordHash, @now WHERE NOT EXISTS (SELECT 1 FROM coach)
             RETURNING id
             """,
-            new { email, name, passwordHash, now = Timestamps.Write(clock.GetUtcNow()) });
+            new
+            {
+                email,
+                name,
+                passwordHash,
+                now = Timestamps.Write(clock.GetUtcNow()),
+            }
+        );
         return id is { } added ? Find(added) : null;
     }
 

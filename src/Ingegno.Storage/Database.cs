@@ -47,7 +47,8 @@ public sealed class Database
             RefuseNewer(connection);
         }
 
-        var result = DeployChanges.To.SqliteDatabase(_connectionString)
+        var result = DeployChanges
+            .To.SqliteDatabase(_connectionString)
             .WithScriptsEmbeddedInAssembly(typeof(Database).Assembly)
             .WithTransactionPerScript()
             .LogToNowhere()
@@ -77,4 +78,6 @@ public sealed class Database
 
 /// <summary>The database file was written by a newer program than this one.</summary>
 public sealed class NewerDatabaseException(string file, string script)
-    : Exception($"The database {file} was written by a newer Ingegno (it contains {script}). Start that version, or restore a backup made before the update; nothing was changed.");
+    : Exception(
+        $"The database {file} was written by a newer Ingegno (it contains {script}). Start that version, or restore a backup made before the update; nothing was changed."
+    );

@@ -14,7 +14,8 @@ public abstract class DocumentStore<T>
     public Saved<T>? Find(long coachId, long id) => Table.Find(coachId, id);
 
     /// <summary>Changes one, if nobody else did since that revision.</summary>
-    public Written<T> Update(long coachId, long id, int revision, T value) => Table.Update(coachId, id, revision, NameOf(value), Tidy(value));
+    public Written<T> Update(long coachId, long id, int revision, T value) =>
+        Table.Update(coachId, id, revision, NameOf(value), Tidy(value));
 
     /// <summary>Erases one with all that hangs on it; false when the coach has none with that key.</summary>
     public bool Delete(long coachId, long id) => Table.Delete(coachId, id);
@@ -30,9 +31,7 @@ public abstract class PracticeDocumentStore<T> : DocumentStore<T>
     where T : class
 {
     private protected PracticeDocumentStore(DocumentTable<T> table, Func<T, string> nameOf)
-        : base(table, nameOf)
-    {
-    }
+        : base(table, nameOf) { }
 
     /// <summary>All of them.</summary>
     public IReadOnlyList<Saved<T>> List(long coachId) => Table.List(coachId, null);
@@ -46,9 +45,7 @@ public abstract class ClientDocumentStore<T> : DocumentStore<T>
     where T : class
 {
     private protected ClientDocumentStore(DocumentTable<T> table, Func<T, string> nameOf)
-        : base(table, nameOf)
-    {
-    }
+        : base(table, nameOf) { }
 
     /// <summary>Those of one client.</summary>
     public IReadOnlyList<Saved<T>> List(long coachId, long clientId) => Table.List(coachId, clientId);

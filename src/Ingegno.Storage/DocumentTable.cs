@@ -9,13 +9,19 @@ namespace Ingegno.Storage;
 /// Shared SQL of aggregates kept as one JSON document per row: client, place, gym week. Optimistic concurrency by
 /// revision; every statement names the coach.
 /// </summary>
-internal sealed class DocumentTable<T>(Database database, TimeProvider clock, string table, string? ownerColumn, string order = "name COLLATE NOCASE, id")
+internal sealed class DocumentTable<T>(
+    Database database,
+    TimeProvider clock,
+    string table,
+    string? ownerColumn,
+    string order = "name COLLATE NOCASE, id"
+)
     where T : class
 {
     private sealed record Row(long Id, long Revision, string Document, string UpdatedAt)
     {
-        public Saved<T> ToSaved() => new(
-            Id, (int)Revision, JsonSerializer.Deserialize<T>(Document, TradeJson.Lenient)!, Timestamps.Read(UpdatedAt));
+        public Saved<T> ToSaved() =>
+            new(Id, (int)Revision, JsonSerializer.Deserialize<T>(Document, TradeJson.Lenient)!, Timestamps.Read(UpdatedAt));
     }
 
     private const string Columns = "id AS Id, revision AS Revision, document AS Document, updated_at AS UpdatedAt";
@@ -24,13 +30,20 @@ internal sealed class DocumentTable<T>(Database database, TimeProvider clock, st
     {
         using var connection = database.Open();
         var owned = ownerId is null ? string.Empty : $"AND {ownerColumn} = @ownerId";
-        return [.. connection.Query<Row>($"SELECT {Columns} FROM {table} WHERE coach_id = @coachId {owned} ORDER BY {order}", new { coachId, ownerId }).Select(r => r.ToSaved())];
+        return
+        [
+            .. connection
+                .Query<Row>($"SELECT {Columns} FROM {table} WHERE coach_id = @coachId {owned} ORDER BY {order}", new { coachId, ownerId })
+                .Select(r => r.ToSaved()),
+        ];
     }
 
     public Saved<T>? Find(long coachId, long id)
     {
         using var connection = database.Open();
-        return connection.QuerySingleOrDefault<Row>($"SELECT {Columns} FROM {table} WHERE coach_id = @coachId AND id = @id", new { coachId, id })?.ToSaved();
+        return connection
+            .QuerySingleOrDefault<Row>($"SELECT {Columns} FROM {table} WHERE coach_id = @coachId AND id = @id", new { coachId, id })
+            ?.ToSaved();
     }
 
     /// <summary>Adds a row; null when the owner is not this coach's.</summary>
@@ -71,8 +84,16 @@ internal sealed class DocumentTable<T>(Database database, TimeProvider clock, st
             SELECT @coachId, {parameter} 1, @name, @document, @now {guard}
             RETURNING id
             """,
-            new { coachId, ownerId, name, document = Write(value), now = Timestamps.Write(clock.GetUtcNow()) },
-            transaction);
+            new
+            {
+                coachId,
+                ownerId,
+                name,
+                document = Write(value),
+                now = Timestamps.Write(clock.GetUtcNow()),
+            },
+            transaction
+        );
     }
 
     public Written<T> Update(long coachId, long id, int revision, string name, T value)
@@ -83,9 +104,23 @@ internal sealed class DocumentTable<T>(Database database, TimeProvider clock, st
             UPDATE {table} SET revision = revision + 1, name = @name, document = @document, updated_at = @now
             WHERE coach_id = @coachId AND id = @id AND revision = @revision
             """,
-            new { coachId, id, revision, name, document = Write(value), now = Timestamps.Write(clock.GetUtcNow()) });
+            new
+            {
+                coachId,
+                id,
+                revision,
+                name,
+                document = Write(value),
+                now = Timestamps.Write(clock.GetUtcNow()),
+            }
+        );
         var current = Find(coachId, id);
-        return new Written<T>(changed == 1 ? WriteOutcome.Done : current is null ? WriteOutcome.NotFound : WriteOutcome.Conflict, current);
+        return new Written<T>(
+            changed == 1 ? WriteOutcome.Done
+                : current is null ? WriteOutcome.NotFound
+                : WriteOutcome.Conflict,
+            current
+        );
     }
 
     public bool Delete(long coachId, long id)

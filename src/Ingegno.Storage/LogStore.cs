@@ -20,8 +20,15 @@ namespace Ingegno.Storage;
 /// <param name="PlannedSets">Sets that its day planned; null when not known.</param>
 /// <param name="Source">How it came in: <c>typed</c> or <c>file</c>.</param>
 public sealed record SessionRecord(
-    int PlanVersion, DateOnly PerformedOn, ImmutableArray<LoggedExercise> Exercises, int? Effort = null, int? Minutes = null, string? Note = null,
-    int? PlannedSets = null, string Source = "typed")
+    int PlanVersion,
+    DateOnly PerformedOn,
+    ImmutableArray<LoggedExercise> Exercises,
+    int? Effort = null,
+    int? Minutes = null,
+    string? Note = null,
+    int? PlannedSets = null,
+    string Source = "typed"
+)
 {
     /// <summary>The session as the core reads it.</summary>
     [JsonIgnore]
@@ -32,11 +39,34 @@ public sealed record SessionRecord(
 public sealed class LogStore(Database database, TimeProvider clock)
 {
     private sealed record SessionRow(
-        long Id, long Revision, long PlanVersion, string PerformedOn, long? Effort, long? Minutes, string? Note, long? PlannedSets, string Source);
+        long Id,
+        long Revision,
+        long PlanVersion,
+        string PerformedOn,
+        long? Effort,
+        long? Minutes,
+        string? Note,
+        long? PlannedSets,
+        string Source
+    );
 
     private sealed record SetRow(
-        long SessionId, long Line, string ExerciseId, long Reps, double? LoadKg, long? Rir, long? Pain, string? PainJoint, long Sharp, double? SystemKg,
-        double StraightShare, long? PlannedReps, long? PlannedRir, long? PlannedRest, string? Technique);
+        long SessionId,
+        long Line,
+        string ExerciseId,
+        long Reps,
+        double? LoadKg,
+        long? Rir,
+        long? Pain,
+        string? PainJoint,
+        long Sharp,
+        double? SystemKg,
+        double StraightShare,
+        long? PlannedReps,
+        long? PlannedRir,
+        long? PlannedRest,
+        string? Technique
+    );
 
     private const string SessionColumns =
         "l.id AS Id, l.revision AS Revision, l.plan_version AS PlanVersion, l.performed_on AS PerformedOn, l.effort AS Effort, l.minutes AS Minutes, l.note AS Note, l.planned_sets AS PlannedSets, l.source AS Source";
@@ -80,11 +110,17 @@ public sealed class LogStore(Database database, TimeProvider clock)
     }
 
     /// <summary>Sessions of a plan, newest first.</summary>
-    public IReadOnlyList<Saved<SessionRecord>> List(long coachId, long planId) => Read("l.coach_id = @coachId AND l.plan_id = @owner", coachId, planId, null);
+    public IReadOnlyList<Saved<SessionRecord>> List(long coachId, long planId) =>
+        Read("l.coach_id = @coachId AND l.plan_id = @owner", coachId, planId, null);
 
     /// <summary>Sessions of all plans of a client from a day on, newest first.</summary>
     public IReadOnlyList<Saved<SessionRecord>> OfClient(long coachId, long clientId, DateOnly since) =>
-        Read("l.coach_id = @coachId AND l.plan_id IN (SELECT id FROM plan WHERE client_id = @owner AND coach_id = @coachId) AND l.performed_on >= @since", coachId, clientId, since);
+        Read(
+            "l.coach_id = @coachId AND l.plan_id IN (SELECT id FROM plan WHERE client_id = @owner AND coach_id = @coachId) AND l.performed_on >= @since",
+            coachId,
+            clientId,
+            since
+        );
 
     /// <summary>Replaces what a session holds.</summary>
     public Written<SessionRecord> Update(long coachId, long planId, long sessionId, int revision, SessionRecord session)
@@ -98,11 +134,26 @@ public sealed class LogStore(Database database, TimeProvider clock)
                 UPDATE session_log SET performed_on = @performedOn, effort = @Effort, minutes = @Minutes, note = @Note, revision = revision + 1
                 WHERE id = @sessionId AND coach_id = @coachId AND plan_id = @planId AND revision = @revision
                 """,
-                new { sessionId, coachId, planId, revision, performedOn = Text(session.PerformedOn), session.Effort, session.Minutes, session.Note },
-                transaction);
+                new
+                {
+                    sessionId,
+                    coachId,
+                    planId,
+                    revision,
+                    performedOn = Text(session.PerformedOn),
+                    session.Effort,
+                    session.Minutes,
+                    session.Note,
+                },
+                transaction
+            );
             if (done == 1)
             {
-                connection.Execute("DELETE FROM logged_set WHERE session_id = @sessionId AND coach_id = @coachId", new { sessionId, coachId }, transaction);
+                connection.Execute(
+                    "DELETE FROM logged_set WHERE session_id = @sessionId AND coach_id = @coachId",
+                    new { sessionId, coachId },
+                    transaction
+                );
                 InsertSets(connection, transaction, coachId, sessionId, session.Exercises);
                 transaction.Commit();
             }
@@ -122,7 +173,14 @@ public sealed class LogStore(Database database, TimeProvider clock)
     {
         using var connection = database.Open();
         return connection.Execute(
-            "DELETE FROM session_log WHERE coach_id = @coachId AND plan_id = @planId AND id = @sessionId", new { coachId, planId, sessionId }) == 1;
+                "DELETE FROM session_log WHERE coach_id = @coachId AND plan_id = @planId AND id = @sessionId",
+                new
+                {
+                    coachId,
+                    planId,
+                    sessionId,
+                }
+            ) == 1;
     }
 
     private long? Insert(SqliteConnection connection, SqliteTransaction transaction, long coachId, long planId, SessionRecord session)
@@ -148,7 +206,8 @@ public sealed class LogStore(Database database, TimeProvider clock)
                 session.Source,
                 now = Timestamps.Write(clock.GetUtcNow()),
             },
-            transaction);
+            transaction
+        );
         if (id is { } added)
         {
             InsertSets(connection, transaction, coachId, added, session.Exercises);
@@ -157,7 +216,13 @@ public sealed class LogStore(Database database, TimeProvider clock)
         return id;
     }
 
-    private static void InsertSets(SqliteConnection connection, SqliteTransaction transaction, long coachId, long id, ImmutableArray<LoggedExercise> exercises)
+    private static void InsertSets(
+        SqliteConnection connection,
+        SqliteTransaction transaction,
+        long coachId,
+        long id,
+        ImmutableArray<LoggedExercise> exercises
+    )
     {
         foreach (var exercise in exercises)
         {
@@ -166,36 +231,52 @@ public sealed class LogStore(Database database, TimeProvider clock)
                 INSERT INTO logged_set (coach_id, session_id, line, exercise_id, set_number, reps, load_kg, rir, pain, pain_joint, sharp, system_kg, straight_share, planned_reps, planned_rir, planned_rest, technique)
                 VALUES (@coachId, @id, @Line, @ExerciseId, @number, @Reps, @LoadKg, @Rir, @Pain, @joint, @Sharp, @SystemKg, @share, @PlannedReps, @PlannedRir, @RestSeconds, @Technique)
                 """,
-                exercise.Sets.Select((s, i) => new
-                {
-                    coachId,
-                    id,
-                    Line = exercise.Line.Value,
-                    exercise.ExerciseId,
-                    number = i + 1,
-                    s.Reps,
-                    s.LoadKg,
-                    s.Rir,
-                    s.Pain,
-                    joint = s.PainJoint is { } joint ? JsonNamingPolicy.KebabCaseLower.ConvertName(joint.ToString()) : null,
-                    s.Sharp,
-                    s.Stamp?.SystemKg,
-                    share = s.Stamp?.StraightShare ?? 1,
-                    s.Stamp?.PlannedReps,
-                    s.Stamp?.PlannedRir,
-                    s.Stamp?.RestSeconds,
-                    s.Stamp?.Technique,
-                }),
-                transaction);
+                exercise.Sets.Select(
+                    (s, i) =>
+                        new
+                        {
+                            coachId,
+                            id,
+                            Line = exercise.Line.Value,
+                            exercise.ExerciseId,
+                            number = i + 1,
+                            s.Reps,
+                            s.LoadKg,
+                            s.Rir,
+                            s.Pain,
+                            joint = s.PainJoint is { } joint ? JsonNamingPolicy.KebabCaseLower.ConvertName(joint.ToString()) : null,
+                            s.Sharp,
+                            s.Stamp?.SystemKg,
+                            share = s.Stamp?.StraightShare ?? 1,
+                            s.Stamp?.PlannedReps,
+                            s.Stamp?.PlannedRir,
+                            s.Stamp?.RestSeconds,
+                            s.Stamp?.Technique,
+                        }
+                ),
+                transaction
+            );
         }
     }
 
     private List<Saved<SessionRecord>> Read(string which, long coachId, long owner, DateOnly? since)
     {
         using var connection = database.Open();
-        var asked = new { coachId, owner, since = since is { } day ? Text(day) : null };
-        var sessions = connection.Query<SessionRow>($"SELECT {SessionColumns} FROM session_log l WHERE {which} ORDER BY l.performed_on DESC, l.id DESC", asked).ToList();
-        var sets = connection.Query<SetRow>($"SELECT {SetColumns} FROM logged_set s JOIN session_log l ON l.id = s.session_id WHERE {which} ORDER BY s.session_id, s.id", asked).ToLookup(s => s.SessionId);
+        var asked = new
+        {
+            coachId,
+            owner,
+            since = since is { } day ? Text(day) : null,
+        };
+        var sessions = connection
+            .Query<SessionRow>($"SELECT {SessionColumns} FROM session_log l WHERE {which} ORDER BY l.performed_on DESC, l.id DESC", asked)
+            .ToList();
+        var sets = connection
+            .Query<SetRow>(
+                $"SELECT {SetColumns} FROM logged_set s JOIN session_log l ON l.id = s.session_id WHERE {which} ORDER BY s.session_id, s.id",
+                asked
+            )
+            .ToLookup(s => s.SessionId);
         return [.. sessions.Select(s => new Saved<SessionRecord>(s.Id, (int)s.Revision, ToRecord(s, sets[s.Id]), At(s.PerformedOn)))];
     }
 
@@ -204,24 +285,38 @@ public sealed class LogStore(Database database, TimeProvider clock)
     private static DateTimeOffset At(string text) =>
         new(DateOnly.ParseExact(text, "O", CultureInfo.InvariantCulture).ToDateTime(TimeOnly.MinValue), TimeSpan.Zero);
 
-    private static SessionRecord ToRecord(SessionRow row, IEnumerable<SetRow> sets) => new(
-        (int)row.PlanVersion,
-        DateOnly.ParseExact(row.PerformedOn, "O", CultureInfo.InvariantCulture),
-        [.. sets.GroupBy(s => (s.Line, s.ExerciseId)).Select(g => new LoggedExercise(new LineKey((int)g.Key.Line), g.Key.ExerciseId, [.. g.Select(ToSet)]))],
-        (int?)row.Effort,
-        (int?)row.Minutes,
-        row.Note,
-        (int?)row.PlannedSets,
-        row.Source);
+    private static SessionRecord ToRecord(SessionRow row, IEnumerable<SetRow> sets) =>
+        new(
+            (int)row.PlanVersion,
+            DateOnly.ParseExact(row.PerformedOn, "O", CultureInfo.InvariantCulture),
+            [
+                .. sets.GroupBy(s => (s.Line, s.ExerciseId))
+                    .Select(g => new LoggedExercise(new LineKey((int)g.Key.Line), g.Key.ExerciseId, [.. g.Select(ToSet)])),
+            ],
+            (int?)row.Effort,
+            (int?)row.Minutes,
+            row.Note,
+            (int?)row.PlannedSets,
+            row.Source
+        );
 
-    private static LoggedSet ToSet(SetRow row) => new()
-    {
-        Reps = (int)row.Reps,
-        LoadKg = row.LoadKg,
-        Rir = (int?)row.Rir,
-        Pain = (int?)row.Pain,
-        PainJoint = row.PainJoint is { } joint ? Enum.Parse<Joint>(joint.Replace("-", string.Empty, StringComparison.Ordinal), ignoreCase: true) : null,
-        Sharp = row.Sharp != 0,
-        Stamp = row is { SystemKg: null, PlannedReps: null, PlannedRir: null } ? null : new SetStamp(row.SystemKg, row.StraightShare, (int?)row.PlannedReps, (int?)row.PlannedRir) { RestSeconds = (int?)row.PlannedRest, Technique = row.Technique },
-    };
+    private static LoggedSet ToSet(SetRow row) =>
+        new()
+        {
+            Reps = (int)row.Reps,
+            LoadKg = row.LoadKg,
+            Rir = (int?)row.Rir,
+            Pain = (int?)row.Pain,
+            PainJoint = row.PainJoint is { } joint
+                ? Enum.Parse<Joint>(joint.Replace("-", string.Empty, StringComparison.Ordinal), ignoreCase: true)
+                : null,
+            Sharp = row.Sharp != 0,
+            Stamp = row is { SystemKg: null, PlannedReps: null, PlannedRir: null }
+                ? null
+                : new SetStamp(row.SystemKg, row.StraightShare, (int?)row.PlannedReps, (int?)row.PlannedRir)
+                {
+                    RestSeconds = (int?)row.PlannedRest,
+                    Technique = row.Technique,
+                },
+        };
 }

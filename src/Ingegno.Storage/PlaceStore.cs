@@ -29,8 +29,11 @@ public sealed class PlaceStore(Database database, TimeProvider clock)
     public ILookup<long, PlaceAtAGlance> AtAGlance(long coachId)
     {
         using var connection = _database.Open();
-        return connection.Query<PlaceAtAGlance>(
-            "SELECT client_id AS ClientId, id AS Id, name AS Name, json_array_length(document, '$.items') AS Items FROM place WHERE coach_id = @coachId ORDER BY name COLLATE NOCASE, id",
-            new { coachId }).ToLookup(p => p.ClientId);
+        return connection
+            .Query<PlaceAtAGlance>(
+                "SELECT client_id AS ClientId, id AS Id, name AS Name, json_array_length(document, '$.items') AS Items FROM place WHERE coach_id = @coachId ORDER BY name COLLATE NOCASE, id",
+                new { coachId }
+            )
+            .ToLookup(p => p.ClientId);
     }
 }

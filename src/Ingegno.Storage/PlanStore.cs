@@ -19,10 +19,26 @@ public sealed record PlanDocument(string Title, RebuildRequest Request, HomePlan
 /// <param name="CanRedo">There is a version that was undone.</param>
 /// <param name="Document">The current version.</param>
 public sealed record PlanRecord(
-    long ClientId, long? PlaceId, long? GymWeekId, int Version, int Versions, bool CanUndo, bool CanRedo, PlanDocument Document);
+    long ClientId,
+    long? PlaceId,
+    long? GymWeekId,
+    int Version,
+    int Versions,
+    bool CanUndo,
+    bool CanRedo,
+    PlanDocument Document
+);
 
 /// <summary>A plan in a list.</summary>
-public sealed record PlanSummary(long Id, long ClientId, string Title, int Version, DateTimeOffset UpdatedAt, long? PlaceId = null, long? GymWeekId = null);
+public sealed record PlanSummary(
+    long Id,
+    long ClientId,
+    string Title,
+    int Version,
+    DateTimeOffset UpdatedAt,
+    long? PlaceId = null,
+    long? GymWeekId = null
+);
 
 /// <summary>Plans as immutable versions with a head that undo and redo move.</summary>
 public sealed class PlanStore(Database database, TimeProvider clock)
@@ -59,13 +75,19 @@ public sealed class PlanStore(Database database, TimeProvider clock)
     public IReadOnlyList<PlanSummary> List(long coachId, long? clientId = null)
     {
         using var connection = database.Open();
-        return [.. connection.Query<(long Id, long ClientId, string Title, long Head, string UpdatedAt, long? PlaceId, long? GymWeekId)>(
-            """
-            SELECT id, client_id, title, head, updated_at, place_id, gym_week_id FROM plan
-            WHERE coach_id = @coachId AND (@clientId IS NULL OR client_id = @clientId)
-            ORDER BY updated_at DESC, id DESC
-            """,
-            new { coachId, clientId }).Select(r => new PlanSummary(r.Id, r.ClientId, r.Title, (int)r.Head, Timestamps.Read(r.UpdatedAt), r.PlaceId, r.GymWeekId))];
+        return
+        [
+            .. connection
+                .Query<(long Id, long ClientId, string Title, long Head, string UpdatedAt, long? PlaceId, long? GymWeekId)>(
+                    """
+                    SELECT id, client_id, title, head, updated_at, place_id, gym_week_id FROM plan
+                    WHERE coach_id = @coachId AND (@clientId IS NULL OR client_id = @clientId)
+                    ORDER BY updated_at DESC, id DESC
+                    """,
+                    new { coachId, clientId }
+                )
+                .Select(r => new PlanSummary(r.Id, r.ClientId, r.Title, (int)r.Head, Timestamps.Read(r.UpdatedAt), r.PlaceId, r.GymWeekId)),
+        ];
     }
 
     public Saved<PlanRecord>? Find(long coachId, long id)
@@ -78,8 +100,17 @@ public sealed class PlanStore(Database database, TimeProvider clock)
     public PlanDocument? FindVersion(long coachId, long id, int number)
     {
         using var connection = database.Open();
-        return connection.QuerySingleOrDefault<string>(
-            "SELECT document FROM plan_version WHERE plan_id = @id AND coach_id = @coachId AND number = @number", new { coachId, id, number }) is { } document
+        return
+            connection.QuerySingleOrDefault<string>(
+                "SELECT document FROM plan_version WHERE plan_id = @id AND coach_id = @coachId AND number = @number",
+                new
+                {
+                    coachId,
+                    id,
+                    number,
+                }
+            )
+                is { } document
             ? JsonSerializer.Deserialize<PlanDocument>(document, TradeJson.Lenient)
             : null;
     }
@@ -100,7 +131,17 @@ public sealed class PlanStore(Database database, TimeProvider clock)
               AND (@gymWeekId IS NULL OR EXISTS (SELECT 1 FROM gym_week WHERE id = @gymWeekId AND client_id = @clientId))
             RETURNING id
             """,
-            new { coachId, clientId, placeId, gymWeekId, title = document.Title, now }, transaction);
+            new
+            {
+                coachId,
+                clientId,
+                placeId,
+                gymWeekId,
+                title = document.Title,
+                now,
+            },
+            transaction
+        );
         if (id is null)
         {
             return null;
@@ -115,22 +156,25 @@ public sealed class PlanStore(Database database, TimeProvider clock)
     public Written<PlanRecord> Save(long coachId, long id, int revision, string note, PlanDocument document)
     {
         ArgumentNullException.ThrowIfNull(document);
-        return Move(coachId, id, revision, (connection, transaction, row, now) =>
-        {
-            var number = (int)row.Versions + 1;
-            AddVersion(connection, transaction, coachId, id, number, (int)row.Head, note, document, now);
-            connection.Execute("UPDATE plan SET title = @title WHERE id = @id", new { id, title = document.Title }, transaction);
-            return number;
-        });
+        return Move(
+            coachId,
+            id,
+            revision,
+            (connection, transaction, row, now) =>
+            {
+                var number = (int)row.Versions + 1;
+                AddVersion(connection, transaction, coachId, id, number, (int)row.Head, note, document, now);
+                connection.Execute("UPDATE plan SET title = @title WHERE id = @id", new { id, title = document.Title }, transaction);
+                return number;
+            }
+        );
     }
 
     /// <summary>Goes back to the version before; a plan at its first version stays where it is.</summary>
-    public Written<PlanRecord> Undo(long coachId, long id, int revision) =>
-        Move(coachId, id, revision, (_, _, row, _) => (int?)row.Parent);
+    public Written<PlanRecord> Undo(long coachId, long id, int revision) => Move(coachId, id, revision, (_, _, row, _) => (int?)row.Parent);
 
     /// <summary>Goes forward to the version that was undone last.</summary>
-    public Written<PlanRecord> Redo(long coachId, long id, int revision) =>
-        Move(coachId, id, revision, (_, _, row, _) => (int?)row.Child);
+    public Written<PlanRecord> Redo(long coachId, long id, int revision) => Move(coachId, id, revision, (_, _, row, _) => (int?)row.Child);
 
     public bool Delete(long coachId, long id)
     {
@@ -139,7 +183,11 @@ public sealed class PlanStore(Database database, TimeProvider clock)
     }
 
     private Written<PlanRecord> Move(
-        long coachId, long id, int revision, Func<SqliteConnection, SqliteTransaction, Row, string, int?> target)
+        long coachId,
+        long id,
+        int revision,
+        Func<SqliteConnection, SqliteTransaction, Row, string, int?> target
+    )
     {
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
@@ -159,7 +207,15 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         {
             connection.Execute(
                 "UPDATE plan SET head = @head, revision = revision + 1, updated_at = @now WHERE id = @id AND coach_id = @coachId",
-                new { coachId, id, head, now }, transaction);
+                new
+                {
+                    coachId,
+                    id,
+                    head,
+                    now,
+                },
+                transaction
+            );
             transaction.Commit();
         }
         else
@@ -171,33 +227,63 @@ public sealed class PlanStore(Database database, TimeProvider clock)
     }
 
     private static void AddVersion(
-        SqliteConnection connection, SqliteTransaction transaction, long coachId, long planId, int number, int? parent, string note, PlanDocument document, string now) =>
+        SqliteConnection connection,
+        SqliteTransaction transaction,
+        long coachId,
+        long planId,
+        int number,
+        int? parent,
+        string note,
+        PlanDocument document,
+        string now
+    ) =>
         connection.Execute(
             """
             INSERT INTO plan_version (plan_id, coach_id, number, parent, note, document, created_at)
             VALUES (@planId, @coachId, @number, @parent, @note, @document, @now)
             """,
-            new { planId, coachId, number, parent, note, document = JsonSerializer.Serialize(document, TradeJson.Lenient), now },
-            transaction);
+            new
+            {
+                planId,
+                coachId,
+                number,
+                parent,
+                note,
+                document = JsonSerializer.Serialize(document, TradeJson.Lenient),
+                now,
+            },
+            transaction
+        );
 
     private static Saved<PlanRecord>? Find(SqliteConnection connection, long coachId, long id) =>
         Read(connection, coachId, id) is { } row ? ToSaved(row) : null;
 
-    private static Row? Read(SqliteConnection connection, long coachId, long id) => connection.QuerySingleOrDefault<Row>(
-        $"""
-        SELECT p.id AS Id, p.revision AS Revision, p.client_id AS ClientId, p.place_id AS PlaceId, p.gym_week_id AS GymWeekId, p.head AS Head,
-               (SELECT max(number) FROM plan_version WHERE plan_id = p.id) AS Versions,
-               {ParentOfHead} AS Parent, {NewestChild} AS Child, v.document AS Document, p.updated_at AS UpdatedAt
-        FROM plan p JOIN plan_version v ON v.plan_id = p.id AND v.number = p.head
-        WHERE p.coach_id = @coachId AND p.id = @id
-        """,
-        new { coachId, id });
+    private static Row? Read(SqliteConnection connection, long coachId, long id) =>
+        connection.QuerySingleOrDefault<Row>(
+            $"""
+            SELECT p.id AS Id, p.revision AS Revision, p.client_id AS ClientId, p.place_id AS PlaceId, p.gym_week_id AS GymWeekId, p.head AS Head,
+                   (SELECT max(number) FROM plan_version WHERE plan_id = p.id) AS Versions,
+                   {ParentOfHead} AS Parent, {NewestChild} AS Child, v.document AS Document, p.updated_at AS UpdatedAt
+            FROM plan p JOIN plan_version v ON v.plan_id = p.id AND v.number = p.head
+            WHERE p.coach_id = @coachId AND p.id = @id
+            """,
+            new { coachId, id }
+        );
 
-    private static Saved<PlanRecord> ToSaved(Row row) => new(
-        row.Id,
-        (int)row.Revision,
-        new PlanRecord(
-            row.ClientId, row.PlaceId, row.GymWeekId, (int)row.Head, (int)row.Versions, row.Parent is not null, row.Child is not null,
-            JsonSerializer.Deserialize<PlanDocument>(row.Document, TradeJson.Lenient)!),
-        Timestamps.Read(row.UpdatedAt));
+    private static Saved<PlanRecord> ToSaved(Row row) =>
+        new(
+            row.Id,
+            (int)row.Revision,
+            new PlanRecord(
+                row.ClientId,
+                row.PlaceId,
+                row.GymWeekId,
+                (int)row.Head,
+                (int)row.Versions,
+                row.Parent is not null,
+                row.Child is not null,
+                JsonSerializer.Deserialize<PlanDocument>(row.Document, TradeJson.Lenient)!
+            ),
+            Timestamps.Read(row.UpdatedAt)
+        );
 }

@@ -9,7 +9,11 @@ public sealed class PriceStore(Database database)
     public IReadOnlyDictionary<string, double> All(long coachId)
     {
         using var connection = database.Open();
-        return connection.Query<(string Name, double Price)>("SELECT name, price FROM own_price WHERE coach_id = @coachId ORDER BY name", new { coachId })
+        return connection
+            .Query<(string Name, double Price)>(
+                "SELECT name, price FROM own_price WHERE coach_id = @coachId ORDER BY name",
+                new { coachId }
+            )
             .ToDictionary(p => p.Name, p => p.Price);
     }
 
@@ -19,7 +23,13 @@ public sealed class PriceStore(Database database)
         using var connection = database.Open();
         connection.Execute(
             "INSERT INTO own_price (coach_id, name, price) VALUES (@coachId, @name, @price) ON CONFLICT (coach_id, name) DO UPDATE SET price = excluded.price",
-            new { coachId, name, price });
+            new
+            {
+                coachId,
+                name,
+                price,
+            }
+        );
     }
 
     /// <summary>Back to the usual prices.</summary>

@@ -19,14 +19,21 @@ public sealed class PulseStore(Database database)
             INSERT INTO plan_pulse (plan_id, coach_id, document) VALUES (@planId, @coachId, @document)
             ON CONFLICT (plan_id) DO UPDATE SET document = excluded.document WHERE coach_id = excluded.coach_id
             """,
-            new { planId, coachId, document = JsonSerializer.Serialize(pulse, TradeJson.Lenient) });
+            new
+            {
+                planId,
+                coachId,
+                document = JsonSerializer.Serialize(pulse, TradeJson.Lenient),
+            }
+        );
     }
 
     /// <summary>The pulses of all plans of a coach, by plan.</summary>
     public IReadOnlyDictionary<long, PlanPulse> All(long coachId)
     {
         using var connection = database.Open();
-        return connection.Query<Row>("SELECT plan_id AS PlanId, document AS Document FROM plan_pulse WHERE coach_id = @coachId", new { coachId })
+        return connection
+            .Query<Row>("SELECT plan_id AS PlanId, document AS Document FROM plan_pulse WHERE coach_id = @coachId", new { coachId })
             .ToDictionary(r => r.PlanId, r => JsonSerializer.Deserialize<PlanPulse>(r.Document, TradeJson.Lenient)!);
     }
 }

@@ -5,7 +5,12 @@ public sealed record Saved<T>(long Id, int Revision, T Value, DateTimeOffset Upd
     where T : class;
 
 /// <summary>How a write ended.</summary>
-public enum WriteOutcome { Done, NotFound, Conflict }
+public enum WriteOutcome
+{
+    Done,
+    NotFound,
+    Conflict,
+}
 
 /// <summary>
 /// Outcome of a write: when somebody else wrote first, <see cref="Current"/> is what stands now, so that both versions

@@ -39,25 +39,46 @@ public static class Composition
         var services = builder.Services;
         services.Configure<IngegnoOptions>(builder.Configuration);
         builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = Limits.RequestBytes);
-        services.AddSerilog(log => log.ReadFrom.Configuration(builder.Configuration).WriteTo.Console(
-            standardErrorFromLevel: Serilog.Events.LogEventLevel.Verbose,
-            formatProvider: System.Globalization.CultureInfo.InvariantCulture));
+        services.AddSerilog(log =>
+            log.ReadFrom.Configuration(builder.Configuration)
+                .WriteTo.Console(
+                    standardErrorFromLevel: Serilog.Events.LogEventLevel.Verbose,
+                    formatProvider: System.Globalization.CultureInfo.InvariantCulture
+                )
+        );
 
         services.AddSingleton(TimeProvider.System);
 
         // Every request works with the trade of the signed-in practice: what ships, and its own exercises.
         services.AddHttpContextAccessor();
         services.AddSingleton<OwnExerciseStore>().AddSingleton<OwnApproachStore>().AddSingleton<PracticeTrades>();
-        services.AddScoped(s => s.GetRequiredService<IHttpContextAccessor>().HttpContext?.User is { Identity.IsAuthenticated: true } coach
-            ? s.GetRequiredService<PracticeTrades>().Of(coach.CoachId())
-            : Trade.Shipped);
-        services.AddScoped<RebuildEngine>().AddScoped<NextSession>().AddScoped<ClientLog>().AddScoped<BlockPlanner>().AddScoped<PlanBlocks>().AddScoped<Ladders>().AddScoped<Trends>().AddScoped<KitValue>().AddScoped<ReachableSetups>();
+        services.AddScoped(s =>
+            s.GetRequiredService<IHttpContextAccessor>().HttpContext?.User is { Identity.IsAuthenticated: true } coach
+                ? s.GetRequiredService<PracticeTrades>().Of(coach.CoachId())
+                : Trade.Shipped
+        );
+        services
+            .AddScoped<RebuildEngine>()
+            .AddScoped<NextSession>()
+            .AddScoped<ClientLog>()
+            .AddScoped<BlockPlanner>()
+            .AddScoped<PlanBlocks>()
+            .AddScoped<Ladders>()
+            .AddScoped<Trends>()
+            .AddScoped<KitValue>()
+            .AddScoped<ReachableSetups>();
         services.AddScoped(s => new BuyNext(s.GetRequiredService<RebuildEngine>(), s.GetRequiredService<Trade>().Match.Week));
         services.AddSingleton(_ => new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
         services.AddSingleton<IHangingScales, SimulatedHangingScales>();
         services.AddSingleton(s => new Database(s.GetRequiredService<IOptions<IngegnoOptions>>().Value.DatabaseFile));
         services.AddSingleton<CoachStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
-        services.AddSingleton<GymWeekStore>().AddSingleton<PlanStore>().AddSingleton<LogStore>().AddSingleton<PulseStore>().AddSingleton<BlockStore>().AddSingleton<PriceStore>();
+        services
+            .AddSingleton<GymWeekStore>()
+            .AddSingleton<PlanStore>()
+            .AddSingleton<LogStore>()
+            .AddSingleton<PulseStore>()
+            .AddSingleton<BlockStore>()
+            .AddSingleton<PriceStore>();
         services.AddSingleton<IPasswordHasher<Coach>, PasswordHasher<Coach>>();
         services.AddSingleton<DemoSeeder>();
         services.AddValidatorsFromAssemblyContaining<IngegnoOptions>(ServiceLifetime.Singleton);
@@ -96,11 +117,16 @@ public static class Composition
         app.UseAuthorization();
         app.UseAntiforgeryCheck();
 
-        app.MapGet("/healthz", (CoachStore coaches) =>
-        {
-            _ = coaches.IsEmpty();
-            return TypedResults.Ok("ready");
-        }).AllowAnonymous().ExcludeFromDescription();
+        app.MapGet(
+                "/healthz",
+                (CoachStore coaches) =>
+                {
+                    _ = coaches.IsEmpty();
+                    return TypedResults.Ok("ready");
+                }
+            )
+            .AllowAnonymous()
+            .ExcludeFromDescription();
 
         var api = app.MapGroup("/api/v1");
         api.MapSession();
@@ -123,8 +149,17 @@ public static class Composition
         api.MapLogs();
         api.MapBlocks();
         api.MapProgress();
-        app.Map("/api/{**rest}", () => Problems.Make(
-            StatusCodes.Status404NotFound, "no-such-endpoint", "There is no such address", "See docs/rebuild-api.md for what there is.")).ExcludeFromDescription();
+        app.Map(
+                "/api/{**rest}",
+                () =>
+                    Problems.Make(
+                        StatusCodes.Status404NotFound,
+                        "no-such-endpoint",
+                        "There is no such address",
+                        "See docs/rebuild-api.md for what there is."
+                    )
+            )
+            .ExcludeFromDescription();
         if (!IsDescribingApi)
         {
             app.MapFallbackToFile("index.html").AllowAnonymous().ExcludeFromDescription();
@@ -151,19 +186,33 @@ public static class Composition
     private static void AddSignIn(IServiceCollection services)
     {
         AddKeys(services);
-        services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(cookie =>
-        {
-            cookie.Cookie.Name = "ingegno";
-            cookie.Cookie.HttpOnly = true;
-            cookie.Cookie.SameSite = SameSiteMode.Strict;
-            cookie.ExpireTimeSpan = TimeSpan.FromDays(14);
-            cookie.SlidingExpiration = true;
-            cookie.Events.OnRedirectToLogin = context => Refuse(
-                context.HttpContext, StatusCodes.Status401Unauthorized, "signed-out", "You are signed out", "Sign in again; what you typed is still here.");
-            cookie.Events.OnRedirectToAccessDenied = context => Refuse(
-                context.HttpContext, StatusCodes.Status403Forbidden, "forbidden", "That is not yours to open", "Sign in as the coach it belongs to.");
-            cookie.Events.OnRedirectToLogout = _ => Task.CompletedTask;
-        });
+        services
+            .AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme)
+            .AddCookie(cookie =>
+            {
+                cookie.Cookie.Name = "ingegno";
+                cookie.Cookie.HttpOnly = true;
+                cookie.Cookie.SameSite = SameSiteMode.Strict;
+                cookie.ExpireTimeSpan = TimeSpan.FromDays(14);
+                cookie.SlidingExpiration = true;
+                cookie.Events.OnRedirectToLogin = context =>
+                    Refuse(
+                        context.HttpContext,
+                        StatusCodes.Status401Unauthorized,
+                        "signed-out",
+                        "You are signed out",
+                        "Sign in again; what you typed is still here."
+                    );
+                cookie.Events.OnRedirectToAccessDenied = context =>
+                    Refuse(
+                        context.HttpContext,
+                        StatusCodes.Status403Forbidden,
+                        "forbidden",
+                        "That is not yours to open",
+                        "Sign in as the coach it belongs to."
+                    );
+                cookie.Events.OnRedirectToLogout = _ => Task.CompletedTask;
+            });
 
         // Everything is closed unless it says otherwise; a test lists what does.
         services.AddAuthorizationBuilder().SetFallbackPolicy(new AuthorizationPolicyBuilder().RequireAuthenticatedUser().Build());
@@ -175,15 +224,26 @@ public static class Composition
         });
         services.AddRateLimiter(limiter =>
         {
-            limiter.OnRejected = async (context, _) => await Refuse(
-                context.HttpContext, StatusCodes.Status429TooManyRequests, "too-many-tries", "Too many tries", "Wait a minute, then try again.");
-            limiter.AddPolicy(SessionEndpoints.RateLimit, context => RateLimitPartition.GetFixedWindowLimiter(
-                context.Connection.RemoteIpAddress?.ToString() ?? "unknown",
-                _ => new FixedWindowRateLimiterOptions
-                {
-                    PermitLimit = context.RequestServices.GetRequiredService<IOptions<IngegnoOptions>>().Value.SignInsPerMinute,
-                    Window = TimeSpan.FromMinutes(1),
-                }));
+            limiter.OnRejected = async (context, _) =>
+                await Refuse(
+                    context.HttpContext,
+                    StatusCodes.Status429TooManyRequests,
+                    "too-many-tries",
+                    "Too many tries",
+                    "Wait a minute, then try again."
+                );
+            limiter.AddPolicy(
+                SessionEndpoints.RateLimit,
+                context =>
+                    RateLimitPartition.GetFixedWindowLimiter(
+                        context.Connection.RemoteIpAddress?.ToString() ?? "unknown",
+                        _ => new FixedWindowRateLimiterOptions
+                        {
+                            PermitLimit = context.RequestServices.GetRequiredService<IOptions<IngegnoOptions>>().Value.SignInsPerMinute,
+                            Window = TimeSpan.FromMinutes(1),
+                        }
+                    )
+            );
         });
     }
 
@@ -197,8 +257,12 @@ public static class Composition
             return;
         }
 
-        services.AddOptions<KeyManagementOptions>().Configure<IOptions<IngegnoOptions>, ILoggerFactory>((keys, options, logs) =>
-            keys.XmlRepository = new FileSystemXmlRepository(new DirectoryInfo(Path.Combine(options.Value.Data, "keys")), logs));
+        services
+            .AddOptions<KeyManagementOptions>()
+            .Configure<IOptions<IngegnoOptions>, ILoggerFactory>(
+                (keys, options, logs) =>
+                    keys.XmlRepository = new FileSystemXmlRepository(new DirectoryInfo(Path.Combine(options.Value.Data, "keys")), logs)
+            );
     }
 
     private static Task Refuse(HttpContext context, int status, string code, string title, string detail) =>

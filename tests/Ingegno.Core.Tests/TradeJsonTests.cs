@@ -11,7 +11,15 @@ public class TradeJsonTests
     [Fact]
     public void A_whole_plan_survives_writing_and_reading()
     {
-        var plan = Examples.Rebuild(Examples.ClientA, Examples.Kit("band-loop", "dining-table", "rucksack", "bottle x4", "chair 45"), "Back squat 4x6", "Seated cable row 3x10", "Cable fly 3x15").Plan;
+        var plan = Examples
+            .Rebuild(
+                Examples.ClientA,
+                Examples.Kit("band-loop", "dining-table", "rucksack", "bottle x4", "chair 45"),
+                "Back squat 4x6",
+                "Seated cable row 3x10",
+                "Cable fly 3x15"
+            )
+            .Plan;
 
         var text = JsonSerializer.Serialize(plan, TradeJson.Lenient);
         JsonSerializer.Serialize(JsonSerializer.Deserialize<HomePlan>(text, TradeJson.Lenient), TradeJson.Lenient).ShouldBe(text);

@@ -11,7 +11,8 @@ namespace Ingegno.Exchange.Tests;
 
 public class ProgramReaderTests
 {
-    private const string Week = "= Upper\nBench press 4x8-12 @ 60 kg 3-1-X-0 90 s # pause, then press\nA1 Barbell row 3x6 + AMRAP @ RPE 8\n\n= Lower\nBack squat 5x5 @ 80% 180 s\nPlank 3x30 s RIR 2";
+    private const string Week =
+        "= Upper\nBench press 4x8-12 @ 60 kg 3-1-X-0 90 s # pause, then press\nA1 Barbell row 3x6 + AMRAP @ RPE 8\n\n= Lower\nBack squat 5x5 @ 80% 180 s\nPlank 3x30 s RIR 2";
 
     private static readonly ProgramReader Reader = new(Trade.Shipped.Names);
     private static readonly ProgramRows Rows = new(Trade.Shipped.Names);
@@ -55,7 +56,9 @@ public class ProgramReaderTests
     }
 
     [Fact]
-    public void Shorthand_with_commas_is_no_table() => Read(Encoding.UTF8.GetBytes("Bench press 4x8-12 @ 3-1-1-0, 90 s, RIR 1\nBack squat 5x5 @ 80%, 3 min, RIR 2")).Form.ShouldBe(ProgramForm.Shorthand);
+    public void Shorthand_with_commas_is_no_table() =>
+        Read(Encoding.UTF8.GetBytes("Bench press 4x8-12 @ 3-1-1-0, 90 s, RIR 1\nBack squat 5x5 @ 80%, 3 min, RIR 2"))
+            .Form.ShouldBe(ProgramForm.Shorthand);
 
     [Fact]
     public void Old_encodings_are_read_and_told()
@@ -74,7 +77,9 @@ public class ProgramReaderTests
     public void Encodings_with_a_mark_are_read(string encoding)
     {
         var by = Encoding.GetEncoding(encoding);
-        Read([.. by.Preamble, .. by.GetBytes("Exercise,Sets,Reps,Note\nBench press,3,8,größer")]).Preview.Weeks.Single().Text.ShouldContain("größer");
+        Read([.. by.Preamble, .. by.GetBytes("Exercise,Sets,Reps,Note\nBench press,3,8,größer")])
+            .Preview.Weeks.Single()
+            .Text.ShouldContain("größer");
     }
 
     [Fact]
@@ -83,7 +88,10 @@ public class ProgramReaderTests
         var rows = new[] { "=1+1", "+49", "-x", "@cmd", "\tx" }.Select(evil => new ProgramRow { Exercise = evil, Note = evil }).ToList();
         var csv = Encoding.UTF8.GetString(ProgramFiles.Csv(rows));
 
-        csv.Split('\n').Skip(1).SelectMany(l => l.TrimEnd('\r').Split(',')).Where(c => c.Length > 0)
+        csv.Split('\n')
+            .Skip(1)
+            .SelectMany(l => l.TrimEnd('\r').Split(','))
+            .Where(c => c.Length > 0)
             .ShouldAllBe(c => !"=+-@\t".Contains(c.TrimStart('"')[0]));
         using var document = SpreadsheetDocument.Open(new MemoryStream(ProgramFiles.Xlsx(rows)), false);
         document.WorkbookPart!.WorksheetParts.Single().Worksheet!.Descendants<CellFormula>().ShouldBeEmpty();
@@ -93,14 +101,17 @@ public class ProgramReaderTests
     [Fact]
     public void Dates_times_percents_formulas_and_joined_cells_of_a_spreadsheet_are_told_apart()
     {
-        var read = Read(Spreadsheet(
-            [
-                Texts("Day", "Exercise", "Sets", "Reps", "%", "Rest"),
-                [Text("Upper"), Text("Bench press"), Number("3"), Number("46246", 1), Number("0.75", 3), Number("0.0625", 2)],
-                [Empty(), Text("Barbell row"), Formula("C2+1", "4"), Number("8"), Empty(), Number("90")],
-                [Empty(), Text("Crunch"), Formula("C2+1", null), Number("15"), Empty(), Number("60")],
-            ],
-            "A2:A4"));
+        var read = Read(
+            Spreadsheet(
+                [
+                    Texts("Day", "Exercise", "Sets", "Reps", "%", "Rest"),
+                    [Text("Upper"), Text("Bench press"), Number("3"), Number("46246", 1), Number("0.75", 3), Number("0.0625", 2)],
+                    [Empty(), Text("Barbell row"), Formula("C2+1", "4"), Number("8"), Empty(), Number("90")],
+                    [Empty(), Text("Crunch"), Formula("C2+1", null), Number("15"), Empty(), Number("60")],
+                ],
+                "A2:A4"
+            )
+        );
 
         read.Preview.Weeks.Single().Text.ShouldContain("Barbell row 4x8 90 s");
         read.Preview.Weeks.Single().Text.ShouldContain("@ 75% 1:30");
@@ -142,7 +153,10 @@ public class ProgramReaderTests
     [InlineData("{\"format\":\"gym-program\",\"version\":1}", "JSON")]
     [InlineData("{\"format\":\"shopping-list\",\"version\":1,\"weeks\":[]}", "no gym program")]
     [InlineData("{\"format\":\"gym-program\",\"version\":9,\"weeks\":[]}", "newer version")]
-    [InlineData("{\"format\":\"gym-program\",\"version\":1,\"weeks\":[{\"name\":\"W\",\"days\":[{\"name\":\"D\",\"lines\":[{\"exercise\":\"Crunch\",\"setz\":\"3\"}]}]}]}", "line 1")]
+    [InlineData(
+        "{\"format\":\"gym-program\",\"version\":1,\"weeks\":[{\"name\":\"W\",\"days\":[{\"name\":\"D\",\"lines\":[{\"exercise\":\"Crunch\",\"setz\":\"3\"}]}]}]}",
+        "line 1"
+    )]
     public void A_document_of_another_kind_is_refused_in_words(string json, string says) =>
         Should.Throw<UnreadableFileException>(() => Read(Encoding.UTF8.GetBytes(json))).Message.ShouldContain(says);
 
@@ -158,45 +172,51 @@ public class ProgramReaderTests
     [Fact]
     public void Whatever_comes_in_there_is_an_answer_and_no_crash() =>
         Gen.OneOf(
-            Gen.Byte.Array[0, 400],
-            Gen.String[0, 300].Select(Encoding.UTF8.GetBytes),
-            Gen.Char["ab3x8,;|\t\"'=\n{}[]# -"].Array[0, 300].Select(c => Encoding.UTF8.GetBytes(c))).Sample(
-            bytes =>
-            {
-                try
+                Gen.Byte.Array[0, 400],
+                Gen.String[0, 300].Select(Encoding.UTF8.GetBytes),
+                Gen.Char["ab3x8,;|\t\"'=\n{}[]# -"].Array[0, 300].Select(c => Encoding.UTF8.GetBytes(c))
+            )
+            .Sample(
+                bytes =>
                 {
-                    Read(bytes).Preview.Weeks.ShouldAllBe(w => w.Lines >= 0);
-                }
-                catch (UnreadableFileException wrong)
-                {
-                    wrong.Message.Length.ShouldBeGreaterThan(20);
-                }
-            },
-            iter: 1_500);
+                    try
+                    {
+                        Read(bytes).Preview.Weeks.ShouldAllBe(w => w.Lines >= 0);
+                    }
+                    catch (UnreadableFileException wrong)
+                    {
+                        wrong.Message.Length.ShouldBeGreaterThan(20);
+                    }
+                },
+                iter: 1_500
+            );
 
     [Fact]
     public void A_damaged_spreadsheet_is_an_answer_and_no_crash()
     {
         var good = ProgramFiles.Xlsx(Rows.Read(Week, "Week 1"));
-        Gen.Select(Gen.Int[0, good.Length - 1], Gen.Byte).Array[1, 6].Sample(
-            hits =>
-            {
-                var bytes = good.ToArray();
-                foreach (var (at, with) in hits)
+        Gen.Select(Gen.Int[0, good.Length - 1], Gen.Byte)
+            .Array[1, 6]
+            .Sample(
+                hits =>
                 {
-                    bytes[at] = with;
-                }
+                    var bytes = good.ToArray();
+                    foreach (var (at, with) in hits)
+                    {
+                        bytes[at] = with;
+                    }
 
-                try
-                {
-                    _ = Read(bytes);
-                }
-                catch (UnreadableFileException)
-                {
-                    // Refused in words is what should happen.
-                }
-            },
-            iter: 300);
+                    try
+                    {
+                        _ = Read(bytes);
+                    }
+                    catch (UnreadableFileException)
+                    {
+                        // Refused in words is what should happen.
+                    }
+                },
+                iter: 300
+            );
     }
 
     private static ReadProgram Read(byte[] bytes) => Reader.Read(bytes, null, new ImportSettings());
@@ -207,7 +227,8 @@ public class ProgramReaderTests
 
     private static Cell Number(string value, uint style = 0) => new() { CellValue = new CellValue(value), StyleIndex = style };
 
-    private static Cell Formula(string formula, string? result) => new() { CellFormula = new CellFormula(formula), CellValue = result is null ? null : new CellValue(result) };
+    private static Cell Formula(string formula, string? result) =>
+        new() { CellFormula = new CellFormula(formula), CellValue = result is null ? null : new CellValue(result) };
 
     private static Cell Empty() => new();
 
@@ -219,8 +240,17 @@ public class ProgramReaderTests
         {
             var workbook = document.AddWorkbookPart();
             workbook.AddNewPart<WorkbookStylesPart>().Stylesheet = new Stylesheet(
-                new Fonts(new Font()), new Fills(new Fill()), new Borders(new Border()), new CellStyleFormats(new CellFormat()),
-                new CellFormats(new CellFormat(), new CellFormat { NumberFormatId = 14 }, new CellFormat { NumberFormatId = 20 }, new CellFormat { NumberFormatId = 9 }));
+                new Fonts(new Font()),
+                new Fills(new Fill()),
+                new Borders(new Border()),
+                new CellStyleFormats(new CellFormat()),
+                new CellFormats(
+                    new CellFormat(),
+                    new CellFormat { NumberFormatId = 14 },
+                    new CellFormat { NumberFormatId = 20 },
+                    new CellFormat { NumberFormatId = 9 }
+                )
+            );
             var sheet = workbook.AddNewPart<WorksheetPart>();
             sheet.Worksheet = new Worksheet(new SheetData(rows.Select(r => new Row(r))));
             if (joined is not null)
@@ -228,7 +258,16 @@ public class ProgramReaderTests
                 sheet.Worksheet.Append(new MergeCells(new MergeCell { Reference = joined }));
             }
 
-            workbook.Workbook = new Workbook(new Sheets(new DocumentFormat.OpenXml.Spreadsheet.Sheet { Id = workbook.GetIdOfPart(sheet), SheetId = 1, Name = "Plan" }));
+            workbook.Workbook = new Workbook(
+                new Sheets(
+                    new DocumentFormat.OpenXml.Spreadsheet.Sheet
+                    {
+                        Id = workbook.GetIdOfPart(sheet),
+                        SheetId = 1,
+                        Name = "Plan",
+                    }
+                )
+            );
         }
 
         return stream.ToArray();

@@ -70,5 +70,13 @@ public sealed class BlockStoreTests : IDisposable
     }
 
     private static BlockRecord Block(DateOnly starts) =>
-        new(new BlockSetup { Starts = starts, Phases = [new BlockPhase("Mirror", 5)], LighterWeeks = [5] }, new Block([], [Reason.Text("a remark")]));
+        new(
+            new BlockSetup
+            {
+                Starts = starts,
+                Phases = [new BlockPhase("Mirror", 5)],
+                LighterWeeks = [5],
+            },
+            new Block([], [Reason.Text("a remark")])
+        );
 }

@@ -33,7 +33,9 @@ public sealed class DatabaseTests : IDisposable
     {
         using (var connection = _db.Database.Open())
         {
-            connection.Execute("INSERT INTO SchemaVersions (ScriptName, Applied) VALUES ('Ingegno.Storage.Migrations.9999_future.sql', '2030-01-01')");
+            connection.Execute(
+                "INSERT INTO SchemaVersions (ScriptName, Applied) VALUES ('Ingegno.Storage.Migrations.9999_future.sql', '2030-01-01')"
+            );
         }
 
         var refused = Should.Throw<NewerDatabaseException>(_db.Database.Migrate);
@@ -45,7 +47,11 @@ public sealed class DatabaseTests : IDisposable
     public void Every_table_that_holds_a_coachs_rows_carries_the_coach()
     {
         using var connection = _db.Database.Open();
-        var tables = connection.Query<string>("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT IN ('SchemaVersions', 'coach')").ToList();
+        var tables = connection
+            .Query<string>(
+                "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT IN ('SchemaVersions', 'coach')"
+            )
+            .ToList();
 
         tables.Count.ShouldBeGreaterThan(5);
         foreach (var table in tables)
@@ -60,9 +66,12 @@ public sealed class DatabaseTests : IDisposable
         var client = _db.AddClient();
         using var connection = _db.Database.Open();
 
-        Should.Throw<Microsoft.Data.Sqlite.SqliteException>(() => connection.Execute(
-            "INSERT INTO place (coach_id, client_id, revision, name, document, updated_at) VALUES (@coach, @client, 1, 'x', '{}', 'now')",
-            new { coach = _db.Other, client }));
+        Should.Throw<Microsoft.Data.Sqlite.SqliteException>(() =>
+            connection.Execute(
+                "INSERT INTO place (coach_id, client_id, revision, name, document, updated_at) VALUES (@coach, @client, 1, 'x', '{}', 'now')",
+                new { coach = _db.Other, client }
+            )
+        );
     }
 
     [Fact]
@@ -71,7 +80,10 @@ public sealed class DatabaseTests : IDisposable
         var plan = _db.AddPlan();
         using var connection = _db.Database.Open();
 
-        Should.Throw<Microsoft.Data.Sqlite.SqliteException>(() => connection.Execute("UPDATE plan_version SET document = '{}' WHERE plan_id = @Id", new { plan.Id }))
+        Should
+            .Throw<Microsoft.Data.Sqlite.SqliteException>(() =>
+                connection.Execute("UPDATE plan_version SET document = '{}' WHERE plan_id = @Id", new { plan.Id })
+            )
             .Message.ShouldContain("immutable");
     }
 

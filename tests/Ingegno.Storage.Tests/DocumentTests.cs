@@ -12,7 +12,20 @@ public sealed class DocumentTests : IDisposable
     public void What_was_stored_comes_back()
     {
         var client = _db.AddClient();
-        var kit = new PlaceKit { Name = "Flat", Items = [new KitItem { Id = "db", Kind = "dumbbell", Count = 2, MassKg = 8 }] };
+        var kit = new PlaceKit
+        {
+            Name = "Flat",
+            Items =
+            [
+                new KitItem
+                {
+                    Id = "db",
+                    Kind = "dumbbell",
+                    Count = 2,
+                    MassKg = 8,
+                },
+            ],
+        };
         var place = _db.Places.Add(_db.Coach, client, kit)!;
 
         var back = _db.Places.Find(_db.Coach, place.Id)!;

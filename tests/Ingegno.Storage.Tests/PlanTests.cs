@@ -19,7 +19,11 @@ public sealed class PlanTests : IDisposable
         second.Value.ShouldSatisfyAllConditions(p => p.Version.ShouldBe(2), p => p.CanUndo.ShouldBeTrue(), p => p.CanRedo.ShouldBeFalse());
 
         var first = _db.Plans.Undo(_db.Coach, plan.Id, second.Revision).Current!;
-        first.Value.ShouldSatisfyAllConditions(p => p.Document.Title.ShouldBe("Day 1"), p => p.CanUndo.ShouldBeFalse(), p => p.CanRedo.ShouldBeTrue());
+        first.Value.ShouldSatisfyAllConditions(
+            p => p.Document.Title.ShouldBe("Day 1"),
+            p => p.CanUndo.ShouldBeFalse(),
+            p => p.CanRedo.ShouldBeTrue()
+        );
 
         _db.Plans.Redo(_db.Coach, plan.Id, first.Revision).Current!.Value.Document.Title.ShouldBe("Second");
     }
@@ -53,8 +57,26 @@ public sealed class PlanTests : IDisposable
     public void A_logged_session_comes_back_set_by_set()
     {
         var plan = _db.AddPlan();
-        ImmutableArray<LoggedSet> sets = [new LoggedSet { Reps = 8, LoadKg = 20, Rir = 2, Pain = 3, PainJoint = Joint.LowBack }, new LoggedSet { Reps = 7 }];
-        var session = new SessionRecord(1, new DateOnly(2026, 11, 20), [new LoggedExercise(new LineKey(1), "push-up", sets)], 8, 45, "slept badly");
+        ImmutableArray<LoggedSet> sets =
+        [
+            new LoggedSet
+            {
+                Reps = 8,
+                LoadKg = 20,
+                Rir = 2,
+                Pain = 3,
+                PainJoint = Joint.LowBack,
+            },
+            new LoggedSet { Reps = 7 },
+        ];
+        var session = new SessionRecord(
+            1,
+            new DateOnly(2026, 11, 20),
+            [new LoggedExercise(new LineKey(1), "push-up", sets)],
+            8,
+            45,
+            "slept badly"
+        );
 
         var id = _db.Logs.Add(_db.Coach, plan.Id, session)!.Value;
 
@@ -69,8 +91,20 @@ public sealed class PlanTests : IDisposable
     public void What_a_set_was_is_kept_and_a_session_is_replaced_only_by_who_saw_it_last()
     {
         var plan = _db.AddPlan();
-        var set = new LoggedSet { Reps = 8, Rir = 2, Sharp = true, Stamp = new SetStamp(51.2, 0.65, 8, 2) { RestSeconds = 90, Technique = "slow-eccentric" } };
-        var session = new SessionRecord(1, new DateOnly(2026, 11, 20), [new LoggedExercise(new LineKey(1), "push-up", [set])], PlannedSets: 14, Source: "file");
+        var set = new LoggedSet
+        {
+            Reps = 8,
+            Rir = 2,
+            Sharp = true,
+            Stamp = new SetStamp(51.2, 0.65, 8, 2) { RestSeconds = 90, Technique = "slow-eccentric" },
+        };
+        var session = new SessionRecord(
+            1,
+            new DateOnly(2026, 11, 20),
+            [new LoggedExercise(new LineKey(1), "push-up", [set])],
+            PlannedSets: 14,
+            Source: "file"
+        );
         var id = _db.Logs.AddAll(_db.Coach, plan.Id, [session])!.Single();
 
         var saved = _db.Logs.List(_db.Coach, plan.Id).Single();
@@ -88,12 +122,15 @@ public sealed class PlanTests : IDisposable
     {
         var plan = _db.AddPlan();
         var other = _db.Plans.Add(_db.Coach, plan.Value.ClientId, null, null, TestDatabase.Plan("Day 2"))!;
-        SessionRecord On(int day) => new(1, new DateOnly(2026, 11, day), [new LoggedExercise(new LineKey(1), "push-up", [new LoggedSet { Reps = day }])]);
+        SessionRecord On(int day) =>
+            new(1, new DateOnly(2026, 11, day), [new LoggedExercise(new LineKey(1), "push-up", [new LoggedSet { Reps = day }])]);
         _db.Logs.AddAll(_db.Coach, plan.Id, [On(1), On(10)]);
         _db.Logs.Add(_db.Coach, other.Id, On(12));
         _db.Logs.AddAll(_db.Coach, plan.Id, [On(13), On(14) with { PlanVersion = 9 }]).ShouldBeNull("all or none");
 
-        _db.Logs.OfClient(_db.Coach, plan.Value.ClientId, new DateOnly(2026, 11, 5)).Select(s => s.Value.PerformedOn.Day).ShouldBe([12, 10]);
+        _db.Logs.OfClient(_db.Coach, plan.Value.ClientId, new DateOnly(2026, 11, 5))
+            .Select(s => s.Value.PerformedOn.Day)
+            .ShouldBe([12, 10]);
         _db.Logs.OfClient(_db.Other, plan.Value.ClientId, new DateOnly(2026, 11, 5)).ShouldBeEmpty();
     }
 

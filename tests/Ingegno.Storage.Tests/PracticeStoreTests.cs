@@ -51,7 +51,8 @@ public sealed class PracticeStoreTests : IDisposable
     public void Weeks_stay_in_the_order_they_came_and_come_all_or_none()
     {
         var client = _db.AddClient();
-        _db.Weeks.AddAll(_db.Coach, client, [new GymWeek("Week 9", "a"), new GymWeek("Week 10", "b"), new GymWeek("Deload", "c")])!.Count.ShouldBe(3);
+        _db.Weeks.AddAll(_db.Coach, client, [new GymWeek("Week 9", "a"), new GymWeek("Week 10", "b"), new GymWeek("Deload", "c")])!
+            .Count.ShouldBe(3);
 
         _db.Weeks.List(_db.Coach, client).Select(w => w.Value.Name).ShouldBe(["Week 9", "Week 10", "Deload"]);
         _db.Weeks.AddAll(_db.Other, client, [new GymWeek("x", "y")]).ShouldBeNull();

@@ -10,7 +10,12 @@ namespace Ingegno.Storage.Tests;
 /// <summary>What the roster reads at once: places without their kit, and the pulses of plans.</summary>
 public sealed class RosterTests : IDisposable
 {
-    private static readonly PlanPulse Pulse = new(1, new DateOnly(2026, 11, 20), 4, [new PulseLine("Push-up", Decision.Swap, Reason.Text("Pain 6 of 10."), 6, Core.Ground.Body.Joint.Wrist, true)]);
+    private static readonly PlanPulse Pulse = new(
+        1,
+        new DateOnly(2026, 11, 20),
+        4,
+        [new PulseLine("Push-up", Decision.Swap, Reason.Text("Pain 6 of 10."), 6, Core.Ground.Body.Joint.Wrist, true)]
+    );
 
     private readonly TestDatabase _db = new();
 
@@ -25,9 +30,15 @@ public sealed class RosterTests : IDisposable
     public void Places_are_counted_by_client()
     {
         var client = _db.AddClient();
-        _db.Places.Add(_db.Coach, client, new PlaceKit { Name = "Garage", Items = [new KitItem { Id = "a", Kind = "chair" }, new KitItem { Id = "b", Kind = "mat" }] });
+        _db.Places.Add(
+            _db.Coach,
+            client,
+            new PlaceKit { Name = "Garage", Items = [new KitItem { Id = "a", Kind = "chair" }, new KitItem { Id = "b", Kind = "mat" }] }
+        );
 
-        _db.Places.AtAGlance(_db.Coach)[client].ShouldHaveSingleItem().ShouldSatisfyAllConditions(p => p.Items.ShouldBe(2), p => p.Name.ShouldBe("Garage"));
+        _db.Places.AtAGlance(_db.Coach)[client]
+            .ShouldHaveSingleItem()
+            .ShouldSatisfyAllConditions(p => p.Items.ShouldBe(2), p => p.Name.ShouldBe("Garage"));
         _db.Places.AtAGlance(_db.Other).ShouldBeEmpty();
     }
 

@@ -18,7 +18,9 @@ public sealed class TestDatabase : IDisposable
         Database.Migrate();
         Coach = Coaches.AddFirst("lena@boathouse.example", "Lena", "hash")!.Id;
         using var connection = Database.Open();
-        Other = connection.ExecuteScalar<long>("INSERT INTO coach (email, name, password_hash, created_at) VALUES ('odd@elsewhere.example', 'Odd', 'hash', '2026-01-01') RETURNING id");
+        Other = connection.ExecuteScalar<long>(
+            "INSERT INTO coach (email, name, password_hash, created_at) VALUES ('odd@elsewhere.example', 'Odd', 'hash', '2026-01-01') RETURNING id"
+        );
     }
 
     public Database Database { get; }
@@ -47,7 +49,13 @@ public sealed class TestDatabase : IDisposable
     {
         var request = new RebuildRequest
         {
-            Client = new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle, BodyMassKg = 80, StatureCm = 180 },
+            Client = new ClientProfile
+            {
+                Level = Level.Intermediate,
+                Goal = Goal.Muscle,
+                BodyMassKg = 80,
+                StatureCm = 180,
+            },
             Kit = new PlaceKit { Name = "Flat" },
             GymLines = ["Bench press 4x8", "Back squat 4x6"],
         };

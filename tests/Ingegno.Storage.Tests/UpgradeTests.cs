@@ -32,7 +32,8 @@ public sealed class UpgradeTests : IDisposable
                 INSERT INTO gym_day VALUES (1, 1, 1, 1, 'Day 1', '{"name":"Day 1","text":"Bench press 4x8"}', '2026-11-01T00:00:00Z');
                 INSERT INTO plan VALUES (1, 1, 1, NULL, 1, 'Day 1, home', 1, 1, '2026-11-01T00:00:00Z', '2026-11-01T00:00:00Z');
                 """,
-                new { First });
+                new { First }
+            );
         }
 
         database.Migrate();
@@ -43,7 +44,10 @@ public sealed class UpgradeTests : IDisposable
         plan.GymWeekId.ShouldBe(1);
         using var after = database.Open();
         after.Execute("DELETE FROM gym_week WHERE id = 1");
-        new PlanStore(database, TimeProvider.System).List(1).ShouldHaveSingleItem().GymWeekId.ShouldBeNull("the rule of the foreign key came along");
+        new PlanStore(database, TimeProvider.System)
+            .List(1)
+            .ShouldHaveSingleItem()
+            .GymWeekId.ShouldBeNull("the rule of the foreign key came along");
     }
 
     private static string Script(string name)

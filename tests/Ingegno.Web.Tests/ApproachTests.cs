@@ -17,7 +17,9 @@ public class ApproachTests(TestServer server) : IClassFixture<TestServer>
 
         (await Keys(browser)).ShouldContain("slow-boat");
         (await RestUnder(browser, "slow-boat")).ShouldBe(200);
-        (await browser.Put(path, new { revision = 1, value = Copy("slow-boat", "Slow boat", restSeconds: 150) })).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await browser.Put(path, new { revision = 1, value = Copy("slow-boat", "Slow boat", restSeconds: 150) })).StatusCode.ShouldBe(
+            HttpStatusCode.OK
+        );
         (await RestUnder(browser, "slow-boat")).ShouldBe(150);
         await browser.Put(path, new { revision = 1, value = Copy("slow-boat", "Slow boat", 60) }).Problem(409, "conflict");
         await browser.Put(path, new { revision = 2, value = Copy("other-boat", "Slow boat", 60) }).Problem(400, "validation");
@@ -33,10 +35,15 @@ public class ApproachTests(TestServer server) : IClassFixture<TestServer>
         var browser = await server.SignedIn();
         var wrong = Copy("wrong-boat", "", 200);
         wrong["rir"] = 90;
-        var errors = (await browser.Post("/api/v1/own-approaches", wrong).Problem(400, "validation")).GetProperty("errors").GetProperty("approach");
+        var errors = (await browser.Post("/api/v1/own-approaches", wrong).Problem(400, "validation"))
+            .GetProperty("errors")
+            .GetProperty("approach");
 
         errors.EnumerateArray().Count().ShouldBe(2);
-        (await browser.Post("/api/v1/own-approaches", Copy("mirror", "Mirror", 60)).Problem(400, "validation")).GetProperty("detail").GetString()!.ShouldContain("already");
+        (await browser.Post("/api/v1/own-approaches", Copy("mirror", "Mirror", 60)).Problem(400, "validation"))
+            .GetProperty("detail")
+            .GetString()!
+            .ShouldContain("already");
         await browser.Post("/api/v1/own-approaches", new { id = "bare" }).Problem(400, "json");
     }
 
@@ -47,10 +54,24 @@ public class ApproachTests(TestServer server) : IClassFixture<TestServer>
     public async Task A_dose_is_read_whole_or_in_part(string text, int? sets, int? most, int? rest)
     {
         var browser = await server.SignedIn();
-        var edit = (await browser.Make("/api/v1/shorthand/dose", new { text, line = 2, exerciseId = "push-up" })).GetProperty("edit");
+        var edit = (
+            await browser.Make(
+                "/api/v1/shorthand/dose",
+                new
+                {
+                    text,
+                    line = 2,
+                    exerciseId = "push-up",
+                }
+            )
+        ).GetProperty("edit");
 
         Number(edit, "sets").ShouldBe(sets);
-        (edit.TryGetProperty("target", out var target) && target.ValueKind == JsonValueKind.Object ? target.GetProperty("max").GetInt32() : (int?)null).ShouldBe(most);
+        (
+            edit.TryGetProperty("target", out var target) && target.ValueKind == JsonValueKind.Object
+                ? target.GetProperty("max").GetInt32()
+                : (int?)null
+        ).ShouldBe(most);
         Number(edit, "restSeconds").ShouldBe(rest);
     }
 
@@ -58,10 +79,28 @@ public class ApproachTests(TestServer server) : IClassFixture<TestServer>
     public async Task A_dose_that_cannot_be_read_says_how_one_looks()
     {
         var browser = await server.SignedIn();
-        var read = await browser.Make("/api/v1/shorthand/dose", new { text = "a lot", line = 2, exerciseId = "push-up" });
+        var read = await browser.Make(
+            "/api/v1/shorthand/dose",
+            new
+            {
+                text = "a lot",
+                line = 2,
+                exerciseId = "push-up",
+            }
+        );
 
         read.GetProperty("error").GetString()!.ShouldContain("4x8-12");
-        await browser.Post("/api/v1/shorthand/dose", new { text = "3x8", line = 2, exerciseId = "moon-walk" }).Problem(404, "not-found");
+        await browser
+            .Post(
+                "/api/v1/shorthand/dose",
+                new
+                {
+                    text = "3x8",
+                    line = 2,
+                    exerciseId = "moon-walk",
+                }
+            )
+            .Problem(404, "not-found");
     }
 
     private static int? Number(JsonElement of, string name) =>
@@ -83,11 +122,21 @@ public class ApproachTests(TestServer server) : IClassFixture<TestServer>
     {
         var request = new
         {
-            client = new { level = "intermediate", goal = "muscle", approach },
+            client = new
+            {
+                level = "intermediate",
+                goal = "muscle",
+                approach,
+            },
             kit = new { name = "Home", items = Array.Empty<object>() },
             gymLines = new[] { "Push-up 3x10 60 s" },
         };
         var plan = (await browser.Make("/api/v1/rebuild", request)).GetProperty("plan");
-        return plan.GetProperty("lines")[0].GetProperty("chosen").GetProperty("exercises")[0].GetProperty("dose").GetProperty("restSeconds").GetInt32();
+        return plan.GetProperty("lines")[0]
+            .GetProperty("chosen")
+            .GetProperty("exercises")[0]
+            .GetProperty("dose")
+            .GetProperty("restSeconds")
+            .GetInt32();
     }
 }

@@ -9,7 +9,21 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
 {
     private static readonly object[] TwoPhases =
     [
-        new { name = "First", weeks = 1 }, new { name = "Strength", weeks = 2, approach = "tension", phase = "Strength" }, new { name = "Size", weeks = 2, approach = "tension", phase = "Size" },
+        new { name = "First", weeks = 1 },
+        new
+        {
+            name = "Strength",
+            weeks = 2,
+            approach = "tension",
+            phase = "Strength",
+        },
+        new
+        {
+            name = "Size",
+            weeks = 2,
+            approach = "tension",
+            phase = "Size",
+        },
     ];
 
     [Fact]
@@ -18,7 +32,9 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
         var browser = await server.SignedIn();
         var (plan, _, _) = await LoggedPlan.Make(browser);
 
-        var draft = await LoggedPlan.Answer(await browser.Post($"/api/v1/plans/{plan}/block/draft", new { starts = Day(0), eventOn = Day(38) }));
+        var draft = await LoggedPlan.Answer(
+            await browser.Post($"/api/v1/plans/{plan}/block/draft", new { starts = Day(0), eventOn = Day(38) })
+        );
         draft.GetProperty("setup").GetProperty("phases")[0].GetProperty("weeks").GetInt32().ShouldBe(6);
         Kinds(draft.GetProperty("block")).ShouldBe(["build", "build", "build", "build", "taper", "event"]);
         (await browser.Read($"/api/v1/plans/{plan}/block")).TryGetProperty("kept", out _).ShouldBeFalse("nothing is stored");
@@ -36,7 +52,19 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
         var kept = (await Begin(browser, plan, Setup())).GetProperty("kept");
         var path = $"/api/v1/plans/{plan}/blocks/{kept.GetProperty("id").GetInt64()}";
 
-        var edits = new[] { new { week = 2, figures = new { line = 1, exerciseId = exercise, sets = 5 } } };
+        var edits = new[]
+        {
+            new
+            {
+                week = 2,
+                figures = new
+                {
+                    line = 1,
+                    exerciseId = exercise,
+                    sets = 5,
+                },
+            },
+        };
         var changed = await LoggedPlan.Answer(await browser.Put(path, new { revision = 1, value = Setup(edits: edits) }));
         Sets(changed).ShouldBe([3, 5, 5, 5, 3], "later weeks follow; the last is half of it");
         (await browser.Put(path, new { revision = 1, value = Setup() })).StatusCode.ShouldBe(HttpStatusCode.Conflict);
@@ -44,9 +72,34 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
 
         await browser.Put(path, new { revision = 3, value = Setup(starts: Day(7)) }).Problem(400, "validation");
         await browser.Put(path, new { revision = 3, value = Setup(phases: [new { name = "x", weeks = 9 }]) }).Problem(400, "validation");
-        await browser.Put(path, new { revision = 3, value = Setup(edits: [new { week = 2, figures = new { line = 1, exerciseId = exercise, sets = 500 } }]) }).Problem(400, "validation");
+        await browser
+            .Put(
+                path,
+                new
+                {
+                    revision = 3,
+                    value = Setup(
+                        edits:
+                        [
+                            new
+                            {
+                                week = 2,
+                                figures = new
+                                {
+                                    line = 1,
+                                    exerciseId = exercise,
+                                    sets = 500,
+                                },
+                            },
+                        ]
+                    ),
+                }
+            )
+            .Problem(400, "validation");
         await browser.Put($"/api/v1/plans/{plan}/blocks/98765", new { revision = 1, value = Setup() }).Problem(404, "not-found");
-        (await browser.Put(path, new { revision = 3, value = new { starts = Day(0), phases = (object?)null } })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await browser.Put(path, new { revision = 3, value = new { starts = Day(0), phases = (object?)null } })).StatusCode.ShouldBe(
+            HttpStatusCode.BadRequest
+        );
     }
 
     [Fact]
@@ -61,7 +114,11 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
         var request = taken.GetProperty("value").GetProperty("document").GetProperty("request");
         (request.GetProperty("approach").GetString(), request.GetProperty("phase").GetString()).ShouldBe(("tension", "Strength"));
         request.GetProperty("edits")[0].GetProperty("blockWeek").GetString().ShouldBe(Day(7));
-        (await browser.Read($"/api/v1/plans/{plan}/block")).GetProperty("kept").GetProperty("revision").GetInt32().ShouldBe(2, "the weeks that are left follow");
+        (await browser.Read($"/api/v1/plans/{plan}/block"))
+            .GetProperty("kept")
+            .GetProperty("revision")
+            .GetInt32()
+            .ShouldBe(2, "the weeks that are left follow");
 
         await browser.Post($"{path}/take", new { week = 3, planRevision = 1 }).Problem(409, "conflict");
         await browser.Post($"{path}/take", new { week = 9, planRevision = 2 }).Problem(400, "validation");
@@ -70,7 +127,11 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
 
         // What is logged in the first week announces the phase of the second.
         await browser.Post($"/api/v1/plans/{plan}/sessions", new { session = LoggedPlan.Session(Day(0), (1, exercise, 12)) });
-        (await browser.Read($"/api/v1/plans/{plan}/next")).GetProperty("proposals")[0].GetProperty("decision").GetString().ShouldBe("new-phase");
+        (await browser.Read($"/api/v1/plans/{plan}/next"))
+            .GetProperty("proposals")[0]
+            .GetProperty("decision")
+            .GetString()
+            .ShouldBe("new-phase");
     }
 
     [Fact]
@@ -138,8 +199,12 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
         var (plan, _, _) = await LoggedPlan.Make(browser);
         await browser.Post($"/api/v1/plans/{plan}/block/draft", new { starts = Day(days) }).Problem(400, "validation");
         await browser.Post($"/api/v1/plans/{plan}/block/draft", new { starts = "9999-12-31" }).Problem(400, "validation");
-        (await browser.Post($"/api/v1/plans/{plan}/block/draft", new { starts = Day(0), eventOn = "0001-01-01" })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
-        (await browser.Post($"/api/v1/plans/{plan}/blocks", new { setup = new { starts = Day(0), phases = new object?[] { null } } })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await browser.Post($"/api/v1/plans/{plan}/block/draft", new { starts = Day(0), eventOn = "0001-01-01" })).StatusCode.ShouldBe(
+            HttpStatusCode.BadRequest
+        );
+        (
+            await browser.Post($"/api/v1/plans/{plan}/blocks", new { setup = new { starts = Day(0), phases = new object?[] { null } } })
+        ).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         (await browser.Post($"/api/v1/plans/{plan}/blocks", new { setup = (object?)null })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
     }
 
@@ -151,28 +216,59 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
         await browser.Post($"/api/v1/plans/{plan}/sessions", new { session = LoggedPlan.Session(Day(0), (1, exercise, 12)) });
         var request = (await browser.Read($"/api/v1/plans/{plan}")).GetProperty("value").GetProperty("document").GetProperty("request");
         var eased = JsonSerializer.Deserialize<Dictionary<string, object>>(request.GetRawText())!;
-        eased["edits"] = new[] { new { line = 1, exerciseId = exercise, target = new { min = 3, max = 3 } } };
-        (await browser.Post($"/api/v1/plans/{plan}/versions", new { revision = 1, title = "Curls", request = eased })).EnsureSuccessStatusCode();
+        eased["edits"] = new[]
+        {
+            new
+            {
+                line = 1,
+                exerciseId = exercise,
+                target = new { min = 3, max = 3 },
+            },
+        };
+        (
+            await browser.Post(
+                $"/api/v1/plans/{plan}/versions",
+                new
+                {
+                    revision = 1,
+                    title = "Curls",
+                    request = eased,
+                }
+            )
+        ).EnsureSuccessStatusCode();
 
         var saved = (await browser.Read($"/api/v1/plans/{plan}/sessions"))[0];
         var planned = Planned(saved);
         planned.ShouldNotBe(3);
-        await browser.Put($"/api/v1/plans/{plan}/sessions/{saved.GetProperty("id").GetInt64()}", new { revision = 1, value = LoggedPlan.Session(Day(0), (1, exercise, 11)) });
+        await browser.Put(
+            $"/api/v1/plans/{plan}/sessions/{saved.GetProperty("id").GetInt64()}",
+            new { revision = 1, value = LoggedPlan.Session(Day(0), (1, exercise, 11)) }
+        );
         Planned((await browser.Read($"/api/v1/plans/{plan}/sessions"))[0]).ShouldBe(planned, "it was trained under the first version");
-        await browser.Post($"/api/v1/plans/{plan}/sessions", new { session = LoggedPlan.Session(Day(0), (1, exercise, 12), planVersion: 77) }).Problem(404, "not-found");
+        await browser
+            .Post($"/api/v1/plans/{plan}/sessions", new { session = LoggedPlan.Session(Day(0), (1, exercise, 12), planVersion: 77) })
+            .Problem(404, "not-found");
 
-        static int Planned(JsonElement session) => session.GetProperty("value").GetProperty("exercises")[0].GetProperty("sets")[0].GetProperty("stamp").GetProperty("plannedReps").GetInt32();
+        static int Planned(JsonElement session) =>
+            session
+                .GetProperty("value")
+                .GetProperty("exercises")[0]
+                .GetProperty("sets")[0]
+                .GetProperty("stamp")
+                .GetProperty("plannedReps")
+                .GetInt32();
     }
 
     private static string Day(int fromToday) => DateTime.UtcNow.AddDays(fromToday).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
 
-    private static object Setup(object[]? phases = null, object[]? edits = null, string? starts = null) => new
-    {
-        starts = starts ?? Day(0),
-        phases = phases ?? [new { name = "Mirror", weeks = 5 }],
-        lighterWeeks = new[] { 5 },
-        edits = edits ?? [],
-    };
+    private static object Setup(object[]? phases = null, object[]? edits = null, string? starts = null) =>
+        new
+        {
+            starts = starts ?? Day(0),
+            phases = phases ?? [new { name = "Mirror", weeks = 5 }],
+            lighterWeeks = new[] { 5 },
+            edits = edits ?? [],
+        };
 
     private static async Task<JsonElement> Begin(Browser browser, long plan, object setup) =>
         await LoggedPlan.Answer(await browser.Post($"/api/v1/plans/{plan}/blocks", new { setup }));
@@ -180,10 +276,25 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
     private static JsonElement Kept(JsonElement kept) => JsonSerializer.SerializeToElement(new { kept });
 
     private static int[] Sets(JsonElement view) =>
-        [.. view.GetProperty("kept").GetProperty("value").GetProperty("block").GetProperty("weeks").EnumerateArray().Select(w => w.GetProperty("cells")[0].GetProperty("dose").GetProperty("sets").GetInt32())];
+        [
+            .. view.GetProperty("kept")
+                .GetProperty("value")
+                .GetProperty("block")
+                .GetProperty("weeks")
+                .EnumerateArray()
+                .Select(w => w.GetProperty("cells")[0].GetProperty("dose").GetProperty("sets").GetInt32()),
+        ];
 
-    private static string[] Kinds(JsonElement block) => [.. block.GetProperty("weeks").EnumerateArray().Select(w => w.GetProperty("kind").GetString()!)];
+    private static string[] Kinds(JsonElement block) =>
+        [.. block.GetProperty("weeks").EnumerateArray().Select(w => w.GetProperty("kind").GetString()!)];
 
     private static async Task<string[]> Attention(Browser browser, long client) =>
-        [.. (await browser.Read("/api/v1/clients")).EnumerateArray().Single(r => r.GetProperty("id").GetInt64() == client).GetProperty("attention").EnumerateArray().Select(n => n.GetProperty("kind").GetString()!)];
+        [
+            .. (await browser.Read("/api/v1/clients"))
+                .EnumerateArray()
+                .Single(r => r.GetProperty("id").GetInt64() == client)
+                .GetProperty("attention")
+                .EnumerateArray()
+                .Select(n => n.GetProperty("kind").GetString()!),
+        ];
 }

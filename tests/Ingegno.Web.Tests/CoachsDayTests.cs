@@ -7,13 +7,23 @@ namespace Ingegno.Web.Tests;
 /// <summary>The coach's day over HTTP, on one server with demo data; every test makes its own client.</summary>
 public sealed class CoachsDayTests(TestServer server) : IClassFixture<TestServer>
 {
-    private static readonly object Profile = new { level = "intermediate", goal = "muscle", sex = "male", bodyMassKg = 80, statureCm = 180 };
+    private static readonly object Profile = new
+    {
+        level = "intermediate",
+        goal = "muscle",
+        sex = "male",
+        bodyMassKg = 80,
+        statureCm = 180,
+    };
 
     [Fact]
     public async Task The_demo_club_has_eight_members_all_different()
     {
         var browser = await server.SignedIn();
-        var rows = (await browser.Read("/api/v1/clients")).EnumerateArray().Where(r => r.GetProperty("client").TryGetProperty("profile", out _)).ToList();
+        var rows = (await browser.Read("/api/v1/clients"))
+            .EnumerateArray()
+            .Where(r => r.GetProperty("client").TryGetProperty("profile", out _))
+            .ToList();
 
         rows.Count.ShouldBeGreaterThanOrEqualTo(8);
         rows.Select(r => r.GetProperty("client").GetProperty("name").GetString()).ShouldBeUnique();
@@ -33,10 +43,42 @@ public sealed class CoachsDayTests(TestServer server) : IClassFixture<TestServer
 
         var plan = await browser.Make($"/api/v1/clients/{client}/plans", new { title = "Day 1", request });
         var id = plan.GetProperty("id").GetInt64();
-        var exercise = plan.GetProperty("value").GetProperty("document").GetProperty("plan").GetProperty("lines")[0]
-            .GetProperty("chosen").GetProperty("exercises")[0].GetProperty("exerciseId").GetString();
-        var sets = Enumerable.Range(0, 3).Select(_ => new { reps = 8, rir = 2, pain = 0 });
-        await browser.Make($"/api/v1/plans/{id}/sessions", new { session = new { planVersion = 1, performedOn = "2026-11-20", exercises = new[] { new { line = 1, exerciseId = exercise, sets } } } });
+        var exercise = plan.GetProperty("value")
+            .GetProperty("document")
+            .GetProperty("plan")
+            .GetProperty("lines")[0]
+            .GetProperty("chosen")
+            .GetProperty("exercises")[0]
+            .GetProperty("exerciseId")
+            .GetString();
+        var sets = Enumerable
+            .Range(0, 3)
+            .Select(_ => new
+            {
+                reps = 8,
+                rir = 2,
+                pain = 0,
+            });
+        await browser.Make(
+            $"/api/v1/plans/{id}/sessions",
+            new
+            {
+                session = new
+                {
+                    planVersion = 1,
+                    performedOn = "2026-11-20",
+                    exercises = new[]
+                    {
+                        new
+                        {
+                            line = 1,
+                            exerciseId = exercise,
+                            sets,
+                        },
+                    },
+                },
+            }
+        );
 
         var next = await browser.Read($"/api/v1/plans/{id}/next");
         next.GetProperty("basedOn").GetString().ShouldBe("2026-11-20");
@@ -50,9 +92,27 @@ public sealed class CoachsDayTests(TestServer server) : IClassFixture<TestServer
         var client = await NewClient(browser);
         var plan = await browser.Make($"/api/v1/clients/{client}/plans", new { title = "Day 1", request = Request("Bench press 3x8") });
         var id = plan.GetProperty("id").GetInt64();
-        await browser.Make($"/api/v1/plans/{id}/versions", new { revision = 1, title = "Theirs", request = Request("Bench press 4x8") });
+        await browser.Make(
+            $"/api/v1/plans/{id}/versions",
+            new
+            {
+                revision = 1,
+                title = "Theirs",
+                request = Request("Bench press 4x8"),
+            }
+        );
 
-        var problem = await browser.Post($"/api/v1/plans/{id}/versions", new { revision = 1, title = "Mine", request = Request("Bench press 5x8") }).Problem(409, "conflict");
+        var problem = await browser
+            .Post(
+                $"/api/v1/plans/{id}/versions",
+                new
+                {
+                    revision = 1,
+                    title = "Mine",
+                    request = Request("Bench press 5x8"),
+                }
+            )
+            .Problem(409, "conflict");
 
         problem.GetProperty("current").GetProperty("value").GetProperty("document").GetProperty("title").GetString().ShouldBe("Theirs");
         var undone = await browser.Make($"/api/v1/plans/{id}/undo", new { revision = 2 });
@@ -64,15 +124,39 @@ public sealed class CoachsDayTests(TestServer server) : IClassFixture<TestServer
     {
         var browser = await server.SignedIn();
         var client = await NewClient(browser);
-        var place = await browser.Make($"/api/v1/clients/{client}/places", new { name = "Flat", items = new[] { new { id = "a", kind = "dumbbell", count = 2, massKg = 8 } } });
+        var place = await browser.Make(
+            $"/api/v1/clients/{client}/places",
+            new
+            {
+                name = "Flat",
+                items = new[]
+                {
+                    new
+                    {
+                        id = "a",
+                        kind = "dumbbell",
+                        count = 2,
+                        massKg = 8,
+                    },
+                },
+            }
+        );
         var id = place.GetProperty("id").GetInt64();
-        (await browser.Put($"/api/v1/places/{id}", new { revision = 1, value = new { name = "Flat", items = Array.Empty<object>() } })).EnsureSuccessStatusCode();
-        await browser.Put($"/api/v1/places/{id}", new { revision = 1, value = new { name = "Late", items = Array.Empty<object>() } }).Problem(409, "conflict");
+        (
+            await browser.Put($"/api/v1/places/{id}", new { revision = 1, value = new { name = "Flat", items = Array.Empty<object>() } })
+        ).EnsureSuccessStatusCode();
+        await browser
+            .Put($"/api/v1/places/{id}", new { revision = 1, value = new { name = "Late", items = Array.Empty<object>() } })
+            .Problem(409, "conflict");
         (await browser.Delete($"/api/v1/places/{id}")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         await browser.Delete($"/api/v1/places/{id}").Problem(404, "not-found");
 
         var day = await browser.Make($"/api/v1/clients/{client}/gym-weeks", new { name = "Day 1", text = "Bench press 3x8\nhalf typed" });
-        (await browser.Read($"/api/v1/clients/{client}/gym-weeks"))[0].GetProperty("value").GetProperty("text").GetString()!.ShouldContain("half typed");
+        (await browser.Read($"/api/v1/clients/{client}/gym-weeks"))[0]
+            .GetProperty("value")
+            .GetProperty("text")
+            .GetString()!
+            .ShouldContain("half typed");
         (await browser.Delete($"/api/v1/gym-weeks/{day.GetProperty("id").GetInt64()}")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
     }
 
@@ -82,27 +166,76 @@ public sealed class CoachsDayTests(TestServer server) : IClassFixture<TestServer
         var browser = await server.SignedIn();
         var made = await browser.Make("/api/v1/clients", new { name = "<img src=x onerror=alert(1)>", profile = Profile });
 
-        (await browser.Read($"/api/v1/clients/{made.GetProperty("id").GetInt64()}")).GetProperty("value").GetProperty("name").GetString().ShouldBe("<img src=x onerror=alert(1)>");
+        (await browser.Read($"/api/v1/clients/{made.GetProperty("id").GetInt64()}"))
+            .GetProperty("value")
+            .GetProperty("name")
+            .GetString()
+            .ShouldBe("<img src=x onerror=alert(1)>");
     }
 
-    public static TheoryData<string, string, string> Impossible() => new()
-    {
-        { "negative body mass", """{ "client": { "level": "beginner", "goal": "muscle", "bodyMassKg": -80 }, "kit": { "name": "x" }, "gymLines": [] }""", "validation" },
-        { "absurd stature", """{ "client": { "level": "beginner", "goal": "muscle", "statureCm": 900 }, "kit": { "name": "x" }, "gymLines": [] }""", "validation" },
-        { "negative dumbbell", """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x", "items": [{ "id": "a", "kind": "dumbbell", "massKg": -8 }] }, "gymLines": [] }""", "validation" },
-        { "unknown kind of kit", """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x", "items": [{ "id": "a", "kind": "hovercraft" }] }, "gymLines": [] }""", "validation" },
-        { "two things with one key", """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x", "items": [{ "id": "a", "kind": "towel" }, { "id": "a", "kind": "towel" }] }, "gymLines": [] }""", "validation" },
-        { "an edit of nothing possible", """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x" }, "gymLines": [], "edits": [{ "line": 1, "exerciseId": "push-up", "sets": 0 }] }""", "validation" },
-        { "a level that does not exist", """{ "client": { "level": "godlike", "goal": "muscle" }, "kit": { "name": "x" }, "gymLines": [] }""", "json" },
-        { "no kit", """{ "client": { "level": "beginner", "goal": "muscle" }, "gymLines": [] }""", "json" },
-        { "null kit", """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": null, "gymLines": [] }""", "json" },
-        { "null lines", """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x", "items": null }, "gymLines": null }""", "json" },
-        { "a null line", """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x" }, "gymLines": [null] }""", "json" },
-        { "null in lists", """{ "client": { "level": "beginner", "goal": "muscle", "soreJoints": [null], "knownLifts": [null] }, "kit": { "name": "x", "items": [null] }, "gymLines": [], "choices": [null], "edits": [null] }""", "json" },
-        { "text where a number belongs", """{ "client": { "level": "beginner", "goal": "muscle", "bodyMassKg": "heavy" }, "kit": { "name": "x" }, "gymLines": [] }""", "json" },
-        { "no JSON at all", "overhead press 3x6", "json" },
-        { "half a document", """{ "client": { """, "json" },
-    };
+    public static TheoryData<string, string, string> Impossible() =>
+        new()
+        {
+            {
+                "negative body mass",
+                """{ "client": { "level": "beginner", "goal": "muscle", "bodyMassKg": -80 }, "kit": { "name": "x" }, "gymLines": [] }""",
+                "validation"
+            },
+            {
+                "absurd stature",
+                """{ "client": { "level": "beginner", "goal": "muscle", "statureCm": 900 }, "kit": { "name": "x" }, "gymLines": [] }""",
+                "validation"
+            },
+            {
+                "negative dumbbell",
+                """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x", "items": [{ "id": "a", "kind": "dumbbell", "massKg": -8 }] }, "gymLines": [] }""",
+                "validation"
+            },
+            {
+                "unknown kind of kit",
+                """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x", "items": [{ "id": "a", "kind": "hovercraft" }] }, "gymLines": [] }""",
+                "validation"
+            },
+            {
+                "two things with one key",
+                """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x", "items": [{ "id": "a", "kind": "towel" }, { "id": "a", "kind": "towel" }] }, "gymLines": [] }""",
+                "validation"
+            },
+            {
+                "an edit of nothing possible",
+                """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x" }, "gymLines": [], "edits": [{ "line": 1, "exerciseId": "push-up", "sets": 0 }] }""",
+                "validation"
+            },
+            {
+                "a level that does not exist",
+                """{ "client": { "level": "godlike", "goal": "muscle" }, "kit": { "name": "x" }, "gymLines": [] }""",
+                "json"
+            },
+            { "no kit", """{ "client": { "level": "beginner", "goal": "muscle" }, "gymLines": [] }""", "json" },
+            { "null kit", """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": null, "gymLines": [] }""", "json" },
+            {
+                "null lines",
+                """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x", "items": null }, "gymLines": null }""",
+                "json"
+            },
+            {
+                "a null line",
+                """{ "client": { "level": "beginner", "goal": "muscle" }, "kit": { "name": "x" }, "gymLines": [null] }""",
+                "json"
+            },
+            {
+                "null in lists",
+                """{ "client": { "level": "beginner", "goal": "muscle", "soreJoints": [null], "knownLifts": [null] }, "kit": { "name": "x", "items": [null] }, "gymLines": [], "choices": [null], "edits": [null] }""",
+                "json"
+            },
+            {
+                "text where a number belongs",
+                """{ "client": { "level": "beginner", "goal": "muscle", "bodyMassKg": "heavy" }, "kit": { "name": "x" }, "gymLines": [] }""",
+                "json"
+            },
+            { "no JSON at all", "overhead press 3x6", "json" },
+            { "half a document", """{ "client": { """, "json" },
+        };
 
     [Theory]
     [MemberData(nameof(Impossible))]
@@ -135,9 +268,39 @@ public sealed class CoachsDayTests(TestServer server) : IClassFixture<TestServer
         var client = await NewClient(browser);
         var plan = await browser.Make($"/api/v1/clients/{client}/plans", new { title = "Day 1", request = Request("Bench press 3x8") });
         var path = $"/api/v1/plans/{plan.GetProperty("id").GetInt64()}/sessions";
-        object Session(string day, int reps, int version = 1) => new { session = new { planVersion = version, performedOn = day, exercises = new[] { new { line = 1, exerciseId = "push-up", sets = new[] { new { reps } } } } } };
+        object Session(string day, int reps, int version = 1) =>
+            new
+            {
+                session = new
+                {
+                    planVersion = version,
+                    performedOn = day,
+                    exercises = new[]
+                    {
+                        new
+                        {
+                            line = 1,
+                            exerciseId = "push-up",
+                            sets = new[] { new { reps } },
+                        },
+                    },
+                },
+            };
 
-        await browser.Post(path, new { session = new { planVersion = 1, performedOn = "2026-11-20", exercises = Array.Empty<object>() } }).Problem(400, "validation");
+        await browser
+            .Post(
+                path,
+                new
+                {
+                    session = new
+                    {
+                        planVersion = 1,
+                        performedOn = "2026-11-20",
+                        exercises = Array.Empty<object>(),
+                    },
+                }
+            )
+            .Problem(400, "validation");
         await browser.Post(path, Session("2126-11-20", 8)).Problem(400, "validation");
         await browser.Post(path, Session("2026-11-20", 5000)).Problem(400, "validation");
         await browser.Post(path, Session("2026-11-20", 1, version: 9)).Problem(404, "not-found");
@@ -151,7 +314,15 @@ public sealed class CoachsDayTests(TestServer server) : IClassFixture<TestServer
         await (await server.SignedIn()).Get(path).Problem(status, code);
 
     private static async Task<long> NewClient(Browser browser) =>
-        (await browser.Make("/api/v1/clients", new { name = $"Client {Guid.NewGuid():N}", profile = Profile })).GetProperty("id").GetInt64();
+        (await browser.Make("/api/v1/clients", new { name = $"Client {Guid.NewGuid():N}", profile = Profile }))
+            .GetProperty("id")
+            .GetInt64();
 
-    private static object Request(params string[] lines) => new { client = Profile, kit = new { name = "Flat", items = Array.Empty<object>() }, gymLines = lines };
+    private static object Request(params string[] lines) =>
+        new
+        {
+            client = Profile,
+            kit = new { name = "Flat", items = Array.Empty<object>() },
+            gymLines = lines,
+        };
 }

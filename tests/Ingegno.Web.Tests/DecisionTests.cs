@@ -8,8 +8,34 @@ public sealed class DecisionTests(TestServer server) : IClassFixture<TestServer>
 {
     private static readonly object Request = new
     {
-        client = new { level = "intermediate", goal = "muscle", sex = "male", bodyMassKg = 80, statureCm = 180 },
-        kit = new { name = "Home", items = new object[] { new { id = "db", kind = "dumbbell", massKg = 12, count = 2 }, new { id = "chair", kind = "chair", heightCm = 46 } } },
+        client = new
+        {
+            level = "intermediate",
+            goal = "muscle",
+            sex = "male",
+            bodyMassKg = 80,
+            statureCm = 180,
+        },
+        kit = new
+        {
+            name = "Home",
+            items = new object[]
+            {
+                new
+                {
+                    id = "db",
+                    kind = "dumbbell",
+                    massKg = 12,
+                    count = 2,
+                },
+                new
+                {
+                    id = "chair",
+                    kind = "chair",
+                    heightCm = 46,
+                },
+            },
+        },
         gymLines = new[] { "Bench press 3x8", "Barbell row 3x8" },
     };
 
@@ -19,15 +45,29 @@ public sealed class DecisionTests(TestServer server) : IClassFixture<TestServer>
         var browser = await server.SignedIn();
         var first = await browser.Make("/api/v1/rebuild", Request);
         var line = first.GetProperty("plan").GetProperty("lines")[1];
-        var other = line.GetProperty("candidates").EnumerateArray().Select(c => c.GetProperty("id").GetString()).First(id => id != line.GetProperty("chosen").GetProperty("id").GetString());
+        var other = line.GetProperty("candidates")
+            .EnumerateArray()
+            .Select(c => c.GetProperty("id").GetString())
+            .First(id => id != line.GetProperty("chosen").GetProperty("id").GetString());
 
-        var decided = await Decide(browser, first, new { kind = "choose-candidate", line = line.GetProperty("gym").GetProperty("key").GetInt32(), candidateId = other });
+        var decided = await Decide(
+            browser,
+            first,
+            new
+            {
+                kind = "choose-candidate",
+                line = line.GetProperty("gym").GetProperty("key").GetInt32(),
+                candidateId = other,
+            }
+        );
         var request = JsonNode.Parse(decided.GetProperty("request").GetRawText())!.AsObject();
         request["gymLines"] = new JsonArray("Back squat 3x5", string.Empty, "Bench press 3x8", "Barbell row 3x8");
         var later = await browser.Make("/api/v1/rebuild", request);
 
         var locked = later.GetProperty("plan").GetProperty("lines").EnumerateArray().Single(l => l.GetProperty("locked").GetBoolean());
-        (locked.GetProperty("gymExerciseName").GetString(), locked.GetProperty("chosen").GetProperty("id").GetString()).ShouldBe(("Barbell row", other));
+        (locked.GetProperty("gymExerciseName").GetString(), locked.GetProperty("chosen").GetProperty("id").GetString()).ShouldBe(
+            ("Barbell row", other)
+        );
     }
 
     [Fact]
@@ -36,14 +76,31 @@ public sealed class DecisionTests(TestServer server) : IClassFixture<TestServer>
         var browser = await server.SignedIn();
         var first = await browser.Make("/api/v1/rebuild", Request);
 
-        (await Decide(browser, first, new { on = false, kind = "fit-to-minutes" })).GetProperty("request").GetProperty("fitToMinutes").GetBoolean().ShouldBeFalse();
+        (await Decide(browser, first, new { on = false, kind = "fit-to-minutes" }))
+            .GetProperty("request")
+            .GetProperty("fitToMinutes")
+            .GetBoolean()
+            .ShouldBeFalse();
     }
 
     [Fact]
     public async Task A_decision_about_a_line_that_the_week_never_had_names_the_lines_there_are()
     {
         var browser = await server.SignedIn();
-        var body = new { request = Request, standing = Array.Empty<object>(), decisions = new[] { new { kind = "choose-candidate", line = 7, candidateId = "push-up" } } };
+        var body = new
+        {
+            request = Request,
+            standing = Array.Empty<object>(),
+            decisions = new[]
+            {
+                new
+                {
+                    kind = "choose-candidate",
+                    line = 7,
+                    candidateId = "push-up",
+                },
+            },
+        };
 
         var problem = await browser.Post("/api/v1/decisions", body).Problem(400, "validation");
 
@@ -54,7 +111,27 @@ public sealed class DecisionTests(TestServer server) : IClassFixture<TestServer>
     public async Task A_tempo_that_is_none_is_answered_in_a_coach_s_words()
     {
         var browser = await server.SignedIn();
-        var body = new { request = Request, standing = Array.Empty<object>(), decisions = new[] { new { kind = "set-figures", edits = new[] { new { line = 1, exerciseId = "push-up", tempo = "slow" } } } } };
+        var body = new
+        {
+            request = Request,
+            standing = Array.Empty<object>(),
+            decisions = new[]
+            {
+                new
+                {
+                    kind = "set-figures",
+                    edits = new[]
+                    {
+                        new
+                        {
+                            line = 1,
+                            exerciseId = "push-up",
+                            tempo = "slow",
+                        },
+                    },
+                },
+            },
+        };
 
         var problem = await browser.Post("/api/v1/decisions", body).Problem(400, "validation");
 
@@ -102,5 +179,13 @@ public sealed class DecisionTests(TestServer server) : IClassFixture<TestServer>
     }
 
     private static Task<JsonElement> Decide(Browser browser, JsonElement rebuilt, params object[] decisions) =>
-        browser.Make("/api/v1/decisions", new { request = Request, standing = rebuilt.GetProperty("plan").GetProperty("standing"), decisions });
+        browser.Make(
+            "/api/v1/decisions",
+            new
+            {
+                request = Request,
+                standing = rebuilt.GetProperty("plan").GetProperty("standing"),
+                decisions,
+            }
+        );
 }

@@ -14,7 +14,9 @@ public sealed class DocumentedExampleTests(TestServer server) : IClassFixture<Te
         var browser = await server.SignedIn();
         using var content = new StringContent(request, System.Text.Encoding.UTF8, "application/json");
 
-        var result = await (await browser.Http.PostAsync(new Uri("/api/v1/rebuild", UriKind.Relative), content)).Content.ReadFromJsonAsync<JsonElement>();
+        var result = await (
+            await browser.Http.PostAsync(new Uri("/api/v1/rebuild", UriKind.Relative), content)
+        ).Content.ReadFromJsonAsync<JsonElement>();
 
         Contains(result, JsonDocument.Parse(answer).RootElement, "$");
     }

@@ -7,13 +7,41 @@ namespace Ingegno.Web.Tests;
 /// <summary>The working tools of the kit over HTTP, and the simulated scale.</summary>
 public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
 {
-    private static readonly object Profile = new { level = "intermediate", goal = "muscle", sex = "male", bodyMassKg = 80, statureCm = 180 };
-    private static readonly object Loop = new { id = "loop", kind = "band-loop", restLengthCm = 104, widthMm = 13, thicknessMm = 4.5 };
+    private static readonly object Profile = new
+    {
+        level = "intermediate",
+        goal = "muscle",
+        sex = "male",
+        bodyMassKg = 80,
+        statureCm = 180,
+    };
+    private static readonly object Loop = new
+    {
+        id = "loop",
+        kind = "band-loop",
+        restLengthCm = 104,
+        widthMm = 13,
+        thicknessMm = 4.5,
+    };
 
     private static readonly object[] Bag =
     [
-        new { id = "bag", kind = "rucksack", massKg = 0.9, volumeL = 25, maxLoadKg = 18 },
-        new { id = "bottle", kind = "bottle", count = 4, massKg = 1.53, volumeL = 1.6 },
+        new
+        {
+            id = "bag",
+            kind = "rucksack",
+            massKg = 0.9,
+            volumeL = 25,
+            maxLoadKg = 18,
+        },
+        new
+        {
+            id = "bottle",
+            kind = "bottle",
+            count = 4,
+            massKg = 1.53,
+            volumeL = 1.6,
+        },
     ];
 
     [Fact]
@@ -21,8 +49,15 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
     {
         var browser = await server.SignedIn();
 
-        (await browser.Make("/api/v1/kit/read", new { text = "2x 8 kg dumbbell" })).GetProperty("item").GetProperty("massKg").GetDouble().ShouldBe(8);
-        (await browser.Make("/api/v1/kit/read", new { text = "hovercraft" })).GetProperty("error").GetString()!.ShouldContain("no thing known");
+        (await browser.Make("/api/v1/kit/read", new { text = "2x 8 kg dumbbell" }))
+            .GetProperty("item")
+            .GetProperty("massKg")
+            .GetDouble()
+            .ShouldBe(8);
+        (await browser.Make("/api/v1/kit/read", new { text = "hovercraft" }))
+            .GetProperty("error")
+            .GetString()!
+            .ShouldContain("no thing known");
     }
 
     [Fact]
@@ -40,15 +75,24 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
     public async Task The_bench_gives_curve_rep_and_the_way_back()
     {
         var browser = await server.SignedIn();
-        var bench = await browser.Make("/api/v1/bands/bench", new
-        {
-            band = Loop,
-            statureCm = 180,
-            exerciseId = "band-curl",
-            grip = new { doubled = false, chokeCm = 0, stanceCm = 30, anchorCm = 0 },
-            knob = "choke",
-            wantedKg = 6,
-        });
+        var bench = await browser.Make(
+            "/api/v1/bands/bench",
+            new
+            {
+                band = Loop,
+                statureCm = 180,
+                exerciseId = "band-curl",
+                grip = new
+                {
+                    doubled = false,
+                    chokeCm = 0,
+                    stanceCm = 30,
+                    anchorCm = 0,
+                },
+                knob = "choke",
+                wantedKg = 6,
+            }
+        );
 
         bench.GetProperty("curve").GetProperty("basis").GetString().ShouldBe("size");
         bench.GetProperty("points").GetArrayLength().ShouldBeGreaterThan(20);
@@ -61,7 +105,13 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
     public async Task Contradicting_points_and_missing_stature_are_said_and_nothing_is_shown_as_sure()
     {
         var browser = await server.SignedIn();
-        var contradicting = new { id = "b", kind = "band-loop", restLengthCm = 104, calibration = new[] { new { lengthCm = 150, forceKg = 6 }, new { lengthCm = 200, forceKg = 4 } } };
+        var contradicting = new
+        {
+            id = "b",
+            kind = "band-loop",
+            restLengthCm = 104,
+            calibration = new[] { new { lengthCm = 150, forceKg = 6 }, new { lengthCm = 200, forceKg = 4 } },
+        };
         var bench = await browser.Make("/api/v1/bands/bench", new { band = contradicting });
 
         bench.GetProperty("problem").GetString()!.ShouldContain("The force falls");
@@ -74,7 +124,22 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
     public async Task A_band_pulled_beyond_its_limit_says_so()
     {
         var browser = await server.SignedIn();
-        var bench = await browser.Make("/api/v1/bands/bench", new { band = Loop, statureCm = 180, exerciseId = "band-row", grip = new { doubled = false, chokeCm = 0, stanceCm = 0, anchorCm = 700 } });
+        var bench = await browser.Make(
+            "/api/v1/bands/bench",
+            new
+            {
+                band = Loop,
+                statureCm = 180,
+                exerciseId = "band-row",
+                grip = new
+                {
+                    doubled = false,
+                    chokeCm = 0,
+                    stanceCm = 0,
+                    anchorCm = 700,
+                },
+            }
+        );
 
         bench.GetProperty("repProblem").GetString()!.ShouldContain("more than a band bears");
         bench.TryGetProperty("rep", out _).ShouldBeFalse();
@@ -85,19 +150,45 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
     {
         var browser = await server.SignedIn();
         var kit = new { name = "x", items = Bag };
-        var setups = await browser.Make("/api/v1/setups", new { client = Profile, kit, exerciseId = "push-up" });
+        var setups = await browser.Make(
+            "/api/v1/setups",
+            new
+            {
+                client = Profile,
+                kit,
+                exerciseId = "push-up",
+            }
+        );
         var possible = await browser.Make("/api/v1/kit/possibilities", new { client = Profile, kit });
 
         setups.GetProperty("setups").GetArrayLength().ShouldBe(5, "nothing, and one to four bottles");
         possible.GetProperty("exercises").GetInt32().ShouldBeGreaterThan(possible.GetProperty("withNothing").GetInt32());
-        await browser.Post("/api/v1/setups", new { client = Profile, kit, exerciseId = "no-such" }).Problem(400, "validation");
+        await browser
+            .Post(
+                "/api/v1/setups",
+                new
+                {
+                    client = Profile,
+                    kit,
+                    exerciseId = "no-such",
+                }
+            )
+            .Problem(400, "validation");
     }
 
     [Fact]
     public async Task What_to_buy_next_is_ranked_by_gain_for_the_coachs_own_prices()
     {
         var browser = await server.SignedIn();
-        var plans = new[] { new { client = Profile, kit = new { name = "x", items = Bag }, gymLines = new[] { "Pull-up 4x8", "Leg curl 3x12" } } };
+        var plans = new[]
+        {
+            new
+            {
+                client = Profile,
+                kit = new { name = "x", items = Bag },
+                gymLines = new[] { "Pull-up 4x8", "Leg curl 3x12" },
+            },
+        };
         var usual = (await browser.Make("/api/v1/buy-next", new { plans })).EnumerateArray().ToList();
         var last = usual[^1].GetProperty("name").GetString()!;
         (await browser.Put("/api/v1/prices", new { name = last, price = 0.5 })).StatusCode.ShouldBe(HttpStatusCode.NoContent);
@@ -116,8 +207,16 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
     public async Task What_to_buy_next_says_whose_line_it_improves()
     {
         var browser = await server.SignedIn();
-        var plans = new[] { "Pull-up 4x8", "Leg curl 3x12" }.Select(line => new { client = Profile, kit = new { name = "x", items = Bag }, gymLines = new[] { line } });
-        var lines = (await browser.Make("/api/v1/buy-next", new { plans })).EnumerateArray().SelectMany(g => g.GetProperty("lines").EnumerateArray()).ToList();
+        var plans = new[] { "Pull-up 4x8", "Leg curl 3x12" }.Select(line => new
+        {
+            client = Profile,
+            kit = new { name = "x", items = Bag },
+            gymLines = new[] { line },
+        });
+        var lines = (await browser.Make("/api/v1/buy-next", new { plans }))
+            .EnumerateArray()
+            .SelectMany(g => g.GetProperty("lines").EnumerateArray())
+            .ToList();
 
         lines.Where(l => l.GetProperty("gymExercise").GetString() == "Pull-up").ShouldAllBe(l => l.GetProperty("plan").GetInt32() == 0);
         lines.Select(l => l.GetProperty("plan").GetInt32()).Distinct().Order().ShouldBe([0, 1]);
@@ -127,15 +226,22 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
     public async Task What_to_buy_next_refuses_no_plans_too_many_and_impossible_money()
     {
         var browser = await server.SignedIn();
-        var plan = new { client = Profile, kit = new { name = "x", items = Bag }, gymLines = new[] { "Pull-up 4x8" } };
-
-        foreach (var wrong in new object[]
+        var plan = new
         {
-            new { plans = Array.Empty<object>() },
-            new { plans = new object?[] { null } },
-            new { plans = Enumerable.Repeat(plan, 13) },
-            new { plans = new[] { plan }, budget = -5 },
-        })
+            client = Profile,
+            kit = new { name = "x", items = Bag },
+            gymLines = new[] { "Pull-up 4x8" },
+        };
+
+        foreach (
+            var wrong in new object[]
+            {
+                new { plans = Array.Empty<object>() },
+                new { plans = new object?[] { null } },
+                new { plans = Enumerable.Repeat(plan, 13) },
+                new { plans = new[] { plan }, budget = -5 },
+            }
+        )
         {
             (await browser.Post("/api/v1/buy-next", wrong)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         }
@@ -145,14 +251,14 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
     }
 
     public static TheoryData<string> AbsurdItems() =>
-    [
-        """{ "id": "a", "kind": "dumbbell", "massKg": -8 }""",
-        """{ "id": "a", "kind": "band-loop", "restLengthCm": 0 }""",
-        """{ "id": "a", "kind": "band-loop", "calibration": [{ "lengthCm": 0, "forceKg": 3 }] }""",
-        """{ "id": "a", "kind": "adjustable-dumbbell", "plates": [{ "massKg": 0, "count": 4 }] }""",
-        """{ "id": "a", "kind": "sand", "densityKgPerL": 900 }""",
-        """{ "id": "a", "kind": "rucksack", "volumeL": 0 }""",
-    ];
+        [
+            """{ "id": "a", "kind": "dumbbell", "massKg": -8 }""",
+            """{ "id": "a", "kind": "band-loop", "restLengthCm": 0 }""",
+            """{ "id": "a", "kind": "band-loop", "calibration": [{ "lengthCm": 0, "forceKg": 3 }] }""",
+            """{ "id": "a", "kind": "adjustable-dumbbell", "plates": [{ "massKg": 0, "count": 4 }] }""",
+            """{ "id": "a", "kind": "sand", "densityKgPerL": 900 }""",
+            """{ "id": "a", "kind": "rucksack", "volumeL": 0 }""",
+        ];
 
     [Theory]
     [MemberData(nameof(AbsurdItems))]
@@ -160,7 +266,12 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
     {
         var browser = await server.SignedIn();
 
-        await browser.Post("/api/v1/kit/possibilities", new { client = Profile, kit = new { name = "x", items = new[] { JsonDocument.Parse(item).RootElement } } }).Problem(400, "validation");
+        await browser
+            .Post(
+                "/api/v1/kit/possibilities",
+                new { client = Profile, kit = new { name = "x", items = new[] { JsonDocument.Parse(item).RootElement } } }
+            )
+            .Problem(400, "validation");
     }
 
     [Fact]
@@ -169,18 +280,36 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
         var browser = await server.SignedIn();
         var items = Enumerable.Range(0, 10_000).Select(i => new { id = $"i{i}", kind = "book" });
 
-        (await browser.Post("/api/v1/kit/possibilities", new { client = Profile, kit = new { name = "x", items } })).StatusCode
-            .ShouldBeOneOf(HttpStatusCode.BadRequest, HttpStatusCode.RequestEntityTooLarge);
+        (
+            await browser.Post("/api/v1/kit/possibilities", new { client = Profile, kit = new { name = "x", items } })
+        ).StatusCode.ShouldBeOneOf(HttpStatusCode.BadRequest, HttpStatusCode.RequestEntityTooLarge);
     }
 
     [Fact]
     public async Task Five_hundred_things_are_still_answered()
     {
         var browser = await server.SignedIn();
-        var items = Enumerable.Range(0, 500).Select(i => new { id = $"i{i}", kind = i % 2 == 0 ? "book" : "rucksack", count = 3 });
+        var items = Enumerable
+            .Range(0, 500)
+            .Select(i => new
+            {
+                id = $"i{i}",
+                kind = i % 2 == 0 ? "book" : "rucksack",
+                count = 3,
+            });
         var kit = new { name = "x", items };
 
-        (await browser.Make("/api/v1/rebuild", new { client = Profile, kit, gymLines = new[] { "Back squat 4x6" } })).GetProperty("plan").GetProperty("lines").GetArrayLength().ShouldBe(1);
+        (
+            await browser.Make(
+                "/api/v1/rebuild",
+                new
+                {
+                    client = Profile,
+                    kit,
+                    gymLines = new[] { "Back squat 4x6" },
+                }
+            )
+        ).GetProperty("plan").GetProperty("lines").GetArrayLength().ShouldBe(1);
     }
 
     [Fact]
@@ -206,7 +335,10 @@ public sealed class KitToolTests(TestServer server) : IClassFixture<TestServer>
     public async Task The_scale_speaks_server_sent_events_and_refuses_nonsense()
     {
         var browser = await server.SignedIn();
-        using var answer = await browser.Http.GetAsync(new Uri("/api/v1/scale/readings?flatCm=104&widthMm=13&thicknessMm=4.5&strands=2&lengthCm=150", UriKind.Relative), HttpCompletionOption.ResponseHeadersRead);
+        using var answer = await browser.Http.GetAsync(
+            new Uri("/api/v1/scale/readings?flatCm=104&widthMm=13&thicknessMm=4.5&strands=2&lengthCm=150", UriKind.Relative),
+            HttpCompletionOption.ResponseHeadersRead
+        );
         using var reader = new StreamReader(await answer.Content.ReadAsStreamAsync());
 
         answer.Content.Headers.ContentType!.MediaType.ShouldBe("text/event-stream");

@@ -36,11 +36,24 @@ public class PracticeTests(TestServer server) : IClassFixture<TestServer>
         wrong["skill"] = 40;
         var problem = await browser.Post("/api/v1/own-exercises", wrong).Problem(400, "validation");
 
-        problem.GetProperty("errors").GetProperty("exercise").EnumerateArray().Select(e => e.GetString()!).ShouldContain(e => e.Contains("already stands for"));
-        problem.GetProperty("errors").GetProperty("exercise").EnumerateArray().Select(e => e.GetString()!).ShouldContain(e => e.Contains("1 to 5"));
+        problem
+            .GetProperty("errors")
+            .GetProperty("exercise")
+            .EnumerateArray()
+            .Select(e => e.GetString()!)
+            .ShouldContain(e => e.Contains("already stands for"));
+        problem
+            .GetProperty("errors")
+            .GetProperty("exercise")
+            .EnumerateArray()
+            .Select(e => e.GetString()!)
+            .ShouldContain(e => e.Contains("1 to 5"));
         await browser.Post("/api/v1/own-exercises", new { id = "x" }).Problem(400, "json");
         await browser.Make("/api/v1/own-exercises", Own("oar-lift", "Oar lift"));
-        (await browser.Post("/api/v1/own-exercises", Own("oar-lift", "Oar lift again")).Problem(400, "validation")).GetProperty("detail").GetString()!.ShouldContain("already have");
+        (await browser.Post("/api/v1/own-exercises", Own("oar-lift", "Oar lift again")).Problem(400, "validation"))
+            .GetProperty("detail")
+            .GetString()!
+            .ShouldContain("already have");
     }
 
     [Fact]
@@ -48,28 +61,50 @@ public class PracticeTests(TestServer server) : IClassFixture<TestServer>
     {
         var browser = await server.SignedIn();
         var made = await browser.Make("/api/v1/own-exercises", Own("oar-hold", "Oar hold"));
-        var client = (await browser.Make("/api/v1/clients", new { name = "Keeper", profile = new { level = "intermediate", goal = "muscle" } })).GetProperty("id").GetInt64();
+        var client = (
+            await browser.Make("/api/v1/clients", new { name = "Keeper", profile = new { level = "intermediate", goal = "muscle" } })
+        )
+            .GetProperty("id")
+            .GetInt64();
         var plan = await browser.Make($"/api/v1/clients/{client}/plans", new { title = "Rows", request = Request("oar-hold") });
         var id = plan.GetProperty("id").GetInt64();
         (await browser.Delete($"/api/v1/own-exercises/{made.GetProperty("id").GetInt64()}")).EnsureSuccessStatusCode();
 
         (await browser.Read($"/api/v1/plans/{id}/next")).GetProperty("proposals").GetArrayLength().ShouldBe(0);
         var again = await browser.Make("/api/v1/rebuild", Request("oar-hold"));
-        again.GetProperty("plan").GetProperty("notices").EnumerateArray().Select(n => n.GetProperty("code").GetString()).ShouldContain("choice-not-kept");
+        again
+            .GetProperty("plan")
+            .GetProperty("notices")
+            .EnumerateArray()
+            .Select(n => n.GetProperty("code").GetString())
+            .ShouldContain("choice-not-kept");
     }
 
     [Fact]
     public async Task Weeks_are_brought_in_all_or_none()
     {
         var browser = await server.SignedIn();
-        var client = (await browser.Make("/api/v1/clients", new { name = "Importer", profile = new { level = "novice", goal = "strength" } })).GetProperty("id").GetInt64();
-        await browser.Post($"/api/v1/clients/{client}/program", new { weeks = new[] { new { name = "Week 1", text = "Bench press 3x8" }, new { name = "", text = "" } } }).Problem(400, "validation");
-        await browser.Post("/api/v1/clients/987654/program", new { weeks = new[] { new { name = "Week 1", text = "Bench press 3x8" } } }).Problem(404, "not-found");
+        var client = (
+            await browser.Make("/api/v1/clients", new { name = "Importer", profile = new { level = "novice", goal = "strength" } })
+        )
+            .GetProperty("id")
+            .GetInt64();
+        await browser
+            .Post(
+                $"/api/v1/clients/{client}/program",
+                new { weeks = new[] { new { name = "Week 1", text = "Bench press 3x8" }, new { name = "", text = "" } } }
+            )
+            .Problem(400, "validation");
+        await browser
+            .Post("/api/v1/clients/987654/program", new { weeks = new[] { new { name = "Week 1", text = "Bench press 3x8" } } })
+            .Problem(404, "not-found");
         (await browser.Read($"/api/v1/clients/{client}/gym-weeks")).GetArrayLength().ShouldBe(0);
 
         var names = Enumerable.Range(1, 11).Select(n => new { name = $"Week {n}", text = "Bench press 3x8" });
         await browser.Make($"/api/v1/clients/{client}/program", new { weeks = names });
-        (await browser.Read($"/api/v1/clients/{client}/gym-weeks")).EnumerateArray().Select(w => w.GetProperty("value").GetProperty("name").GetString())
+        (await browser.Read($"/api/v1/clients/{client}/gym-weeks"))
+            .EnumerateArray()
+            .Select(w => w.GetProperty("value").GetProperty("name").GetString())
             .ShouldBe(Enumerable.Range(1, 11).Select(n => $"Week {n}"), "in their own order, week 10 after week 9");
     }
 
@@ -85,7 +120,10 @@ public class PracticeTests(TestServer server) : IClassFixture<TestServer>
 
         answer.Content.Headers.ContentType!.MediaType.ShouldBe(type);
         answer.Content.Headers.ContentDisposition!.FileName.ShouldBe($"gym-program.{form}");
-        var read = await browser.Make("/api/v1/program/preview", new { content = Convert.ToBase64String(await answer.Content.ReadAsByteArrayAsync()) });
+        var read = await browser.Make(
+            "/api/v1/program/preview",
+            new { content = Convert.ToBase64String(await answer.Content.ReadAsByteArrayAsync()) }
+        );
         read.GetProperty("preview").GetProperty("faults").GetArrayLength().ShouldBe(0);
         read.GetProperty("preview").GetProperty("weeks")[0].GetProperty("lines").GetInt32().ShouldBe(12);
     }
@@ -94,9 +132,18 @@ public class PracticeTests(TestServer server) : IClassFixture<TestServer>
     public async Task What_cannot_be_read_is_a_problem_in_words()
     {
         var browser = await server.SignedIn();
-        (await browser.Post("/api/v1/program/preview", new { content = Convert.ToBase64String([0, 1, 2, 3]) }).Problem(400, "unreadable-file")).GetProperty("detail").GetString()!.ShouldContain(".xlsx");
+        (
+            await browser
+                .Post("/api/v1/program/preview", new { content = Convert.ToBase64String([0, 1, 2, 3]) })
+                .Problem(400, "unreadable-file")
+        )
+            .GetProperty("detail")
+            .GetString()!
+            .ShouldContain(".xlsx");
         await browser.Post("/api/v1/program/preview", new { content = "not base64!" }).Problem(400, "validation");
-        await browser.Post("/api/v1/program/text", new { rows = Enumerable.Repeat(new { exercise = "Crunch" }, 300) }).Problem(400, "validation");
+        await browser
+            .Post("/api/v1/program/text", new { rows = Enumerable.Repeat(new { exercise = "Crunch" }, 300) })
+            .Problem(400, "validation");
         await browser.Get("/api/v1/clients/987654/program.csv").Problem(404, "not-found");
         await browser.Get("/api/v1/clients/1/program.exe").Problem(404, "no-such-endpoint");
     }
@@ -105,22 +152,50 @@ public class PracticeTests(TestServer server) : IClassFixture<TestServer>
     public async Task A_large_file_may_come_in_where_a_request_may_not()
     {
         var browser = await server.SignedIn();
-        var rows = Encoding.UTF8.GetBytes("Exercise,Sets,Reps,Note\n" + string.Concat(Enumerable.Repeat($"Bench press,3,8,{new string('n', 900)}\n", 1_000)));
+        var rows = Encoding.UTF8.GetBytes(
+            "Exercise,Sets,Reps,Note\n" + string.Concat(Enumerable.Repeat($"Bench press,3,8,{new string('n', 900)}\n", 1_000))
+        );
         var read = await browser.Make("/api/v1/program/preview", new { content = Convert.ToBase64String(rows) });
 
         read.GetProperty("preview").GetProperty("weeks").GetArrayLength().ShouldBe(1);
     }
 
     private static async Task<List<string?>> Candidates(Browser browser) =>
-        [.. (await browser.Make("/api/v1/rebuild", Request(null))).GetProperty("plan").GetProperty("lines")[0].GetProperty("candidates").EnumerateArray().Select(c => c.GetProperty("id").GetString())];
+        [
+            .. (await browser.Make("/api/v1/rebuild", Request(null)))
+                .GetProperty("plan")
+                .GetProperty("lines")[0]
+                .GetProperty("candidates")
+                .EnumerateArray()
+                .Select(c => c.GetProperty("id").GetString()),
+        ];
 
-    private static object Request(string? chosen) => new
-    {
-        client = new { level = "intermediate", goal = "muscle", bodyMassKg = 80, statureCm = 180 },
-        kit = new { name = "home", items = new[] { new { id = "t", kind = "dining-table", heightCm = 74 } } },
-        gymLines = new[] { "Seated cable row 3x10" },
-        choices = chosen is null ? [] : new[] { new { line = 1, candidateId = chosen } },
-    };
+    private static object Request(string? chosen) =>
+        new
+        {
+            client = new
+            {
+                level = "intermediate",
+                goal = "muscle",
+                bodyMassKg = 80,
+                statureCm = 180,
+            },
+            kit = new
+            {
+                name = "home",
+                items = new[]
+                {
+                    new
+                    {
+                        id = "t",
+                        kind = "dining-table",
+                        heightCm = 74,
+                    },
+                },
+            },
+            gymLines = new[] { "Seated cable row 3x10" },
+            choices = chosen is null ? [] : new[] { new { line = 1, candidateId = chosen } },
+        };
 
     /// <summary>The table row under another key and name.</summary>
     private static JsonObject Own(string id, string name)

@@ -9,7 +9,14 @@ namespace Ingegno.Web.Tests;
 public class SignInTests
 {
     /// <summary>The only endpoints that answer before sign-in.</summary>
-    private static readonly string[] Open = ["GET /healthz", "GET /api/v1/session/", "POST /api/v1/session/", "POST /api/v1/first-coach", "/{*path:nonfile}"];
+    private static readonly string[] Open =
+    [
+        "GET /healthz",
+        "GET /api/v1/session/",
+        "POST /api/v1/session/",
+        "POST /api/v1/first-coach",
+        "/{*path:nonfile}",
+    ];
 
     [Fact]
     public async Task Every_endpoint_is_closed_unless_it_is_listed_as_open()
@@ -23,7 +30,10 @@ public class SignInTests
             foreach (var method in methods)
             {
                 var name = $"{method} {endpoint.RoutePattern.RawText}".Trim();
-                name = name.StartsWith('/') || name.Contains(" /", StringComparison.Ordinal) ? name : name.Replace(" ", " /", StringComparison.Ordinal);
+                name =
+                    name.StartsWith('/') || name.Contains(" /", StringComparison.Ordinal)
+                        ? name
+                        : name.Replace(" ", " /", StringComparison.Ordinal);
                 if (endpoint.Metadata.GetMetadata<IAllowAnonymous>() is not null)
                 {
                     Open.ShouldContain(o => name.EndsWith(o.TrimStart('/'), StringComparison.Ordinal) || o == name, name);
@@ -48,8 +58,12 @@ public class SignInTests
         await using var server = new TestServer();
         var browser = await server.Fresh();
 
-        var wrong = await browser.Post("/api/v1/session", new { email = TestServer.Email, password = "guess" }).Problem(401, "wrong-password");
-        var unknown = await browser.Post("/api/v1/session", new { email = "nobody@elsewhere.example", password = "guess" }).Problem(401, "wrong-password");
+        var wrong = await browser
+            .Post("/api/v1/session", new { email = TestServer.Email, password = "guess" })
+            .Problem(401, "wrong-password");
+        var unknown = await browser
+            .Post("/api/v1/session", new { email = "nobody@elsewhere.example", password = "guess" })
+            .Problem(401, "wrong-password");
 
         unknown.GetProperty("detail").GetString().ShouldBe(wrong.GetProperty("detail").GetString());
         await browser.Post("/api/v1/session", new { email = (string?)null, password = (string?)null }).Problem(400, "json");
@@ -87,7 +101,9 @@ public class SignInTests
         var browser = await server.SignedIn();
         browser.Http.DefaultRequestHeaders.Remove("X-Ingegno-Token");
 
-        await browser.Post("/api/v1/clients", new { name = "x", profile = new { level = "beginner", goal = "muscle" } }).Problem(400, "antiforgery");
+        await browser
+            .Post("/api/v1/clients", new { name = "x", profile = new { level = "beginner", goal = "muscle" } })
+            .Problem(400, "antiforgery");
     }
 
     [Fact]
@@ -106,10 +122,27 @@ public class SignInTests
         await using var server = TestServer.Empty();
         var browser = await server.Fresh();
         (await browser.Read("/api/v1/session")).GetProperty("needsFirstCoach").GetBoolean().ShouldBeTrue();
-        await browser.Post("/api/v1/session", new { email = TestServer.Email, password = TestServer.Password }).Problem(401, "wrong-password");
-        await browser.Post("/api/v1/first-coach", new { name = "Lena", email = "lena@boathouse.example", password = "short" }).Problem(400, "validation");
+        await browser
+            .Post("/api/v1/session", new { email = TestServer.Email, password = TestServer.Password })
+            .Problem(401, "wrong-password");
+        await browser
+            .Post(
+                "/api/v1/first-coach",
+                new
+                {
+                    name = "Lena",
+                    email = "lena@boathouse.example",
+                    password = "short",
+                }
+            )
+            .Problem(400, "validation");
 
-        var first = new { name = "Lena", email = "lena@boathouse.example", password = "a password long enough" };
+        var first = new
+        {
+            name = "Lena",
+            email = "lena@boathouse.example",
+            password = "a password long enough",
+        };
         (await browser.Post("/api/v1/first-coach", first)).EnsureSuccessStatusCode();
 
         await browser.RenewToken();

@@ -17,9 +17,7 @@ public sealed class TestServer : WebApplicationFactory<IngegnoOptions>
     private readonly int _signIns;
 
     public TestServer()
-        : this(demo: true)
-    {
-    }
+        : this(demo: true) { }
 
     private TestServer(bool demo, int signIns = 1000) => (_demo, _signIns) = (demo, signIns);
 

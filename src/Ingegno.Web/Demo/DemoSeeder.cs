@@ -22,7 +22,12 @@ public sealed record DemoClub(DemoCoach Coach, ImmutableArray<DemoMember> Member
 public sealed record DemoCoach(string Name, string Email, string Password);
 
 /// <summary>A member with places and gym weeks, and what was trained at home so far; null when no plan was made yet.</summary>
-public sealed record DemoMember(ClientRecord Client, ImmutableArray<PlaceKit> Places, ImmutableArray<GymWeek> GymWeeks, DemoHistory? History = null);
+public sealed record DemoMember(
+    ClientRecord Client,
+    ImmutableArray<PlaceKit> Places,
+    ImmutableArray<GymWeek> GymWeeks,
+    DemoHistory? History = null
+);
 
 /// <summary>Weeks trained at home by a simulated trainee.</summary>
 /// <param name="Weeks">How many weeks up to today.</param>
@@ -37,12 +42,28 @@ public sealed record DemoHistory(int Weeks, int Seed, TraineeTraits Traits, Demo
 /// <param name="Phases">Its phases; empty for those of the approach.</param>
 /// <param name="EventName">An event it leads up to.</param>
 /// <param name="EventInDays">Days from today to the event.</param>
-public sealed record DemoBlock(int WeeksAgo, int Weeks, ImmutableArray<BlockPhase> Phases = default, string? EventName = null, int? EventInDays = null);
+public sealed record DemoBlock(
+    int WeeksAgo,
+    int Weeks,
+    ImmutableArray<BlockPhase> Phases = default,
+    string? EventName = null,
+    int? EventInDays = null
+);
 
 /// <summary>Fills an empty database with the demo club, always with the same data.</summary>
 public sealed class DemoSeeder(
-    IOptions<IngegnoOptions> options, CoachStore coaches, ClientStore clients, PlaceStore places, GymWeekStore weeks, PlanStore plans,
-    LogStore logs, PulseStore pulses, BlockStore blocks, IPasswordHasher<Coach> hasher, TimeProvider clock)
+    IOptions<IngegnoOptions> options,
+    CoachStore coaches,
+    ClientStore clients,
+    PlaceStore places,
+    GymWeekStore weeks,
+    PlanStore plans,
+    LogStore logs,
+    PulseStore pulses,
+    BlockStore blocks,
+    IPasswordHasher<Coach> hasher,
+    TimeProvider clock
+)
 {
     private static readonly Lazy<DemoClub> Club = new(() =>
     {
@@ -100,10 +121,29 @@ public sealed class DemoSeeder(
         var day = document.Plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
         var first = DateOnly.FromDateTime(clock.GetUtcNow().Date).AddDays(-7 * history.Weeks);
         var done = trial.Run(
-            trial.Plan(request, document.Plan), line => day[line], new SimulatedTrainee(Trade.Shipped, request.Client, history.Traits, history.Seed), trial.Engine(request, keepsMinutes: true), first,
-            history.Weeks, request.Client.DaysPerWeek);
-        var sets = document.Plan.Lines.GroupBy(l => l.Gym.Day).ToDictionary(g => g.Key, g => g.Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0));
-        logs.AddAll(coach, plan.Id, done.Log.Select(s => new SessionRecord(1, s.Day, s.Exercises, s.Effort, 40 + (s.Effort ?? 7), PlannedSets: sets[day[s.Exercises[0].Line]])));
+            trial.Plan(request, document.Plan),
+            line => day[line],
+            new SimulatedTrainee(Trade.Shipped, request.Client, history.Traits, history.Seed),
+            trial.Engine(request, keepsMinutes: true),
+            first,
+            history.Weeks,
+            request.Client.DaysPerWeek
+        );
+        var sets = document
+            .Plan.Lines.GroupBy(l => l.Gym.Day)
+            .ToDictionary(g => g.Key, g => g.Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0));
+        logs.AddAll(
+            coach,
+            plan.Id,
+            done.Log.Select(s => new SessionRecord(
+                1,
+                s.Day,
+                s.Exercises,
+                s.Effort,
+                40 + (s.Effort ?? 7),
+                PlannedSets: sets[day[s.Exercises[0].Line]]
+            ))
+        );
         var (engine, next) = (new RebuildEngine(Trade.Shipped), new NextSession(Trade.Shipped));
         var ofBlocks = new PlanBlocks(Trade.Shipped, blocks, logs, new BlockPlanner(Trade.Shipped, engine, next), clock);
         var log = new ClientLog(Trade.Shipped, plans, logs, pulses, ofBlocks, next, engine, clock);
@@ -115,14 +155,22 @@ public sealed class DemoSeeder(
             Begin(block, now, first.AddDays(7 * week));
         }
 
-        PlanEndpoints.Followed(coach, plan.Id, new Written<PlanRecord>(WriteOutcome.Done, Save("as trained in the last week", done.Trained[^1])), ofBlocks);
+        PlanEndpoints.Followed(
+            coach,
+            plan.Id,
+            new Written<PlanRecord>(WriteOutcome.Done, Save("as trained in the last week", done.Trained[^1])),
+            ofBlocks
+        );
         log.RenewPulse(coach, plan.Id);
 
         Saved<PlanRecord> Save(string note, ImmutableArray<PlannedExercise> trained)
         {
             var then = request with
             {
-                Choices = [.. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Key, Candidate(l, trained)))],
+                Choices =
+                [
+                    .. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Key, Candidate(l, trained))),
+                ],
                 Edits = [.. trained.Select(t => HomeEdit.Of(t.Line, t.Home.ExerciseId, t.Home.Dose, t.Home.ExternalKg))],
             };
             var taught = log.Taught(coach, plan.Value.ClientId, then);

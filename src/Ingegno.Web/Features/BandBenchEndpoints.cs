@@ -20,7 +20,14 @@ namespace Ingegno.Web.Features;
 /// <param name="Knob">What may be turned to reach the wanted force.</param>
 /// <param name="WantedKg">Wanted force where the rep is hardest.</param>
 public sealed record BandOnBench(
-    KitItem Band, double? StatureCm = null, string? ExerciseId = null, string? SetupId = null, BandGrip? Grip = null, BandKnob? Knob = null, double? WantedKg = null);
+    KitItem Band,
+    double? StatureCm = null,
+    string? ExerciseId = null,
+    string? SetupId = null,
+    BandGrip? Grip = null,
+    BandKnob? Knob = null,
+    double? WantedKg = null
+);
 
 /// <summary>Force of a band at a length.</summary>
 public sealed record ForceAtLength(double LengthCm, double ForceKg);
@@ -36,8 +43,16 @@ public sealed record ForceAtLength(double LengthCm, double ForceKg);
 /// <param name="StatureAssumed">The stature was not known.</param>
 /// <param name="HowInWords">The grip in words.</param>
 public sealed record BandBench(
-    string? Problem, BandForceCurve? Curve, ImmutableArray<ForceAtLength> Points, BandRep? Rep, string? RepProblem, double? SolvedCm, string? SolveProblem,
-    bool StatureAssumed, string HowInWords);
+    string? Problem,
+    BandForceCurve? Curve,
+    ImmutableArray<ForceAtLength> Points,
+    BandRep? Rep,
+    string? RepProblem,
+    double? SolvedCm,
+    string? SolveProblem,
+    bool StatureAssumed,
+    string HowInWords
+);
 
 public sealed class BandOnBenchValidator : AbstractValidator<BandOnBench>
 {
@@ -47,10 +62,22 @@ public sealed class BandOnBenchValidator : AbstractValidator<BandOnBench>
         RuleFor(b => b.StatureCm).InclusiveBetween(100, 250).WithMessage("Stature lies between 100 and 250 cm.");
         RuleFor(b => b.Band.Calibration.Length).LessThanOrEqualTo(30).WithMessage("At most 30 calibration points.");
         RuleFor(b => b.WantedKg).GreaterThan(0).LessThanOrEqualTo(150).WithMessage("A wanted force lies above 0 and at most at 150 kg.");
-        RuleFor(b => b.Grip!.ChokeCm).InclusiveBetween(0, 400).WithMessage("A band is gripped 0 to 400 cm short.").When(b => b.Grip is not null);
-        RuleFor(b => b.Grip!.StanceCm).InclusiveBetween(0, 200).WithMessage("The feet stand 0 to 200 cm apart.").When(b => b.Grip is not null);
-        RuleFor(b => b.Grip!.AnchorHeightCm).InclusiveBetween(0, 300).WithMessage("An anchor is 0 to 300 cm high.").When(b => b.Grip is not null);
-        RuleFor(b => b.Grip!.AnchorCm).InclusiveBetween(0, 1000).WithMessage("The anchor is 0 to 1,000 cm away.").When(b => b.Grip is not null);
+        RuleFor(b => b.Grip!.ChokeCm)
+            .InclusiveBetween(0, 400)
+            .WithMessage("A band is gripped 0 to 400 cm short.")
+            .When(b => b.Grip is not null);
+        RuleFor(b => b.Grip!.StanceCm)
+            .InclusiveBetween(0, 200)
+            .WithMessage("The feet stand 0 to 200 cm apart.")
+            .When(b => b.Grip is not null);
+        RuleFor(b => b.Grip!.AnchorHeightCm)
+            .InclusiveBetween(0, 300)
+            .WithMessage("An anchor is 0 to 300 cm high.")
+            .When(b => b.Grip is not null);
+        RuleFor(b => b.Grip!.AnchorCm)
+            .InclusiveBetween(0, 1000)
+            .WithMessage("The anchor is 0 to 1,000 cm away.")
+            .When(b => b.Grip is not null);
     }
 }
 
@@ -76,7 +103,8 @@ public static class BandBenchEndpoints
             return TypedResults.Ok(new BandBench(wrong.Message, null, [], null, null, null, null, assumed, string.Empty));
         }
 
-        var points = Enumerable.Range(0, CurvePoints + 1)
+        var points = Enumerable
+            .Range(0, CurvePoints + 1)
             .Select(i => curve.FlatCm * (1 + ((curve.Limit - 1) * i / CurvePoints)))
             .Select(cm => new ForceAtLength(Math.Round(cm, 1), Math.Round(curve.ForceKg(cm), 2)));
         var found = new BandBench(null, curve, [.. points], null, null, null, null, assumed, string.Empty);
@@ -107,7 +135,14 @@ public static class BandBenchEndpoints
         }
 
         return BandSolver.Solve(found.Curve!, load, grip, stature, knob, wanted) is { } cm
-            ? found with { SolvedCm = Math.Round(cm, 1) }
-            : found with { SolveProblem = $"{Words.Number(wanted)} kg cannot be reached this way with this band. Double it, take another, or ask for a force nearer to what it gives." };
+            ? found with
+            {
+                SolvedCm = Math.Round(cm, 1),
+            }
+            : found with
+            {
+                SolveProblem =
+                    $"{Words.Number(wanted)} kg cannot be reached this way with this band. Double it, take another, or ask for a force nearer to what it gives.",
+            };
     }
 }

@@ -20,7 +20,15 @@ namespace Ingegno.Web.Features;
 /// <param name="Block">The block that is changed; null for a new one.</param>
 /// <param name="Approach">Approach whose phases are laid out; null for that of the plan.</param>
 /// <param name="Phases">Phases in place of those that the block has; null to leave them.</param>
-public sealed record BlockQuestion(DateOnly Starts, int? Weeks = null, DateOnly? EventOn = null, BlockSetup? Setup = null, long? Block = null, string? Approach = null, ImmutableArray<BlockPhase>? Phases = null);
+public sealed record BlockQuestion(
+    DateOnly Starts,
+    int? Weeks = null,
+    DateOnly? EventOn = null,
+    BlockSetup? Setup = null,
+    long? Block = null,
+    string? Approach = null,
+    ImmutableArray<BlockPhase>? Phases = null
+);
 
 /// <summary>A block that is not kept yet.</summary>
 public sealed record BlockDraft(BlockSetup Setup, Block Block);
@@ -42,16 +50,29 @@ public sealed record WeekToTake(int Week, int PlanRevision);
 /// <param name="Today">The day for which it is said.</param>
 /// <param name="NextStart">When a next block would start: this Monday, or the day after the one before.</param>
 public sealed record BlockView(
-    Saved<BlockRecord>? Kept, ImmutableArray<DoneWeek> Done, int ThisWeek, ImmutableArray<BlockCell> NotInPlan, IReadOnlyList<BlockDates> All, DateOnly Today, DateOnly NextStart);
+    Saved<BlockRecord>? Kept,
+    ImmutableArray<DoneWeek> Done,
+    int ThisWeek,
+    ImmutableArray<BlockCell> NotInPlan,
+    IReadOnlyList<BlockDates> All,
+    DateOnly Today,
+    DateOnly NextStart
+);
 
 public sealed class BlockSetupValidator : AbstractValidator<BlockSetup>
 {
     public BlockSetupValidator()
     {
-        RuleFor(s => s.Phases).Must(p => p is { IsDefaultOrEmpty: false, Length: <= 6 } && p.All(x => x is { Weeks: >= 1 and <= 99 })).WithMessage("A block has 1 to 6 phases of a week or more.");
-        RuleFor(s => s.Edits).Must(e => e is { IsDefault: false, Length: <= 500 } && e.All(x => x?.Figures is not null)).WithMessage("At most 500 cells are set by hand.");
+        RuleFor(s => s.Phases)
+            .Must(p => p is { IsDefaultOrEmpty: false, Length: <= 6 } && p.All(x => x is { Weeks: >= 1 and <= 99 }))
+            .WithMessage("A block has 1 to 6 phases of a week or more.");
+        RuleFor(s => s.Edits)
+            .Must(e => e is { IsDefault: false, Length: <= 500 } && e.All(x => x?.Figures is not null))
+            .WithMessage("At most 500 cells are set by hand.");
         RuleFor(s => s.LighterWeeks).Must(w => w is { IsDefault: false, Length: <= 10 }).WithMessage("At most 10 weeks are lighter.");
-        RuleForEach(s => s.Edits).ChildRules(e => e.RuleFor(x => x.Figures).SetValidator(new HomeEditValidator())).When(s => !s.Edits.IsDefault);
+        RuleForEach(s => s.Edits)
+            .ChildRules(e => e.RuleFor(x => x.Figures).SetValidator(new HomeEditValidator()))
+            .When(s => !s.Edits.IsDefault);
     }
 }
 
@@ -94,7 +115,14 @@ public static class BlockEndpoints
     }
 
     /// <summary>The newest block of a plan, or one of those before.</summary>
-    private static Results<Ok<BlockView>, ProblemHttpResult> View(long planId, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, long? block = null)
+    private static Results<Ok<BlockView>, ProblemHttpResult> View(
+        long planId,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        BlockStore blocks,
+        PlanBlocks of,
+        long? block = null
+    )
     {
         var coach = user.CoachId();
         if (plans.Find(coach, planId) is not { } plan)
@@ -103,7 +131,9 @@ public static class BlockEndpoints
         }
 
         var kept = block is { } id ? blocks.Find(coach, planId, id) : blocks.Newest(coach, planId);
-        return kept is null && block is not null ? Problems.NotFound(What) : TypedResults.Ok(Seen(coach, planId, plan.Value, kept, blocks, of));
+        return kept is null && block is not null
+            ? Problems.NotFound(What)
+            : TypedResults.Ok(Seen(coach, planId, plan.Value, kept, blocks, of));
     }
 
     private static BlockView Seen(long coach, long planId, PlanRecord plan, Saved<BlockRecord>? kept, BlockStore blocks, PlanBlocks of)
@@ -112,11 +142,28 @@ public static class BlockEndpoints
         var next = BlockAndPlan.NextStart(of.Today, all.Count > 0 ? all[0].Ends : null);
         return kept is null
             ? new BlockView(null, [], 0, [], all, of.Today, next)
-            : new BlockView(kept, of.Done(coach, planId, plan, kept.Value), kept.Value.Setup.WeekOf(of.Today), BlockAndPlan.NotInPlan(plan.Document.Plan, kept.Value.Setup, kept.Value.Block, of.Today), all, of.Today, next);
+            : new BlockView(
+                kept,
+                of.Done(coach, planId, plan, kept.Value),
+                kept.Value.Setup.WeekOf(of.Today),
+                BlockAndPlan.NotInPlan(plan.Document.Plan, kept.Value.Setup, kept.Value.Block, of.Today),
+                all,
+                of.Today,
+                next
+            );
     }
 
     /// <summary>A block as it would be. Nothing is stored.</summary>
-    private static Results<Ok<BlockDraft>, ProblemHttpResult> Draft(long planId, BlockQuestion question, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, Trade trade, Phrasebook words)
+    private static Results<Ok<BlockDraft>, ProblemHttpResult> Draft(
+        long planId,
+        BlockQuestion question,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        BlockStore blocks,
+        PlanBlocks of,
+        Trade trade,
+        Phrasebook words
+    )
     {
         if (plans.Find(user.CoachId(), planId) is not { } plan)
         {
@@ -127,10 +174,21 @@ public static class BlockEndpoints
         setup = question.Phases is { IsDefault: false } phases ? BlockShape.WithPhases(setup, phases) : setup;
         var present = question.Block is { } id ? blocks.Find(user.CoachId(), planId, id)?.Value : null;
         var fault = Fault(setup, present?.Setup, trade, of, words);
-        return fault ?? (Results<Ok<BlockDraft>, ProblemHttpResult>)TypedResults.Ok(new BlockDraft(setup, of.Lay(plan.Value, setup, present?.Block)));
+        return fault
+            ?? (Results<Ok<BlockDraft>, ProblemHttpResult>)
+                TypedResults.Ok(new BlockDraft(setup, of.Lay(plan.Value, setup, present?.Block)));
     }
 
-    private static Results<Ok<BlockView>, ProblemHttpResult> Add(long planId, NewBlock block, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, Trade trade, Phrasebook words)
+    private static Results<Ok<BlockView>, ProblemHttpResult> Add(
+        long planId,
+        NewBlock block,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        BlockStore blocks,
+        PlanBlocks of,
+        Trade trade,
+        Phrasebook words
+    )
     {
         var coach = user.CoachId();
         if (plans.Find(coach, planId) is not { } plan)
@@ -145,7 +203,10 @@ public static class BlockEndpoints
 
         if (blocks.List(coach, planId).FirstOrDefault(b => b.Ends >= block.Setup.Starts) is { } running)
         {
-            return Problems.Invalid("starts", $"The block before it runs until {running.Ends:yyyy-MM-dd}. Start after that, or end it first.");
+            return Problems.Invalid(
+                "starts",
+                $"The block before it runs until {running.Ends:yyyy-MM-dd}. Start after that, or end it first."
+            );
         }
 
         return blocks.Add(coach, planId, new BlockRecord(block.Setup, of.Lay(plan.Value, block.Setup, null))) is { } kept
@@ -155,7 +216,16 @@ public static class BlockEndpoints
 
     /// <summary>Changes a block; its weeks that are past stand as they were planned.</summary>
     private static Results<Ok<BlockView>, ProblemHttpResult> Update(
-        long planId, long blockId, Change<BlockSetup> change, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, Trade trade, Phrasebook words)
+        long planId,
+        long blockId,
+        Change<BlockSetup> change,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        BlockStore blocks,
+        PlanBlocks of,
+        Trade trade,
+        Phrasebook words
+    )
     {
         var coach = user.CoachId();
         if (plans.Find(coach, planId) is not { } plan || blocks.Find(coach, planId, blockId) is not { } present)
@@ -168,7 +238,13 @@ public static class BlockEndpoints
             return fault;
         }
 
-        var written = blocks.Update(coach, planId, blockId, change.Revision, new BlockRecord(change.Value, of.Lay(plan.Value, change.Value, present.Value.Block)));
+        var written = blocks.Update(
+            coach,
+            planId,
+            blockId,
+            change.Revision,
+            new BlockRecord(change.Value, of.Lay(plan.Value, change.Value, present.Value.Block))
+        );
         return written switch
         {
             { Outcome: WriteOutcome.Done, Current: { } kept } => TypedResults.Ok(Seen(coach, planId, plan.Value, kept, blocks, of)),
@@ -178,7 +254,14 @@ public static class BlockEndpoints
     }
 
     /// <summary>The weeks of a block as a table that the program screen reads again.</summary>
-    private static Results<FileContentHttpResult, ProblemHttpResult> Export(long planId, long blockId, string form, ClaimsPrincipal user, PlanStore plans, BlockStore blocks)
+    private static Results<FileContentHttpResult, ProblemHttpResult> Export(
+        long planId,
+        long blockId,
+        string form,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        BlockStore blocks
+    )
     {
         var coach = user.CoachId();
         if (plans.Find(coach, planId) is not { } plan || blocks.Find(coach, planId, blockId) is not { } block)
@@ -198,7 +281,16 @@ public static class BlockEndpoints
 
     /// <summary>Takes a week into the plan, as a new version of it.</summary>
     private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Take(
-        long planId, long blockId, WeekToTake take, ClaimsPrincipal user, PlanStore plans, BlockStore blocks, PlanBlocks of, ClientLog log, RebuildEngine engine)
+        long planId,
+        long blockId,
+        WeekToTake take,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        BlockStore blocks,
+        PlanBlocks of,
+        ClientLog log,
+        RebuildEngine engine
+    )
     {
         var coach = user.CoachId();
         if (plans.Find(coach, planId) is not { } plan || blocks.Find(coach, planId, blockId) is not { } block)
@@ -206,16 +298,23 @@ public static class BlockEndpoints
             return Problems.NotFound(What);
         }
 
-        if (block.Value.Block.Weeks.FirstOrDefault(w => w.Number == take.Week) is not { } week || take.Week < block.Value.Setup.WeekOf(of.Today))
+        if (
+            block.Value.Block.Weeks.FirstOrDefault(w => w.Number == take.Week) is not { } week
+            || take.Week < block.Value.Setup.WeekOf(of.Today)
+        )
         {
             return Problems.Invalid("week", "Only a week of the block that runs or is to come can be taken.");
         }
 
         var request = log.Taught(coach, plan.Value.ClientId, of.Taken(coach, planId, plan.Value, block.Value, week));
         var document = PlanEndpoints.Document(plan.Value.Document.Title, request, engine);
-        return PlanEndpoints.Followed(coach, planId, plans.Save(coach, planId, take.PlanRevision, $"week {take.Week} of the block", document), of).ToResult("plan");
+        return PlanEndpoints
+            .Followed(coach, planId, plans.Save(coach, planId, take.PlanRevision, $"week {take.Week} of the block", document), of)
+            .ToResult("plan");
     }
 
     private static ProblemHttpResult? Fault(BlockSetup setup, BlockSetup? before, Trade trade, PlanBlocks of, Phrasebook words) =>
-        BlockShape.Fault(setup, before, of.Today, trade.Blocks, trade) is { } found ? Problems.Invalid(found.Part, words.Say(found.Fault)) : null;
+        BlockShape.Fault(setup, before, of.Today, trade.Blocks, trade) is { } found
+            ? Problems.Invalid(found.Part, words.Say(found.Fault))
+            : null;
 }

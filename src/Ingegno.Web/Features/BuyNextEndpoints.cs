@@ -35,7 +35,9 @@ public sealed class OwnPriceValidator : AbstractValidator<OwnPrice>
     public OwnPriceValidator()
     {
         RuleFor(p => p.Price).GreaterThan(0).LessThanOrEqualTo(1_000_000).WithMessage("A price lies above 0 and up to 1,000,000.");
-        RuleFor(p => p.Name).Must(n => Trade.Shipped.Purchases.Any(p => p.Name == n)).WithMessage("That is not one of the things on offer.");
+        RuleFor(p => p.Name)
+            .Must(n => Trade.Shipped.Purchases.Any(p => p.Name == n))
+            .WithMessage("That is not one of the things on offer.");
     }
 }
 
@@ -51,7 +53,13 @@ public static class BuyNextEndpoints
         buying.MapDelete("/prices", ClearPrices);
     }
 
-    private static Ok<ImmutableArray<PurchaseGain>> Ask(BuyNextQuestion question, ClaimsPrincipal user, Trade trade, BuyNext advice, PriceStore prices)
+    private static Ok<ImmutableArray<PurchaseGain>> Ask(
+        BuyNextQuestion question,
+        ClaimsPrincipal user,
+        Trade trade,
+        BuyNext advice,
+        PriceStore prices
+    )
     {
         var own = prices.All(user.CoachId());
         var offers = trade.Purchases.Select(p => own.TryGetValue(p.Name, out var price) ? p with { Price = price } : p);

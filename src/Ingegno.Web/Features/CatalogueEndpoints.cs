@@ -11,7 +11,15 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Ingegno.Web.Features;
 
 /// <summary>An exercise in a list.</summary>
-public sealed record ExerciseSummary(string Id, string Name, ImmutableArray<string> Synonyms, MovementPattern Pattern, bool AtHome, int Skill, ImmutableArray<BandSetup> BandSetups);
+public sealed record ExerciseSummary(
+    string Id,
+    string Name,
+    ImmutableArray<string> Synonyms,
+    MovementPattern Pattern,
+    bool AtHome,
+    int Skill,
+    ImmutableArray<BandSetup> BandSetups
+);
 
 /// <summary>A set-up of an exercise that uses a band.</summary>
 public sealed record BandSetup(string Id, string Text, BandRigKind Rig);
@@ -32,7 +40,8 @@ public sealed record TradeSummary(
     ImmutableArray<TechniqueStep> TechniqueSteps,
     ImmutableDictionary<string, ImmutableArray<string>> Vocabulary,
     ImmutableDictionary<string, int> SkillCeilings,
-    ClientWords ClientWords);
+    ClientWords ClientWords
+);
 
 /// <summary>Words that a client and the lines of a week are described with.</summary>
 public sealed record ClientWords(
@@ -42,7 +51,8 @@ public sealed record ClientWords(
     ImmutableArray<Joint> Joints,
     ImmutableArray<Soreness> Sorenesses,
     ImmutableArray<LineRole> Roles,
-    ImmutableArray<ScreeningQuestion> Screening);
+    ImmutableArray<ScreeningQuestion> Screening
+);
 
 /// <summary>One question of the screening.</summary>
 /// <param name="Answer">What is kept when it holds.</param>
@@ -67,35 +77,69 @@ public static class CatalogueEndpoints
     /// <summary>Every exercise with all that the catalogue says of it.</summary>
     private static Ok<ImmutableArray<Exercise>> All(Trade trade) => TypedResults.Ok(trade.Catalogue.All);
 
-    private static Ok<TradeSummary> Summary(Trade trade) => TypedResults.Ok(new TradeSummary(
-        [.. trade.Catalogue.All.Select(e => new ExerciseSummary(e.Id, e.Name, e.Synonyms, e.Pattern, e.AtHome, e.Skill, BandSetups(e)))],
-        trade.KitKinds.All,
-        trade.KitKinds.FirstUse,
-        trade.ReadyItems,
-        trade.KitTemplates,
-        [.. trade.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))],
-        [.. trade.Techniques.OrderBy(t => t.Order).Select(t => t.Of).Distinct()],
-        [.. trade.Approaches.Select(a => new ApproachSummary(a.Id, a.Name, a.Idea, a.Against, a.Conditioning, [.. a.Phases.Select(p => p.Name)]))],
-        [.. trade.Techniques.OrderBy(t => t.Order).Select(t => new TechniqueStep(t.Id, t.Of, t.Label, t.How, t.RepsLeft, t.Caution))],
-        Vocabulary,
-        Enum.GetValues<Level>().ToImmutableDictionary(WordOf, CandidateFilter.SkillCeiling),
-        new ClientWords(
-            [.. Enum.GetValues<Level>()], [.. Enum.GetValues<Goal>()], [.. Enum.GetValues<Sex>()], [.. Enum.GetValues<Joint>()], [.. Enum.GetValues<Soreness>()],
-            [.. Enum.GetValues<LineRole>()], [.. Enum.GetValues<ScreeningAnswer>().Select(a => new ScreeningQuestion(a, Term.For(a).Said()))])));
+    private static Ok<TradeSummary> Summary(Trade trade) =>
+        TypedResults.Ok(
+            new TradeSummary(
+                [
+                    .. trade.Catalogue.All.Select(e => new ExerciseSummary(
+                        e.Id,
+                        e.Name,
+                        e.Synonyms,
+                        e.Pattern,
+                        e.AtHome,
+                        e.Skill,
+                        BandSetups(e)
+                    )),
+                ],
+                trade.KitKinds.All,
+                trade.KitKinds.FirstUse,
+                trade.ReadyItems,
+                trade.KitTemplates,
+                [.. trade.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))],
+                [.. trade.Techniques.OrderBy(t => t.Order).Select(t => t.Of).Distinct()],
+                [
+                    .. trade.Approaches.Select(a => new ApproachSummary(
+                        a.Id,
+                        a.Name,
+                        a.Idea,
+                        a.Against,
+                        a.Conditioning,
+                        [.. a.Phases.Select(p => p.Name)]
+                    )),
+                ],
+                [
+                    .. trade
+                        .Techniques.OrderBy(t => t.Order)
+                        .Select(t => new TechniqueStep(t.Id, t.Of, t.Label, t.How, t.RepsLeft, t.Caution)),
+                ],
+                Vocabulary,
+                Enum.GetValues<Level>().ToImmutableDictionary(WordOf, CandidateFilter.SkillCeiling),
+                new ClientWords(
+                    [.. Enum.GetValues<Level>()],
+                    [.. Enum.GetValues<Goal>()],
+                    [.. Enum.GetValues<Sex>()],
+                    [.. Enum.GetValues<Joint>()],
+                    [.. Enum.GetValues<Soreness>()],
+                    [.. Enum.GetValues<LineRole>()],
+                    [.. Enum.GetValues<ScreeningAnswer>().Select(a => new ScreeningQuestion(a, Term.For(a).Said()))]
+                )
+            )
+        );
 
     /// <summary>Words of the catalogue's schema that an exercise is described with.</summary>
-    private static ImmutableDictionary<string, ImmutableArray<string>> Vocabulary { get; } = new Dictionary<string, ImmutableArray<string>>
-    {
-        ["pattern"] = Words<MovementPattern>(),
-        ["plane"] = Words<Plane>(),
-        ["structure"] = Words<ExerciseStructure>(),
-        ["sides"] = Words<Sides>(),
-        ["chain"] = Words<Chain>(),
-        ["profile"] = Words<Profile>(),
-        ["measure"] = Words<Measure>(),
-        ["muscles"] = Words<Muscle>(),
-        ["joints"] = Words<Joint>(),
-    }.ToImmutableDictionary();
+    private static ImmutableDictionary<string, ImmutableArray<string>> Vocabulary { get; } =
+        new Dictionary<string, ImmutableArray<string>>
+        {
+            ["pattern"] = Words<MovementPattern>(),
+            ["plane"] = Words<Plane>(),
+            ["structure"] = Words<ExerciseStructure>(),
+            ["sides"] = Words<Sides>(),
+            ["chain"] = Words<Chain>(),
+            ["profile"] = Words<Profile>(),
+            ["measure"] = Words<Measure>(),
+            ["muscles"] = Words<Muscle>(),
+            ["joints"] = Words<Joint>(),
+        }.ToImmutableDictionary();
 
     private static ImmutableArray<string> Words<T>()
         where T : struct, Enum => [.. Enum.GetValues<T>().Distinct().Select(WordOf)];
@@ -104,5 +148,14 @@ public static class CatalogueEndpoints
         where T : struct, Enum => Term.For(value).Word;
 
     private static ImmutableArray<BandSetup> BandSetups(Exercise exercise) =>
-        [.. exercise.Setups.Where(s => s.Load.Band is not null).Select(s => new BandSetup(s.Id, s.Text.Replace("{load}", "the band", StringComparison.Ordinal).Replace("{anchor}", "an anchor", StringComparison.Ordinal), s.Load.Band!.Rig))];
+        [
+            .. exercise
+                .Setups.Where(s => s.Load.Band is not null)
+                .Select(s => new BandSetup(
+                    s.Id,
+                    s.Text.Replace("{load}", "the band", StringComparison.Ordinal)
+                        .Replace("{anchor}", "an anchor", StringComparison.Ordinal),
+                    s.Load.Band!.Rig
+                )),
+        ];
 }

@@ -20,7 +20,15 @@ namespace Ingegno.Web.Features;
 /// <param name="LastTrained">Last logged day.</param>
 /// <param name="Attention">Why the client needs the coach, the most urgent first.</param>
 public sealed record RosterRow(
-    long Id, int Revision, ClientRecord Client, IReadOnlyList<PlaceInBrief> Places, int Plans, long? PlanId, DateOnly? LastTrained, ImmutableArray<AttentionNote> Attention);
+    long Id,
+    int Revision,
+    ClientRecord Client,
+    IReadOnlyList<PlaceInBrief> Places,
+    int Plans,
+    long? PlanId,
+    DateOnly? LastTrained,
+    ImmutableArray<AttentionNote> Attention
+);
 
 /// <summary>A place in the roster.</summary>
 public sealed record PlaceInBrief(long Id, string Name, int Items);
@@ -38,28 +46,52 @@ public sealed class ClientProfileValidator : AbstractValidator<ClientProfile>
         RuleFor(c => c.SoreJoints.Length).LessThanOrEqualTo(8).WithMessage("At most 8 sore joints.");
         RuleFor(c => c.Allows.Length).LessThanOrEqualTo(100).WithMessage("At most 100 exercises switched on.");
         RuleFor(c => c.Screening.Length).LessThanOrEqualTo(20).WithMessage("At most 20 findings of the screening.");
-        RuleFor(c => c.Clearance!.By).NotEmpty().MaximumLength(120).WithMessage("Say who gave the clearance, in at most 120 characters.").When(c => c.Clearance is not null);
+        RuleFor(c => c.Clearance!.By)
+            .NotEmpty()
+            .MaximumLength(120)
+            .WithMessage("Say who gave the clearance, in at most 120 characters.")
+            .When(c => c.Clearance is not null);
         RuleFor(c => c.Approach).MaximumLength(60).WithMessage("An approach has a key of at most 60 characters.");
         RuleFor(c => c.Refuses.Length).LessThanOrEqualTo(500).WithMessage("At most 500 refused exercises.");
         RuleFor(c => c.Learned.Length).LessThanOrEqualTo(500).WithMessage("At most 500 learnt lifts.");
         RuleFor(c => c.Costs.Length).LessThanOrEqualTo(50).WithMessage("At most 50 learnt costs.");
-        RuleForEach(c => c.Costs).ChildRules(cost =>
-        {
-            cost.RuleFor(c => c.Of).NotEmpty().MaximumLength(60).WithMessage("A learnt cost says what it is of, in at most 60 characters.");
-            cost.RuleFor(c => c.Factor).InclusiveBetween(LearnedCost.Least, LearnedCost.Greatest).WithMessage("A learnt cost lies between 0.3 and 2 times the usual one.");
-        });
-        RuleForEach(c => c.Learned).ChildRules(lift =>
-        {
-            lift.RuleFor(l => l.OneRepMaxKg).GreaterThan(0).LessThanOrEqualTo(1000).WithMessage("A learnt lift lies above 0 and at most at 1,000 kg.");
-            lift.RuleFor(l => l.Spread).GreaterThan(0).LessThanOrEqualTo(1).WithMessage("A spread lies above 0 and at most at 1.");
-            lift.RuleFor(l => l.RestsOn).Must(r => r is not null && r["text"] is not string { Length: > 200 }).WithMessage("What a lift rests on takes at most 200 characters.");
-        });
-        RuleForEach(c => c.KnownLifts).ChildRules(lift =>
-        {
-            lift.RuleFor(l => l.LoadKg).GreaterThan(0).LessThanOrEqualTo(500).WithMessage("A known lift lies above 0 and at most at 500 kg.");
-            lift.RuleFor(l => l.Reps).InclusiveBetween(1, 20).WithMessage("A known lift has 1 to 20 reps; more say little about strength.");
-            lift.RuleFor(l => l.Anchor).Must(a => Trade.Shipped.Strength.Find(a) is not null).WithMessage("That lift is not one of the anchor lifts.");
-        });
+        RuleForEach(c => c.Costs)
+            .ChildRules(cost =>
+            {
+                cost.RuleFor(c => c.Of)
+                    .NotEmpty()
+                    .MaximumLength(60)
+                    .WithMessage("A learnt cost says what it is of, in at most 60 characters.");
+                cost.RuleFor(c => c.Factor)
+                    .InclusiveBetween(LearnedCost.Least, LearnedCost.Greatest)
+                    .WithMessage("A learnt cost lies between 0.3 and 2 times the usual one.");
+            });
+        RuleForEach(c => c.Learned)
+            .ChildRules(lift =>
+            {
+                lift.RuleFor(l => l.OneRepMaxKg)
+                    .GreaterThan(0)
+                    .LessThanOrEqualTo(1000)
+                    .WithMessage("A learnt lift lies above 0 and at most at 1,000 kg.");
+                lift.RuleFor(l => l.Spread).GreaterThan(0).LessThanOrEqualTo(1).WithMessage("A spread lies above 0 and at most at 1.");
+                lift.RuleFor(l => l.RestsOn)
+                    .Must(r => r is not null && r["text"] is not string { Length: > 200 })
+                    .WithMessage("What a lift rests on takes at most 200 characters.");
+            });
+        RuleForEach(c => c.KnownLifts)
+            .ChildRules(lift =>
+            {
+                lift.RuleFor(l => l.LoadKg)
+                    .GreaterThan(0)
+                    .LessThanOrEqualTo(500)
+                    .WithMessage("A known lift lies above 0 and at most at 500 kg.");
+                lift.RuleFor(l => l.Reps)
+                    .InclusiveBetween(1, 20)
+                    .WithMessage("A known lift has 1 to 20 reps; more say little about strength.");
+                lift.RuleFor(l => l.Anchor)
+                    .Must(a => Trade.Shipped.Strength.Find(a) is not null)
+                    .WithMessage("That lift is not one of the anchor lifts.");
+            });
     }
 }
 
@@ -90,24 +122,53 @@ public static class ClientEndpoints
         clients.MapStored<ClientStore, ClientRecord>(string.Empty, "client");
     }
 
-    private static Ok<IReadOnlyList<RosterRow>> List(ClaimsPrincipal user, ClientStore clients, PlaceStore places, PlanStore plans, PulseStore pulses, BlockStore blocks, ClientLog log)
+    private static Ok<IReadOnlyList<RosterRow>> List(
+        ClaimsPrincipal user,
+        ClientStore clients,
+        PlaceStore places,
+        PlanStore plans,
+        PulseStore pulses,
+        BlockStore blocks,
+        ClientLog log
+    )
     {
         var coach = user.CoachId();
         var planned = plans.List(coach).ToLookup(p => p.ClientId);
         var here = places.AtAGlance(coach);
         var pulse = pulses.All(coach);
         var ends = blocks.Ends(coach);
-        return TypedResults.Ok<IReadOnlyList<RosterRow>>([.. clients.List(coach).Select(Row).OrderBy(r => Attention.Urgency(r.Attention)).ThenBy(r => r.Client.Name, StringComparer.OrdinalIgnoreCase)]);
+        return TypedResults.Ok<IReadOnlyList<RosterRow>>([
+            .. clients
+                .List(coach)
+                .Select(Row)
+                .OrderBy(r => Attention.Urgency(r.Attention))
+                .ThenBy(r => r.Client.Name, StringComparer.OrdinalIgnoreCase),
+        ]);
 
         RosterRow Row(Saved<ClientRecord> client)
         {
             var own = planned[client.Id].ToList();
             var newest = own.MaxBy(p => p.UpdatedAt);
-            var notes = newest is null ? [] : Attention.Of(
-                pulse.GetValueOrDefault(newest.Id), newest.Version, DateOnly.FromDateTime(newest.UpdatedAt.Date), client.Value.Profile.DaysPerWeek ?? 3, ends.TryGetValue(newest.Id, out var end) ? end : null, log.Today);
+            var notes = newest is null
+                ? []
+                : Attention.Of(
+                    pulse.GetValueOrDefault(newest.Id),
+                    newest.Version,
+                    DateOnly.FromDateTime(newest.UpdatedAt.Date),
+                    client.Value.Profile.DaysPerWeek ?? 3,
+                    ends.TryGetValue(newest.Id, out var end) ? end : null,
+                    log.Today
+                );
             return new RosterRow(
-                client.Id, client.Revision, client.Value, [.. here[client.Id].Select(p => new PlaceInBrief(p.Id, p.Name, (int)p.Items))], own.Count, newest?.Id,
-                newest is null ? null : pulse.GetValueOrDefault(newest.Id)?.LastTrained, notes);
+                client.Id,
+                client.Revision,
+                client.Value,
+                [.. here[client.Id].Select(p => new PlaceInBrief(p.Id, p.Name, (int)p.Items))],
+                own.Count,
+                newest?.Id,
+                newest is null ? null : pulse.GetValueOrDefault(newest.Id)?.LastTrained,
+                notes
+            );
         }
     }
 

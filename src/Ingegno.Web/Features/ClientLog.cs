@@ -12,7 +12,16 @@ using Ingegno.Storage;
 namespace Ingegno.Web.Features;
 
 /// <summary>Brings stored logs and plans together with what the core makes of them.</summary>
-public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, PulseStore pulses, PlanBlocks blocks, NextSession next, RebuildEngine engine, TimeProvider clock)
+public sealed class ClientLog(
+    Trade trade,
+    PlanStore plans,
+    LogStore logs,
+    PulseStore pulses,
+    PlanBlocks blocks,
+    NextSession next,
+    RebuildEngine engine,
+    TimeProvider clock
+)
 {
     /// <summary>Half a year: with a half-life of four weeks an older day weighs next to nothing.</summary>
     private const int DaysRead = 182;
@@ -25,14 +34,19 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
     {
         var sessions = logs.OfClient(coach, clientId, Today.AddDays(-DaysRead)).Select(s => s.Value.AsLogged).ToList();
         var costs = new CostModel(trade).Learn(sessions, Today);
-        var observations = from session in sessions
-                           from logged in session.Exercises
-                           let exercise = trade.Catalogue.Find(logged.ExerciseId)
-                           where exercise is not null
-                           let seen = StrengthObservation.Of(session.Day, exercise, Evidence.Of(logged.Sets, costs))
-                           where seen is not null
-                           select seen;
-        return profile with { Learned = new StrengthModel(profile, trade.Strength).Learn(observations, trade.Catalogue.Find, Today), Costs = costs };
+        var observations =
+            from session in sessions
+            from logged in session.Exercises
+            let exercise = trade.Catalogue.Find(logged.ExerciseId)
+            where exercise is not null
+            let seen = StrengthObservation.Of(session.Day, exercise, Evidence.Of(logged.Sets, costs))
+            where seen is not null
+            select seen;
+        return profile with
+        {
+            Learned = new StrengthModel(profile, trade.Strength).Learn(observations, trade.Catalogue.Find, Today),
+            Costs = costs,
+        };
     }
 
     /// <summary>A request with what the client's logs teach now.</summary>
@@ -57,10 +71,22 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
         var document = plan.Document;
         var client = ClientNow(coach, plan);
         var days = document.Request.FitToMinutes ? document.Plan.Days : []; // days left whole take what they take
-        var proposals = next.Propose(client, document.Request.Kit, document.Plan.Lines, matched.Sessions, Today, blocks.Guide(coach, planId, plan), days);
+        var proposals = next.Propose(
+            client,
+            document.Request.Kit,
+            document.Plan.Lines,
+            matched.Sessions,
+            Today,
+            blocks.Guide(coach, planId, plan),
+            days
+        );
         if (AfterCalibration.IsDue(document.Plan))
         {
-            proposals = AfterCalibration.Set(proposals, document.Plan.Lines, engine.Rebuild(AfterCalibration.Anew(document.Request, document.Plan) with { Client = client }).Plan.Lines);
+            proposals = AfterCalibration.Set(
+                proposals,
+                document.Plan.Lines,
+                engine.Rebuild(AfterCalibration.Anew(document.Request, document.Plan) with { Client = client }).Plan.Lines
+            );
         }
 
         return (proposals, matched);
@@ -70,7 +96,12 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
     public ImmutableArray<LoggedExercise> Stamped(PlanDocument trained, ImmutableArray<LoggedExercise> exercises)
     {
         var stamps = Stamps(trained);
-        return [.. exercises.Where(e => !e.Sets.IsDefaultOrEmpty).Select(e => stamps.Stamp(e with { Sets = [.. e.Sets.Select(s => s with { Stamp = null })] }))];
+        return
+        [
+            .. exercises
+                .Where(e => !e.Sets.IsDefaultOrEmpty)
+                .Select(e => stamps.Stamp(e with { Sets = [.. e.Sets.Select(s => s with { Stamp = null })] })),
+        ];
     }
 
     /// <summary>What looks like a slip of the pen.</summary>
@@ -102,18 +133,24 @@ public sealed class ClientLog(Trade trade, PlanStore plans, LogStore logs, Pulse
         }
 
         var (proposals, matched) = Review(coach, planId, plan.Value);
-        pulses.Put(coach, planId, new PlanPulse(
-            plan.Value.Version,
-            matched.Sessions.IsEmpty ? null : matched.Sessions.Max(s => s.Day),
-            matched.Sessions.Length,
-            [.. proposals.Select(p =>
-            {
-                var history = next.History(p.Line, p.ExerciseId, matched.Sessions, Today);
-                var worst = history.Days.IsEmpty ? null : history.Days[0].Worst;
-                return new PulseLine(p.Name, p.Decision, p.Reason, worst?.Pain, worst?.PainJoint, history.Stalled);
-            })]));
+        pulses.Put(
+            coach,
+            planId,
+            new PlanPulse(
+                plan.Value.Version,
+                matched.Sessions.IsEmpty ? null : matched.Sessions.Max(s => s.Day),
+                matched.Sessions.Length,
+                [
+                    .. proposals.Select(p =>
+                    {
+                        var history = next.History(p.Line, p.ExerciseId, matched.Sessions, Today);
+                        var worst = history.Days.IsEmpty ? null : history.Days[0].Worst;
+                        return new PulseLine(p.Name, p.Decision, p.Reason, worst?.Pain, worst?.PainJoint, history.Stalled);
+                    }),
+                ]
+            )
+        );
     }
 
-    private ImmutableArray<LoggedSession> Sessions(long coach, long planId) =>
-        [.. logs.List(coach, planId).Select(s => s.Value.AsLogged)];
+    private ImmutableArray<LoggedSession> Sessions(long coach, long planId) => [.. logs.List(coach, planId).Select(s => s.Value.AsLogged)];
 }

@@ -25,20 +25,35 @@ public sealed class DecisionsToTakeValidator : AbstractValidator<DecisionsToTake
     public DecisionsToTakeValidator()
     {
         RuleFor(d => d.Request).NotNull().SetValidator(new RebuildRequestValidator());
-        RuleFor(d => d.Standing).Must(s => s is { IsDefault: false, Length: <= Limits.GymLines }).WithMessage("More standing lines than a week has.");
-        RuleForEach(d => d.Standing).Must(s => s is { Day: not null, GymExerciseId: not null, CandidateId: not null }).WithMessage("A standing line names its day, its gym exercise and what stands for it.").When(d => !d.Standing.IsDefault);
-        RuleFor(d => d.Decisions).Must(d => d is { IsDefaultOrEmpty: false, Length: <= 2 * Limits.GymLines }).WithMessage("Name at least one decision, and not more than two for each line.");
+        RuleFor(d => d.Standing)
+            .Must(s => s is { IsDefault: false, Length: <= Limits.GymLines })
+            .WithMessage("More standing lines than a week has.");
+        RuleForEach(d => d.Standing)
+            .Must(s => s is { Day: not null, GymExerciseId: not null, CandidateId: not null })
+            .WithMessage("A standing line names its day, its gym exercise and what stands for it.")
+            .When(d => !d.Standing.IsDefault);
+        RuleFor(d => d.Decisions)
+            .Must(d => d is { IsDefaultOrEmpty: false, Length: <= 2 * Limits.GymLines })
+            .WithMessage("Name at least one decision, and not more than two for each line.");
         RuleForEach(d => d.Decisions).Must(IsWhole).WithMessage("A part of the decision is missing.").When(d => !d.Decisions.IsDefault);
     }
 
-    private static bool IsWhole(PlanDecision decision) => decision switch
-    {
-        ChooseCandidate { CandidateId: null } or LeaveOutExercise { ExerciseId: null } or FollowApproach { Approach: null } or AcceptFinding { Key: null } or AcceptFinding { Note: null } => false,
-        RepeatFigures { Figures: null } or RepeatFigures { Lines.IsDefault: true } or TakeRemedy { Remedy: null } or SetFigures { Edits.IsDefault: true } => false,
-        TakeRemedy { Remedy: var r } => !r.Edits.IsDefault && !r.Choices.IsDefault,
-        AcceptProposals { Proposals.IsDefault: true } or TakeWeek { Cells.IsDefault: true } => false,
-        _ => decision is not null,
-    };
+    private static bool IsWhole(PlanDecision decision) =>
+        decision switch
+        {
+            ChooseCandidate { CandidateId: null }
+            or LeaveOutExercise { ExerciseId: null }
+            or FollowApproach { Approach: null }
+            or AcceptFinding { Key: null }
+            or AcceptFinding { Note: null } => false,
+            RepeatFigures { Figures: null }
+            or RepeatFigures { Lines.IsDefault: true }
+            or TakeRemedy { Remedy: null }
+            or SetFigures { Edits.IsDefault: true } => false,
+            TakeRemedy { Remedy: var r } => !r.Edits.IsDefault && !r.Choices.IsDefault,
+            AcceptProposals { Proposals.IsDefault: true } or TakeWeek { Cells.IsDefault: true } => false,
+            _ => decision is not null,
+        };
 }
 
 /// <summary>The one verb of a plan: decide. Nothing is stored; saving what came of it is a version of the plan.</summary>
@@ -61,7 +76,10 @@ public static class DecisionEndpoints
         var result = engine.Rebuild(request);
         if (PlanDecisions.Astray(ask.Decisions, result.Keyed) is [_, ..] astray)
         {
-            return Problems.Invalid("decisions", $"The week has no line {string.Join(", ", astray)}. {Has(result.Keyed.Where(k => !k.Gone))}");
+            return Problems.Invalid(
+                "decisions",
+                $"The week has no line {string.Join(", ", astray)}. {Has(result.Keyed.Where(k => !k.Gone))}"
+            );
         }
 
         return TypedResults.Ok(new DecidedPlan(request with { Keyed = result.Keyed }, result));

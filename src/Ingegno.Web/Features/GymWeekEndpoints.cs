@@ -21,7 +21,10 @@ public sealed class DoseTextValidator : AbstractValidator<DoseText>
 {
     public DoseTextValidator()
     {
-        RuleFor(d => d.Text).NotNull().MaximumLength(ShorthandLimits.LineLength).WithMessage($"A dose takes at most {ShorthandLimits.LineLength} characters.");
+        RuleFor(d => d.Text)
+            .NotNull()
+            .MaximumLength(ShorthandLimits.LineLength)
+            .WithMessage($"A dose takes at most {ShorthandLimits.LineLength} characters.");
         RuleFor(d => d.ExerciseId).NotNull();
     }
 }
@@ -32,7 +35,10 @@ public sealed class GymWeekValidator : AbstractValidator<GymWeek>
     {
         RuleFor(d => d.Name).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("The week needs a name.");
         RuleFor(d => d.Name).MaximumLength(60).WithMessage("The name of a week takes at most 60 characters.");
-        RuleFor(d => d.Text).NotNull().MaximumLength(ShorthandLimits.TextLength).WithMessage($"A gym week takes at most {ShorthandLimits.TextLength:N0} characters.");
+        RuleFor(d => d.Text)
+            .NotNull()
+            .MaximumLength(ShorthandLimits.TextLength)
+            .WithMessage($"A gym week takes at most {ShorthandLimits.TextLength:N0} characters.");
     }
 }
 

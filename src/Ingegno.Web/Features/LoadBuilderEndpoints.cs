@@ -25,7 +25,10 @@ public sealed class LoadToBuildValidator : AbstractValidator<LoadToBuild>
     public LoadToBuildValidator()
     {
         RuleFor(l => l.Kit).SetValidator(new PlaceKitValidator());
-        RuleFor(l => l.TargetKg).GreaterThan(0).LessThanOrEqualTo(LoadBuilder.MostKg).WithMessage($"A load to build lies above 0 and at most at {LoadBuilder.MostKg} kg in a hand.");
+        RuleFor(l => l.TargetKg)
+            .GreaterThan(0)
+            .LessThanOrEqualTo(LoadBuilder.MostKg)
+            .WithMessage($"A load to build lies above 0 and at most at {LoadBuilder.MostKg} kg in a hand.");
         RuleFor(l => l.Hands).InclusiveBetween(1, 2).WithMessage("A load is built for one hand or two.");
     }
 }
@@ -44,9 +47,16 @@ public static class LoadBuilderEndpoints
         var containers = PlaceLoads.Containers(kit);
         var chosen = load.ContainerId is { } id ? [.. containers.Where(c => c.Id == id)] : containers;
         var builder = new LoadBuilder(chosen, PlaceLoads.Objects(kit), PlaceLoads.Fillers(kit));
-        var reachable = chosen.Where(c => c.Count >= load.Hands)
-            .SelectMany(c => builder.Reachable(c, load.Hands)).Select(r => r.MassKg).Distinct().Order().ToList();
+        var reachable = chosen
+            .Where(c => c.Count >= load.Hands)
+            .SelectMany(c => builder.Reachable(c, load.Hands))
+            .Select(r => r.MassKg)
+            .Distinct()
+            .Order()
+            .ToList();
         var every = Math.Max(1, (int)Math.Ceiling(reachable.Count / (double)MostReachable));
-        return TypedResults.Ok(new BuiltLoads(builder.Build(new LoadWish(load.TargetKg, load.Hands)), [.. reachable.Where((_, i) => i % every == 0)]));
+        return TypedResults.Ok(
+            new BuiltLoads(builder.Build(new LoadWish(load.TargetKg, load.Hands)), [.. reachable.Where((_, i) => i % every == 0)])
+        );
     }
 }

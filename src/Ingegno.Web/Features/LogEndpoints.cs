@@ -21,7 +21,13 @@ namespace Ingegno.Web.Features;
 /// <param name="Aside">Logged exercises that no line of the plan answers to now.</param>
 /// <param name="Phase">What is said once of a phase that starts; null when none does.</param>
 /// <param name="AsPlanned">What doing each exercise as planned would read.</param>
-public sealed record NextProposals(DateOnly? BasedOn, ImmutableArray<Proposal> Proposals, ImmutableArray<SetAside> Aside, Reason? Phase, ImmutableArray<PlannedEntry> AsPlanned);
+public sealed record NextProposals(
+    DateOnly? BasedOn,
+    ImmutableArray<Proposal> Proposals,
+    ImmutableArray<SetAside> Aside,
+    Reason? Phase,
+    ImmutableArray<PlannedEntry> AsPlanned
+);
 
 /// <summary>What doing an exercise as planned would read in the log.</summary>
 public sealed record PlannedEntry(LineKey Line, string ExerciseId, string Text);
@@ -58,29 +64,43 @@ public sealed class SessionChangeValidator : AbstractValidator<Change<SessionRec
 
 public sealed class SetsTextValidator : AbstractValidator<SetsText>
 {
-    public SetsTextValidator() => RuleFor(s => s.Text).NotNull().MaximumLength(400).WithMessage("A line of sets takes at most 400 characters.");
+    public SetsTextValidator() =>
+        RuleFor(s => s.Text).NotNull().MaximumLength(400).WithMessage("A line of sets takes at most 400 characters.");
 }
 
 public sealed class SessionRecordValidator : AbstractValidator<SessionRecord>
 {
     public SessionRecordValidator()
     {
-        RuleFor(s => s.Exercises).Must(e => !e.IsDefaultOrEmpty && e.Any(x => !x.Sets.IsDefaultOrEmpty)).WithMessage("Nothing was entered: log at least one set.");
-        RuleFor(s => s.Exercises.Length).LessThanOrEqualTo(100).WithMessage("At most 100 exercises in a session.").When(s => !s.Exercises.IsDefault);
+        RuleFor(s => s.Exercises)
+            .Must(e => !e.IsDefaultOrEmpty && e.Any(x => !x.Sets.IsDefaultOrEmpty))
+            .WithMessage("Nothing was entered: log at least one set.");
+        RuleFor(s => s.Exercises.Length)
+            .LessThanOrEqualTo(100)
+            .WithMessage("At most 100 exercises in a session.")
+            .When(s => !s.Exercises.IsDefault);
         RuleFor(s => s.Effort).InclusiveBetween(1, 10).WithMessage("Effort runs from 1 to 10.");
         RuleFor(s => s.Minutes).InclusiveBetween(1, 600).WithMessage("Minutes lie between 1 and 600.");
         RuleFor(s => s.Note).MaximumLength(2000).WithMessage("A note takes at most 2,000 characters.");
-        RuleForEach(s => s.Exercises).ChildRules(exercise =>
-        {
-            exercise.RuleFor(e => e.Sets).Must(s => s is { IsDefault: false, Length: <= 30 }).WithMessage("An exercise takes at most 30 sets.");
-            exercise.RuleForEach(e => e.Sets).ChildRules(set =>
+        RuleForEach(s => s.Exercises)
+            .ChildRules(exercise =>
             {
-                set.RuleFor(s => s.Reps).InclusiveBetween(0, 500).WithMessage("Reps lie between 0 and 500.");
-                set.RuleFor(s => s.LoadKg).InclusiveBetween(0, 500).WithMessage("A load lies between 0 and 500 kg.");
-                set.RuleFor(s => s.Rir).InclusiveBetween(0, 10).WithMessage("RIR runs from 0 to 10.");
-                set.RuleFor(s => s.Pain).InclusiveBetween(0, 10).WithMessage("Pain runs from 0 to 10.");
-            }).When(e => !e.Sets.IsDefault);
-        }).When(s => !s.Exercises.IsDefault);
+                exercise
+                    .RuleFor(e => e.Sets)
+                    .Must(s => s is { IsDefault: false, Length: <= 30 })
+                    .WithMessage("An exercise takes at most 30 sets.");
+                exercise
+                    .RuleForEach(e => e.Sets)
+                    .ChildRules(set =>
+                    {
+                        set.RuleFor(s => s.Reps).InclusiveBetween(0, 500).WithMessage("Reps lie between 0 and 500.");
+                        set.RuleFor(s => s.LoadKg).InclusiveBetween(0, 500).WithMessage("A load lies between 0 and 500 kg.");
+                        set.RuleFor(s => s.Rir).InclusiveBetween(0, 10).WithMessage("RIR runs from 0 to 10.");
+                        set.RuleFor(s => s.Pain).InclusiveBetween(0, 10).WithMessage("Pain runs from 0 to 10.");
+                    })
+                    .When(e => !e.Sets.IsDefault);
+            })
+            .When(s => !s.Exercises.IsDefault);
     }
 }
 
@@ -98,18 +118,30 @@ public static class LogEndpoints
         logs.MapPost("/sessions", Add).Validate<SessionToLog>().ProducesProblem(StatusCodes.Status404NotFound);
         logs.MapPut("/sessions/{sessionId:long}", Update).Validate<Change<SessionRecord>>().ProducesProblem(StatusCodes.Status409Conflict);
         logs.MapDelete("/sessions/{sessionId:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
-        logs.MapPost("/log-file/preview", Preview).WithMetadata(new RequestSizeLimitAttribute(2 * ExchangeLimits.FileBytes)).ProducesProblem(StatusCodes.Status400BadRequest);
+        logs.MapPost("/log-file/preview", Preview)
+            .WithMetadata(new RequestSizeLimitAttribute(2 * ExchangeLimits.FileBytes))
+            .ProducesProblem(StatusCodes.Status400BadRequest);
         logs.MapPost("/log-file", AddFile).ProducesProblem(StatusCodes.Status400BadRequest);
         logs.MapGet("/next", Next).ProducesProblem(StatusCodes.Status404NotFound);
     }
 
     private static Ok<ReadSets> ReadSets(SetsText sets) => TypedResults.Ok(LogShorthand.Read(sets.Text));
 
-    private static Results<Ok<IReadOnlyList<Saved<SessionRecord>>>, ProblemHttpResult> List(long planId, ClaimsPrincipal user, PlanStore plans, LogStore logs) =>
-        plans.Find(user.CoachId(), planId) is null ? Problems.NotFound("plan") : TypedResults.Ok(logs.List(user.CoachId(), planId));
+    private static Results<Ok<IReadOnlyList<Saved<SessionRecord>>>, ProblemHttpResult> List(
+        long planId,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        LogStore logs
+    ) => plans.Find(user.CoachId(), planId) is null ? Problems.NotFound("plan") : TypedResults.Ok(logs.List(user.CoachId(), planId));
 
     private static Results<Ok<LogAnswer>, ProblemHttpResult> Add(
-        long planId, SessionToLog entry, ClaimsPrincipal user, PlanStore plans, LogStore logs, ClientLog log)
+        long planId,
+        SessionToLog entry,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        LogStore logs,
+        ClientLog log
+    )
     {
         var (coach, session) = (user.CoachId(), entry.Session);
         if (session.PerformedOn > log.Today.AddDays(1))
@@ -133,7 +165,12 @@ public static class LogEndpoints
             return TypedResults.Ok(new LogAnswer(null, doubts));
         }
 
-        var stamped = session with { Exercises = log.Stamped(trained, session.Exercises), PlannedSets = PlannedSets.Of(trained.Plan, session.Exercises), Source = session.Source == "file" ? "file" : "typed" };
+        var stamped = session with
+        {
+            Exercises = log.Stamped(trained, session.Exercises),
+            PlannedSets = PlannedSets.Of(trained.Plan, session.Exercises),
+            Source = session.Source == "file" ? "file" : "typed",
+        };
         if (logs.Add(coach, planId, stamped) is not { } id)
         {
             return Problems.NotFound("plan version");
@@ -144,7 +181,14 @@ public static class LogEndpoints
     }
 
     private static Results<Ok<Saved<SessionRecord>>, ProblemHttpResult> Update(
-        long planId, long sessionId, Change<SessionRecord> change, ClaimsPrincipal user, PlanStore plans, LogStore logs, ClientLog log)
+        long planId,
+        long sessionId,
+        Change<SessionRecord> change,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        LogStore logs,
+        ClientLog log
+    )
     {
         var coach = user.CoachId();
         if (plans.Find(coach, planId) is not { } plan)
@@ -157,12 +201,27 @@ public static class LogEndpoints
             return Problems.NotFound("plan version");
         }
 
-        var written = logs.Update(coach, planId, sessionId, change.Revision, change.Value with { Exercises = log.Stamped(trained, change.Value.Exercises) });
+        var written = logs.Update(
+            coach,
+            planId,
+            sessionId,
+            change.Revision,
+            change.Value with
+            {
+                Exercises = log.Stamped(trained, change.Value.Exercises),
+            }
+        );
         log.RenewPulse(coach, planId);
         return written.ToResult(What);
     }
 
-    private static Results<NoContent, ProblemHttpResult> Delete(long planId, long sessionId, ClaimsPrincipal user, LogStore logs, ClientLog log)
+    private static Results<NoContent, ProblemHttpResult> Delete(
+        long planId,
+        long sessionId,
+        ClaimsPrincipal user,
+        LogStore logs,
+        ClientLog log
+    )
     {
         if (!logs.Delete(user.CoachId(), planId, sessionId))
         {
@@ -174,7 +233,14 @@ public static class LogEndpoints
     }
 
     /// <summary>What a log file would bring in. Nothing is stored.</summary>
-    private static Results<Ok<LogPreview>, ProblemHttpResult> Preview(long planId, LogUpload upload, ClaimsPrincipal user, PlanStore plans, Trade trade, ClientLog log)
+    private static Results<Ok<LogPreview>, ProblemHttpResult> Preview(
+        long planId,
+        LogUpload upload,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        Trade trade,
+        ClientLog log
+    )
     {
         if (plans.Find(user.CoachId(), planId) is not { } plan)
         {
@@ -183,7 +249,9 @@ public static class LogEndpoints
 
         try
         {
-            return TypedResults.Ok(new LogReader(trade.Names).Read(Convert.FromBase64String(upload.Content), plan.Value.Document.Plan.Lines, log.Today));
+            return TypedResults.Ok(
+                new LogReader(trade.Names).Read(Convert.FromBase64String(upload.Content), plan.Value.Document.Plan.Lines, log.Today)
+            );
         }
         catch (UnreadableFileException wrong)
         {
@@ -196,7 +264,13 @@ public static class LogEndpoints
     }
 
     private static Results<Ok<IReadOnlyList<long>>, ProblemHttpResult> AddFile(
-        long planId, LoggedFile file, ClaimsPrincipal user, PlanStore plans, LogStore logs, ClientLog log)
+        long planId,
+        LoggedFile file,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        LogStore logs,
+        ClientLog log
+    )
     {
         var coach = user.CoachId();
         if (plans.Find(coach, planId) is not { } plan)
@@ -209,8 +283,16 @@ public static class LogEndpoints
             return Problems.Invalid("sessions", $"A file brings in 1 to {MostSessions} sessions.");
         }
 
-        var records = file.Sessions.Select(s => new SessionRecord(
-            plan.Value.Version, s.Day, log.Stamped(plan.Value.Document, s.Exercises.IsDefault ? [] : s.Exercises), s.Effort, PlannedSets: PlannedSets.Of(plan.Value.Document.Plan, s.Exercises.IsDefault ? [] : s.Exercises), Source: "file")).ToList();
+        var records = file
+            .Sessions.Select(s => new SessionRecord(
+                plan.Value.Version,
+                s.Day,
+                log.Stamped(plan.Value.Document, s.Exercises.IsDefault ? [] : s.Exercises),
+                s.Effort,
+                PlannedSets: PlannedSets.Of(plan.Value.Document.Plan, s.Exercises.IsDefault ? [] : s.Exercises),
+                Source: "file"
+            ))
+            .ToList();
         var validator = new SessionRecordValidator();
         if (records.Select(r => validator.Validate(r)).FirstOrDefault(v => !v.IsValid) is { } wrong)
         {
@@ -230,9 +312,18 @@ public static class LogEndpoints
         }
 
         var (proposals, matched) = log.Review(user.CoachId(), planId, plan.Value);
-        return TypedResults.Ok(new NextProposals(matched.Sessions.IsEmpty ? null : matched.Sessions.Max(s => s.Day), proposals, matched.Aside, BlockGuide.PhaseOnce(proposals),
-            [.. from line in plan.Value.Document.Plan.Lines
-                from home in line.Chosen?.Exercises ?? []
-                select new PlannedEntry(line.Gym.Key, home.ExerciseId, LogShorthand.AsPlanned(home))]));
+        return TypedResults.Ok(
+            new NextProposals(
+                matched.Sessions.IsEmpty ? null : matched.Sessions.Max(s => s.Day),
+                proposals,
+                matched.Aside,
+                BlockGuide.PhaseOnce(proposals),
+                [
+                    .. from line in plan.Value.Document.Plan.Lines
+                    from home in line.Chosen?.Exercises ?? []
+                    select new PlannedEntry(line.Gym.Key, home.ExerciseId, LogShorthand.AsPlanned(home)),
+                ]
+            )
+        );
     }
 }

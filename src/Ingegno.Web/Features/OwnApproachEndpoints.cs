@@ -11,9 +11,12 @@ namespace Ingegno.Web.Features;
 public static class OwnApproachEndpoints
 {
     private static readonly OwnKind<Approach> Kind = new(
-        "approach", Limits.OwnApproaches, a => a.Id,
+        "approach",
+        Limits.OwnApproaches,
+        a => a.Id,
         (key, trade, _) => trade.Approaches.Any(a => a.Id == key),
-        (approach, _) => ApproachCheck.Faults(approach, Trade.Shipped));
+        (approach, _) => ApproachCheck.Faults(approach, Trade.Shipped)
+    );
 
     public static void MapOwnApproaches(this IEndpointRouteBuilder api)
     {

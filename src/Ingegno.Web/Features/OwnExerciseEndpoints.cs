@@ -10,9 +10,12 @@ namespace Ingegno.Web.Features;
 public static class OwnExerciseEndpoints
 {
     private static readonly OwnKind<Exercise> Kind = new(
-        "exercise", Limits.OwnExercises, e => e.Id,
+        "exercise",
+        Limits.OwnExercises,
+        e => e.Id,
         (key, _, own) => own.Any(e => e.Id == key),
-        (exercise, others) => CatalogueCheck.FaultsOfOwn(exercise, Trade.Shipped.With([.. others, exercise])));
+        (exercise, others) => CatalogueCheck.FaultsOfOwn(exercise, Trade.Shipped.With([.. others, exercise]))
+    );
 
     public static void MapOwnExercises(this IEndpointRouteBuilder api) => api.MapOwn<OwnExerciseStore, Exercise>("/own-exercises", Kind);
 }

@@ -25,7 +25,13 @@ public sealed class PlanBlocks(Trade trade, BlockStore blocks, LogStore logs, Bl
     {
         ArgumentNullException.ThrowIfNull(plan);
         var request = plan.Document.Request;
-        return BlockShape.Propose(trade.ApproachOf(approach ?? request.Approach ?? request.Client.Approach), trade.Blocks, starts, weeks, eventOn);
+        return BlockShape.Propose(
+            trade.ApproachOf(approach ?? request.Approach ?? request.Client.Approach),
+            trade.Blocks,
+            starts,
+            weeks,
+            eventOn
+        );
     }
 
     /// <summary>The weeks that are left follow a plan that has changed.</summary>
@@ -44,7 +50,12 @@ public sealed class PlanBlocks(Trade trade, BlockStore blocks, LogStore logs, Bl
     {
         ArgumentNullException.ThrowIfNull(plan);
         return blocks.Newest(coach, planId) is { } block && block.Value.Setup.Starts <= Today && block.Value.Setup.Ends >= Today
-            ? new BlockGuide(block.Value.Setup, block.Value.Block, BlockAndPlan.SessionsPerLine(plan.Document.Request, plan.Document.Plan), trade.Blocks)
+            ? new BlockGuide(
+                block.Value.Setup,
+                block.Value.Block,
+                BlockAndPlan.SessionsPerLine(plan.Document.Request, plan.Document.Plan),
+                trade.Blocks
+            )
             : null;
     }
 
@@ -53,7 +64,13 @@ public sealed class PlanBlocks(Trade trade, BlockStore blocks, LogStore logs, Bl
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(block);
-        return BlockReport.Of(block.Setup, block.Block, Sessions(coach, planId), BlockAndPlan.SessionsPerLine(plan.Document.Request, plan.Document.Plan), Today);
+        return BlockReport.Of(
+            block.Setup,
+            block.Block,
+            Sessions(coach, planId),
+            BlockAndPlan.SessionsPerLine(plan.Document.Request, plan.Document.Plan),
+            Today
+        );
     }
 
     /// <summary>What the plan is built from when a week is taken into it.</summary>
@@ -64,6 +81,5 @@ public sealed class PlanBlocks(Trade trade, BlockStore blocks, LogStore logs, Bl
         return BlockPlanner.Taken(plan.Document.Request, plan.Document.Plan, block.Setup, week, Sessions(coach, planId));
     }
 
-    private ImmutableArray<LoggedSession> Sessions(long coach, long planId) =>
-        [.. logs.List(coach, planId).Select(s => s.Value.AsLogged)];
+    private ImmutableArray<LoggedSession> Sessions(long coach, long planId) => [.. logs.List(coach, planId).Select(s => s.Value.AsLogged)];
 }

@@ -28,7 +28,10 @@ public sealed class PlanToCheckValidator : AbstractValidator<PlanToCheck>
     public PlanToCheckValidator()
     {
         RuleFor(p => p.Client).NotNull().SetValidator(new ClientProfileValidator());
-        RuleFor(p => p.Text).NotNull().MaximumLength(ShorthandLimits.TextLength).WithMessage($"A plan takes at most {ShorthandLimits.TextLength:N0} characters.");
+        RuleFor(p => p.Text)
+            .NotNull()
+            .MaximumLength(ShorthandLimits.TextLength)
+            .WithMessage($"A plan takes at most {ShorthandLimits.TextLength:N0} characters.");
     }
 }
 

@@ -25,7 +25,10 @@ public sealed class NewPlanValidator : AbstractValidator<NewPlan>
 {
     public NewPlanValidator()
     {
-        RuleFor(p => p.Title).Must(t => !string.IsNullOrWhiteSpace(t)).MaximumLength(80).WithMessage("The plan needs a title of at most 80 characters.");
+        RuleFor(p => p.Title)
+            .Must(t => !string.IsNullOrWhiteSpace(t))
+            .MaximumLength(80)
+            .WithMessage("The plan needs a title of at most 80 characters.");
         RuleFor(p => p.Request).NotNull().SetValidator(new RebuildRequestValidator());
     }
 }
@@ -34,7 +37,10 @@ public sealed class PlanChangeValidator : AbstractValidator<PlanChange>
 {
     public PlanChangeValidator()
     {
-        RuleFor(p => p.Title).Must(t => !string.IsNullOrWhiteSpace(t)).MaximumLength(80).WithMessage("The plan needs a title of at most 80 characters.");
+        RuleFor(p => p.Title)
+            .Must(t => !string.IsNullOrWhiteSpace(t))
+            .MaximumLength(80)
+            .WithMessage("The plan needs a title of at most 80 characters.");
         RuleFor(p => p.Note).MaximumLength(200).WithMessage("The note takes at most 200 characters.");
         RuleFor(p => p.Request).NotNull().SetValidator(new RebuildRequestValidator());
     }
@@ -63,15 +69,38 @@ public static class PlanEndpoints
         ArgumentNullException.ThrowIfNull(engine);
         var result = engine.Rebuild(request);
         var plan = result.Plan;
-        return new PlanDocument(title.Trim(), request with { Keyed = result.Keyed }, plan with { Lines = [.. plan.Lines.Select(l => l with { Candidates = [], RuledOut = [] })] });
+        return new PlanDocument(
+            title.Trim(),
+            request with
+            {
+                Keyed = result.Keyed,
+            },
+            plan with
+            {
+                Lines = [.. plan.Lines.Select(l => l with { Candidates = [], RuledOut = [] })],
+            }
+        );
     }
 
     private static Ok<IReadOnlyList<PlanSummary>> List(long clientId, ClaimsPrincipal user, PlanStore plans) =>
         TypedResults.Ok(plans.List(user.CoachId(), clientId));
 
     private static Results<Created<Saved<PlanRecord>>, ProblemHttpResult> Add(
-        long clientId, NewPlan plan, ClaimsPrincipal user, PlanStore plans, RebuildEngine engine, ClientLog log) =>
-        plans.Add(user.CoachId(), clientId, plan.PlaceId, plan.GymWeekId, Document(plan.Title, log.Taught(user.CoachId(), clientId, plan.Request), engine)) is { } added
+        long clientId,
+        NewPlan plan,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        RebuildEngine engine,
+        ClientLog log
+    ) =>
+        plans.Add(
+            user.CoachId(),
+            clientId,
+            plan.PlaceId,
+            plan.GymWeekId,
+            Document(plan.Title, log.Taught(user.CoachId(), clientId, plan.Request), engine)
+        )
+            is { } added
             ? TypedResults.Created($"/api/v1/plans/{added.Id}", added)
             : Problems.NotFound("client");
 
@@ -79,7 +108,14 @@ public static class PlanEndpoints
         plans.Find(user.CoachId(), id) is { } plan ? TypedResults.Ok(plan) : Problems.NotFound(What);
 
     private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Save(
-        long id, PlanChange change, ClaimsPrincipal user, PlanStore plans, RebuildEngine engine, ClientLog log, PlanBlocks blocks)
+        long id,
+        PlanChange change,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        RebuildEngine engine,
+        ClientLog log,
+        PlanBlocks blocks
+    )
     {
         if (plans.Find(user.CoachId(), id) is not { } present)
         {
@@ -87,7 +123,13 @@ public static class PlanEndpoints
         }
 
         var request = log.Taught(user.CoachId(), present.Value.ClientId, change.Request);
-        return Followed(user.CoachId(), id, plans.Save(user.CoachId(), id, change.Revision, change.Note ?? string.Empty, Document(change.Title, request, engine)), blocks).ToResult(What);
+        return Followed(
+                user.CoachId(),
+                id,
+                plans.Save(user.CoachId(), id, change.Revision, change.Note ?? string.Empty, Document(change.Title, request, engine)),
+                blocks
+            )
+            .ToResult(What);
     }
 
     /// <summary>The weeks of a block that are left follow what was written.</summary>
@@ -103,11 +145,21 @@ public static class PlanEndpoints
         return written;
     }
 
-    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Undo(long id, SeenRevision seen, ClaimsPrincipal user, PlanStore plans, PlanBlocks blocks) =>
-        Followed(user.CoachId(), id, plans.Undo(user.CoachId(), id, seen.Revision), blocks).ToResult(What);
+    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Undo(
+        long id,
+        SeenRevision seen,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        PlanBlocks blocks
+    ) => Followed(user.CoachId(), id, plans.Undo(user.CoachId(), id, seen.Revision), blocks).ToResult(What);
 
-    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Redo(long id, SeenRevision seen, ClaimsPrincipal user, PlanStore plans, PlanBlocks blocks) =>
-        Followed(user.CoachId(), id, plans.Redo(user.CoachId(), id, seen.Revision), blocks).ToResult(What);
+    private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Redo(
+        long id,
+        SeenRevision seen,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        PlanBlocks blocks
+    ) => Followed(user.CoachId(), id, plans.Redo(user.CoachId(), id, seen.Revision), blocks).ToResult(What);
 
     private static Results<NoContent, ProblemHttpResult> Delete(long id, ClaimsPrincipal user, PlanStore plans) =>
         plans.Delete(user.CoachId(), id) ? TypedResults.NoContent() : Problems.NotFound(What);

@@ -45,11 +45,16 @@ public static class ProgramEndpoints
     public static void MapPrograms(this IEndpointRouteBuilder api)
     {
         var programs = api.MapGroup("").WithTags("gym program");
-        programs.MapPost("/program/preview", Preview).WithMetadata(new RequestSizeLimitAttribute(2 * ExchangeLimits.FileBytes)).ProducesProblem(StatusCodes.Status400BadRequest);
+        programs
+            .MapPost("/program/preview", Preview)
+            .WithMetadata(new RequestSizeLimitAttribute(2 * ExchangeLimits.FileBytes))
+            .ProducesProblem(StatusCodes.Status400BadRequest);
         programs.MapPost("/program/rows", Rows);
         programs.MapPost("/program/text", Text).Validate<WeekRows>();
         programs.MapPost("/clients/{clientId:long}/program", Add).Validate<NewWeeks>().ProducesProblem(StatusCodes.Status404NotFound);
-        programs.MapGet("/clients/{clientId:long}/program.{form:regex(^(csv|xlsx|json|txt)$)}", Export).ProducesProblem(StatusCodes.Status404NotFound);
+        programs
+            .MapGet("/clients/{clientId:long}/program.{form:regex(^(csv|xlsx|json|txt)$)}", Export)
+            .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
     /// <summary>What a file would bring in. Nothing is stored.</summary>
@@ -58,7 +63,13 @@ public static class ProgramEndpoints
         try
         {
             var separator = upload.Separator is { Length: 1 } sign ? sign[0] : (char?)null;
-            return TypedResults.Ok(new ProgramReader(trade.Names).Read(Convert.FromBase64String(upload.Content), separator, upload.Settings ?? new ImportSettings()));
+            return TypedResults.Ok(
+                new ProgramReader(trade.Names).Read(
+                    Convert.FromBase64String(upload.Content),
+                    separator,
+                    upload.Settings ?? new ImportSettings()
+                )
+            );
         }
         catch (UnreadableFileException wrong)
         {
@@ -77,11 +88,21 @@ public static class ProgramEndpoints
     /// <summary>Rows of a table as the text of a week, with the cells that cannot be taken as they are.</summary>
     private static Ok<WrittenRows> Text(WeekRows rows, Trade trade) => TypedResults.Ok(new ProgramRows(trade.Names).Write(rows.Rows));
 
-    private static Results<Ok<IReadOnlyList<Saved<GymWeek>>>, ProblemHttpResult> Add(long clientId, NewWeeks weeks, ClaimsPrincipal user, GymWeekStore store) =>
-        store.AddAll(user.CoachId(), clientId, weeks.Weeks) is { } added ? TypedResults.Ok(added) : Problems.NotFound("client");
+    private static Results<Ok<IReadOnlyList<Saved<GymWeek>>>, ProblemHttpResult> Add(
+        long clientId,
+        NewWeeks weeks,
+        ClaimsPrincipal user,
+        GymWeekStore store
+    ) => store.AddAll(user.CoachId(), clientId, weeks.Weeks) is { } added ? TypedResults.Ok(added) : Problems.NotFound("client");
 
     private static Results<FileContentHttpResult, ProblemHttpResult> Export(
-        long clientId, string form, ClaimsPrincipal user, ClientStore clients, GymWeekStore store, Trade trade)
+        long clientId,
+        string form,
+        ClaimsPrincipal user,
+        ClientStore clients,
+        GymWeekStore store,
+        Trade trade
+    )
     {
         if (clients.Find(user.CoachId(), clientId) is null)
         {
@@ -94,8 +115,16 @@ public static class ProgramEndpoints
         return form switch
         {
             "csv" or "xlsx" => ProgramDownload.Of(table, form, "gym-program", "Gym program"),
-            "json" => TypedResults.File(ProgramDocument.Of(weeks.Select(w => (w.Name, w.Text)), rows).ToJson(), "application/json", "gym-program.json"),
-            _ => TypedResults.File(Encoding.UTF8.GetBytes(string.Join("\n\n", weeks.Select(w => $"== {w.Name}\n{w.Text}")) + "\n"), "text/plain; charset=utf-8", "gym-program.txt"),
+            "json" => TypedResults.File(
+                ProgramDocument.Of(weeks.Select(w => (w.Name, w.Text)), rows).ToJson(),
+                "application/json",
+                "gym-program.json"
+            ),
+            _ => TypedResults.File(
+                Encoding.UTF8.GetBytes(string.Join("\n\n", weeks.Select(w => $"== {w.Name}\n{w.Text}")) + "\n"),
+                "text/plain; charset=utf-8",
+                "gym-program.txt"
+            ),
         };
     }
 }

@@ -26,7 +26,14 @@ namespace Ingegno.Web.Features;
 /// <param name="SystemKg">System load at which it is done, kg.</param>
 /// <param name="Technique">Technique step with which it is done.</param>
 /// <param name="WantedReps">Reps wanted on the next rung.</param>
-public sealed record LadderQuestion(string ExerciseId, ClientProfile Client, PlaceKit Kit, double? SystemKg = null, string? Technique = null, int WantedReps = 8);
+public sealed record LadderQuestion(
+    string ExerciseId,
+    ClientProfile Client,
+    PlaceKit Kit,
+    double? SystemKg = null,
+    string? Technique = null,
+    int WantedReps = 8
+);
 
 /// <summary>A ladder, or why there is none.</summary>
 public sealed record LadderAnswer(FamilyLadder? Ladder, Reason? Why);
@@ -90,20 +97,30 @@ public static class ProgressEndpoints
         progress.MapGet("/rep-max-formulas", () => TypedResults.Ok(RepMaxFormula.All));
         progress.MapPost("/ladder", Ladder).Validate<LadderQuestion>();
         progress.MapPost("/jump", JumpBetween).Validate<JumpQuestion>();
-        progress.MapPost("/clients/{clientId:long}/back-to-gym", Back).Validate<ReturnQuestion>().ProducesProblem(StatusCodes.Status404NotFound);
+        progress
+            .MapPost("/clients/{clientId:long}/back-to-gym", Back)
+            .Validate<ReturnQuestion>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
         progress.MapGet("/clients/{clientId:long}/strength", Strength).ProducesProblem(StatusCodes.Status404NotFound);
         progress.MapGet("/clients/{clientId:long}/trends", OfClient).ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
     private static Ok<LadderAnswer> Ladder(LadderQuestion asked, Ladders ladders) =>
-        TypedResults.Ok(ladders.Of(asked.ExerciseId, asked.Client, asked.Kit, asked.SystemKg, asked.Technique, asked.WantedReps) is { } ladder
-            ? new LadderAnswer(ladder, null)
-            : new LadderAnswer(null, Reason.Of("ladder.none")));
+        TypedResults.Ok(
+            ladders.Of(asked.ExerciseId, asked.Client, asked.Kit, asked.SystemKg, asked.Technique, asked.WantedReps) is { } ladder
+                ? new LadderAnswer(ladder, null)
+                : new LadderAnswer(null, Reason.Of("ladder.none"))
+        );
 
     private static Ok<Jump> JumpBetween(JumpQuestion asked) =>
         TypedResults.Ok(Jump.Between(asked.FromKg, asked.ToKg, asked.WantedReps, asked.Curve, RepMaxFormula.Find(asked.Formula)));
 
-    private static Results<Ok<ClientStrengthNow>, ProblemHttpResult> Strength(long clientId, ClaimsPrincipal user, ClientStore clients, ClientLog log) =>
+    private static Results<Ok<ClientStrengthNow>, ProblemHttpResult> Strength(
+        long clientId,
+        ClaimsPrincipal user,
+        ClientStore clients,
+        ClientLog log
+    ) =>
         clients.Find(user.CoachId(), clientId) is { } client
             ? TypedResults.Ok(Now(log.Taught(user.CoachId(), clientId, client.Value.Profile)))
             : Problems.NotFound("client");
@@ -111,7 +128,14 @@ public static class ProgressEndpoints
     private static ClientStrengthNow Now(ClientProfile taught) => new(taught.Learned, taught.Costs);
 
     private static Results<Ok<ClientTrends>, ProblemHttpResult> OfClient(
-        long clientId, string? formula, ClaimsPrincipal user, ClientStore clients, LogStore logs, Trends trends, ClientLog log)
+        long clientId,
+        string? formula,
+        ClaimsPrincipal user,
+        ClientStore clients,
+        LogStore logs,
+        Trends trends,
+        ClientLog log
+    )
     {
         if (clients.Find(user.CoachId(), clientId) is not { } client)
         {
@@ -123,11 +147,26 @@ public static class ProgressEndpoints
             return Problems.Invalid("formula", $"There is no formula \"{formula}\".");
         }
 
-        return TypedResults.Ok(trends.Of(client.Value.Profile, Sessions(user.CoachId(), clientId, logs, log.Today.AddDays(-7 * WeeksShown)), log.Today, RepMaxFormula.Find(formula)));
+        return TypedResults.Ok(
+            trends.Of(
+                client.Value.Profile,
+                Sessions(user.CoachId(), clientId, logs, log.Today.AddDays(-7 * WeeksShown)),
+                log.Today,
+                RepMaxFormula.Find(formula)
+            )
+        );
     }
 
     private static Results<Ok<GymReturn>, ProblemHttpResult> Back(
-        long clientId, ReturnQuestion asked, ClaimsPrincipal user, ClientStore clients, LogStore logs, Trends trends, Trade trade, ClientLog log)
+        long clientId,
+        ReturnQuestion asked,
+        ClaimsPrincipal user,
+        ClientStore clients,
+        LogStore logs,
+        Trends trends,
+        Trade trade,
+        ClientLog log
+    )
     {
         if (clients.Find(user.CoachId(), clientId) is not { } client)
         {
@@ -136,11 +175,24 @@ public static class ProgressEndpoints
 
         var since = log.Today.AddDays(-7 * Math.Clamp(asked.WeeksAway, 1, WeeksShown));
         var seen = trends.Of(client.Value.Profile, Sessions(user.CoachId(), clientId, logs, since), log.Today);
-        var change = seen.Lifts.GroupBy(l => trade.Catalogue.Find(l.ExerciseId)?.Strength?.Anchor ?? string.Empty)
+        var change = seen
+            .Lifts.GroupBy(l => trade.Catalogue.Find(l.ExerciseId)?.Strength?.Anchor ?? string.Empty)
             .ToImmutableDictionary(g => g.Key, g => g.Average(l => l.Change));
-        return TypedResults.Ok(new BackToGym(trade).Plan(asked.Text, new TimeAtHome(asked.WeeksAway, seen.Adherence, change), log.Taught(user.CoachId(), clientId, client.Value.Profile)));
+        return TypedResults.Ok(
+            new BackToGym(trade).Plan(
+                asked.Text,
+                new TimeAtHome(asked.WeeksAway, seen.Adherence, change),
+                log.Taught(user.CoachId(), clientId, client.Value.Profile)
+            )
+        );
     }
 
     private static ImmutableArray<SessionBesidePlan> Sessions(long coach, long clientId, LogStore logs, DateOnly since) =>
-        [.. logs.OfClient(coach, clientId, since).Select(s => new SessionBesidePlan(new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort), s.Value.PlannedSets))];
+        [
+            .. logs.OfClient(coach, clientId, since)
+                .Select(s => new SessionBesidePlan(
+                    new LoggedSession(s.Value.PerformedOn, s.Value.Exercises, s.Value.Effort),
+                    s.Value.PlannedSets
+                )),
+        ];
 }

@@ -16,18 +16,28 @@ public sealed class RebuildRequestValidator : AbstractValidator<RebuildRequest>
         RuleFor(r => r.Kit).NotNull().SetValidator(new PlaceKitValidator());
         RuleFor(r => r.GymLines.Length).LessThanOrEqualTo(Limits.GymLines).WithMessage($"At most {Limits.GymLines} gym lines at once.");
         RuleFor(r => r.GymLines).Must(l => l.All(line => line is not null)).WithMessage("A gym line is missing.");
-        RuleFor(r => r.Keyed.Length).LessThanOrEqualTo(Limits.GymLines + LineKeys.RememberedGone).WithMessage("More lines of before than are remembered.");
-        RuleForEach(r => r.Keyed).Must(k => k is { ExerciseId: not null, Day: not null, Text: { Length: <= 2 * ShorthandLimits.LineLength } }).WithMessage("A line of before names its exercise, its day and its text.");
+        RuleFor(r => r.Keyed.Length)
+            .LessThanOrEqualTo(Limits.GymLines + LineKeys.RememberedGone)
+            .WithMessage("More lines of before than are remembered.");
+        RuleForEach(r => r.Keyed)
+            .Must(k => k is { ExerciseId: not null, Day: not null, Text: { Length: <= 2 * ShorthandLimits.LineLength } })
+            .WithMessage("A line of before names its exercise, its day and its text.");
         RuleFor(r => r.Choices.Length).LessThanOrEqualTo(Limits.GymLines).WithMessage("More choices than lines.");
         RuleFor(r => r.Edits.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More edits than exercises.");
         RuleFor(r => r.Before.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More earlier choices than lines.");
-        RuleForEach(r => r.Before).Must(b => b is { GymExerciseId: not null, CandidateId: not null }).WithMessage("An earlier choice names a gym exercise and what stood for it.");
+        RuleForEach(r => r.Before)
+            .Must(b => b is { GymExerciseId: not null, CandidateId: not null })
+            .WithMessage("An earlier choice names a gym exercise and what stood for it.");
         RuleFor(r => r.Approach).MaximumLength(60).WithMessage("An approach has a key of at most 60 characters.");
         RuleFor(r => r.Phase).MaximumLength(60).WithMessage("A phase has a name of at most 60 characters.");
         RuleFor(r => r.DayApproaches.Length).LessThanOrEqualTo(Limits.GymLines).WithMessage("More approaches than days.");
-        RuleForEach(r => r.DayApproaches).Must(a => a is { Day: not null, Approach: not null }).WithMessage("A day with an approach of its own names both.");
+        RuleForEach(r => r.DayApproaches)
+            .Must(a => a is { Day: not null, Approach: not null })
+            .WithMessage("A day with an approach of its own names both.");
         RuleFor(r => r.Accepted.Length).LessThanOrEqualTo(2 * Limits.GymLines).WithMessage("More accepted findings than there can be.");
-        RuleForEach(r => r.Accepted).Must(a => a is { Key: not null, Note.Length: <= 300 }).WithMessage("An accepted finding has a key, and a note of at most 300 characters.");
+        RuleForEach(r => r.Accepted)
+            .Must(a => a is { Key: not null, Note.Length: <= 300 })
+            .WithMessage("An accepted finding has a key, and a note of at most 300 characters.");
         RuleForEach(r => r.Edits).SetValidator(new HomeEditValidator());
     }
 }
@@ -40,9 +50,13 @@ public sealed class HomeEditValidator : AbstractValidator<HomeEdit>
         RuleFor(e => e.SetsBefore).InclusiveBetween(1, ShorthandLimits.Sets).WithMessage($"Sets lie between 1 and {ShorthandLimits.Sets}.");
         RuleFor(e => e.Target).Must(Runs).WithMessage("The reps must run from a lower to a higher figure, from 1 up.");
         RuleFor(e => e.Zone).Must(Runs).WithMessage("The zone must run from a lower to a higher figure, from 1 up.");
-        RuleFor(e => e.RestSeconds).InclusiveBetween(0, ShorthandLimits.RestSeconds).WithMessage($"A rest lies between 0 and {ShorthandLimits.RestSeconds} s.");
+        RuleFor(e => e.RestSeconds)
+            .InclusiveBetween(0, ShorthandLimits.RestSeconds)
+            .WithMessage($"A rest lies between 0 and {ShorthandLimits.RestSeconds} s.");
         RuleFor(e => e.Rir).InclusiveBetween(0, 10).WithMessage("RIR runs from 0 to 10.");
-        RuleFor(e => e.ExternalKg).InclusiveBetween(0, ShorthandLimits.LoadKg).WithMessage($"A load lies between 0 and {ShorthandLimits.LoadKg} kg.");
+        RuleFor(e => e.ExternalKg)
+            .InclusiveBetween(0, ShorthandLimits.LoadKg)
+            .WithMessage($"A load lies between 0 and {ShorthandLimits.LoadKg} kg.");
     }
 
     private static bool Runs(SetTarget? target) =>

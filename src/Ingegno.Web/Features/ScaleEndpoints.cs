@@ -11,9 +11,22 @@ public static class ScaleEndpoints
     public static void MapScale(this IEndpointRouteBuilder api) => api.MapGet("/scale/readings", Readings).ExcludeFromDescription();
 
     private static IResult Readings(
-        double flatCm, double widthMm, double thicknessMm, int strands, double lengthCm, IHangingScales scales, CancellationToken cancellation)
+        double flatCm,
+        double widthMm,
+        double thicknessMm,
+        int strands,
+        double lengthCm,
+        IHangingScales scales,
+        CancellationToken cancellation
+    )
     {
-        if (!(flatCm is > 0 and <= 500) || !(widthMm is > 0 and <= 200) || !(thicknessMm is > 0 and <= 20) || strands is < 1 or > 2 || !(lengthCm is > 0 and <= 2000))
+        if (
+            !(flatCm is > 0 and <= 500)
+            || !(widthMm is > 0 and <= 200)
+            || !(thicknessMm is > 0 and <= 20)
+            || strands is < 1 or > 2
+            || !(lengthCm is > 0 and <= 2000)
+        )
         {
             return Problems.Invalid("lengthCm", "A pull needs the size of the band and a length, all above 0.");
         }
@@ -22,7 +35,10 @@ public static class ScaleEndpoints
         return TypedResults.ServerSentEvents(Events(scale, cancellation));
     }
 
-    private static async IAsyncEnumerable<SseItem<ScaleReading>> Events(IHangingScale scale, [EnumeratorCancellation] CancellationToken cancellation)
+    private static async IAsyncEnumerable<SseItem<ScaleReading>> Events(
+        IHangingScale scale,
+        [EnumeratorCancellation] CancellationToken cancellation
+    )
     {
         await foreach (var reading in scale.Readings(cancellation))
         {

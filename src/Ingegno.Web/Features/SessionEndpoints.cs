@@ -46,20 +46,32 @@ public static class SessionEndpoints
         session.MapGet("/", State).AllowAnonymous();
         session.MapPost("/", Enter).AllowAnonymous().RequireRateLimiting(RateLimit).ProducesProblem(StatusCodes.Status401Unauthorized);
         session.MapDelete("/", Leave);
-        api.MapPost("/first-coach", Create).AllowAnonymous().RequireRateLimiting(RateLimit).Validate<FirstCoach>().WithTags("session").ProducesProblem(StatusCodes.Status409Conflict);
+        api.MapPost("/first-coach", Create)
+            .AllowAnonymous()
+            .RequireRateLimiting(RateLimit)
+            .Validate<FirstCoach>()
+            .WithTags("session")
+            .ProducesProblem(StatusCodes.Status409Conflict);
     }
 
     private static Ok<SessionState> State(HttpContext context, CoachStore coaches, IAntiforgery antiforgery)
     {
         var known = context.User.Identity is { IsAuthenticated: true } ? coaches.Find(context.User.CoachId()) : null;
-        return TypedResults.Ok(new SessionState(
-            known is null ? null : new CoachSummary(known.Name, known.Email),
-            known is null && coaches.IsEmpty(),
-            antiforgery.GetAndStoreTokens(context).RequestToken!));
+        return TypedResults.Ok(
+            new SessionState(
+                known is null ? null : new CoachSummary(known.Name, known.Email),
+                known is null && coaches.IsEmpty(),
+                antiforgery.GetAndStoreTokens(context).RequestToken!
+            )
+        );
     }
 
     private static async Task<Results<NoContent, ProblemHttpResult>> Enter(
-        SignIn signIn, HttpContext context, CoachStore coaches, IPasswordHasher<Coach> hasher)
+        SignIn signIn,
+        HttpContext context,
+        CoachStore coaches,
+        IPasswordHasher<Coach> hasher
+    )
     {
         var coach = coaches.Find(signIn.Email.Trim());
 
@@ -68,7 +80,12 @@ public static class SessionEndpoints
         var verdict = hasher.VerifyHashedPassword(coach!, hash, signIn.Password);
         if (coach is null || verdict == PasswordVerificationResult.Failed)
         {
-            return Problems.Make(StatusCodes.Status401Unauthorized, "wrong-password", "Address or password is wrong", "Check both and try again.");
+            return Problems.Make(
+                StatusCodes.Status401Unauthorized,
+                "wrong-password",
+                "Address or password is wrong",
+                "Check both and try again."
+            );
         }
 
         if (verdict == PasswordVerificationResult.SuccessRehashNeeded)
@@ -76,7 +93,11 @@ public static class SessionEndpoints
             coaches.SetPasswordHash(coach.Id, hasher.HashPassword(coach, signIn.Password));
         }
 
-        await context.SignInAsync(CookieAuthenticationDefaults.AuthenticationScheme, CoachIdentity.PrincipalOf(coach), new AuthenticationProperties { IsPersistent = true });
+        await context.SignInAsync(
+            CookieAuthenticationDefaults.AuthenticationScheme,
+            CoachIdentity.PrincipalOf(coach),
+            new AuthenticationProperties { IsPersistent = true }
+        );
         return TypedResults.NoContent();
     }
 
@@ -84,15 +105,28 @@ public static class SessionEndpoints
         TypedResults.SignOut(authenticationSchemes: [CookieAuthenticationDefaults.AuthenticationScheme]);
 
     private static async Task<Results<NoContent, ProblemHttpResult>> Create(
-        FirstCoach first, HttpContext context, CoachStore coaches, IPasswordHasher<Coach> hasher)
+        FirstCoach first,
+        HttpContext context,
+        CoachStore coaches,
+        IPasswordHasher<Coach> hasher
+    )
     {
         var coach = coaches.AddFirst(first.Email.Trim(), first.Name.Trim(), hasher.HashPassword(null!, first.Password));
         if (coach is null)
         {
-            return Problems.Make(StatusCodes.Status409Conflict, "coach-exists", "There is a coach already", "Sign in with the address that was entered at the first start.");
+            return Problems.Make(
+                StatusCodes.Status409Conflict,
+                "coach-exists",
+                "There is a coach already",
+                "Sign in with the address that was entered at the first start."
+            );
         }
 
-        await context.SignInAsync(CookieAuthenticationDefaults.AuthenticationScheme, CoachIdentity.PrincipalOf(coach), new AuthenticationProperties { IsPersistent = true });
+        await context.SignInAsync(
+            CookieAuthenticationDefaults.AuthenticationScheme,
+            CoachIdentity.PrincipalOf(coach),
+            new AuthenticationProperties { IsPersistent = true }
+        );
         return TypedResults.NoContent();
     }
 

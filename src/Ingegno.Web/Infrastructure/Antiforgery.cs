@@ -9,14 +9,20 @@ public static class AntiforgeryCheck
     public const string Header = "X-Ingegno-Token";
 
     /// <summary>Checks the token of unsafe methods below <c>/api</c>; sits behind authentication.</summary>
-    public static IApplicationBuilder UseAntiforgeryCheck(this IApplicationBuilder app) => app.Use(async (context, next) =>
-    {
-        var safe = HttpMethods.IsGet(context.Request.Method) || HttpMethods.IsHead(context.Request.Method) || HttpMethods.IsOptions(context.Request.Method);
-        if (!safe && context.Request.Path.StartsWithSegments("/api"))
-        {
-            await context.RequestServices.GetRequiredService<IAntiforgery>().ValidateRequestAsync(context);
-        }
+    public static IApplicationBuilder UseAntiforgeryCheck(this IApplicationBuilder app) =>
+        app.Use(
+            async (context, next) =>
+            {
+                var safe =
+                    HttpMethods.IsGet(context.Request.Method)
+                    || HttpMethods.IsHead(context.Request.Method)
+                    || HttpMethods.IsOptions(context.Request.Method);
+                if (!safe && context.Request.Path.StartsWithSegments("/api"))
+                {
+                    await context.RequestServices.GetRequiredService<IAntiforgery>().ValidateRequestAsync(context);
+                }
 
-        await next(context);
-    });
+                await next(context);
+            }
+        );
 }

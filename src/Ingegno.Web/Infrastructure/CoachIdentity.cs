@@ -13,11 +13,15 @@ public static class CoachIdentity
         long.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!, CultureInfo.InvariantCulture);
 
     /// <summary>The principal of a coach.</summary>
-    public static ClaimsPrincipal PrincipalOf(Coach coach) => new(new ClaimsIdentity(
-        [
-            new Claim(ClaimTypes.NameIdentifier, coach.Id.ToString(CultureInfo.InvariantCulture)),
-            new Claim(ClaimTypes.Name, coach.Name),
-            new Claim(ClaimTypes.Email, coach.Email),
-        ],
-        CookieAuthenticationDefaults.AuthenticationScheme));
+    public static ClaimsPrincipal PrincipalOf(Coach coach) =>
+        new(
+            new ClaimsIdentity(
+                [
+                    new Claim(ClaimTypes.NameIdentifier, coach.Id.ToString(CultureInfo.InvariantCulture)),
+                    new Claim(ClaimTypes.Name, coach.Name),
+                    new Claim(ClaimTypes.Email, coach.Email),
+                ],
+                CookieAuthenticationDefaults.AuthenticationScheme
+            )
+        );
 }

@@ -11,7 +11,13 @@ namespace Ingegno.Web.Infrastructure;
 /// <param name="KeyOf">Key by which plans know one.</param>
 /// <param name="IsTaken">Whether a key is taken: by the trade of the practice, or by its own documents.</param>
 /// <param name="Faults">What is wrong with one, beside the others.</param>
-public sealed record OwnKind<T>(string What, int Most, Func<T, string> KeyOf, Func<string, Trade, IEnumerable<T>, bool> IsTaken, Func<T, IEnumerable<T>, IReadOnlyCollection<string>> Faults);
+public sealed record OwnKind<T>(
+    string What,
+    int Most,
+    Func<T, string> KeyOf,
+    Func<string, Trade, IEnumerable<T>, bool> IsTaken,
+    Func<T, IEnumerable<T>, IReadOnlyCollection<string>> Faults
+);
 
 /// <summary>The endpoints of what a practice adds to the trade; each change is seen by the next request.</summary>
 public static class OwnTrade
@@ -23,10 +29,12 @@ public static class OwnTrade
     {
         var handlers = new Handlers<TStore, T>(path, kind);
         var list = (ClaimsPrincipal user, TStore store) => TypedResults.Ok(store.List(user.CoachId()));
-        var add = (T value, ClaimsPrincipal user, TStore store, PracticeTrades trades) => handlers.Add(value, user.CoachId(), store, trades);
+        var add = (T value, ClaimsPrincipal user, TStore store, PracticeTrades trades) =>
+            handlers.Add(value, user.CoachId(), store, trades);
         var update = (long id, Change<T> change, ClaimsPrincipal user, TStore store, PracticeTrades trades) =>
             handlers.Update(id, change, user.CoachId(), store, trades);
-        var erase = (long id, ClaimsPrincipal user, TStore store, PracticeTrades trades) => handlers.Delete(id, user.CoachId(), store, trades);
+        var erase = (long id, ClaimsPrincipal user, TStore store, PracticeTrades trades) =>
+            handlers.Delete(id, user.CoachId(), store, trades);
         var own = api.MapGroup(path).WithTags("trade");
         own.MapGet("/", list);
         own.MapPost("/", add).ProducesProblem(StatusCodes.Status400BadRequest);
@@ -48,7 +56,10 @@ public static class OwnTrade
 
             if (kind.IsTaken(kind.KeyOf(value), trades.Of(coach), present))
             {
-                return Problems.Invalid("id", $"You already have an {kind.What} with the key \"{kind.KeyOf(value)}\". Open it and change it, or choose another name.");
+                return Problems.Invalid(
+                    "id",
+                    $"You already have an {kind.What} with the key \"{kind.KeyOf(value)}\". Open it and change it, or choose another name."
+                );
             }
 
             if (Wrong(value, present) is { } wrong)
@@ -91,6 +102,8 @@ public static class OwnTrade
         }
 
         private ProblemHttpResult? Wrong(T value, IEnumerable<T> others) =>
-            kind.Faults(value, others) is { Count: > 0 } faults ? Problems.Invalid(new Dictionary<string, string[]> { [kind.What] = [.. faults] }) : null;
+            kind.Faults(value, others) is { Count: > 0 } faults
+                ? Problems.Invalid(new Dictionary<string, string[]> { [kind.What] = [.. faults] })
+                : null;
     }
 }

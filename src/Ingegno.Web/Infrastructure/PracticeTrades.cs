@@ -4,14 +4,22 @@ using Ingegno.Storage;
 
 namespace Ingegno.Web.Infrastructure;
 
-/// <summary>The trade of each practice: what ships, with the exercises and approaches it added or changed. Built once, and anew after a change.</summary>
+/// <summary>The trade of each practice: what ships, with the exercises and approaches it added or changed. Built once, and anew after a
+/// change.</summary>
 public sealed class PracticeTrades(OwnExerciseStore own, OwnApproachStore approaches)
 {
     private readonly ConcurrentDictionary<long, Lazy<Trade>> _trades = new();
 
     /// <summary>The trade of a coach.</summary>
     public Trade Of(long coachId) =>
-        _trades.GetOrAdd(coachId, id => new Lazy<Trade>(() => Trade.Shipped.With([.. own.List(id).Select(e => e.Value)]).WithApproaches([.. approaches.List(id).Select(a => a.Value)]))).Value;
+        _trades
+            .GetOrAdd(
+                coachId,
+                id => new Lazy<Trade>(() =>
+                    Trade.Shipped.With([.. own.List(id).Select(e => e.Value)]).WithApproaches([.. approaches.List(id).Select(a => a.Value)])
+                )
+            )
+            .Value;
 
     /// <summary>After a change of a coach's own exercises or approaches.</summary>
     public void Forget(long coachId) => _trades.TryRemove(coachId, out _);

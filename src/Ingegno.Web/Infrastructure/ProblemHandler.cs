@@ -14,27 +14,47 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
         var problem = exception switch
         {
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Problems.Make(
-                StatusCodes.Status413PayloadTooLarge, "too-large", "That is too much at once",
-                $"A request may be at most {Limits.RequestBytes / 1024} KB. Nothing was changed; paste one day at a time."),
-            BadHttpRequestException { InnerException: UnreadableValueException value } => Problems.Invalid(value.Path ?? "$", value.Message),
+                StatusCodes.Status413PayloadTooLarge,
+                "too-large",
+                "That is too much at once",
+                $"A request may be at most {Limits.RequestBytes / 1024} KB. Nothing was changed; paste one day at a time."
+            ),
+            BadHttpRequestException { InnerException: UnreadableValueException value } => Problems.Invalid(
+                value.Path ?? "$",
+                value.Message
+            ),
             BadHttpRequestException { InnerException: JsonException json } => Json(json),
             NotSupportedException { Source: "System.Text.Json" } => Problems.Make(
-                StatusCodes.Status400BadRequest, "json", "The document cannot be read", "A part that comes in several kinds names none: give its \"kind\" first. docs/rebuild-api.md lists the kinds."),
+                StatusCodes.Status400BadRequest,
+                "json",
+                "The document cannot be read",
+                "A part that comes in several kinds names none: give its \"kind\" first. docs/rebuild-api.md lists the kinds."
+            ),
 
             // The framework's own sentence speaks to who wrote the endpoint, not to who calls it.
             BadHttpRequestException bad => Problems.Make(
-                bad.StatusCode, "bad-request", "The request cannot be read",
-                "Its body is missing, or a part of its address is of the wrong kind. Nothing was changed; docs/rebuild-api.md lists what is expected."),
+                bad.StatusCode,
+                "bad-request",
+                "The request cannot be read",
+                "Its body is missing, or a part of its address is of the wrong kind. Nothing was changed; docs/rebuild-api.md lists what is expected."
+            ),
             AntiforgeryValidationException => Problems.Make(
-                StatusCodes.Status400BadRequest, "antiforgery", "The page is out of date", "Reload the page and try again; nothing was changed."),
+                StatusCodes.Status400BadRequest,
+                "antiforgery",
+                "The page is out of date",
+                "Reload the page and try again; nothing was changed."
+            ),
             _ => null,
         };
         if (problem is null)
         {
             LogUnexpected(exception, httpContext.Request.Method, httpContext.Request.Path);
             problem = Problems.Make(
-                StatusCodes.Status500InternalServerError, "unexpected", "Something went wrong on the server",
-                "It was logged. What you typed is still here; try again, or reload the page.");
+                StatusCodes.Status500InternalServerError,
+                "unexpected",
+                "Something went wrong on the server",
+                "It was logged. What you typed is still here; try again, or reload the page."
+            );
         }
 
         await problem.ExecuteAsync(httpContext);
@@ -45,8 +65,11 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
     {
         var where = string.IsNullOrEmpty(json.Path) || json.Path == "$" ? "the document" : json.Path;
         return Problems.Make(
-            StatusCodes.Status400BadRequest, "json", "The document cannot be read",
-            $"At {where}, line {json.LineNumber + 1}: the value is missing, misspelt or of the wrong kind. docs/rebuild-api.md lists the fields.");
+            StatusCodes.Status400BadRequest,
+            "json",
+            "The document cannot be read",
+            $"At {where}, line {json.LineNumber + 1}: the value is missing, misspelt or of the wrong kind. docs/rebuild-api.md lists the fields."
+        );
     }
 
     [LoggerMessage(LogLevel.Error, "Unexpected failure of {Method} {Path}")]

@@ -11,14 +11,29 @@ namespace Ingegno.Web.Infrastructure;
 public sealed class RequiredInAnswers : IOpenApiSchemaTransformer, IOpenApiDocumentTransformer
 {
     /// <summary>Types that requests contain as an answer gave them: nobody writes them by hand.</summary>
-    private static readonly string[] SentBack = ["StandingLine", "KeyedLine", "AcceptedProposal", "Approach", "ApproachPhase", "Exercise", "Setup", "Requirement", "Remedy", "Dose"];
+    private static readonly string[] SentBack =
+    [
+        "StandingLine",
+        "KeyedLine",
+        "AcceptedProposal",
+        "Approach",
+        "ApproachPhase",
+        "Exercise",
+        "Setup",
+        "Requirement",
+        "Remedy",
+        "Dose",
+    ];
 
     private readonly ConcurrentDictionary<string, ISet<string>> _neverNull = new();
 
     public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellationToken)
     {
         ArgumentNullException.ThrowIfNull(context);
-        _neverNull[context.JsonTypeInfo.Type.Name] = context.JsonTypeInfo.Properties.Where(p => !p.IsGetNullable).Select(p => p.Name).ToHashSet();
+        _neverNull[context.JsonTypeInfo.Type.Name] = context
+            .JsonTypeInfo.Properties.Where(p => !p.IsGetNullable)
+            .Select(p => p.Name)
+            .ToHashSet();
         return Task.CompletedTask;
     }
 
@@ -50,7 +65,8 @@ public sealed class RequiredInAnswers : IOpenApiSchemaTransformer, IOpenApiDocum
         }
     }
 
-    private static IEnumerable<IOpenApiSchema?> Bodies(IDictionary<string, OpenApiMediaType>? content) => content?.Values.Select(c => c.Schema) ?? [];
+    private static IEnumerable<IOpenApiSchema?> Bodies(IDictionary<string, OpenApiMediaType>? content) =>
+        content?.Values.Select(c => c.Schema) ?? [];
 
     /// <summary>Names of the types that schemas lead to.</summary>
     private static HashSet<string> Reached(OpenApiDocument document, IEnumerable<IOpenApiSchema?> from)
@@ -79,8 +95,12 @@ public sealed class RequiredInAnswers : IOpenApiSchemaTransformer, IOpenApiDocum
     }
 
     private static IEnumerable<IOpenApiSchema?> Parts(OpenApiSchema schema) =>
-    [
-        .. schema.Properties?.Values ?? Enumerable.Empty<IOpenApiSchema>(), schema.Items, schema.AdditionalProperties,
-        .. schema.AllOf ?? [], .. schema.OneOf ?? [], .. schema.AnyOf ?? [],
-    ];
+        [
+            .. schema.Properties?.Values ?? Enumerable.Empty<IOpenApiSchema>(),
+            schema.Items,
+            schema.AdditionalProperties,
+            .. schema.AllOf ?? [],
+            .. schema.OneOf ?? [],
+            .. schema.AnyOf ?? [],
+        ];
 }

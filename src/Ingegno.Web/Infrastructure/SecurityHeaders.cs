@@ -8,18 +8,21 @@ public static class SecurityHeaders
         + "manifest-src 'self'; worker-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     /// <summary>Adds the headers to every answer.</summary>
-    public static IApplicationBuilder UseSecurityHeaders(this IApplicationBuilder app) => app.Use((context, next) =>
-    {
-        var headers = context.Response.Headers;
-        headers.ContentSecurityPolicy = Policy;
-        headers.XContentTypeOptions = "nosniff";
-        headers["Referrer-Policy"] = "same-origin";
-        headers["Cross-Origin-Opener-Policy"] = "same-origin";
-        if (context.Request.Path.StartsWithSegments("/api"))
-        {
-            headers.CacheControl = "no-store";
-        }
+    public static IApplicationBuilder UseSecurityHeaders(this IApplicationBuilder app) =>
+        app.Use(
+            (context, next) =>
+            {
+                var headers = context.Response.Headers;
+                headers.ContentSecurityPolicy = Policy;
+                headers.XContentTypeOptions = "nosniff";
+                headers["Referrer-Policy"] = "same-origin";
+                headers["Cross-Origin-Opener-Policy"] = "same-origin";
+                if (context.Request.Path.StartsWithSegments("/api"))
+                {
+                    headers.CacheControl = "no-store";
+                }
 
-        return next(context);
-    });
+                return next(context);
+            }
+        );
 }

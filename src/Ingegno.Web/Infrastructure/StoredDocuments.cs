@@ -54,5 +54,6 @@ public static class StoredDocuments
     private static Results<Ok<Saved<T>>, ProblemHttpResult> Found<T>(string what, Saved<T>? found)
         where T : class => found is null ? Problems.NotFound(what) : TypedResults.Ok(found);
 
-    private static Results<NoContent, ProblemHttpResult> Erased(string what, bool done) => done ? TypedResults.NoContent() : Problems.NotFound(what);
+    private static Results<NoContent, ProblemHttpResult> Erased(string what, bool done) =>
+        done ? TypedResults.NoContent() : Problems.NotFound(what);
 }

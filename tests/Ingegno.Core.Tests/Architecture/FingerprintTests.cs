@@ -50,11 +50,13 @@ public sealed class FingerprintTests : IDisposable
 
     private string Print(string function)
     {
-        using var bash = Process.Start(new ProcessStartInfo("bash", ["-c", $"set -euo pipefail; root=$PWD; source scripts/common.sh; {function}"])
-        {
-            WorkingDirectory = _copy,
-            RedirectStandardOutput = true,
-        })!;
+        using var bash = Process.Start(
+            new ProcessStartInfo("bash", ["-c", $"set -euo pipefail; root=$PWD; source scripts/common.sh; {function}"])
+            {
+                WorkingDirectory = _copy,
+                RedirectStandardOutput = true,
+            }
+        )!;
         var print = bash.StandardOutput.ReadToEnd();
         bash.WaitForExit();
         bash.ExitCode.ShouldBe(0);

@@ -11,8 +11,10 @@ public class LayeringTests
     [Fact]
     public void The_core_refers_to_the_base_library_alone()
     {
-        var foreign = typeof(Trade).Assembly.GetReferencedAssemblies()
-            .Select(a => a.Name!).Where(n => !n.StartsWith("System.", StringComparison.Ordinal));
+        var foreign = typeof(Trade)
+            .Assembly.GetReferencedAssemblies()
+            .Select(a => a.Name!)
+            .Where(n => !n.StartsWith("System.", StringComparison.Ordinal));
 
         foreign.ShouldBeEmpty();
         ReferencesOf("src/Ingegno.Core/Ingegno.Core.csproj").ShouldBeEmpty();
@@ -32,20 +34,18 @@ public class LayeringTests
     public void The_core_does_not_touch_the_world(string type) => TypesUsedByTheCore().ShouldNotContain(type);
 
     [Fact]
-    public void Storage_knows_only_the_core() =>
-        ProjectsOf("src/Ingegno.Storage/Ingegno.Storage.csproj").ShouldBe(["Ingegno.Core"]);
+    public void Storage_knows_only_the_core() => ProjectsOf("src/Ingegno.Storage/Ingegno.Storage.csproj").ShouldBe(["Ingegno.Core"]);
 
     [Fact]
-    public void Exchange_knows_only_the_core() =>
-        ProjectsOf("src/Ingegno.Exchange/Ingegno.Exchange.csproj").ShouldBe(["Ingegno.Core"]);
+    public void Exchange_knows_only_the_core() => ProjectsOf("src/Ingegno.Exchange/Ingegno.Exchange.csproj").ShouldBe(["Ingegno.Core"]);
 
     [Fact]
-    public void Language_knows_only_the_core() =>
-        ProjectsOf("src/Ingegno.Language/Ingegno.Language.csproj").ShouldBe(["Ingegno.Core"]);
+    public void Language_knows_only_the_core() => ProjectsOf("src/Ingegno.Language/Ingegno.Language.csproj").ShouldBe(["Ingegno.Core"]);
 
     [Fact]
     public void The_web_knows_the_others() =>
-        ProjectsOf("src/Ingegno.Web/Ingegno.Web.csproj").ShouldBe(["Ingegno.Core", "Ingegno.Exchange", "Ingegno.Language", "Ingegno.Simulation", "Ingegno.Storage"]);
+        ProjectsOf("src/Ingegno.Web/Ingegno.Web.csproj")
+            .ShouldBe(["Ingegno.Core", "Ingegno.Exchange", "Ingegno.Language", "Ingegno.Simulation", "Ingegno.Storage"]);
 
     [Theory]
     [InlineData("Dapper")]
@@ -55,10 +55,19 @@ public class LayeringTests
     [InlineData("Fluid")]
     public void Only_storage_speaks_SQL_only_the_web_HTTP_only_exchange_spreadsheets_and_only_language_words(string package)
     {
-        var where = new[] { "Core", "Exchange", "Language", "Storage", "Web" }
-            .Where(p => ReferencesOf($"src/Ingegno.{p}/Ingegno.{p}.csproj").Any(r => r.Contains(package, StringComparison.OrdinalIgnoreCase)));
+        var where = new[] { "Core", "Exchange", "Language", "Storage", "Web" }.Where(p =>
+            ReferencesOf($"src/Ingegno.{p}/Ingegno.{p}.csproj").Any(r => r.Contains(package, StringComparison.OrdinalIgnoreCase))
+        );
 
-        where.ShouldBe([package switch { "AspNetCore" => "Web", "OpenXml" => "Exchange", "Fluid" => "Language", _ => "Storage" }]);
+        where.ShouldBe([
+            package switch
+            {
+                "AspNetCore" => "Web",
+                "OpenXml" => "Exchange",
+                "Fluid" => "Language",
+                _ => "Storage",
+            },
+        ]);
     }
 
     private static IEnumerable<string> ReferencesOf(string project) => Elements(project, "PackageReference");
@@ -73,7 +82,11 @@ public class LayeringTests
     {
         using var file = new PEReader(File.OpenRead(typeof(Trade).Assembly.Location));
         var metadata = file.GetMetadataReader();
-        return [.. metadata.TypeReferences.Select(metadata.GetTypeReference)
-            .Select(t => $"{metadata.GetString(t.Namespace)}.{metadata.GetString(t.Name)}")];
+        return
+        [
+            .. metadata
+                .TypeReferences.Select(metadata.GetTypeReference)
+                .Select(t => $"{metadata.GetString(t.Namespace)}.{metadata.GetString(t.Name)}"),
+        ];
     }
 }

@@ -50,19 +50,24 @@ public class RoomTests
 
     [Fact]
     public void Every_type_of_the_core_lives_in_a_room() =>
-        Core.GetTypes().Where(t => t.Namespace?.StartsWith("Ingegno.Core", StringComparison.Ordinal) ?? false)
-            .Select(t => Room(t.Namespace!)).Distinct().Except(Rooms).ShouldBeEmpty();
+        Core.GetTypes()
+            .Where(t => t.Namespace?.StartsWith("Ingegno.Core", StringComparison.Ordinal) ?? false)
+            .Select(t => Room(t.Namespace!))
+            .Distinct()
+            .Except(Rooms)
+            .ShouldBeEmpty();
 
     [Fact]
     public void A_room_leans_on_those_below_it_alone()
     {
-        var upward = from type in Model.Value.Types
-                     where type.ResidesInAssembly(Core.FullName!)
-                     let at = Array.IndexOf(Rooms, Room(type.Namespace.FullName))
-                     from used in type.Dependencies.Select(d => d.Target).Where(t => t is not GenericParameter)
-                     where used.Namespace?.FullName.StartsWith("Ingegno.Core.", StringComparison.Ordinal) ?? false
-                     where Array.IndexOf(Rooms, Room(used.Namespace.FullName)) > at
-                     select $"{type.FullName} uses {used.FullName}";
+        var upward =
+            from type in Model.Value.Types
+            where type.ResidesInAssembly(Core.FullName!)
+            let at = Array.IndexOf(Rooms, Room(type.Namespace.FullName))
+            from used in type.Dependencies.Select(d => d.Target).Where(t => t is not GenericParameter)
+            where used.Namespace?.FullName.StartsWith("Ingegno.Core.", StringComparison.Ordinal) ?? false
+            where Array.IndexOf(Rooms, Room(used.Namespace.FullName)) > at
+            select $"{type.FullName} uses {used.FullName}";
 
         upward.Distinct().ShouldBeEmpty();
     }

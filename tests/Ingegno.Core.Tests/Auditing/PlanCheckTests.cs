@@ -17,23 +17,36 @@ public class PlanCheckTests
 {
     private static readonly ClientProfile Sore = Examples.ClientA with { SoreJoints = [new SoreJoint(Joint.Knee, Soreness.Injured)] };
 
-    public static TheoryData<string, string, string> Pasted() => new()
-    {
-        { "level", "Pistol squat 3x8/side", "Bodyweight squat 3x8-12" },
-        { "impact", "Squat jump 3x8-10", "Bodyweight squat 3x8-10" },
-        { "off-by-default", "Dip off one surface 3x8-10", "Push-up 3x8-10" },
-        { "sides", "Reverse lunge 3x8-10", "Reverse lunge 3x8-10/side" },
-        { "past-thirty", "Bodyweight squat 3x50", "Bodyweight squat 3x20-30" },
-        { "far-from-failure", "Push-up 3x8 RIR 7", "Push-up 3x8 RIR 2" },
-        { "no-progression", "Push-up 3x10\nBodyweight squat 3x10", "Push-up 3x8-10\nBodyweight squat 3x10" },
-        { "all-circuit", "Push-up 3x10 20 s\nBodyweight squat 3x10 20 s\nTable row 3x8-10 15 s", "Push-up 3x10 90 s\nBodyweight squat 3x10 20 s\nTable row 3x8-10 15 s" },
-        { "push-above-pull", "Push-up 4x8-10\nPike push-up 4x8-10", "Push-up 4x8-10\nTable row 4x8-10" },
-        { "knee-above-hip", "Bodyweight squat 4x8-10\nReverse lunge 4x8-10/side", "Bodyweight squat 4x8-10\nGlute bridge 4x8-10" },
-        { "twice", "Push-up 3x8-10\nWide push-up 3x8-10", "Push-up 3x8-10\nTable row 3x8-10" },
-        { "less-than-48-h", "= Monday\nPush-up 4x8-10\n= Tuesday\nPush-up 4x8-10", "= Monday\nPush-up 4x8-10\n= Thursday\nPush-up 4x8-10" },
-        { "nothing-stretched", "Glute bridge 4x8-10\nSingle-leg glute bridge 4x8-10/side", "Glute bridge 4x8-10\nSplit squat 4x8-10/side\nDumbbell Romanian deadlift 4x8-10" },
-        { "overhead-unprepared", "Pike push-up 4x8-10", "Band pull-apart 2x15-20\nPike push-up 4x8-10" },
-    };
+    public static TheoryData<string, string, string> Pasted() =>
+        new()
+        {
+            { "level", "Pistol squat 3x8/side", "Bodyweight squat 3x8-12" },
+            { "impact", "Squat jump 3x8-10", "Bodyweight squat 3x8-10" },
+            { "off-by-default", "Dip off one surface 3x8-10", "Push-up 3x8-10" },
+            { "sides", "Reverse lunge 3x8-10", "Reverse lunge 3x8-10/side" },
+            { "past-thirty", "Bodyweight squat 3x50", "Bodyweight squat 3x20-30" },
+            { "far-from-failure", "Push-up 3x8 RIR 7", "Push-up 3x8 RIR 2" },
+            { "no-progression", "Push-up 3x10\nBodyweight squat 3x10", "Push-up 3x8-10\nBodyweight squat 3x10" },
+            {
+                "all-circuit",
+                "Push-up 3x10 20 s\nBodyweight squat 3x10 20 s\nTable row 3x8-10 15 s",
+                "Push-up 3x10 90 s\nBodyweight squat 3x10 20 s\nTable row 3x8-10 15 s"
+            },
+            { "push-above-pull", "Push-up 4x8-10\nPike push-up 4x8-10", "Push-up 4x8-10\nTable row 4x8-10" },
+            { "knee-above-hip", "Bodyweight squat 4x8-10\nReverse lunge 4x8-10/side", "Bodyweight squat 4x8-10\nGlute bridge 4x8-10" },
+            { "twice", "Push-up 3x8-10\nWide push-up 3x8-10", "Push-up 3x8-10\nTable row 3x8-10" },
+            {
+                "less-than-48-h",
+                "= Monday\nPush-up 4x8-10\n= Tuesday\nPush-up 4x8-10",
+                "= Monday\nPush-up 4x8-10\n= Thursday\nPush-up 4x8-10"
+            },
+            {
+                "nothing-stretched",
+                "Glute bridge 4x8-10\nSingle-leg glute bridge 4x8-10/side",
+                "Glute bridge 4x8-10\nSplit squat 4x8-10/side\nDumbbell Romanian deadlift 4x8-10"
+            },
+            { "overhead-unprepared", "Pike push-up 4x8-10", "Band pull-apart 2x15-20\nPike push-up 4x8-10" },
+        };
 
     [Theory]
     [MemberData(nameof(Pasted))]
@@ -41,7 +54,9 @@ public class PlanCheckTests
     {
         var client = code is "level" or "impact" ? Examples.ClientB : Examples.ClientA;
 
-        var found = Check(client, with).FirstOrDefault(f => f.Code == code).ShouldNotBeNull(string.Join(", ", Check(client, with).Select(f => f.Code)));
+        var found = Check(client, with)
+            .FirstOrDefault(f => f.Code == code)
+            .ShouldNotBeNull(string.Join(", ", Check(client, with).Select(f => f.Code)));
         found.Text.Said().ShouldEndWith(".");
         found.Evidence.Said().ShouldNotBeNullOrWhiteSpace();
         Check(client, without).ShouldNotContain(f => f.Code == code);
@@ -59,8 +74,10 @@ public class PlanCheckTests
     {
         var client = Examples.ClientA with { Screening = [ScreeningAnswer.RecentSurgery] };
 
-        Check(client, "Push-up 3x8-10").ShouldContain(f => f.Code == "clearance" && f.Severity == Severity.Serious && f.Evidence.Said().Contains("recent surgery"));
-        Check(client with { Clearance = new Clearance(new DateOnly(2026, 11, 2), "Dr. Aas") }, "Push-up 3x8-10").ShouldNotContain(f => f.Code == "clearance");
+        Check(client, "Push-up 3x8-10")
+            .ShouldContain(f => f.Code == "clearance" && f.Severity == Severity.Serious && f.Evidence.Said().Contains("recent surgery"));
+        Check(client with { Clearance = new Clearance(new DateOnly(2026, 11, 2), "Dr. Aas") }, "Push-up 3x8-10")
+            .ShouldNotContain(f => f.Code == "clearance");
     }
 
     [Fact]
@@ -70,7 +87,9 @@ public class PlanCheckTests
         var line = Examples.Rebuild(client, Examples.Kit("chair 46"), "Parallel-bar dip 3x8").Plan.Lines[0];
 
         line.RuledOut.ShouldNotContain(r => r.ExerciseId == "dip-off-one-surface" && r.Code == "off-by-default");
-        line.Candidates.Where(c => c.Id == "dip-off-one-surface").SelectMany(c => c.Exercises).ShouldAllBe(e => e.Cautions.Any(c => c.Said().StartsWith("Switched on by the coach")));
+        line.Candidates.Where(c => c.Id == "dip-off-one-surface")
+            .SelectMany(c => c.Exercises)
+            .ShouldAllBe(e => e.Cautions.Any(c => c.Said().StartsWith("Switched on by the coach")));
         Check(client, "Dip off one surface 3x8-10").ShouldNotContain(f => f.Code == "off-by-default");
     }
 
@@ -86,7 +105,19 @@ public class PlanCheckTests
     [Fact]
     public void A_session_that_is_too_long_is_cut_by_its_remedy()
     {
-        var request = Request(["Back squat 4x6 RIR 2 3:00", "Bench press 4x8 2 min", "Barbell row 4x8 2 min", "Lying leg curl 3x12 90 s", "Dumbbell lateral raise 3x15 90 s"], minutes: 62) with { FitToMinutes = false };
+        var request = Request(
+            [
+                "Back squat 4x6 RIR 2 3:00",
+                "Bench press 4x8 2 min",
+                "Barbell row 4x8 2 min",
+                "Lying leg curl 3x12 90 s",
+                "Dumbbell lateral raise 3x15 90 s",
+            ],
+            minutes: 62
+        ) with
+        {
+            FitToMinutes = false,
+        };
         var plan = Rebuild(request);
         var finding = plan.Findings.Single(f => f.Code == "too-long");
         var after = Rebuild(request with { Edits = finding.Remedy!.Edits });
@@ -94,7 +125,8 @@ public class PlanCheckTests
         finding.Remedy.Edits.ShouldAllBe(e => e.Sets >= 2);
         after.Days[0].Minutes.Total.ShouldBeLessThan(plan.Days[0].Minutes.Total);
         after.Findings.ShouldNotContain(f => f.Code == "too-long", $"{plan.Days[0].Minutes.Total} → {after.Days[0].Minutes.Total}");
-        Rebuild(request with { Client = request.Client with { MinutesPerSession = 150 } }).Findings.ShouldNotContain(f => f.Code == "too-long");
+        Rebuild(request with { Client = request.Client with { MinutesPerSession = 150 } })
+            .Findings.ShouldNotContain(f => f.Code == "too-long");
     }
 
     [Fact]
@@ -111,7 +143,20 @@ public class PlanCheckTests
     [Fact]
     public void A_set_that_stops_far_from_failure_is_brought_there_by_its_remedy()
     {
-        var request = Request(["Push-up 3x8"], kit: []) with { Choices = [new CoachChoice(new LineKey(1), "push-up")], Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Target = new SetTarget(3, 3), Tempo = Tempo.Parse("2-0-1-0") }] };
+        var request = Request(["Push-up 3x8"], kit: []) with
+        {
+            Choices = [new CoachChoice(new LineKey(1), "push-up")],
+            Edits =
+            [
+                new HomeEdit
+                {
+                    Line = new LineKey(1),
+                    ExerciseId = "push-up",
+                    Target = new SetTarget(3, 3),
+                    Tempo = Tempo.Parse("2-0-1-0"),
+                },
+            ],
+        };
         var finding = Rebuild(request).Findings.Single(f => f.Code == "far-from-failure");
         var mended = Rebuild(request with { Edits = [.. finding.Remedy!.Edits] });
 
@@ -136,12 +181,16 @@ public class PlanCheckTests
         {
             Choices = [new CoachChoice(new LineKey(1), "dumbbell-curl"), new CoachChoice(new LineKey(2), "dumbbell-overhead-press")],
         };
-        request = request with { Kit = request.Kit with { Items = [request.Kit.Items[0] with { HandleKg = 2, Plates = [new(1.25, 8), new(2.5, 8)] }] } };
+        request = request with
+        {
+            Kit = request.Kit with { Items = [request.Kit.Items[0] with { HandleKg = 2, Plates = [new(1.25, 8), new(2.5, 8)] }] },
+        };
         var plan = Rebuild(request);
         var loads = plan.Lines.Select(l => l.Chosen!.Exercises[0].ExternalKg).Distinct().Count();
 
         plan.Findings.Any(f => f.Code == "rig-conflict").ShouldBe(loads > 1);
-        Rebuild(request with { GymLines = ["Barbell curl 3x8", "Dumbbell overhead press 3x10"] }).Findings.ShouldNotContain(f => f.Code == "rig-conflict");
+        Rebuild(request with { GymLines = ["Barbell curl 3x8", "Dumbbell overhead press 3x10"] })
+            .Findings.ShouldNotContain(f => f.Code == "rig-conflict");
     }
 
     [Fact]
@@ -167,7 +216,8 @@ public class PlanCheckTests
     [InlineData("Push-up 3x8-10\nTable row 3x8-10", "Sound")]
     [InlineData("Reverse lunge 3x8-10", "to change")]
     [InlineData("Dip off one surface 3x8-10", "could hurt")]
-    public void The_verdict_is_one_sentence(string text, string says) => PlanCheck.Verdict(Check(Examples.ClientA, text)).Said().ShouldContain(says);
+    public void The_verdict_is_one_sentence(string text, string says) =>
+        PlanCheck.Verdict(Check(Examples.ClientA, text)).Said().ShouldContain(says);
 
     [Theory]
     [MemberData(nameof(Pasted))]
@@ -193,7 +243,15 @@ public class PlanCheckTests
     }
 
     /// <summary>Balance and order of days: no single change is the right one.</summary>
-    private static readonly string[] MustBeDecidedByACoach = ["push-above-pull", "knee-above-hip", "twice", "less-than-48-h", "nothing-stretched", "overhead-unprepared"];
+    private static readonly string[] MustBeDecidedByACoach =
+    [
+        "push-above-pull",
+        "knee-above-hip",
+        "twice",
+        "less-than-48-h",
+        "nothing-stretched",
+        "overhead-unprepared",
+    ];
 
     private static ImmutableArray<Finding> Check(ClientProfile client, string text)
     {
@@ -202,12 +260,13 @@ public class PlanCheckTests
         return PlanCheck.Run(AuditedPlan.Of(client, read, Trade.Shipped), []);
     }
 
-    private static RebuildRequest Request(string[] lines, int? minutes = null, string[]? kit = null) => new()
-    {
-        Client = Examples.ClientA with { MinutesPerSession = minutes },
-        Kit = Examples.Kit(kit ?? ["dumbbell 10 x2", "dining-table 74", "sofa 44"]),
-        GymLines = [.. lines],
-    };
+    private static RebuildRequest Request(string[] lines, int? minutes = null, string[]? kit = null) =>
+        new()
+        {
+            Client = Examples.ClientA with { MinutesPerSession = minutes },
+            Kit = Examples.Kit(kit ?? ["dumbbell 10 x2", "dining-table 74", "sofa 44"]),
+            GymLines = [.. lines],
+        };
 
     private static HomePlan Rebuild(RebuildRequest request) => new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
 }

@@ -38,7 +38,8 @@ public class CatalogueTests
     {
         var trade = Trade.Shipped;
 
-        CatalogueCheck.Faults(trade.Catalogue, trade.KitKinds, trade.Strength, [.. trade.Techniques.Select(t => t.Of).Distinct()])
+        CatalogueCheck
+            .Faults(trade.Catalogue, trade.KitKinds, trade.Strength, [.. trade.Techniques.Select(t => t.Of).Distinct()])
             .ShouldBeEmpty();
     }
 
@@ -48,7 +49,8 @@ public class CatalogueTests
         var trade = Trade.Shipped;
         var broken = trade.Catalogue.All.Select(e => e.Id == "table-row" ? e with { Harder = "no-such-row" } : e);
 
-        CatalogueCheck.Faults(new ExerciseCatalogue(broken), trade.KitKinds, trade.Strength, ["slow-eccentric", "pause", "one-and-a-half"])
+        CatalogueCheck
+            .Faults(new ExerciseCatalogue(broken), trade.KitKinds, trade.Strength, ["slow-eccentric", "pause", "one-and-a-half"])
             .ShouldContain("table-row: its neighbour no-such-row does not exist");
     }
 
@@ -88,17 +90,32 @@ public class CatalogueTests
 
     /// <summary>Handbook 03: choices for band only, one dumbbell, rucksack, furniture, where anatomy allows it.</summary>
     [Theory]
-    [InlineData("band-loop", "squat hinge horizontal-push vertical-push horizontal-pull elbow-flexion elbow-extension lateral-raise rear-shoulder")]
-    [InlineData("dumbbell 10", "squat hinge lunge horizontal-push vertical-push horizontal-pull vertical-pull elbow-flexion elbow-extension lateral-raise")]
-    [InlineData("rucksack;book x8", "squat hinge lunge horizontal-push vertical-push horizontal-pull vertical-pull elbow-flexion elbow-extension hip-extension")]
-    [InlineData("chair x2;dining-table;sofa", "squat lunge horizontal-push vertical-push horizontal-pull knee-flexion hip-extension elbow-extension")]
+    [InlineData(
+        "band-loop",
+        "squat hinge horizontal-push vertical-push horizontal-pull elbow-flexion elbow-extension lateral-raise rear-shoulder"
+    )]
+    [InlineData(
+        "dumbbell 10",
+        "squat hinge lunge horizontal-push vertical-push horizontal-pull vertical-pull elbow-flexion elbow-extension lateral-raise"
+    )]
+    [InlineData(
+        "rucksack;book x8",
+        "squat hinge lunge horizontal-push vertical-push horizontal-pull vertical-pull elbow-flexion elbow-extension hip-extension"
+    )]
+    [InlineData(
+        "chair x2;dining-table;sofa",
+        "squat lunge horizontal-push vertical-push horizontal-pull knee-flexion hip-extension elbow-extension"
+    )]
     public void Each_usual_kit_has_a_choice_of_its_own_per_pattern(string kit, string patterns)
     {
         var here = new TestBench(Examples.ClientA, Examples.Kit(kit.Split(';')));
         foreach (var pattern in patterns.Split(' '))
         {
-            Trade.Shipped.Catalogue.AtHome
-                .Any(e => Words.Of(e.Pattern).Replace(' ', '-') == pattern && e.Setups.Any(s => here.Kit.Meets(s.Needs).Possible && !NeedsNothing(s) && here.CanLoad(e, s)))
+            Trade
+                .Shipped.Catalogue.AtHome.Any(e =>
+                    Words.Of(e.Pattern).Replace(' ', '-') == pattern
+                    && e.Setups.Any(s => here.Kit.Meets(s.Needs).Possible && !NeedsNothing(s) && here.CanLoad(e, s))
+                )
                 .ShouldBeTrue($"{kit}: nothing for {pattern}");
         }
     }
@@ -135,8 +152,8 @@ public class CatalogueTests
     [InlineData(MovementPattern.Mobility)]
     [InlineData(MovementPattern.Breathing)]
     public void Main_patterns_have_a_choice_for_beginners_with_floor_and_wall_only(MovementPattern pattern) =>
-        Trade.Shipped.Catalogue.AtHome
-            .Any(e => e.Pattern == pattern && e.Skill <= 2 && e.Setups.Any(NeedsNothing))
+        Trade
+            .Shipped.Catalogue.AtHome.Any(e => e.Pattern == pattern && e.Skill <= 2 && e.Setups.Any(NeedsNothing))
             .ShouldBeTrue($"{pattern} has no choice without kit");
 
     private static bool NeedsNothing(Setup setup) =>

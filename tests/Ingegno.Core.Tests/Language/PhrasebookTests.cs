@@ -28,9 +28,17 @@ public partial class PhrasebookTests
     {
         Say(Reason.Of("strength.logs-of-family", ("exercises", 1))).ShouldBe("logs of 1 exercise of the family");
         Say(Reason.Of("strength.logs-of-family", ("exercises", 3))).ShouldBe("logs of 3 exercises of the family");
-        Say(Reason.Of("prepare.stretch", ("muscles", FactList.Of([Muscle.Lats, Muscle.UpperBack, Muscle.Calves])))).ShouldStartWith("Stretch lats, upper back and calves:");
-        Say(Reason.Of("gap.fill", ("count", 2), ("thing", "bottle"), ("step", Quantity.Percent(0.125)))).ShouldBe("2 × bottle: the largest step is then 13 %");
-        Say(Reason.Of("ease.longer-rest", ("short", Reason.Of("short.hardest", ("fewest", Reason.Of("count.reps", ("reps", 6))), ("wanted", 8))), ("rest", Quantity.Seconds(120))))
+        Say(Reason.Of("prepare.stretch", ("muscles", FactList.Of([Muscle.Lats, Muscle.UpperBack, Muscle.Calves]))))
+            .ShouldStartWith("Stretch lats, upper back and calves:");
+        Say(Reason.Of("gap.fill", ("count", 2), ("thing", "bottle"), ("step", Quantity.Percent(0.125))))
+            .ShouldBe("2 × bottle: the largest step is then 13 %");
+        Say(
+                Reason.Of(
+                    "ease.longer-rest",
+                    ("short", Reason.Of("short.hardest", ("fewest", Reason.Of("count.reps", ("reps", 6))), ("wanted", 8))),
+                    ("rest", Quantity.Seconds(120))
+                )
+            )
             .ShouldBe("6 reps in the hardest set, 8 wanted: the first set is there, the last fall off. Rest 120 s.");
     }
 
@@ -47,15 +55,27 @@ public partial class PhrasebookTests
     public void What_is_kept_is_said_in_todays_words()
     {
         var reason = Reason.Row(
-            Reason.Of("pain.stop", ("what", Reason.Of("pain.what", ("sharp", true), ("pain", 7), ("joint", Term.For(Joint.Knee)))), ("rising", false)),
-            Reason.Of("kit.needs", ("thing", "band"), ("count", 1), ("at", FactList.Of(["low"])), ("here", FactList.Of([Reason.Text("a chair")]))),
-            Reason.Of("check.rated", ("carries", Quantity.Kg(110)), ("entered", true), ("load", Quantity.Kg(62)), ("factor", 1.8)));
+            Reason.Of(
+                "pain.stop",
+                ("what", Reason.Of("pain.what", ("sharp", true), ("pain", 7), ("joint", Term.For(Joint.Knee)))),
+                ("rising", false)
+            ),
+            Reason.Of(
+                "kit.needs",
+                ("thing", "band"),
+                ("count", 1),
+                ("at", FactList.Of(["low"])),
+                ("here", FactList.Of([Reason.Text("a chair")]))
+            ),
+            Reason.Of("check.rated", ("carries", Quantity.Kg(110)), ("entered", true), ("load", Quantity.Kg(62)), ("factor", 1.8))
+        );
         var kept = JsonSerializer.Serialize(reason, TradeJson.Lenient);
 
         JsonSerializer.Deserialize<Reason>(kept, TradeJson.Lenient).ShouldBe(reason);
         kept.ShouldNotContain("Sharp pain");
         new Phrasebook(MessageFile.Read("en") with { Messages = MessageFile.Read("en").Messages.SetItem("pain.stop", "Halt: {{ what }}.") })
-            .Say(JsonSerializer.Deserialize<Reason>(kept, TradeJson.Lenient)!).ShouldStartWith("Halt: Sharp pain 7 of 10 in the knee.");
+            .Say(JsonSerializer.Deserialize<Reason>(kept, TradeJson.Lenient)!)
+            .ShouldStartWith("Halt: Sharp pain 7 of 10 in the knee.");
     }
 
     [Fact]
@@ -71,7 +91,8 @@ public partial class PhrasebookTests
     [InlineData("""{ "code": 3 }""")]
     [InlineData("""{ "code": "x", "facts": { "a": { "furlong": 2 } } }""")]
     [InlineData("""{ "code": "x", "facts": { "a": null } }""")]
-    public void What_is_no_reason_is_refused(string json) => Should.Throw<JsonException>(() => JsonSerializer.Deserialize<Reason>(json, TradeJson.Lenient));
+    public void What_is_no_reason_is_refused(string json) =>
+        Should.Throw<JsonException>(() => JsonSerializer.Deserialize<Reason>(json, TradeJson.Lenient));
 
     /// <summary>Every code in the rules has words, and no words lie idle.</summary>
     [Fact]
@@ -80,16 +101,28 @@ public partial class PhrasebookTests
         var used = new[] { "src/Ingegno.Core", "src/Ingegno.Exchange", "src/Ingegno.Web" }
             .SelectMany(folder => Directory.EnumerateFiles(RepositoryFolder.Path(folder), "*.cs", SearchOption.AllDirectories))
             .Where(file => !file.Contains("/obj/", StringComparison.Ordinal))
-            .SelectMany(file => Codes().Matches(File.ReadAllText(file)).Select(m => m.Value.Trim('"'))).ToHashSet();
+            .SelectMany(file => Codes().Matches(File.ReadAllText(file)).Select(m => m.Value.Trim('"')))
+            .ToHashSet();
         var known = Phrasebook.English.Codes.ToHashSet();
 
         known.Except(used).Except([Reason.TextCode]).ShouldBeEmpty("words without a code");
-        ReasonCodes().Matches(string.Join('\n', Directory.EnumerateFiles(RepositoryFolder.Path("src/Ingegno.Core"), "*.cs", SearchOption.AllDirectories).Select(File.ReadAllText)))
-            .Select(m => m.Groups["code"].Value).Except(known).ShouldBeEmpty("codes without words");
+        ReasonCodes()
+            .Matches(
+                string.Join(
+                    '\n',
+                    Directory
+                        .EnumerateFiles(RepositoryFolder.Path("src/Ingegno.Core"), "*.cs", SearchOption.AllDirectories)
+                        .Select(File.ReadAllText)
+                )
+            )
+            .Select(m => m.Groups["code"].Value)
+            .Except(known)
+            .ShouldBeEmpty("codes without words");
     }
 
     /// <summary>
-    /// Every reason of whole rebuilds, reviews, blocks, ladders and returns stands between the marks of the pseudo-language: no sentence is made
+    /// Every reason of whole rebuilds, reviews, blocks, ladders and returns stands between the marks of the pseudo-language: no sentence
+    /// is made
     /// anywhere else. What stands as text comes from the data: catalogue, techniques, approaches, sources.
     /// </summary>
     [Fact]
@@ -100,8 +133,20 @@ public partial class PhrasebookTests
 
         reasons.Count.ShouldBeGreaterThan(1000);
         reasons.Select(Marked.Say).Where(s => s.Length > 0).ShouldAllBe(s => s.StartsWith('⟦') && s.EndsWith('⟧'));
-        reasons.SelectMany(Texts).Where(t => t.Contains(' ', StringComparison.Ordinal) && t.EndsWith('.')).Distinct().Except(data).ShouldBeEmpty("a sentence that the rules made");
-        reasons.Select(Phrasebook.English.Say).Where(s => s.Contains("  ", StringComparison.Ordinal) || s.Contains("{{", StringComparison.Ordinal) || s.Contains(" .", StringComparison.Ordinal)).ShouldBeEmpty();
+        reasons
+            .SelectMany(Texts)
+            .Where(t => t.Contains(' ', StringComparison.Ordinal) && t.EndsWith('.'))
+            .Distinct()
+            .Except(data)
+            .ShouldBeEmpty("a sentence that the rules made");
+        reasons
+            .Select(Phrasebook.English.Say)
+            .Where(s =>
+                s.Contains("  ", StringComparison.Ordinal)
+                || s.Contains("{{", StringComparison.Ordinal)
+                || s.Contains(" .", StringComparison.Ordinal)
+            )
+            .ShouldBeEmpty();
     }
 
     private static string Say(Reason reason) => Phrasebook.English.Say(reason);
@@ -109,21 +154,26 @@ public partial class PhrasebookTests
     private static HashSet<string> Data()
     {
         var trade = Trade.Shipped;
-        var exercises = trade.Catalogue.All.SelectMany(e => e.Cautions.Concat(e.Setups.SelectMany(s => s.Cautions)).Append(e.OffByDefault ?? string.Empty));
+        var exercises = trade.Catalogue.All.SelectMany(e =>
+            e.Cautions.Concat(e.Setups.SelectMany(s => s.Cautions)).Append(e.OffByDefault ?? string.Empty)
+        );
         var techniques = trade.Techniques.SelectMany(t => new[] { t.How, t.Caution ?? string.Empty });
-        var approaches = trade.Approaches.SelectMany(a => new[] { a.Idea, a.Against, a.Note ?? string.Empty }.Concat(a.Phases.Select(p => p.Idea)));
+        var approaches = trade.Approaches.SelectMany(a =>
+            new[] { a.Idea, a.Against, a.Note ?? string.Empty }.Concat(a.Phases.Select(p => p.Idea))
+        );
         return [.. exercises, .. techniques, .. approaches];
     }
 
     private static IEnumerable<string> Texts(Reason reason) => reason.Facts.SelectMany(f => Texts(f.Value));
 
-    private static IEnumerable<string> Texts(object value) => value switch
-    {
-        string text => [text],
-        Reason reason => Texts(reason),
-        FactList list => list.Items.SelectMany(Texts),
-        _ => [],
-    };
+    private static IEnumerable<string> Texts(object value) =>
+        value switch
+        {
+            string text => [text],
+            Reason reason => Texts(reason),
+            FactList list => list.Items.SelectMany(Texts),
+            _ => [],
+        };
 
     private static IEnumerable<Reason> Everything(int seed)
     {
@@ -149,34 +199,70 @@ public partial class PhrasebookTests
         var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
         var (trial, start) = (new TrainingTrial(trade), new DateOnly(2026, 9, 7));
         var traits = TraineeTraits.Of(request.Client.Level) with { Hurts = Joint.Shoulder, HurtsFromWeek = 3 };
-        var run = trial.Run(trial.Plan(request, plan), line => day[line], new SimulatedTrainee(trade, request.Client, traits, seed), new OneRepMoreEachWeek(), start, 5);
+        var run = trial.Run(
+            trial.Plan(request, plan),
+            line => day[line],
+            new SimulatedTrainee(trade, request.Client, traits, seed),
+            new OneRepMoreEachWeek(),
+            start,
+            5
+        );
         var proposals = next.Propose(request.Client, request.Kit, plan.Lines, run.Log, start.AddDays(35 + (seed % 3 * 7)), days: plan.Days);
-        var setup = new BlockSetup { Starts = start, Phases = [new BlockPhase("One", 3), new BlockPhase("Two", 2, "tension")], EventOn = seed % 2 == 0 ? start.AddDays(30) : null };
+        var setup = new BlockSetup
+        {
+            Starts = start,
+            Phases = [new BlockPhase("One", 3), new BlockPhase("Two", 2, "tension")],
+            EventOn = seed % 2 == 0 ? start.AddDays(30) : null,
+        };
         var block = new BlockPlanner(trade, engine, next).Plan(request, plan, setup, null, start);
         var pulse = new PlanPulse(1, start, 4, [.. proposals.Select(p => new PulseLine(p.Name, p.Decision, p.Reason))]);
         var first = plan.Lines.SelectMany(l => l.Chosen?.Exercises ?? []).FirstOrDefault(e => e.SystemLoadKg is not null);
-        var ladder = first is null ? null : new Ladders(trade).Of(first.ExerciseId, request.Client, request.Kit, first.SystemLoadKg, null, 8);
-        var back = new BackToGym(trade).Plan(string.Join('\n', request.GymLines), new TimeAtHome(5, 0.8, ImmutableDictionary<string, double>.Empty.Add("bench-press", 0.05)), request.Client);
+        var ladder = first is null
+            ? null
+            : new Ladders(trade).Of(first.ExerciseId, request.Client, request.Kit, first.SystemLoadKg, null, 8);
+        var back = new BackToGym(trade).Plan(
+            string.Join('\n', request.GymLines),
+            new TimeAtHome(5, 0.8, ImmutableDictionary<string, double>.Empty.Add("bench-press", 0.05)),
+            request.Client
+        );
 
         return Of(plan)
             .Concat(proposals.Select(p => p.Reason))
-            .Concat(block.Notices).Concat(block.Weeks.SelectMany(w => w.Cells.Select(c => c.Reason).Append(w.Idea)))
+            .Concat(block.Notices)
+            .Concat(block.Weeks.SelectMany(w => w.Cells.Select(c => c.Reason).Append(w.Idea)))
             .Concat(Attention.Of(pulse, 1, start, 3, start.AddDays(50), start.AddDays(48)).Select(a => a.Text))
-            .Concat(ladder?.Gaps.SelectMany(g => g.Fill) ?? []).Concat(ladder?.Rungs.Select(r => r.Standard) ?? [])
-            .Concat(first is null ? [] : new ReachableSetups(trade).For(trade.Catalogue.Get(first.ExerciseId), request.Client, request.Kit) is var s ? s.Missing.Concat(s.Setups.SelectMany(x => x.Warnings)).Concat(s.Gap?.Fill ?? []) : [])
-            .Concat(back.Notes).Concat(back.Lines.Select(l => l.Reason));
+            .Concat(ladder?.Gaps.SelectMany(g => g.Fill) ?? [])
+            .Concat(ladder?.Rungs.Select(r => r.Standard) ?? [])
+            .Concat(
+                first is null ? []
+                : new ReachableSetups(trade).For(trade.Catalogue.Get(first.ExerciseId), request.Client, request.Kit) is var s
+                    ? s.Missing.Concat(s.Setups.SelectMany(x => x.Warnings)).Concat(s.Gap?.Fill ?? [])
+                : []
+            )
+            .Concat(back.Notes)
+            .Concat(back.Lines.Select(l => l.Reason));
     }
 
     private static IEnumerable<Reason> Of(HomePlan plan)
     {
         var candidates = plan.Lines.SelectMany(l => l.Candidates).ToList();
         var homes = candidates.SelectMany(c => c.Exercises).Concat(plan.Lines.SelectMany(l => l.Chosen?.Exercises ?? [])).ToList();
-        return plan.Notices.Select(n => n.Text)
+        return plan
+            .Notices.Select(n => n.Text)
             .Concat(plan.Findings.SelectMany(f => new[] { f.Text, f.Evidence, f.Remedy?.Label }.OfType<Reason>()))
-            .Concat(plan.Days.SelectMany(d => d.Cut.Concat(d.WarmUp).Concat(d.CoolDown).Concat(d.Groups.Select(g => g.Why).OfType<Reason>())))
+            .Concat(
+                plan.Days.SelectMany(d => d.Cut.Concat(d.WarmUp).Concat(d.CoolDown).Concat(d.Groups.Select(g => g.Why).OfType<Reason>()))
+            )
             .Concat(plan.Lines.SelectMany(l => l.Better.Concat(l.RuledOut.Select(r => r.Reason))))
             .Concat(candidates.SelectMany(c => c.Why.Concat(c.Lost).Concat(c.Parts.Select(p => p.Reason))))
-            .Concat(homes.SelectMany(h => h.Cautions.Concat(h.Dose.Instructions).Append(h.Dose.Reason).Concat(new[] { h.LoadBasis, h.RestsOn }.OfType<Reason>()).Concat(h.Checks.SelectMany(c => new[] { c.Sum, c.Advice }))));
+            .Concat(
+                homes.SelectMany(h =>
+                    h.Cautions.Concat(h.Dose.Instructions)
+                        .Append(h.Dose.Reason)
+                        .Concat(new[] { h.LoadBasis, h.RestsOn }.OfType<Reason>())
+                        .Concat(h.Checks.SelectMany(c => new[] { c.Sum, c.Advice }))
+                )
+            );
     }
 
     [GeneratedRegex("\"[a-z]+(-[a-z]+)*(\\.[a-z]+(-[a-z]+)*)?\"")]

@@ -15,7 +15,8 @@ public class BandRigTests
     private static readonly BandLoad Curl = new(BandRigKind.StoodOn, Start: 0.43, End: 0.72);
     private static readonly BandLoad Row = new(BandRigKind.Anchored, Travel: 0.28);
 
-    /// <summary>By hand: 1.80 m, hands from 77 to 130 cm over one foot; a loop of 104 cm is slack below 104 and at 1.246 of its length at the top.</summary>
+    /// <summary>By hand: 1.80 m, hands from 77 to 130 cm over one foot; a loop of 104 cm is slack below 104 and at 1.246 of its length at
+    /// the top.</summary>
     [Fact]
     [Trait("source", "worked by hand")]
     public void A_loop_under_one_foot_is_slack_first_and_pulls_at_the_top()
@@ -30,19 +31,26 @@ public class BandRigTests
 
     [Fact]
     public void Feet_apart_grips_short_and_folds_all_pull_harder() =>
-        Gen.Select(Gen.Double[0, 40], Gen.Double[0, 20], Gen.Double[150, 200]).Sample((stance, choke, stature) =>
-        {
-            var plain = BandRig.Rep(Loop13, Curl, new BandGrip(), stature).Force.End;
-            BandRig.Rep(Loop13, Curl, new BandGrip(StanceCm: stance), stature).Force.End.ShouldBeGreaterThanOrEqualTo(plain - 1e-9);
-            BandRig.Rep(Loop13, Curl, new BandGrip(ChokeCm: choke), stature).Force.End.ShouldBeGreaterThanOrEqualTo(plain - 1e-9);
-            BandRig.Rep(Loop13, Curl, new BandGrip(Doubled: true), stature).Force.End.ShouldBeGreaterThan(plain);
-        });
+        Gen.Select(Gen.Double[0, 40], Gen.Double[0, 20], Gen.Double[150, 200])
+            .Sample(
+                (stance, choke, stature) =>
+                {
+                    var plain = BandRig.Rep(Loop13, Curl, new BandGrip(), stature).Force.End;
+                    BandRig.Rep(Loop13, Curl, new BandGrip(StanceCm: stance), stature).Force.End.ShouldBeGreaterThanOrEqualTo(plain - 1e-9);
+                    BandRig.Rep(Loop13, Curl, new BandGrip(ChokeCm: choke), stature).Force.End.ShouldBeGreaterThanOrEqualTo(plain - 1e-9);
+                    BandRig.Rep(Loop13, Curl, new BandGrip(Doubled: true), stature).Force.End.ShouldBeGreaterThan(plain);
+                }
+            );
 
     [Fact]
     public void Taller_clients_and_longer_distances_stretch_further()
     {
-        BandRig.Rep(Loop13, Curl, new BandGrip(), 195).Force.End.ShouldBeGreaterThan(BandRig.Rep(Loop13, Curl, new BandGrip(), 160).Force.End);
-        BandRig.Rep(Loop13, Row, new BandGrip(AnchorCm: 140), 180).Force.End.ShouldBeGreaterThan(BandRig.Rep(Loop13, Row, new BandGrip(AnchorCm: 110), 180).Force.End);
+        BandRig
+            .Rep(Loop13, Curl, new BandGrip(), 195)
+            .Force.End.ShouldBeGreaterThan(BandRig.Rep(Loop13, Curl, new BandGrip(), 160).Force.End);
+        BandRig
+            .Rep(Loop13, Row, new BandGrip(AnchorCm: 140), 180)
+            .Force.End.ShouldBeGreaterThan(BandRig.Rep(Loop13, Row, new BandGrip(AnchorCm: 110), 180).Force.End);
     }
 
     /// <summary>By hand: hands level at 108 cm, anchor on the floor, 110 cm away: 154 cm of band, and cos 44.5° of its force.</summary>
@@ -62,14 +70,19 @@ public class BandRigTests
 
     [Fact]
     public void The_other_way_round_finds_the_grip_for_a_wanted_force() =>
-        Gen.Select(Gen.Double[1, 12], Gen.Double[150, 200], Gen.OneOfConst(BandKnob.Choke, BandKnob.Stance, BandKnob.Anchor)).Sample((wanted, stature, knob) =>
-        {
-            var load = knob == BandKnob.Anchor ? Row : Curl;
-            if (BandSolver.Solve(Loop13, load, new BandGrip(AnchorCm: 110), stature, knob, wanted) is { } cm)
-            {
-                BandRig.Rep(Loop13, load, BandSolver.Turn(new BandGrip(AnchorCm: 110), knob, cm), stature).Force.Most.ShouldBe(wanted, 0.01);
-            }
-        });
+        Gen.Select(Gen.Double[1, 12], Gen.Double[150, 200], Gen.OneOfConst(BandKnob.Choke, BandKnob.Stance, BandKnob.Anchor))
+            .Sample(
+                (wanted, stature, knob) =>
+                {
+                    var load = knob == BandKnob.Anchor ? Row : Curl;
+                    if (BandSolver.Solve(Loop13, load, new BandGrip(AnchorCm: 110), stature, knob, wanted) is { } cm)
+                    {
+                        BandRig
+                            .Rep(Loop13, load, BandSolver.Turn(new BandGrip(AnchorCm: 110), knob, cm), stature)
+                            .Force.Most.ShouldBe(wanted, 0.01);
+                    }
+                }
+            );
 
     [Fact]
     public void What_no_grip_can_give_has_no_answer() =>
@@ -81,7 +94,9 @@ public class BandRigTests
 
     [Fact]
     public void A_grip_that_leaves_nothing_of_the_band_says_so() =>
-        Should.Throw<BandMeasureException>(() => BandRig.Rep(Loop13, Curl, new BandGrip(ChokeCm: 100), 180)).Message.ShouldContain("Grip it longer");
+        Should
+            .Throw<BandMeasureException>(() => BandRig.Rep(Loop13, Curl, new BandGrip(ChokeCm: 100), 180))
+            .Message.ShouldContain("Grip it longer");
 
     /// <summary>A loop of 32 mm under a foot: common practice says a light assistance band takes 20–25 kg off at the bottom.</summary>
     [Fact]
@@ -107,7 +122,10 @@ public class BandRigTests
     public void Two_bands_add()
     {
         var both = Options("band-loop 3", "band-tube 5").Where(o => o.ItemIds.Length == 2).ShouldHaveSingleItem();
-        double Alone(string kit) => Options(kit).First(o => o.InWords.Contains("cm apart on it") && !o.InWords.Contains("doubled") && !o.InWords.Contains("short")).MassKg;
+        double Alone(string kit) =>
+            Options(kit)
+                .First(o => o.InWords.Contains("cm apart on it") && !o.InWords.Contains("doubled") && !o.InWords.Contains("short"))
+                .MassKg;
 
         both.MassKg.ShouldBe(Alone("band-loop 3") + Alone("band-tube 5"), 1e-9);
     }

@@ -17,7 +17,20 @@ public class HandWeightsTests
     [Fact]
     public void Pounds_stay_pounds_in_words_and_are_kilograms_inside()
     {
-        var load = HandWeights.One(new Thing(new KitItem { Id = "a", Kind = "dumbbell", MassKg = 20 * Units.KgPerPound, Printed = MassUnit.Lb }, Kind("dumbbell"))).Single();
+        var load = HandWeights
+            .One(
+                new Thing(
+                    new KitItem
+                    {
+                        Id = "a",
+                        Kind = "dumbbell",
+                        MassKg = 20 * Units.KgPerPound,
+                        Printed = MassUnit.Lb,
+                    },
+                    Kind("dumbbell")
+                )
+            )
+            .Single();
 
         load.InWords.ShouldBe("dumbbell 20 lb");
         load.MassKg.ShouldBe(9.0718, 0.0001, "NIST SP 811: 1 lb = 0.45359237 kg");
@@ -29,7 +42,16 @@ public class HandWeightsTests
     public void Adjustable_dumbbells_load_both_sides_alike_and_share_the_plates_of_a_pair()
     {
         var thing = new Thing(
-            new KitItem { Id = "a", Kind = "adjustable-dumbbell", Count = 2, HandleKg = 2, Plates = [new(1.25, 4), new(2.5, 4)] }, Kind("adjustable-dumbbell"));
+            new KitItem
+            {
+                Id = "a",
+                Kind = "adjustable-dumbbell",
+                Count = 2,
+                HandleKg = 2,
+                Plates = [new(1.25, 4), new(2.5, 4)],
+            },
+            Kind("adjustable-dumbbell")
+        );
 
         HandWeights.Pair(thing).Select(l => l.MassKg / 2).ShouldBe([2, 4.5, 7, 9.5], 1e-9);
         HandWeights.One(thing).Select(l => l.MassKg).ShouldBe([2, 4.5, 7, 9.5, 12, 14.5, 17], 1e-9);
@@ -46,7 +68,16 @@ public class HandWeightsTests
     }
 
     private static Thing Weight(string kind, int count, double kg, string id = "a") =>
-        new(new KitItem { Id = id, Kind = kind, Count = count, MassKg = kg }, Kind(kind));
+        new(
+            new KitItem
+            {
+                Id = id,
+                Kind = kind,
+                Count = count,
+                MassKg = kg,
+            },
+            Kind(kind)
+        );
 
     private static KitKind Kind(string id) => Trade.Shipped.KitKinds.Find(id)!;
 }

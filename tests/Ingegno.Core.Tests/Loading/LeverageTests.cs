@@ -37,9 +37,13 @@ public class LeverageTests
 
     [Fact]
     public void Higher_hands_never_make_it_heavier_and_higher_feet_never_lighter() =>
-        Gen.Select(Gen.Double[15, 99], Gen.Double[0, 20], Gen.Double[150, 200]).Sample((height, more, stature) =>
-            Share("hands-raised-push-up", height + more, stature).Mean <= Share("hands-raised-push-up", height, stature).Mean + 1e-9
-            && Share("feet-raised-push-up", height + more, stature).Mean >= Share("feet-raised-push-up", height, stature).Mean - 1e-9);
+        Gen.Select(Gen.Double[15, 99], Gen.Double[0, 20], Gen.Double[150, 200])
+            .Sample(
+                (height, more, stature) =>
+                    Share("hands-raised-push-up", height + more, stature).Mean <= Share("hands-raised-push-up", height, stature).Mean + 1e-9
+                    && Share("feet-raised-push-up", height + more, stature).Mean
+                        >= Share("feet-raised-push-up", height, stature).Mean - 1e-9
+            );
 
     [Fact]
     public void Outside_the_published_heights_it_says_that_it_is_an_estimate()
@@ -69,12 +73,19 @@ public class LeverageTests
 
     [Fact]
     public void More_mass_never_gives_less_system_load() =>
-        Gen.Select(Gen.Double[0, 60], Gen.Double[0, 20], Gen.OneOfConst("push-up", "split-squat", "goblet-squat", "chin-up", "glute-bridge")).Sample((kg, more, exercise) =>
-        {
-            var bench = new TestBench(Examples.ClientA, Examples.Kit());
-            double System(double x) => bench.SystemLoad(exercise, new ReachableLoad(x, "x", [])).Kg;
-            return System(kg + more) >= System(kg);
-        });
+        Gen.Select(
+                Gen.Double[0, 60],
+                Gen.Double[0, 20],
+                Gen.OneOfConst("push-up", "split-squat", "goblet-squat", "chin-up", "glute-bridge")
+            )
+            .Sample(
+                (kg, more, exercise) =>
+                {
+                    var bench = new TestBench(Examples.ClientA, Examples.Kit());
+                    double System(double x) => bench.SystemLoad(exercise, new ReachableLoad(x, "x", [])).Kg;
+                    return System(kg + more) >= System(kg);
+                }
+            );
 
     [Fact]
     [Trait("source", "docs/trade/kit-and-loads: +50 % of the dumbbell may be +7 % of a split squat")]
@@ -116,7 +127,15 @@ public class LeverageTests
     {
         var setup = Examples.Exercise(exercise).Setups[0];
         var role = setup.Needs?.As ?? "none";
-        var thing = new Thing(new KitItem { Id = "x", Kind = "step", HeightCm = Math.Max(1, heightCm) }, Trade.Shipped.KitKinds.Find("step")!);
+        var thing = new Thing(
+            new KitItem
+            {
+                Id = "x",
+                Kind = "step",
+                HeightCm = Math.Max(1, heightCm),
+            },
+            Trade.Shipped.KitKinds.Find("step")!
+        );
         return new BodyShares(BodySegments.Of(Sex.Male), statureCm, Trade.Shipped.Leverage).Of(setup.Load, [new Binding(role, thing)]);
     }
 }

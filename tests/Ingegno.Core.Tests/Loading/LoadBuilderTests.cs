@@ -47,7 +47,9 @@ public class LoadBuilderTests
     [Fact]
     public void Water_never_goes_into_a_rucksack_but_sand_may() =>
         (Build(9, [Rucksack], [], [Water]).Exact, Build(9, [Rucksack], [], [Sand]).Exact).ShouldSatisfyAllConditions(
-            x => x.Item1.ShouldBeNull(), x => x.Item2.ShouldNotBeNull());
+            x => x.Item1.ShouldBeNull(),
+            x => x.Item2.ShouldNotBeNull()
+        );
 
     [Fact]
     public void Two_hands_get_the_same_and_share_what_there_is()
@@ -64,10 +66,12 @@ public class LoadBuilderTests
     public void What_it_may_carry_and_what_it_holds_are_never_exceeded()
     {
         var weak = Rucksack with { ContentLimitKg = 4 };
-        Build(9, [weak], [Bottle]).ShouldSatisfyAllConditions(a => a.Below!.MassKg.ShouldBe(0.9 + 3.06, 1e-9), a => a.Limit!.ShouldContain("may carry 4 kg"));
+        Build(9, [weak], [Bottle])
+            .ShouldSatisfyAllConditions(a => a.Below!.MassKg.ShouldBe(0.9 + 3.06, 1e-9), a => a.Limit!.ShouldContain("may carry 4 kg"));
 
         var small = Rucksack with { VolumeL = 3.5 };
-        Build(9, [small], [Bottle]).ShouldSatisfyAllConditions(a => a.Below!.Packed.PieceCount.ShouldBe(2), a => a.Limit!.ShouldContain("no room"));
+        Build(9, [small], [Bottle])
+            .ShouldSatisfyAllConditions(a => a.Below!.Packed.PieceCount.ShouldBe(2), a => a.Limit!.ShouldContain("no room"));
     }
 
     [Fact]
@@ -91,50 +95,64 @@ public class LoadBuilderTests
 
     [Fact]
     public void It_never_overshoots_below_and_never_undershoots_above() =>
-        Gen.Select(Objects, Gen.Double[0.5, 20], Gen.Double[3, 30], Gen.Double[2, 20]).Sample((objects, target, volume, limit) =>
-        {
-            var container = Rucksack with { VolumeL = volume, ContentLimitKg = limit };
-            var answer = Build(Math.Round(target, 2), [container], objects);
-            foreach (var recipe in new[] { answer.Exact, answer.Below, answer.Above }.OfType<LoadRecipe>())
-            {
-                recipe.Packed.VolumeL.ShouldBeLessThanOrEqualTo(volume + 1e-6);
-                recipe.Packed.MassKg.ShouldBeLessThanOrEqualTo(limit + 0.006);
-                recipe.Packed.Pieces.ShouldAllBe(p => p.Count <= p.Piece.Count);
-            }
+        Gen.Select(Objects, Gen.Double[0.5, 20], Gen.Double[3, 30], Gen.Double[2, 20])
+            .Sample(
+                (objects, target, volume, limit) =>
+                {
+                    var container = Rucksack with { VolumeL = volume, ContentLimitKg = limit };
+                    var answer = Build(Math.Round(target, 2), [container], objects);
+                    foreach (var recipe in new[] { answer.Exact, answer.Below, answer.Above }.OfType<LoadRecipe>())
+                    {
+                        recipe.Packed.VolumeL.ShouldBeLessThanOrEqualTo(volume + 1e-6);
+                        recipe.Packed.MassKg.ShouldBeLessThanOrEqualTo(limit + 0.006);
+                        recipe.Packed.Pieces.ShouldAllBe(p => p.Count <= p.Piece.Count);
+                    }
 
-            (answer.Below?.MassKg ?? 0).ShouldBeLessThanOrEqualTo(target);
-            (answer.Above?.MassKg ?? 100).ShouldBeGreaterThanOrEqualTo(target - 0.006);
-        });
+                    (answer.Below?.MassKg ?? 0).ShouldBeLessThanOrEqualTo(target);
+                    (answer.Above?.MassKg ?? 100).ShouldBeGreaterThanOrEqualTo(target - 0.006);
+                }
+            );
 
     /// <summary>The same problem for CP-SAT: reach the mass with the fewest pieces within room and load.</summary>
     [Fact]
     [Trait("source", "Google.OrTools CP-SAT on the same problem")]
     public void It_finds_what_a_constraint_solver_finds() =>
-        Gen.Select(Objects, Gen.Int[100, 1500], Gen.Double[2, 14]).Sample(
-            (objects, units, volume) =>
-            {
-                var table = new PackingTable(objects, 15, volume);
-                var reference = Reference(objects, units, volume);
-                (table.Reaches(units) ? table.PiecesAt(units) : -1).ShouldBe(reference);
-            },
-            iter: 60);
+        Gen.Select(Objects, Gen.Int[100, 1500], Gen.Double[2, 14])
+            .Sample(
+                (objects, units, volume) =>
+                {
+                    var table = new PackingTable(objects, 15, volume);
+                    var reference = Reference(objects, units, volume);
+                    (table.Reaches(units) ? table.PiecesAt(units) : -1).ShouldBe(reference);
+                },
+                iter: 60
+            );
 
-    private static readonly Gen<ImmutableArray<LooseObject>> Objects =
-        Gen.Select(Gen.Int[10, 400], Gen.Int[1, 40], Gen.Int[1, 4]).Array[1, 8]
-            .Select(o => o.Select((x, i) => new LooseObject($"o{i}", $"thing {i}", x.Item1 / 100.0, x.Item2 / 10.0, x.Item3)).ToImmutableArray());
+    private static readonly Gen<ImmutableArray<LooseObject>> Objects = Gen.Select(Gen.Int[10, 400], Gen.Int[1, 40], Gen.Int[1, 4])
+        .Array[1, 8]
+        .Select(o =>
+            o.Select((x, i) => new LooseObject($"o{i}", $"thing {i}", x.Item1 / 100.0, x.Item2 / 10.0, x.Item3)).ToImmutableArray()
+        );
 
     private static int Reference(ImmutableArray<LooseObject> objects, int units, double volume)
     {
         var model = new CpModel();
         var counts = objects.Select(o => model.NewIntVar(0, o.Count, o.Id)).ToArray();
         model.Add(LinearExpr.WeightedSum(counts, objects.Select(o => (long)PackingTable.ToUnits(o.MassKg))) == units);
-        model.Add(LinearExpr.WeightedSum(counts, objects.Select(o => (long)Math.Round(o.VolumeL * 1000))) <= (long)Math.Floor((volume * 1000) + 1e-6));
+        model.Add(
+            LinearExpr.WeightedSum(counts, objects.Select(o => (long)Math.Round(o.VolumeL * 1000)))
+                <= (long)Math.Floor((volume * 1000) + 1e-6)
+        );
         model.Minimize(LinearExpr.Sum(counts));
         var solver = new CpSolver { StringParameters = "num_workers:1" };
         return solver.Solve(model) is CpSolverStatus.Optimal ? (int)solver.ObjectiveValue : -1;
     }
 
     private static LoadAnswer Build(
-        double target, ImmutableArray<Container> containers, ImmutableArray<LooseObject> objects, ImmutableArray<Filler>? fillers = null, int hands = 1) =>
-        new LoadBuilder(containers, objects, fillers ?? []).Build(new LoadWish(target, hands));
+        double target,
+        ImmutableArray<Container> containers,
+        ImmutableArray<LooseObject> objects,
+        ImmutableArray<Filler>? fillers = null,
+        int hands = 1
+    ) => new LoadBuilder(containers, objects, fillers ?? []).Build(new LoadWish(target, hands));
 }

@@ -28,20 +28,36 @@ public class ObjectCheckTests
 
     [Fact]
     public void A_refused_table_says_what_would_hold_it() =>
-        ObjectChecks.Tipping(Table(20, 10, 35), 50).Advice.Said().ShouldContain("2 kg", Case.Sensitive, "1.5 × 500 / 35 = 21.4 kg, 2 more than 20");
+        ObjectChecks
+            .Tipping(Table(20, 10, 35), 50)
+            .Advice.Said()
+            .ShouldContain("2 kg", Case.Sensitive, "1.5 × 500 / 35 = 21.4 kg, 2 more than 20");
 
     [Fact]
     public void An_edge_over_the_legs_cannot_tip() => ObjectChecks.Tipping(Table(5, 0, 30), 80).Verdict.ShouldBe(Verdict.Fine);
 
-    /// <summary>By hand: 80 kg on two backs, 40 each × 6 cm = 240, × 1.5 = 360; chair 6 kg × 20 cm = 120; (360 − 120) / 20 = 12 kg.</summary>
+    /// <summary>By hand: 80 kg on two backs, 40 each × 6 cm = 240, × 1.5 = 360; chair 6 kg × 20 cm = 120; (360 − 120) / 20 = 12
+    /// kg.</summary>
     [Fact]
     [Trait("source", "statics, worked by hand")]
     public void Chair_backs_get_their_counterweight()
     {
         ObjectChecks.Counterweight(40, 6, 6, 20).ShouldBe(12, 1e-9);
 
-        var chair = new Thing(new KitItem { Id = "c", Kind = "parallel-supports", MassKg = 6, OverhangCm = 6, LegToCentreCm = 20 }, Kind("parallel-supports"));
-        ObjectChecks.ChairBack(chair, 80).ShouldSatisfyAllConditions(v => v.Verdict.ShouldBe(Verdict.Care), v => v.Advice.Said().ShouldContain("12 kg on each seat"));
+        var chair = new Thing(
+            new KitItem
+            {
+                Id = "c",
+                Kind = "parallel-supports",
+                MassKg = 6,
+                OverhangCm = 6,
+                LegToCentreCm = 20,
+            },
+            Kind("parallel-supports")
+        );
+        ObjectChecks
+            .ChairBack(chair, 80)
+            .ShouldSatisfyAllConditions(v => v.Verdict.ShouldBe(Verdict.Care), v => v.Advice.Said().ShouldContain("12 kg on each seat"));
     }
 
     [Theory]
@@ -49,7 +65,20 @@ public class ObjectCheckTests
     [InlineData(200, 90, Verdict.Fine)]
     [InlineData(120, 90, Verdict.Refused)]
     public void A_bar_needs_half_as_much_again_as_hangs_on_it(double carries, double load, Verdict verdict) =>
-        ObjectChecks.Rated(new Thing(new KitItem { Id = "b", Kind = "pull-up-bar", MaxLoadKg = carries }, Kind("pull-up-bar")), load).Verdict.ShouldBe(verdict);
+        ObjectChecks
+            .Rated(
+                new Thing(
+                    new KitItem
+                    {
+                        Id = "b",
+                        Kind = "pull-up-bar",
+                        MaxLoadKg = carries,
+                    },
+                    Kind("pull-up-bar")
+                ),
+                load
+            )
+            .Verdict.ShouldBe(verdict);
 
     [Fact]
     public void A_set_up_that_would_tip_is_ruled_out_with_the_sum()
@@ -58,7 +87,9 @@ public class ObjectCheckTests
         kit = kit with { Items = [kit.Items[0] with { MassKg = 9, OverhangCm = 15, LegToCentreCm = 30 }] };
         var line = Examples.Rebuild(Examples.ClientA, kit, "Seated cable row 3x10").Plan.Lines[0];
 
-        line.RuledOut.ShouldContain(r => r.ExerciseId == "table-row" && r.Reason.Said().Contains("not up to it") && r.Reason.Said().Contains("factor"));
+        line.RuledOut.ShouldContain(r =>
+            r.ExerciseId == "table-row" && r.Reason.Said().Contains("not up to it") && r.Reason.Said().Contains("factor")
+        );
         line.Candidates.ShouldAllBe(c => c.Id != "table-row");
     }
 
@@ -103,10 +134,24 @@ public class ObjectCheckTests
     }
 
     private static Core.Written.Plans.HomeExercise HomeRow(PlaceKit kit) =>
-        Examples.Rebuild(Examples.ClientA, kit, "Seated cable row 3x10").Plan.Lines[0].Candidates.SelectMany(c => c.Exercises).First(e => e.ExerciseId == "table-row");
+        Examples
+            .Rebuild(Examples.ClientA, kit, "Seated cable row 3x10")
+            .Plan.Lines[0]
+            .Candidates.SelectMany(c => c.Exercises)
+            .First(e => e.ExerciseId == "table-row");
 
     private static Thing Table(double kg, double overhang, double legs) =>
-        new(new KitItem { Id = "t", Kind = "dining-table", MassKg = kg, OverhangCm = overhang, LegToCentreCm = legs }, Kind("dining-table"));
+        new(
+            new KitItem
+            {
+                Id = "t",
+                Kind = "dining-table",
+                MassKg = kg,
+                OverhangCm = overhang,
+                LegToCentreCm = legs,
+            },
+            Kind("dining-table")
+        );
 
     private static KitKind Kind(string id) => Trade.Shipped.KitKinds.Find(id)!;
 }

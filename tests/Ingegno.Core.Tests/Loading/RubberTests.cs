@@ -52,41 +52,53 @@ public class RubberTests
     [Fact]
     [Trait("source", "MathNet.Numerics, multiple regression by QR")]
     public void Three_or_more_points_are_fitted_as_the_reference_library_fits_them() =>
-        Gen.Select(Gen.Double[15, 80], Gen.Double[-10, 60], Gen.Double[-0.3, 0.3].Array[5]).Sample((a, b, noise) =>
-        {
-            double[] stretches = [1.2, 1.5, 1.9, 2.4, 2.9];
-            var points = stretches.Select((s, i) => new CalibrationPoint(100 * s, ((RubberLaw.Strain(s) * (a + (b / s))) + noise[i]) / 9.80665)).ToImmutableArray();
-            var curve = BandCalibration.Fit(100, 1, points);
-            var x = points.Select(p => p.LengthCm / 100).Select(s => new[] { RubberLaw.Strain(s), RubberLaw.Strain(s) / s }).ToArray();
-            var reference = MultipleRegression.QR(x, [.. points.Select(p => p.ForceKg * 9.80665)]);
-            if (reference[0] >= 0 && reference[0] + reference[1] >= 0)
-            {
-                curve.A.ShouldBe(reference[0], 1e-4);
-                curve.B.ShouldBe(reference[1], 1e-4);
-            }
-        });
+        Gen.Select(Gen.Double[15, 80], Gen.Double[-10, 60], Gen.Double[-0.3, 0.3].Array[5])
+            .Sample(
+                (a, b, noise) =>
+                {
+                    double[] stretches = [1.2, 1.5, 1.9, 2.4, 2.9];
+                    var points = stretches
+                        .Select((s, i) => new CalibrationPoint(100 * s, ((RubberLaw.Strain(s) * (a + (b / s))) + noise[i]) / 9.80665))
+                        .ToImmutableArray();
+                    var curve = BandCalibration.Fit(100, 1, points);
+                    var x = points
+                        .Select(p => p.LengthCm / 100)
+                        .Select(s => new[] { RubberLaw.Strain(s), RubberLaw.Strain(s) / s })
+                        .ToArray();
+                    var reference = MultipleRegression.QR(x, [.. points.Select(p => p.ForceKg * 9.80665)]);
+                    if (reference[0] >= 0 && reference[0] + reference[1] >= 0)
+                    {
+                        curve.A.ShouldBe(reference[0], 1e-4);
+                        curve.B.ShouldBe(reference[1], 1e-4);
+                    }
+                }
+            );
 
     [Fact]
     public void A_fit_never_falls_with_stretch_whatever_was_measured() =>
-        Gen.Select(Gen.Double[0.5, 8].Array[4], Gen.Double[0.3, 1.2].Array[4]).Sample((steps, forces) =>
-        {
-            var length = 100.0;
-            var force = 0.0;
-            var points = steps.Select((s, i) => new CalibrationPoint(length += s * 10, force += forces[i])).ToImmutableArray();
-            var curve = BandCalibration.Fit(100, 2, points);
-            var last = 0.0;
-            for (var s = 1.0; s <= curve.Limit; s += 0.02)
-            {
-                var tension = curve.TensionN(s);
-                tension.ShouldBeGreaterThanOrEqualTo(last - 1e-9);
-                last = tension;
-            }
-        });
+        Gen.Select(Gen.Double[0.5, 8].Array[4], Gen.Double[0.3, 1.2].Array[4])
+            .Sample(
+                (steps, forces) =>
+                {
+                    var length = 100.0;
+                    var force = 0.0;
+                    var points = steps.Select((s, i) => new CalibrationPoint(length += s * 10, force += forces[i])).ToImmutableArray();
+                    var curve = BandCalibration.Fit(100, 2, points);
+                    var last = 0.0;
+                    for (var s = 1.0; s <= curve.Limit; s += 0.02)
+                    {
+                        var tension = curve.TensionN(s);
+                        tension.ShouldBeGreaterThanOrEqualTo(last - 1e-9);
+                        last = tension;
+                    }
+                }
+            );
 
     [Fact]
     public void The_order_of_the_points_does_not_matter() =>
-        BandCalibration.Fit(104, 2, [new(150, 4.5), new(200, 7.9), new(250, 11)]).A
-            .ShouldBe(BandCalibration.Fit(104, 2, [new(250, 11), new(150, 4.5), new(200, 7.9)]).A, 1e-9);
+        BandCalibration
+            .Fit(104, 2, [new(150, 4.5), new(200, 7.9), new(250, 11)])
+            .A.ShouldBe(BandCalibration.Fit(104, 2, [new(250, 11), new(150, 4.5), new(200, 7.9)]).A, 1e-9);
 
     [Fact]
     public void Beyond_a_fifth_past_the_largest_measured_stretch_no_force_is_given()
@@ -96,16 +108,19 @@ public class RubberTests
         curve.Limit.ShouldBe(2.4, 1e-9);
         curve.ForceKg(239).ShouldBeGreaterThan(8);
         Should.Throw<StretchLimitException>(() => curve.ForceKg(245)).Message.ShouldContain("further than it was measured");
-        Should.Throw<StretchLimitException>(() => BandCalibration.CurveOf(Loop()).ForceKg(500)).Message.ShouldContain("more than a band bears");
+        Should
+            .Throw<StretchLimitException>(() => BandCalibration.CurveOf(Loop()).ForceKg(500))
+            .Message.ShouldContain("more than a band bears");
     }
 
-    public static TheoryData<CalibrationPoint[], string> Contradictions() => new()
-    {
-        { [new(150, 6), new(200, 5)], "The force falls from 6 kg at 150 cm to 5 kg at 200 cm" },
-        { [new(100, 3)], "not longer than the band at rest" },
-        { [new(150, 0)], "must be above 0 kg" },
-        { [new(0, 3)], "not longer than the band at rest" },
-    };
+    public static TheoryData<CalibrationPoint[], string> Contradictions() =>
+        new()
+        {
+            { [new(150, 6), new(200, 5)], "The force falls from 6 kg at 150 cm to 5 kg at 200 cm" },
+            { [new(100, 3)], "not longer than the band at rest" },
+            { [new(150, 0)], "must be above 0 kg" },
+            { [new(0, 3)], "not longer than the band at rest" },
+        };
 
     [Theory]
     [MemberData(nameof(Contradictions))]
@@ -116,7 +131,16 @@ public class RubberTests
     public void A_band_without_length_is_refused_with_what_to_measure() =>
         Should.Throw<BandMeasureException>(() => BandCalibration.Fit(0, 2, [new(150, 5)])).Message.ShouldContain("Measure the band");
 
-    internal static Thing Loop(double width = 13, double flat = 104) => new(
-        new KitItem { Id = "loop", Kind = "band-loop", RestLengthCm = flat, WidthMm = width, ThicknessMm = 4.5 },
-        Trade.Shipped.KitKinds.Find("band-loop")!);
+    internal static Thing Loop(double width = 13, double flat = 104) =>
+        new(
+            new KitItem
+            {
+                Id = "loop",
+                Kind = "band-loop",
+                RestLengthCm = flat,
+                WidthMm = width,
+                ThicknessMm = 4.5,
+            },
+            Trade.Shipped.KitKinds.Find("band-loop")!
+        );
 }

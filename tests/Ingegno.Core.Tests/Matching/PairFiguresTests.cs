@@ -47,7 +47,11 @@ public class PairFiguresTests
         var hips = Part("glute-bridge", 0.9, Muscle.Glutes);
 
         // The single one reaches both prime movers, only how hard it is decides.
-        var single = thighs with { Exercise = Squat.Exercise, Match = 0 };
+        var single = thighs with
+        {
+            Exercise = Squat.Exercise,
+            Match = 0,
+        };
         (PairFinder.Best(Squat, [single, thighs, hips], Rules) is not null).ShouldBe(looked);
     }
 
@@ -64,12 +68,31 @@ public class PairFiguresTests
 
     [Fact]
     public void An_accessory_is_never_worth_two() =>
-        PairFinder.Best(Squat with { Role = LineRole.Accessory }, [Part("back-squat", 0.1, Muscle.Quads), Part("glute-bridge", 0.9, Muscle.Glutes)], Rules).ShouldBeNull();
+        PairFinder
+            .Best(
+                Squat with
+                {
+                    Role = LineRole.Accessory,
+                },
+                [Part("back-squat", 0.1, Muscle.Quads), Part("glute-bridge", 0.9, Muscle.Glutes)],
+                Rules
+            )
+            .ShouldBeNull();
 
     private static LineToMatch Line(string id)
     {
-        var exercise = Examples.Exercise(id) with { Muscles = ImmutableSortedDictionary<Muscle, double>.Empty.Add(Muscle.Quads, 1).Add(Muscle.Glutes, 1) };
-        var gym = new GymLine { Line = 1, ExerciseId = id, Name = id, Sets = 3, Target = new SetTarget(6, 6) };
+        var exercise = Examples.Exercise(id) with
+        {
+            Muscles = ImmutableSortedDictionary<Muscle, double>.Empty.Add(Muscle.Quads, 1).Add(Muscle.Glutes, 1),
+        };
+        var gym = new GymLine
+        {
+            Line = 1,
+            ExerciseId = id,
+            Name = id,
+            Sets = 3,
+            Target = new SetTarget(6, 6),
+        };
         return new LineToMatch(gym, exercise, LineRole.Main, new WantedEffort(6, 8, 2), Trade.Shipped.ApproachOf(null));
     }
 
@@ -82,8 +105,32 @@ public class PairFiguresTests
     private static Scored Half(string id, double resistance, ReachableLoad? load = null)
     {
         var exercise = Examples.Exercise(id);
-        var loaded = new LoadedSetup(Examples.Exercise("glute-bridge").Setups[0], [], load ?? ReachableLoad.None, null, null, [], resistance, null);
-        ImmutableArray<PartScore> parts = [.. Enum.GetValues<MatchPart>().Select(p => new PartScore(p, p == MatchPart.Resistance ? resistance : 0.8, Rules.Weights[LineRole.Main][p], Reason.Text("so")))];
-        return new Scored(exercise, loaded, new MatchScores(0.8, 0.8, 0.8, resistance, 0.8, 0.8), 0.1, new Lazy<ImmutableArray<PartScore>>(parts));
+        var loaded = new LoadedSetup(
+            Examples.Exercise("glute-bridge").Setups[0],
+            [],
+            load ?? ReachableLoad.None,
+            null,
+            null,
+            [],
+            resistance,
+            null
+        );
+        ImmutableArray<PartScore> parts =
+        [
+            .. Enum.GetValues<MatchPart>()
+                .Select(p => new PartScore(
+                    p,
+                    p == MatchPart.Resistance ? resistance : 0.8,
+                    Rules.Weights[LineRole.Main][p],
+                    Reason.Text("so")
+                )),
+        ];
+        return new Scored(
+            exercise,
+            loaded,
+            new MatchScores(0.8, 0.8, 0.8, resistance, 0.8, 0.8),
+            0.1,
+            new Lazy<ImmutableArray<PartScore>>(parts)
+        );
     }
 }

@@ -37,7 +37,11 @@ public class PartFiguresTests
     [InlineData(0.2, false)]
     public void A_helper_is_missed_below_a_stabilisers_part(double involvement, bool missed)
     {
-        var (_, reason) = PartMatches.Muscles(Of((Muscle.MidChest, 1), (Muscle.Triceps, 0.5)), Of((Muscle.MidChest, 1), (Muscle.Triceps, involvement)), Rules);
+        var (_, reason) = PartMatches.Muscles(
+            Of((Muscle.MidChest, 1), (Muscle.Triceps, 0.5)),
+            Of((Muscle.MidChest, 1), (Muscle.Triceps, involvement)),
+            Rules
+        );
         ((FactList)reason["helpers"]!).Items.Contains(Term.For(Muscle.Triceps)).ShouldBe(missed);
     }
 
@@ -61,7 +65,8 @@ public class PartFiguresTests
         Of(both, both with { Chain = Chain.Open }).ShouldBe(0.95, 1e-9);
         Of(both, both with { Stability = 3 }).ShouldBe(0.86, 1e-9, "two degrees more");
         Of(both with { Stability = 3 }, both).ShouldBe(1, "less balance is no loss");
-        Of(both with { Sides = Sides.Unilateral }, both with { Structure = ExerciseStructure.Isolation, Chain = Chain.Open, Stability = 5 }).ShouldBe(0, "never below nothing");
+        Of(both with { Sides = Sides.Unilateral }, both with { Structure = ExerciseStructure.Isolation, Chain = Chain.Open, Stability = 5 })
+            .ShouldBe(0, "never below nothing");
     }
 
     [Theory]
@@ -93,13 +98,25 @@ public class PartFiguresTests
     [Trait("source", "docs/trade/strength-relations: about 1 % less a year past 40, common practice")]
     public void Strength_falls_by_a_hundredth_a_year_past_forty_and_never_below_half(int age, double share)
     {
-        double Max(int years) => new Core.Trainee.Strength.ClientStrength(new ClientProfile { Level = Level.Novice, Goal = Goal.Muscle, Sex = Sex.Male, BodyMassKg = 80, AgeYears = years }, Trade.Shipped.Strength).ForAnchor("bench-press")!.OneRepMaxKg;
+        double Max(int years) => new Core.Trainee.Strength.ClientStrength(
+                new ClientProfile
+                {
+                    Level = Level.Novice,
+                    Goal = Goal.Muscle,
+                    Sex = Sex.Male,
+                    BodyMassKg = 80,
+                    AgeYears = years,
+                },
+                Trade.Shipped.Strength
+            ).ForAnchor("bench-press")!.OneRepMaxKg;
         (Max(age) / Max(30)).ShouldBe(share, 1e-9);
     }
 
-    private static double Score(Dictionary<Muscle, double> gym, Dictionary<Muscle, double> home) => PartMatches.MuscleScore(gym, home, Rules);
+    private static double Score(Dictionary<Muscle, double> gym, Dictionary<Muscle, double> home) =>
+        PartMatches.MuscleScore(gym, home, Rules);
 
-    private static Dictionary<Muscle, double> Of(params (Muscle Muscle, double Involvement)[] muscles) => muscles.ToDictionary(m => m.Muscle, m => m.Involvement);
+    private static Dictionary<Muscle, double> Of(params (Muscle Muscle, double Involvement)[] muscles) =>
+        muscles.ToDictionary(m => m.Muscle, m => m.Involvement);
 
     private static Plane Other(Plane plane) => plane == Plane.Sagittal ? Plane.Frontal : Plane.Sagittal;
 }

@@ -18,7 +18,9 @@ public class ReachableSetupsTests
         range.Setups.Select(s => s.SystemKg).ShouldBeInOrder(SortDirection.Ascending);
         range.Setups[0].Step.ShouldBeNull();
         range.Setups.Skip(1).ShouldAllBe(s => s.Step > 0.015);
-        range.Setups.Zip(range.Setups.Skip(1)).ShouldAllBe(p => Math.Abs((p.Second.SystemKg / p.First.SystemKg) - 1 - p.Second.Step!.Value) < 1e-9);
+        range
+            .Setups.Zip(range.Setups.Skip(1))
+            .ShouldAllBe(p => Math.Abs((p.Second.SystemKg / p.First.SystemKg) - 1 - p.Second.Step!.Value) < 1e-9);
     }
 
     [Fact]

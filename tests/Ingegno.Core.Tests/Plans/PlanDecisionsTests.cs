@@ -23,7 +23,21 @@ public class PlanDecisionsTests
         Client = Examples.ClientA,
         Kit = Examples.Kit("dumbbell 12 x2", "chair 46"),
         GymLines = ["Bench press 3x8", "Barbell row 3x8"],
-        Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Sets = 2 }, new HomeEdit { Line = new LineKey(2), ExerciseId = "row", Sets = 4 }],
+        Edits =
+        [
+            new HomeEdit
+            {
+                Line = new LineKey(1),
+                ExerciseId = "push-up",
+                Sets = 2,
+            },
+            new HomeEdit
+            {
+                Line = new LineKey(2),
+                ExerciseId = "row",
+                Sets = 4,
+            },
+        ],
     };
 
     private static readonly ImmutableArray<StandingLine> Standing =
@@ -43,8 +57,9 @@ public class PlanDecisionsTests
     };
 
     [Fact]
-    public void What_stands_gets_the_head_start() => Take(new FitToMinutes(false)).Before.ShouldBe(
-        [new StoodBefore("bench-press", "push-up+band-fly", "Upper"), new StoodBefore("barbell-row", "row")]);
+    public void What_stands_gets_the_head_start() =>
+        Take(new FitToMinutes(false))
+            .Before.ShouldBe([new StoodBefore("bench-press", "push-up+band-fly", "Upper"), new StoodBefore("barbell-row", "row")]);
 
     [Fact]
     public void A_candidate_is_taken_and_left_while_the_role_stays()
@@ -60,14 +75,32 @@ public class PlanDecisionsTests
     [Fact]
     public void An_exercise_left_out_leaves_pairs_too()
     {
-        var chosen = Request with { Choices = [new CoachChoice(new LineKey(1), "push-up+band-fly"), new CoachChoice(new LineKey(2), "row")] };
+        var chosen = Request with
+        {
+            Choices = [new CoachChoice(new LineKey(1), "push-up+band-fly"), new CoachChoice(new LineKey(2), "row")],
+        };
         PlanDecisions.Take(chosen, Standing, new LeaveOutExercise("band-fly")).Choices.ShouldBe([new CoachChoice(new LineKey(2), "row")]);
     }
 
     [Fact]
     public void Figures_keep_what_they_leave_open_and_other_exercises()
     {
-        var edits = Take(new SetFigures([new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Rir = 1 }, new HomeEdit { Line = new LineKey(1), ExerciseId = "dip", Sets = 5 }])).Edits;
+        var edits = Take(
+            new SetFigures([
+                new HomeEdit
+                {
+                    Line = new LineKey(1),
+                    ExerciseId = "push-up",
+                    Rir = 1,
+                },
+                new HomeEdit
+                {
+                    Line = new LineKey(1),
+                    ExerciseId = "dip",
+                    Sets = 5,
+                },
+            ])
+        ).Edits;
         edits.Length.ShouldBe(3);
         (edits[0].Sets, edits[0].Rir).ShouldBe((2, 1));
     }
@@ -75,17 +108,45 @@ public class PlanDecisionsTests
     [Fact]
     public void Techniques_take_the_place_of_a_tempo_typed_before()
     {
-        var slow = Request with { Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Tempo = Tempo.Parse("5-0-1-0") }] };
-        var edit = PlanDecisions.Take(slow, Standing, new SetFigures([new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Techniques = ["pause-2"] }])).Edits.Single();
+        var slow = Request with
+        {
+            Edits =
+            [
+                new HomeEdit
+                {
+                    Line = new LineKey(1),
+                    ExerciseId = "push-up",
+                    Tempo = Tempo.Parse("5-0-1-0"),
+                },
+            ],
+        };
+        var edit = PlanDecisions
+            .Take(
+                slow,
+                Standing,
+                new SetFigures([
+                    new HomeEdit
+                    {
+                        Line = new LineKey(1),
+                        ExerciseId = "push-up",
+                        Techniques = ["pause-2"],
+                    },
+                ])
+            )
+            .Edits.Single();
         (edit.Tempo, edit.Techniques!.Value.Single()).ShouldBe((null, "pause-2"));
     }
 
     [Fact]
     public void Repeating_figures_takes_all_but_the_load_to_both_halves_of_a_pair()
     {
-        var edits = Take(new RepeatFigures(Figures with { ExternalKg = 12, Line = new LineKey(9), ExerciseId = "curl" }, [new LineKey(1)])).Edits;
+        var edits = Take(
+            new RepeatFigures(Figures with { ExternalKg = 12, Line = new LineKey(9), ExerciseId = "curl" }, [new LineKey(1)])
+        ).Edits;
         var changed = edits.Where(e => e.Sets == 3).ToList();
-        changed.Select(e => (e.Line, e.ExerciseId, e.ExternalKg)).ShouldBe([(new LineKey(1), "push-up", null), (new LineKey(1), "band-fly", null)]);
+        changed
+            .Select(e => (e.Line, e.ExerciseId, e.ExternalKg))
+            .ShouldBe([(new LineKey(1), "push-up", null), (new LineKey(1), "band-fly", null)]);
     }
 
     [Fact]
@@ -117,7 +178,12 @@ public class PlanDecisionsTests
     [Fact]
     public void What_the_coach_typed_goes_before_what_was_proposed()
     {
-        var typed = new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Sets = 5 };
+        var typed = new HomeEdit
+        {
+            Line = new LineKey(1),
+            ExerciseId = "push-up",
+            Sets = 5,
+        };
         var edit = Take(new AcceptProposals([new AcceptedProposal(new LineKey(1), "push-up", Figures) { Typed = typed }])).Edits[^1];
         (edit.Sets, edit.Rir, edit.Tempo).ShouldBe((5, 2, Tempo.Usual));
     }
@@ -133,8 +199,22 @@ public class PlanDecisionsTests
     [Fact]
     public void Techniques_taken_off_before_stay_off()
     {
-        var plain = Request with { Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Techniques = [] }] };
-        PlanDecisions.Take(plain, Standing, new AcceptProposals([new AcceptedProposal(new LineKey(1), "push-up", Figures)])).Edits.Single().Techniques!.Value.ShouldBeEmpty();
+        var plain = Request with
+        {
+            Edits =
+            [
+                new HomeEdit
+                {
+                    Line = new LineKey(1),
+                    ExerciseId = "push-up",
+                    Techniques = [],
+                },
+            ],
+        };
+        PlanDecisions
+            .Take(plain, Standing, new AcceptProposals([new AcceptedProposal(new LineKey(1), "push-up", Figures)]))
+            .Edits.Single()
+            .Techniques!.Value.ShouldBeEmpty();
     }
 
     [Theory]
@@ -151,7 +231,14 @@ public class PlanDecisionsTests
     [InlineData(Decision.Ease, true)]
     public void Only_what_can_be_written_changes_a_plan(Decision decision, bool changes)
     {
-        var dose = new Dose { Sets = 3, Target = new SetTarget(8, 12), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 90, Rir = 2 };
+        var dose = new Dose
+        {
+            Sets = 3,
+            Target = new SetTarget(8, 12),
+            Tempo = Tempo.Parse("2-0-1-0"),
+            RestSeconds = 90,
+            Rir = 2,
+        };
         new Proposal(new LineKey(1), "push-up", "Push-up", decision, Reason.None, dose, 0, string.Empty, false).Changes.ShouldBe(changes);
     }
 
@@ -181,15 +268,32 @@ public class PlanDecisionsTests
         var run = trial.Run(trial.Plan(request, plan), line => day[line], trainee, trial.Engine(request), start, 1);
 
         var proposals = next.Propose(request.Client, request.Kit, plan.Lines, run.Log, start.AddDays(6));
-        var byReview = engine.Rebuild(PlanDecisions.Take(request, plan.Standing, new AcceptProposals([.. proposals.Where(p => p.Changes).Select(p => p.Accepted)]))).Plan;
+        var byReview = engine
+            .Rebuild(
+                PlanDecisions.Take(
+                    request,
+                    plan.Standing,
+                    new AcceptProposals([.. proposals.Where(p => p.Changes).Select(p => p.Accepted)])
+                )
+            )
+            .Plan;
         var reviewed = byReview.Lines.SelectMany(l => l.Chosen?.Exercises ?? []).ToList();
 
-        reviewed.Select(e => (e.ExerciseId, e.Dose.Figures, e.Dose.Tempo, e.Dose.RestSeconds, e.ExternalKg))
-            .ShouldBe(run.Plan.Select(p => (p.Home.ExerciseId, p.Home.Dose.Figures, p.Home.Dose.Tempo, p.Home.Dose.RestSeconds, p.Home.ExternalKg)), "the trial trains what a review gives");
+        reviewed
+            .Select(e => (e.ExerciseId, e.Dose.Figures, e.Dose.Tempo, e.Dose.RestSeconds, e.ExternalKg))
+            .ShouldBe(
+                run.Plan.Select(p =>
+                    (p.Home.ExerciseId, p.Home.Dose.Figures, p.Home.Dose.Tempo, p.Home.Dose.RestSeconds, p.Home.ExternalKg)
+                ),
+                "the trial trains what a review gives"
+            );
         foreach (var p in proposals.Where(p => p is { Changes: true, ToExerciseId: null }))
         {
             var now = reviewed.Single(e => e.ExerciseId == p.ExerciseId);
-            (now.Dose.Figures, now.Dose.Tempo, now.Dose.RestSeconds, now.Dose.Rir).ShouldBe((p.Dose.Figures, p.Dose.Tempo, p.Dose.RestSeconds, p.Dose.Rir), p.Name);
+            (now.Dose.Figures, now.Dose.Tempo, now.Dose.RestSeconds, now.Dose.Rir).ShouldBe(
+                (p.Dose.Figures, p.Dose.Tempo, p.Dose.RestSeconds, p.Dose.Rir),
+                p.Name
+            );
             now.ExternalKg.ShouldBe(p.ExternalKg, 0.01, p.Name);
         }
     }

@@ -10,25 +10,27 @@ public class ApproachCheckTests
     private static readonly Approach Good = Trade.Shipped.ApproachOf("tension") with { Id = "boathouse", Name = "Boathouse" };
 
     [Fact]
-    public void Every_approach_that_ships_is_good() => Trade.Shipped.Approaches.ShouldAllBe(a => ApproachCheck.Faults(a, Trade.Shipped).IsEmpty);
+    public void Every_approach_that_ships_is_good() =>
+        Trade.Shipped.Approaches.ShouldAllBe(a => ApproachCheck.Faults(a, Trade.Shipped).IsEmpty);
 
-    public static TheoryData<string, Approach> Wrong() => new()
-    {
-        { "key is made of lower-case words", Good with { Id = "Boat house" } },
-        { "name has 1 to 60", Good with { Name = "" } },
-        { "idea takes 1 to 400", Good with { Idea = "" } },
-        { "speaks against it takes", Good with { Against = new string('x', 401) } },
-        { "note takes at most", Good with { Note = new string('x', 401) } },
-        { "Reps run from", Good with { Reps = new Bounds(12, 8) } },
-        { "Sets run from", Good with { Sets = new Bounds(0, 3) } },
-        { "Rests run from", Good with { Rest = new Bounds(30, 900) } },
-        { "Reps in reserve lie", Good with { Rir = 11 } },
-        { "no technique \"levitate\"", Good with { Prefers = ["levitate"] } },
-        { "preferred and avoided", Good with { Prefers = ["pause"], Avoids = ["pause"] } },
-        { "Standards are at most", Good with { Standards = [500] } },
-        { "A phase has a name", Good with { Phases = [new ApproachPhase("Size", 0, null, null, 1, "more")] } },
-        { "Reps of Size", Good with { Phases = [new ApproachPhase("Size", 1, new Bounds(9, 3), null, 1, "more")] } },
-    };
+    public static TheoryData<string, Approach> Wrong() =>
+        new()
+        {
+            { "key is made of lower-case words", Good with { Id = "Boat house" } },
+            { "name has 1 to 60", Good with { Name = "" } },
+            { "idea takes 1 to 400", Good with { Idea = "" } },
+            { "speaks against it takes", Good with { Against = new string('x', 401) } },
+            { "note takes at most", Good with { Note = new string('x', 401) } },
+            { "Reps run from", Good with { Reps = new Bounds(12, 8) } },
+            { "Sets run from", Good with { Sets = new Bounds(0, 3) } },
+            { "Rests run from", Good with { Rest = new Bounds(30, 900) } },
+            { "Reps in reserve lie", Good with { Rir = 11 } },
+            { "no technique \"levitate\"", Good with { Prefers = ["levitate"] } },
+            { "preferred and avoided", Good with { Prefers = ["pause"], Avoids = ["pause"] } },
+            { "Standards are at most", Good with { Standards = [500] } },
+            { "A phase has a name", Good with { Phases = [new ApproachPhase("Size", 0, null, null, 1, "more")] } },
+            { "Reps of Size", Good with { Phases = [new ApproachPhase("Size", 1, new Bounds(9, 3), null, 1, "more")] } },
+        };
 
     [Theory]
     [MemberData(nameof(Wrong))]
@@ -40,5 +42,7 @@ public class ApproachCheckTests
 
     [Fact]
     public void Lists_that_were_left_out_do_not_break_it() =>
-        ApproachCheck.Faults(Good with { Prefers = default, Avoids = default, Standards = default, Phases = default }, Trade.Shipped).ShouldBeEmpty();
+        ApproachCheck
+            .Faults(Good with { Prefers = default, Avoids = default, Standards = default, Phases = default }, Trade.Shipped)
+            .ShouldBeEmpty();
 }

@@ -12,12 +12,21 @@ namespace Ingegno.Core.Tests.Prescribing;
 public class ApproachTests
 {
     private static readonly string[] Week =
-        ["= One", "Back squat 5x5 RIR 2 3:00", "Bench press 4x8 RIR 2 2 min", "Lateral step-up with dumbbells 3x10/side 90 s", "Plank 3x40 s 60 s", "= Two", "Barbell row 3x10 RIR 3 90 s"];
+    [
+        "= One",
+        "Back squat 5x5 RIR 2 3:00",
+        "Bench press 4x8 RIR 2 2 min",
+        "Lateral step-up with dumbbells 3x10/side 90 s",
+        "Plank 3x40 s 60 s",
+        "= Two",
+        "Barbell row 3x10 RIR 3 90 s",
+    ];
 
     [Fact]
     public void All_eight_are_there_each_with_its_idea_and_what_speaks_against_it()
     {
-        Trade.Shipped.Approaches.Select(a => a.Id)
+        Trade
+            .Shipped.Approaches.Select(a => a.Id)
             .ShouldBe(["mirror", "density", "tension", "full-range", "milestones", "one-by-twenty", "ten-by-ten", "circuit"]);
         Trade.Shipped.Approaches.ShouldAllBe(a => a.Idea.Length > 20 && a.Against.Length > 20);
         var known = Trade.Shipped.Techniques.Select(t => t.Of).ToHashSet();
@@ -75,14 +84,14 @@ public class ApproachTests
     {
         foreach (var approach in Trade.Shipped.Approaches)
         {
-            Rebuild(approach.Id, Examples.ClientB).Plan.Lines.SelectMany(l => l.Chosen!.Exercises)
+            Rebuild(approach.Id, Examples.ClientB)
+                .Plan.Lines.SelectMany(l => l.Chosen!.Exercises)
                 .ShouldAllBe(e => e.Dose.Rir >= 2 && e.Dose.Techniques.Length <= 1, approach.Id);
         }
     }
 
     [Fact]
-    public void An_approach_that_is_gone_is_said() =>
-        Rebuild("astrology").Plan.Notices.ShouldContain(n => n.Code == "unknown-approach");
+    public void An_approach_that_is_gone_is_said() => Rebuild("astrology").Plan.Notices.ShouldContain(n => n.Code == "unknown-approach");
 
     [Fact]
     [Trait("source", "common practice: one fixed pair is dosed by what the client can do with it")]
@@ -91,7 +100,13 @@ public class ApproachTests
         string Dose(double bench)
         {
             var client = Examples.ClientA with { KnownLifts = [new KnownLift("bench-press", bench)], BodyMassKg = 75 };
-            var request = new RebuildRequest { Client = client, Kit = Examples.Kit("dumbbell 6 x2"), GymLines = ["Dumbbell overhead press 3x10"], Choices = [new CoachChoice(new LineKey(1), "dumbbell-overhead-press")] };
+            var request = new RebuildRequest
+            {
+                Client = client,
+                Kit = Examples.Kit("dumbbell 6 x2"),
+                GymLines = ["Dumbbell overhead press 3x10"],
+                Choices = [new CoachChoice(new LineKey(1), "dumbbell-overhead-press")],
+            };
             var home = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan.Lines[0].Chosen!.Exercises[0];
             return $"{home.Dose.Figures} {home.Dose.Tempo}";
         }
@@ -101,7 +116,14 @@ public class ApproachTests
     }
 
     private static RebuildRequest Request(string? approach, ClientProfile? client = null) =>
-        new() { Client = client ?? Examples.ClientA, Kit = Examples.Kit("dumbbell 10 x2", "step 20"), GymLines = [.. Week], Approach = approach };
+        new()
+        {
+            Client = client ?? Examples.ClientA,
+            Kit = Examples.Kit("dumbbell 10 x2", "step 20"),
+            GymLines = [.. Week],
+            Approach = approach,
+        };
 
-    private static RebuildResult Rebuild(string? approach, ClientProfile? client = null) => new RebuildEngine(Trade.Shipped).Rebuild(Request(approach, client));
+    private static RebuildResult Rebuild(string? approach, ClientProfile? client = null) =>
+        new RebuildEngine(Trade.Shipped).Rebuild(Request(approach, client));
 }

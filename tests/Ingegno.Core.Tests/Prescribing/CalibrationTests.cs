@@ -29,7 +29,8 @@ public class CalibrationTests
         home.Dose.Calibrates.ShouldBeTrue();
         home.Dose.Instructions.ShouldContain(i => i.Said().StartsWith("Last set: as many clean reps", StringComparison.Ordinal));
         Curl(Client, calibrate: false).Dose.LastSetOpen.ShouldBeFalse();
-        Curl(Client with { Learned = [new LearnedLift("barbell-curl", "dumbbell-curl", 30, 0.06, Reason.Text("logs"))] }).Dose.LastSetOpen.ShouldBeFalse("it is known");
+        Curl(Client with { Learned = [new LearnedLift("barbell-curl", "dumbbell-curl", 30, 0.06, Reason.Text("logs"))] })
+            .Dose.LastSetOpen.ShouldBeFalse("it is known");
         Curl(Client with { Level = Level.Beginner }).Dose.Instructions.ShouldContain(i => i.Said().Contains("two more in you"));
     }
 
@@ -39,10 +40,12 @@ public class CalibrationTests
         Curl(Client with { HighBloodPressure = true }).Dose.LastSetOpen.ShouldBeFalse();
         Curl(Client with { SoreJoints = [new SoreJoint(Joint.Elbow, Soreness.Sore)] }).Dose.LastSetOpen.ShouldBeFalse();
         Curl(Client with { Screening = [ScreeningAnswer.HeartOrVascular] }).Dose.LastSetOpen.ShouldBeFalse();
-        Curl(Client with { Screening = [ScreeningAnswer.HeartOrVascular], Clearance = new Clearance(Today, "a clinician") }).Dose.LastSetOpen.ShouldBeTrue();
+        Curl(Client with { Screening = [ScreeningAnswer.HeartOrVascular], Clearance = new Clearance(Today, "a clinician") })
+            .Dose.LastSetOpen.ShouldBeTrue();
         Rebuilt(Client, "Plank 3x30 s", "plank", true).Dose.LastSetOpen.ShouldBeFalse("a hold is not measured by a load");
 
-        var notice = Plan(Client with { HighBloodPressure = true }, "Dumbbell curl 3x10", "dumbbell-curl", true).Notices.Single(n => n.Code == "calibration");
+        var notice = Plan(Client with { HighBloodPressure = true }, "Dumbbell curl 3x10", "dumbbell-curl", true)
+            .Notices.Single(n => n.Code == "calibration");
         notice.Text.Said().ShouldContain("Dumbbell curl (high blood pressure)");
     }
 
@@ -53,8 +56,20 @@ public class CalibrationTests
         var bar = new KitAtPlace(Examples.Kit("barbell 40"), Trade.Shipped.KitKinds);
         var exercise = Trade.Shipped.Catalogue.Get("dumbbell-curl");
         Calibration.Open(home with { UsesItems = ["k1"] }, exercise, Client, bar).WhyNot!.Code.ShouldBe("not-open.bar");
-        Calibration.Open(home with { Expected = new RepRange(3, 4, 5) }, exercise, Client, new KitAtPlace(Examples.Kit("dumbbell 8 x2"), Trade.Shipped.KitKinds)).WhyNot!.Code.ShouldBe("not-open.maximum");
-        Calibration.Open(home, exercise with { Skill = 4 }, Client, new KitAtPlace(Examples.Kit("dumbbell 8 x2"), Trade.Shipped.KitKinds)).WhyNot!.Code.ShouldBe("not-open.skill");
+        Calibration
+            .Open(
+                home with
+                {
+                    Expected = new RepRange(3, 4, 5),
+                },
+                exercise,
+                Client,
+                new KitAtPlace(Examples.Kit("dumbbell 8 x2"), Trade.Shipped.KitKinds)
+            )
+            .WhyNot!.Code.ShouldBe("not-open.maximum");
+        Calibration
+            .Open(home, exercise with { Skill = 4 }, Client, new KitAtPlace(Examples.Kit("dumbbell 8 x2"), Trade.Shipped.KitKinds))
+            .WhyNot!.Code.ShouldBe("not-open.skill");
     }
 
     [Fact]
@@ -62,7 +77,9 @@ public class CalibrationTests
     {
         var plan = Plan(Client, "Dumbbell curl 3x10", "dumbbell-curl", true);
         var stamps = new LogStamps(Trade.Shipped, Client, Examples.Kit("dumbbell 8 x2", "dumbbell 10 x2"), plan.Lines);
-        var sets = stamps.Stamp(new LoggedExercise(new LineKey(1), "dumbbell-curl", [.. Enumerable.Repeat(new LoggedSet { Reps = 10 }, 3)])).Sets;
+        var sets = stamps
+            .Stamp(new LoggedExercise(new LineKey(1), "dumbbell-curl", [.. Enumerable.Repeat(new LoggedSet { Reps = 10 }, 3)]))
+            .Sets;
         sets.Select(s => s.Stamp!.PlannedReps is null).ShouldBe([false, false, true]);
         sets[2].Stamp!.PlannedRir.ShouldBe(Calibration.Reserve);
         sets[0].Stamp!.PlannedRir.ShouldNotBe(Calibration.Reserve);
@@ -72,9 +89,23 @@ public class CalibrationTests
     public void What_the_open_set_taught_sets_the_dose_unless_it_hurt()
     {
         var before = Plan(Client, "Dumbbell curl 3x10", "dumbbell-curl", true);
-        var known = Client with { Learned = [new LearnedLift("barbell-curl", "dumbbell-curl", before.Lines[0].Chosen!.Exercises[0].SystemLoadKg!.Value * 1.15, 0.06, Reason.Text("1 logged day"))] };
+        var known = Client with
+        {
+            Learned =
+            [
+                new LearnedLift(
+                    "barbell-curl",
+                    "dumbbell-curl",
+                    before.Lines[0].Chosen!.Exercises[0].SystemLoadKg!.Value * 1.15,
+                    0.06,
+                    Reason.Text("1 logged day")
+                ),
+            ],
+        };
         var now = Plan(known, "Dumbbell curl 3x10", "dumbbell-curl", true);
-        var context = new NextSession(Trade.Shipped).Contexts(Client, Examples.Kit("dumbbell 8 x2", "dumbbell 10 x2"), before.Lines)[0].Context;
+        var context = new NextSession(Trade.Shipped)
+            .Contexts(Client, Examples.Kit("dumbbell 8 x2", "dumbbell 10 x2"), before.Lines)[0]
+            .Context;
 
         var set = AfterCalibration.Set([Next(0)], before.Lines, now.Lines)[0];
         set.Decision.ShouldBe(Decision.Calibrated);
@@ -83,19 +114,41 @@ public class CalibrationTests
         AfterCalibration.Set([Next(6)], before.Lines, now.Lines)[0].Decision.ShouldBe(Decision.Swap);
         AfterCalibration.Set([Next(0)], now.Lines, now.Lines)[0].Decision.ShouldBe(Next(0).Decision, "nothing was calibrated");
 
-        Proposal Next(int pain) => DoubleProgression.Next(new LineKey(1), context, [.. Enumerable.Repeat(new LoggedSet { Reps = 12, Rir = 2, Pain = pain }, 3)]);
+        Proposal Next(int pain) =>
+            DoubleProgression.Next(
+                new LineKey(1),
+                context,
+                [
+                    .. Enumerable.Repeat(
+                        new LoggedSet
+                        {
+                            Reps = 12,
+                            Rir = 2,
+                            Pain = pain,
+                        },
+                        3
+                    ),
+                ]
+            );
     }
 
-    private static HomeExercise Curl(ClientProfile client, bool calibrate = true) => Rebuilt(client, "Dumbbell curl 3x10 RIR 2", "dumbbell-curl", calibrate);
+    private static HomeExercise Curl(ClientProfile client, bool calibrate = true) =>
+        Rebuilt(client, "Dumbbell curl 3x10 RIR 2", "dumbbell-curl", calibrate);
 
-    private static HomeExercise Rebuilt(ClientProfile client, string line, string candidate, bool calibrate) => Plan(client, line, candidate, calibrate).Lines[0].Chosen!.Exercises[0];
+    private static HomeExercise Rebuilt(ClientProfile client, string line, string candidate, bool calibrate) =>
+        Plan(client, line, candidate, calibrate).Lines[0].Chosen!.Exercises[0];
 
-    private static HomePlan Plan(ClientProfile client, string line, string candidate, bool calibrate) => new RebuildEngine(Trade.Shipped).Rebuild(new RebuildRequest
-    {
-        Client = client,
-        Kit = Examples.Kit("dumbbell 8 x2", "dumbbell 10 x2"),
-        GymLines = [line],
-        Choices = [new CoachChoice(new LineKey(1), candidate)],
-        Calibrate = calibrate,
-    }).Plan;
+    private static HomePlan Plan(ClientProfile client, string line, string candidate, bool calibrate) =>
+        new RebuildEngine(Trade.Shipped)
+            .Rebuild(
+                new RebuildRequest
+                {
+                    Client = client,
+                    Kit = Examples.Kit("dumbbell 8 x2", "dumbbell 10 x2"),
+                    GymLines = [line],
+                    Choices = [new CoachChoice(new LineKey(1), candidate)],
+                    Calibrate = calibrate,
+                }
+            )
+            .Plan;
 }

@@ -26,12 +26,16 @@ public class DosePrescriberTests
         dose.Reason.Said().ShouldContain("8 in every set is the goal");
 
         Prescribe("Bench press 1x8", 10).Figures.ShouldBe("1x8", "one set tires no other");
-        Prescribe("Bench press 4x8 4 min", 10).Figures.ShouldBe("4x8", "after long rests it is there: .925 of the set before, .955 with the reserve, 8.7 in the last");
+        Prescribe("Bench press 4x8 4 min", 10)
+            .Figures.ShouldBe("4x8", "after long rests it is there: .925 of the set before, .955 with the reserve, 8.7 in the last");
         Prescribe("Push-up 4x8", 10).Figures.ShouldBe("4x8", "the same exercise as in the gym plan: done already");
     }
 
     [Fact]
-    [Trait("source", "docs/trade/strength-relations: nothing known gives a wide range, and a coach starts on the safe side of it; worked by hand")]
+    [Trait(
+        "source",
+        "docs/trade/strength-relations: nothing known gives a wide range, and a coach starts on the safe side of it; worked by hand"
+    )]
     public void The_less_is_known_the_lower_it_starts()
     {
         // 12 to failure, perhaps only 4: careful 8, and 8 × .89³ = 5.6 in the fourth set.
@@ -60,8 +64,7 @@ public class DosePrescriberTests
     }
 
     [Fact]
-    public void A_beginner_keeps_two_in_reserve() =>
-        Prescribe("Bench press 3x8 RIR 0", 10, Examples.ClientB).Rir.ShouldBe(2);
+    public void A_beginner_keeps_two_in_reserve() => Prescribe("Bench press 3x8 RIR 0", 10, Examples.ClientB).Rir.ShouldBe(2);
 
     [Fact]
     public void Tempo_and_rest_of_the_gym_line_are_kept_and_filled_in_where_missing()
@@ -74,7 +77,8 @@ public class DosePrescriberTests
     }
 
     [Fact]
-    public void The_open_last_set_survives() => Prescribe("Overhead press 3x6 + AMRAP", 8, exercise: "pike-push-up").Figures.ShouldBe("3x6 + AMRAP");
+    public void The_open_last_set_survives() =>
+        Prescribe("Overhead press 3x6 + AMRAP", 8, exercise: "pike-push-up").Figures.ShouldBe("3x6 + AMRAP");
 
     [Fact]
     public void A_hold_takes_seconds() => Prescribe("Plank 3x40 s", null, exercise: "plank").Figures.ShouldBe("3x40 s");
@@ -92,7 +96,8 @@ public class DosePrescriberTests
         Prescribe("Bench press 5x5", 9, strong).Tempo.ToString().ShouldBe("2-0-1-0", "nine to failure is near enough");
         Prescribe("Bench press 5x5", 22).Techniques.ShouldNotContain("explosive", "for muscle more reps do");
         Prescribe("Bench press 5x5", 22, strong with { Level = Level.Beginner }).Techniques.ShouldNotContain("explosive");
-        Prescribe("Bench press 5x5", 22, strong with { SoreJoints = [new SoreJoint(Joint.Wrist, Soreness.Sore)] }).Techniques.ShouldNotContain("explosive");
+        Prescribe("Bench press 5x5", 22, strong with { SoreJoints = [new SoreJoint(Joint.Wrist, Soreness.Sore)] })
+            .Techniques.ShouldNotContain("explosive");
     }
 
     [Theory]
@@ -121,14 +126,26 @@ public class DosePrescriberTests
         Prescribe($"{line} 75 s", 12, Examples.ClientA with { Goal = goal }).RestSeconds.ShouldBe(75, "what the gym plan says stands");
     }
 
-    private static Dose Prescribe(string text, double? toFailure, ClientProfile? client = null, string exercise = "push-up", string? approach = null) =>
-        With(text, toFailure is { } reps ? new RepRange(reps, reps, reps) : null, client, exercise, approach);
+    private static Dose Prescribe(
+        string text,
+        double? toFailure,
+        ClientProfile? client = null,
+        string exercise = "push-up",
+        string? approach = null
+    ) => With(text, toFailure is { } reps ? new RepRange(reps, reps, reps) : null, client, exercise, approach);
 
-    private static Dose With(string text, RepRange? expected, ClientProfile? client = null, string exercise = "push-up", string? approach = null)
+    private static Dose With(
+        string text,
+        RepRange? expected,
+        ClientProfile? client = null,
+        string exercise = "push-up",
+        string? approach = null
+    )
     {
         client ??= Examples.ClientA;
         var line = new ShorthandParser(Trade.Shipped.Names).Parse(text).Lines[0];
         var effort = WantedEffort.Of(line, Examples.Exercise(line.ExerciseId), client.Level);
-        return DosePrescriber.Prescribe(line, Examples.Exercise(exercise), client, effort, expected, [], Trade.Shipped.ApproachOf(approach), Trade.Shipped);
+        var asked = new DoseQuestion(line, Examples.Exercise(exercise), effort, expected, [], Trade.Shipped.ApproachOf(approach));
+        return DosePrescriber.Prescribe(asked, client, Trade.Shipped);
     }
 }

@@ -47,12 +47,14 @@ public class PreparationTests
 
         day.WarmUp[0].Said().ShouldNotContain("skipping");
         var heavy = Trade.Shipped.Catalogue.AtHome.Where(e => e.Joints.GetValueOrDefault(Joint.Knee) >= 2).Select(e => e.Name);
-        day.WarmUp.Where(s => s.Said().StartsWith("Mobilise") || s.Said().StartsWith("Activate")).ShouldAllBe(s => !heavy.Any(s.Said().Contains));
+        day.WarmUp.Where(s => s.Said().StartsWith("Mobilise") || s.Said().StartsWith("Activate"))
+            .ShouldAllBe(s => !heavy.Any(s.Said().Contains));
     }
 
     [Fact]
     public void What_is_planned_anyway_is_no_activation() =>
-        Prepare(Examples.ClientA, ("wall-slide", 10, 2), ("push-up", 12, 4)).WarmUp.ShouldNotContain(s => s.Said().StartsWith("Activate: Wall slide"));
+        Prepare(Examples.ClientA, ("wall-slide", 10, 2), ("push-up", 12, 4))
+            .WarmUp.ShouldNotContain(s => s.Said().StartsWith("Activate: Wall slide"));
 
     [Fact]
     public void A_day_of_holds_has_no_half_set_and_an_empty_day_nothing()

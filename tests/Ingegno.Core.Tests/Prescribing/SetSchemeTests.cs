@@ -27,7 +27,14 @@ public class SetSchemeTests
     public void Threes_of_eight_reps_are_72_seconds_under_tension()
     {
         var tempo = Step("even-count-3").ApplyTo(Tempo.Usual, Core.Knowledge.Catalogue.Profile.Stretched);
-        var dose = new Dose { Sets = 3, Target = new SetTarget(8, 8), Tempo = tempo, RestSeconds = 90, Rir = 2 };
+        var dose = new Dose
+        {
+            Sets = 3,
+            Target = new SetTarget(8, 8),
+            Tempo = tempo,
+            RestSeconds = 90,
+            Rir = 2,
+        };
 
         dose.Tempo.ToString().ShouldBe("3-3-3-0");
         dose.SecondsUnderTension.ShouldBe(72);
@@ -64,12 +71,15 @@ public class SetSchemeTests
 
     [Fact]
     public void A_longer_rest_or_more_in_reserve_never_leaves_fewer_reps() =>
-        Gen.Select(Gen.Int[10, 400], Gen.Int[0, 200], Gen.Int[0, 4]).Sample((rest, more, rir) =>
-        {
-            var fatigue = Trade.Shipped.Fatigue;
-            return fatigue.BySet(15, 4, rest + more, rir)[3] >= fatigue.BySet(15, 4, rest, rir)[3] - 1e-9
-                && fatigue.BySet(15, 4, rest, rir + 1)[3] >= fatigue.BySet(15, 4, rest, rir)[3] - 1e-9;
-        });
+        Gen.Select(Gen.Int[10, 400], Gen.Int[0, 200], Gen.Int[0, 4])
+            .Sample(
+                (rest, more, rir) =>
+                {
+                    var fatigue = Trade.Shipped.Fatigue;
+                    return fatigue.BySet(15, 4, rest + more, rir)[3] >= fatigue.BySet(15, 4, rest, rir)[3] - 1e-9
+                        && fatigue.BySet(15, 4, rest, rir + 1)[3] >= fatigue.BySet(15, 4, rest, rir)[3] - 1e-9;
+                }
+            );
 
     [Theory]
     [InlineData("rest-pause", "table-row", LineRole.Accessory, Level.Novice, 18, true)]
@@ -81,21 +91,56 @@ public class SetSchemeTests
     [InlineData("mechanical-drop", "push-up", LineRole.Secondary, Level.Novice, 10, true)]
     [InlineData("mechanical-drop", "push-up", LineRole.Main, Level.Novice, 10, false)]
     [Trait("source", "docs/trade/prescription: for whom each technique fits")]
-    public void A_scheme_has_its_client_and_one_for_whom_it_is_not(string of, string exercise, LineRole role, Level level, double reps, bool taken)
+    public void A_scheme_has_its_client_and_one_for_whom_it_is_not(
+        string of,
+        string exercise,
+        LineRole role,
+        Level level,
+        double reps,
+        bool taken
+    )
     {
         var line = new ShorthandParser(Trade.Shipped.Names).Parse("Push-up 3x12").Lines[0];
         var question = new SetSchemeQuestion(line, role, Examples.Exercise(exercise), reps, "4 kg", "Push-up on the knees");
-        var scheme = SetSchemeChoice.For(question, Examples.ClientA with { Level = level }, Trade.Shipped.ApproachOf("density"), Trade.Shipped.Techniques);
+        var scheme = SetSchemeChoice.For(
+            question,
+            Examples.ClientA with
+            {
+                Level = level,
+            },
+            Trade.Shipped.ApproachOf("density"),
+            Trade.Shipped.Techniques
+        );
 
         (scheme?.Of == of).ShouldBe(taken, scheme?.Id);
-        SetSchemeChoice.For(question, Examples.ClientA with { Level = level }, Trade.Shipped.ApproachOf("mirror"), Trade.Shipped.Techniques).ShouldBeNull();
-        SetSchemeChoice.For(question, Examples.ClientA with { Level = level, Goal = Goal.Strength }, Trade.Shipped.ApproachOf("density"), Trade.Shipped.Techniques).ShouldBeNull();
+        SetSchemeChoice
+            .For(question, Examples.ClientA with { Level = level }, Trade.Shipped.ApproachOf("mirror"), Trade.Shipped.Techniques)
+            .ShouldBeNull();
+        SetSchemeChoice
+            .For(
+                question,
+                Examples.ClientA with
+                {
+                    Level = level,
+                    Goal = Goal.Strength,
+                },
+                Trade.Shipped.ApproachOf("density"),
+                Trade.Shipped.Techniques
+            )
+            .ShouldBeNull();
     }
 
     [Fact]
     public void A_rest_pause_set_stands_for_three_and_says_when_it_ends()
     {
-        var straight = new Dose { Sets = 3, Target = new SetTarget(12, 15), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 90, Rir = 2 };
+        var straight = new Dose
+        {
+            Sets = 3,
+            Target = new SetTarget(12, 15),
+            Tempo = Tempo.Parse("2-0-1-0"),
+            RestSeconds = 90,
+            Rir = 2,
+        };
         var dose = SetSchemeChoice.Apply(straight, Step("rest-pause"), 21.4, null);
 
         (dose.Sets, dose.Target.Max, dose.HardSets).ShouldBe((1, 20, 3));
@@ -125,7 +170,22 @@ public class SetSchemeTests
     }
 
     private static string[] Choose(string approach, string exercise, Level level, double reps = 19) =>
-        [.. TechniqueChoice.For(Examples.Exercise(exercise), Examples.ClientA with { Level = level }, Trade.Shipped.ApproachOf(approach), reps, 8, 12, Trade.Shipped.Techniques).Select(t => t.Id)];
+        [
+            .. TechniqueChoice
+                .For(
+                    Examples.Exercise(exercise),
+                    Examples.ClientA with
+                    {
+                        Level = level,
+                    },
+                    Trade.Shipped.ApproachOf(approach),
+                    reps,
+                    8,
+                    12,
+                    Trade.Shipped.Techniques
+                )
+                .Select(t => t.Id),
+        ];
 
     private static Technique Step(string id) => Trade.Shipped.Techniques.Single(t => t.Id == id);
 }

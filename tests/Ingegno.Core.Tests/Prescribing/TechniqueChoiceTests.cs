@@ -21,13 +21,12 @@ public class TechniqueChoiceTests
 
     [Fact]
     public void A_beginner_never_gets_two_at_once() =>
-        Gen.Select(Gen.Double[5, 100], Gen.OneOfConst("push-up", "goblet-squat", "table-row", "glute-bridge")).Sample((reps, exercise) =>
-            Choose(exercise, Level.Beginner, reps, 8, 12).Length <= 1);
+        Gen.Select(Gen.Double[5, 100], Gen.OneOfConst("push-up", "goblet-squat", "table-row", "glute-bridge"))
+            .Sample((reps, exercise) => Choose(exercise, Level.Beginner, reps, 8, 12).Length <= 1);
 
     [Fact]
     public void Techniques_never_make_it_too_hard() =>
-        Gen.Select(Gen.Double[8, 100], Gen.Enum<Level>()).Sample((reps, level) =>
-            reps * Left(Choose("push-up", level, reps, 8, 12)) >= 8);
+        Gen.Select(Gen.Double[8, 100], Gen.Enum<Level>()).Sample((reps, level) => reps * Left(Choose("push-up", level, reps, 8, 12)) >= 8);
 
     [Theory]
     [InlineData("squeeze", "prone-rear-raise", Level.Intermediate, true)]
@@ -59,30 +58,61 @@ public class TechniqueChoiceTests
     [InlineData("tension", "table-row", "isometric-first")]
     [InlineData("mirror", "table-row", "slow-eccentric-5")]
     public void An_approach_takes_its_own_techniques_first(string approach, string exercise, string step) =>
-        TechniqueChoice.For(Examples.Exercise(exercise), Examples.ClientA, Trade.Shipped.ApproachOf(approach), 17, 8, 12, Trade.Shipped.Techniques)
-            .Select(t => t.Id).ShouldContain(step);
+        TechniqueChoice
+            .For(Examples.Exercise(exercise), Examples.ClientA, Trade.Shipped.ApproachOf(approach), 17, 8, 12, Trade.Shipped.Techniques)
+            .Select(t => t.Id)
+            .ShouldContain(step);
 
     [Fact]
     public void A_heavy_line_takes_no_long_steps() =>
-        Gen.Select(Gen.Double[6, 120], Gen.Enum<Level>(), Gen.OneOfConst("dumbbell-romanian-deadlift", "push-up", "goblet-squat")).Sample((reps, level, exercise) =>
-            Choose(exercise, level, reps, 5, 7).All(id => Step(id).Order <= TechniqueChoice.LastUsualOrder));
+        Gen.Select(Gen.Double[6, 120], Gen.Enum<Level>(), Gen.OneOfConst("dumbbell-romanian-deadlift", "push-up", "goblet-squat"))
+            .Sample(
+                (reps, level, exercise) => Choose(exercise, level, reps, 5, 7).All(id => Step(id).Order <= TechniqueChoice.LastUsualOrder)
+            );
 
     [Fact]
     public void No_school_gives_a_heavy_line_long_steps() =>
-        TechniqueChoice.For(Examples.Exercise("dumbbell-romanian-deadlift"), Examples.ClientA, Trade.Shipped.ApproachOf("tension"), 14, 5, 7, Trade.Shipped.Techniques)
+        TechniqueChoice
+            .For(
+                Examples.Exercise("dumbbell-romanian-deadlift"),
+                Examples.ClientA,
+                Trade.Shipped.ApproachOf("tension"),
+                14,
+                5,
+                7,
+                Trade.Shipped.Techniques
+            )
             .ShouldAllBe(t => t.Order <= TechniqueChoice.LastUsualOrder);
 
     [Fact]
     public void A_heavier_load_never_asks_for_more_technique() =>
-        Gen.Select(Gen.Double[8, 60], Gen.Double[0, 20], Gen.Enum<Level>()).Sample((reps, lighter, level) =>
-            Left(Choose("push-up", level, reps, 8, 12)) >= Left(Choose("push-up", level, reps + lighter, 8, 12)) - 1e-9);
+        Gen.Select(Gen.Double[8, 60], Gen.Double[0, 20], Gen.Enum<Level>())
+            .Sample(
+                (reps, lighter, level) =>
+                    Left(Choose("push-up", level, reps, 8, 12)) >= Left(Choose("push-up", level, reps + lighter, 8, 12)) - 1e-9
+            );
 
     [Fact]
     [Trait("source", "docs/trade/prescription: combined techniques leave the product of their shares")]
     public void Shares_multiply() => Left(["slow-eccentric-5", "pause-2"]).ShouldBe(0.65 * 0.85, 1e-9);
 
     private static string[] Choose(string exercise, Level level, double reps, double low, double high) =>
-        [.. TechniqueChoice.For(Examples.Exercise(exercise), Examples.ClientA with { Level = level }, Trade.Shipped.ApproachOf(null), reps, low, high, Trade.Shipped.Techniques).Select(t => t.Id)];
+        [
+            .. TechniqueChoice
+                .For(
+                    Examples.Exercise(exercise),
+                    Examples.ClientA with
+                    {
+                        Level = level,
+                    },
+                    Trade.Shipped.ApproachOf(null),
+                    reps,
+                    low,
+                    high,
+                    Trade.Shipped.Techniques
+                )
+                .Select(t => t.Id),
+        ];
 
     private static Technique Step(string id) => Trade.Shipped.Techniques.Single(t => t.Id == id);
 

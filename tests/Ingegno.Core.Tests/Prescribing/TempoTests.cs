@@ -42,7 +42,14 @@ public class TempoTests
     [Trait("source", "docs/trade/check-values, common practice: even-count 3-3-3 of eight reps is 72 s under tension")]
     public void Time_under_tension_of_an_even_count()
     {
-        var dose = new Dose { Sets = 1, Target = new SetTarget(8, 8), Tempo = Tempo.Parse("3-3-3-0"), RestSeconds = 60, Rir = 1 };
+        var dose = new Dose
+        {
+            Sets = 1,
+            Target = new SetTarget(8, 8),
+            Tempo = Tempo.Parse("3-3-3-0"),
+            RestSeconds = 60,
+            Rir = 1,
+        };
 
         dose.WorkSeconds().ShouldBe(72);
         (dose with { PerSide = true, Sets = 3 }).WorkSeconds().ShouldBe(72 * 2 * 3);

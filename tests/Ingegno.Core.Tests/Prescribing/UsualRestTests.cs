@@ -19,6 +19,5 @@ public class UsualRestTests
         Trade.Shipped.Dose.UsualRest(goal, new SetTarget(3, reps)).ShouldBe(seconds);
 
     [Fact]
-    public void An_open_set_is_not_heavy_work() =>
-        Trade.Shipped.Dose.UsualRest(Goal.Strength, SetTarget.Open).ShouldBe(120);
+    public void An_open_set_is_not_heavy_work() => Trade.Shipped.Dose.UsualRest(Goal.Strength, SetTarget.Open).ShouldBe(120);
 }

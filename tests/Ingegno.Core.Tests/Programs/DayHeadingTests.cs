@@ -35,7 +35,9 @@ public class DayHeadingTests
     [Fact]
     public void Lines_belong_to_the_day_above_them()
     {
-        var read = new ShorthandParser(Trade.Shipped.Names).Parse("Plank 3x30 s\n= Push\nBench press 4x8\n\n= Pull\nBarbell row 4x8\nLat pulldown 3x10");
+        var read = new ShorthandParser(Trade.Shipped.Names).Parse(
+            "Plank 3x30 s\n= Push\nBench press 4x8\n\n= Pull\nBarbell row 4x8\nLat pulldown 3x10"
+        );
 
         read.Errors.ShouldBeEmpty();
         read.Days.Select(d => (d.Name, d.Line)).ShouldBe([("", 0), ("Push", 2), ("Pull", 5)]);
@@ -44,8 +46,10 @@ public class DayHeadingTests
 
     [Fact]
     public void Two_days_of_one_name_are_told_apart() =>
-        new ShorthandParser(Trade.Shipped.Names).Parse("= Upper\nBench press 4x8\n= Upper\nBarbell row 4x8").Days
-            .Select(d => d.Name).ShouldBe(["Upper", "Upper (2)"]);
+        new ShorthandParser(Trade.Shipped.Names)
+            .Parse("= Upper\nBench press 4x8\n= Upper\nBarbell row 4x8")
+            .Days.Select(d => d.Name)
+            .ShouldBe(["Upper", "Upper (2)"]);
 
     [Fact]
     public void A_second_week_is_named_as_what_it_is_and_the_rest_is_read()
@@ -57,5 +61,6 @@ public class DayHeadingTests
     }
 
     [Fact]
-    public void A_heading_is_cut_to_a_sensible_length() => DayHeading.Day("= " + new string('x', 500))!.Length.ShouldBe(DayHeading.NameLength);
+    public void A_heading_is_cut_to_a_sensible_length() =>
+        DayHeading.Day("= " + new string('x', 500))!.Length.ShouldBe(DayHeading.NameLength);
 }

@@ -28,10 +28,12 @@ public class LineKeyTests
         After(Week, "= Push\nBench press 3x8\n= Legs\nBack squat 3x5\nBench press 2x12\nOverhead press 3x8").ShouldBe([2, 5, 6, 3]);
 
     [Fact]
-    public void Other_figures_of_an_exercise_are_the_same_line() => After(Week, Week.Replace("3x5", "5x5 RIR 2", StringComparison.Ordinal)).ShouldBe([2, 3, 5, 6]);
+    public void Other_figures_of_an_exercise_are_the_same_line() =>
+        After(Week, Week.Replace("3x5", "5x5 RIR 2", StringComparison.Ordinal)).ShouldBe([2, 3, 5, 6]);
 
     [Fact]
-    public void A_renamed_day_keeps_its_lines() => After(Week, Week.Replace("= Legs", "= Lower body", StringComparison.Ordinal)).ShouldBe([2, 3, 5, 6]);
+    public void A_renamed_day_keeps_its_lines() =>
+        After(Week, Week.Replace("= Legs", "= Lower body", StringComparison.Ordinal)).ShouldBe([2, 3, 5, 6]);
 
     [Fact]
     public void Another_exercise_in_its_place_is_a_new_line_with_a_key_that_nothing_had() =>
@@ -51,7 +53,12 @@ public class LineKeyTests
     public void A_lock_stays_with_its_exercise_when_a_line_is_put_above_it()
     {
         var engine = new RebuildEngine(Trade.Shipped);
-        var request = new RebuildRequest { Client = Examples.ClientA, Kit = Examples.Kit("dumbbell 16 x2", "sofa 44"), GymLines = ["Bench press 3x8", "Back squat 3x8"] };
+        var request = new RebuildRequest
+        {
+            Client = Examples.ClientA,
+            Kit = Examples.Kit("dumbbell 16 x2", "sofa 44"),
+            GymLines = ["Bench press 3x8", "Back squat 3x8"],
+        };
         var first = engine.Rebuild(request);
         var other = first.Plan.Lines[0].Candidates.First(c => c.Id != first.Plan.Lines[0].Chosen!.Id).Id;
         var locked = request with { Choices = [new CoachChoice(first.Plan.Lines[0].Gym.Key, other)], Keyed = first.Keyed };
@@ -68,19 +75,21 @@ public class LineKeyTests
         var names = new[] { "Bench press", "Back squat", "Barbell row", "Overhead press", "Deadlift" };
         var line = Gen.Select(Gen.OneOfConst(names), Gen.Int[2, 4], Gen.Int[5, 8]).Select(t => $"{t.Item1} {t.Item2}x{t.Item3}");
         var text = line.Array[1, 6].Select(l => string.Join('\n', l));
-        text.List[2, 5].Sample(
-            edits =>
-            {
-                var at = (Read(edits[0]), ImmutableArray<KeyedLine>.Empty);
-                foreach (var edit in edits)
+        text.List[2, 5]
+            .Sample(
+                edits =>
                 {
-                    at = Step(at, edit);
-                    KeysOf(at.Item1).ShouldBeUnique();
-                }
+                    var at = (Read(edits[0]), ImmutableArray<KeyedLine>.Empty);
+                    foreach (var edit in edits)
+                    {
+                        at = Step(at, edit);
+                        KeysOf(at.Item1).ShouldBeUnique();
+                    }
 
-                KeysOf(Step(at, edits[^1]).Read).ShouldBe(KeysOf(at.Item1), "reading again changes nothing");
-            },
-            iter: 300);
+                    KeysOf(Step(at, edits[^1]).Read).ShouldBe(KeysOf(at.Item1), "reading again changes nothing");
+                },
+                iter: 300
+            );
     }
 
     private static ShorthandResult Read(string text) => new ShorthandParser(Trade.Shipped.Names).Parse(text);
@@ -89,7 +98,10 @@ public class LineKeyTests
 
     private static int[] After(string before, string now) => KeysOf(Step(Step((Read(before), []), before), now).Read);
 
-    private static (ShorthandResult Read, ImmutableArray<KeyedLine> Keyed) Step((ShorthandResult Read, ImmutableArray<KeyedLine> Keyed) at, string text)
+    private static (ShorthandResult Read, ImmutableArray<KeyedLine> Keyed) Step(
+        (ShorthandResult Read, ImmutableArray<KeyedLine> Keyed) at,
+        string text
+    )
     {
         var read = LineKeys.Kept(Read(text), at.Keyed);
         return (read, LineKeys.Remembered(read, at.Keyed));

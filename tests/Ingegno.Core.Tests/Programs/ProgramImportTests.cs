@@ -12,7 +12,18 @@ public class ProgramImportTests
     public void Heads_are_found_below_a_title_and_cells_run_on_downwards()
     {
         var preview = Import.Preview(
-            [Table("Spring block||||", "Week|Day|Exercise|Sets|Reps", "1|Upper|Bench press|3|8", "||Barbell row|3|8", "|Lower|Back squat|5|5", "2|Upper|Bench press|3|9")], new ImportSettings());
+            [
+                Table(
+                    "Spring block||||",
+                    "Week|Day|Exercise|Sets|Reps",
+                    "1|Upper|Bench press|3|8",
+                    "||Barbell row|3|8",
+                    "|Lower|Back squat|5|5",
+                    "2|Upper|Bench press|3|9"
+                ),
+            ],
+            new ImportSettings()
+        );
 
         preview.HeadRow.ShouldBe(2);
         preview.Weeks.Select(w => w.Name).ShouldBe(["Week 1", "Week 2"]);
@@ -24,7 +35,10 @@ public class ProgramImportTests
     [Fact]
     public void Faults_name_the_cell_of_the_file()
     {
-        var preview = Import.Preview([Table("Exercise|Sets x Reps|Rest", "Bench press|3x8|90", "Barbell row|3x999|90", "Crunch|3x15|soon")], new ImportSettings());
+        var preview = Import.Preview(
+            [Table("Exercise|Sets x Reps|Rest", "Bench press|3x8|90", "Barbell row|3x999|90", "Crunch|3x15|soon")],
+            new ImportSettings()
+        );
 
         preview.Faults.Select(f => f.Cell).ShouldBe(["B3", "C4"]);
         preview.Weeks.Single().Lines.ShouldBe(1);
@@ -35,12 +49,15 @@ public class ProgramImportTests
     public void Dates_formulas_and_errors_are_told_as_what_they_are()
     {
         SheetRow Row(int number, SheetCell reps) => new(number, [new("Bench press"), new("3"), reps]);
-        var sheet = new Sheet("Plan", [
-            new SheetRow(1, [new("Exercise"), new("Sets"), new("Reps")]),
-            Row(2, new SheetCell("12 Aug 2026", CellKind.Date, "8-12")),
-            Row(3, new SheetCell("=B2*2", CellKind.FormulaWithoutResult)),
-            Row(4, new SheetCell("#DIV/0!", CellKind.Error)),
-        ]);
+        var sheet = new Sheet(
+            "Plan",
+            [
+                new SheetRow(1, [new("Exercise"), new("Sets"), new("Reps")]),
+                Row(2, new SheetCell("12 Aug 2026", CellKind.Date, "8-12")),
+                Row(3, new SheetCell("=B2*2", CellKind.FormulaWithoutResult)),
+                Row(4, new SheetCell("#DIV/0!", CellKind.Error)),
+            ]
+        );
         var faults = Import.Preview([sheet], new ImportSettings()).Faults;
 
         faults.Select(f => f.Cell).ShouldBe(["C2", "C3", "C4"]);
@@ -75,7 +92,18 @@ public class ProgramImportTests
     public void Each_sheet_is_a_week_when_no_column_names_them()
     {
         var preview = Import.Preview(
-            [Table("Exercise|Sets|Reps", "Bench press|3|8") with { Name = "Build" }, Table("Exercise|Sets|Reps", "Bench press|2|8") with { Name = "Deload" }], new ImportSettings());
+            [
+                Table("Exercise|Sets|Reps", "Bench press|3|8") with
+                {
+                    Name = "Build",
+                },
+                Table("Exercise|Sets|Reps", "Bench press|2|8") with
+                {
+                    Name = "Deload",
+                },
+            ],
+            new ImportSettings()
+        );
 
         preview.Weeks.Select(w => w.Name).ShouldBe(["Build", "Deload"]);
     }
@@ -83,8 +111,14 @@ public class ProgramImportTests
     [Fact]
     public void The_unit_of_loads_follows_the_head_of_the_column()
     {
-        Import.Preview([Table("Exercise|Sets|Reps|Weight (lb)", "Bench press|3|8|135")], new ImportSettings()).Weeks[0].Text.ShouldContain("135 lb");
-        Import.Preview([Table("Exercise|Sets|Reps|Weight", "Bench press|3|8|60")], new ImportSettings()).Weeks[0].Text.ShouldContain("60 kg");
+        Import
+            .Preview([Table("Exercise|Sets|Reps|Weight (lb)", "Bench press|3|8|135")], new ImportSettings())
+            .Weeks[0]
+            .Text.ShouldContain("135 lb");
+        Import
+            .Preview([Table("Exercise|Sets|Reps|Weight", "Bench press|3|8|60")], new ImportSettings())
+            .Weeks[0]
+            .Text.ShouldContain("60 kg");
     }
 
     [Fact]
@@ -99,7 +133,9 @@ public class ProgramImportTests
     [Fact]
     public void Names_are_suggested_for_the_first_faults_alone_so_that_no_file_takes_minutes()
     {
-        var faults = Import.Preview([Table(["Exercise|Sets|Reps", .. Enumerable.Range(0, 200).Select(i => $"Bensh press {i}|3|8")])], new ImportSettings()).Faults;
+        var faults = Import
+            .Preview([Table(["Exercise|Sets|Reps", .. Enumerable.Range(0, 200).Select(i => $"Bensh press {i}|3|8")])], new ImportSettings())
+            .Faults;
 
         faults.Length.ShouldBe(200);
         faults[0].Suggestions.ShouldNotBeEmpty();
@@ -110,7 +146,9 @@ public class ProgramImportTests
     [Fact]
     public void A_text_that_is_no_program_is_given_up_with_a_word()
     {
-        var preview = Import.PreviewText(string.Join('\n', Enumerable.Range(1, 30).Select(w => $"== Week {w}\n{string.Join('\n', Enumerable.Repeat("nonsense", 20))}")));
+        var preview = Import.PreviewText(
+            string.Join('\n', Enumerable.Range(1, 30).Select(w => $"== Week {w}\n{string.Join('\n', Enumerable.Repeat("nonsense", 20))}"))
+        );
 
         preview.Weeks.Length.ShouldBe(5, "five weeks of twenty faults make a hundred");
         preview.Notes.ShouldHaveSingleItem().ShouldContain("Week 5");

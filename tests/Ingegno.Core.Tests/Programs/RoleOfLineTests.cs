@@ -41,7 +41,14 @@ public class RoleOfLineTests
 
     private static LineRole Of(string id, SetTarget target, int position, int count)
     {
-        var line = new GymLine { Line = 1, ExerciseId = id, Name = id, Sets = 3, Target = target };
+        var line = new GymLine
+        {
+            Line = 1,
+            ExerciseId = id,
+            Name = id,
+            Sets = 3,
+            Target = target,
+        };
         return RoleOfLine.Infer(line, Examples.Exercise(id), position, count);
     }
 }

@@ -112,17 +112,21 @@ public class ShorthandParserTests
     public void A_paste_that_is_too_long_is_refused_as_a_whole()
     {
         Parser.Parse(new string('x', 5_000_000)).Errors.ShouldHaveSingleItem().Code.ShouldBe("shorthand.too-long");
-        Parser.Parse(string.Concat(Enumerable.Repeat("Plank 3x30 s\n", 201))).Errors.ShouldHaveSingleItem().Code.ShouldBe("shorthand.too-many-lines");
+        Parser
+            .Parse(string.Concat(Enumerable.Repeat("Plank 3x30 s\n", 201)))
+            .Errors.ShouldHaveSingleItem()
+            .Code.ShouldBe("shorthand.too-many-lines");
         Parser.Parse("Bench press 3x8 # " + new string('n', 500)).Errors.ShouldHaveSingleItem().Code.ShouldBe("shorthand.line-too-long");
     }
 
     [Fact]
     public void Whatever_is_typed_the_reader_answers() =>
-        Gen.String[Gen.Char["AB12x+@%-–:.#()sSkKgG rRpPeE\tüß€"], 0, 60].Sample(text =>
-        {
-            var result = Parser.Parse(text);
-            result.Errors.All(e => e.Column >= 1 && e.Length >= 1 && e.Message.Length > 10).ShouldBeTrue();
-        });
+        Gen.String[Gen.Char["AB12x+@%-–:.#()sSkKgG rRpPeE\tüß€"], 0, 60]
+            .Sample(text =>
+            {
+                var result = Parser.Parse(text);
+                result.Errors.All(e => e.Column >= 1 && e.Length >= 1 && e.Message.Length > 10).ShouldBeTrue();
+            });
 
     [Fact]
     public void What_is_written_reads_back_the_same()

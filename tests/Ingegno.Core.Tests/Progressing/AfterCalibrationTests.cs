@@ -34,11 +34,29 @@ public class AfterCalibrationTests
     {
         var curl = Plan.Lines[0].Chosen!.Exercises[0].ExerciseId;
         var plank = Plan.Lines[1].Chosen!.Exercises[0].ExerciseId;
-        var set = Request with { Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = curl, Sets = 5 }, new HomeEdit { Line = new LineKey(2), ExerciseId = plank, Sets = 2 }] };
+        var set = Request with
+        {
+            Edits =
+            [
+                new HomeEdit
+                {
+                    Line = new LineKey(1),
+                    ExerciseId = curl,
+                    Sets = 5,
+                },
+                new HomeEdit
+                {
+                    Line = new LineKey(2),
+                    ExerciseId = plank,
+                    Sets = 2,
+                },
+            ],
+        };
 
         var anew = AfterCalibration.Anew(set, Plan);
         anew.Edits.Select(e => e.Line).ShouldBe([new LineKey(2)]);
-        anew.Choices.Select(c => (c.Line, c.CandidateId)).ShouldBe([(new LineKey(1), Plan.Lines[0].Chosen!.Id), (new LineKey(2), Plan.Lines[1].Chosen!.Id)], "the exercises stand");
+        anew.Choices.Select(c => (c.Line, c.CandidateId))
+            .ShouldBe([(new LineKey(1), Plan.Lines[0].Chosen!.Id), (new LineKey(2), Plan.Lines[1].Chosen!.Id)], "the exercises stand");
         anew.Choices.Select(c => c.Role!.Value).ShouldBe(Plan.Lines.Select(l => l.Role));
     }
 
@@ -51,14 +69,40 @@ public class AfterCalibrationTests
     public void Pain_and_what_was_not_trained_come_before_it(Decision said, Decision then)
     {
         var home = Plan.Lines[0].Chosen!.Exercises[0];
-        var now = new RebuildEngine(Trade.Shipped).Rebuild(Request with
-        {
-            Calibrate = false,
-            Client = Request.Client with { Learned = [new LearnedLift("bench-press", home.ExerciseId, home.SystemLoadKg!.Value * 1.4, 0.05, Reason.Text("one session"))] },
-            Choices = [new CoachChoice(new LineKey(1), home.ExerciseId)],
-        }).Plan;
+        var now = new RebuildEngine(Trade.Shipped)
+            .Rebuild(
+                Request with
+                {
+                    Calibrate = false,
+                    Client = Request.Client with
+                    {
+                        Learned =
+                        [
+                            new LearnedLift(
+                                "bench-press",
+                                home.ExerciseId,
+                                home.SystemLoadKg!.Value * 1.4,
+                                0.05,
+                                Reason.Text("one session")
+                            ),
+                        ],
+                    },
+                    Choices = [new CoachChoice(new LineKey(1), home.ExerciseId)],
+                }
+            )
+            .Plan;
 
-        var proposal = new Proposal(new LineKey(1), home.ExerciseId, home.Name, said, Reason.Text("As the log has it."), home.Dose, home.ExternalKg, string.Empty, false);
+        var proposal = new Proposal(
+            new LineKey(1),
+            home.ExerciseId,
+            home.Name,
+            said,
+            Reason.Text("As the log has it."),
+            home.Dose,
+            home.ExternalKg,
+            string.Empty,
+            false
+        );
         var set = AfterCalibration.Set([proposal], Plan.Lines, now.Lines)[0];
         set.Decision.ShouldBe(then);
         set.Dose.LastSetOpen.ShouldBe(then != Decision.Calibrated);

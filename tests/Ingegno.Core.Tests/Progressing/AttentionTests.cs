@@ -25,19 +25,24 @@ public class AttentionTests
     [InlineData(AttentionKind.Ready, Decision.NextRung, null, false)]
     public void What_the_log_decides_is_named(AttentionKind kind, Decision decision, int? pain, bool stalled) =>
         Of([Calm, Calm with { Name = "Table row", Decision = decision, Pain = pain, PainJoint = Joint.Elbow, Stalled = stalled }])
-            .ShouldHaveSingleItem().ShouldSatisfyAllConditions(n => n.Kind.ShouldBe(kind), n => n.Text.Said().ShouldContain("Table row"));
+            .ShouldHaveSingleItem()
+            .ShouldSatisfyAllConditions(n => n.Kind.ShouldBe(kind), n => n.Text.Said().ShouldContain("Table row"));
 
     [Fact]
     public void What_waits_to_be_trained_is_no_stall_any_more_but_pain_stays_named()
     {
         var waits = Calm with { Decision = Decision.Wait, Reason = Reason.Text("Decided after the last session: train it first.") };
         Of([waits with { Stalled = true }]).ShouldBeEmpty();
-        Of([waits with { Pain = 4 }]).Single().Text.Said().ShouldBe("Push-up: pain 4 of 10 last time, and what was decided then is not trained yet.");
+        Of([waits with { Pain = 4 }])
+            .Single()
+            .Text.Said()
+            .ShouldBe("Push-up: pain 4 of 10 last time, and what was decided then is not trained yet.");
     }
 
     [Fact]
     public void The_most_urgent_comes_first() =>
-        Of([Calm with { Decision = Decision.MoreLoad }, Calm with { Decision = Decision.Swap, Pain = 7 }], daysAgo: 12).Select(n => n.Kind)
+        Of([Calm with { Decision = Decision.MoreLoad }, Calm with { Decision = Decision.Swap, Pain = 7 }], daysAgo: 12)
+            .Select(n => n.Kind)
             .ShouldBe([AttentionKind.Pain, AttentionKind.Away, AttentionKind.Ready]);
 
     [Theory]

@@ -14,7 +14,8 @@ namespace Ingegno.Core.Tests.Progressing;
 [Trait("source", "common practice (docs/trade/progression): 4+ weeks away 70, 80, 90, 100 %; shorter breaks, shorter ramps")]
 public class BackToGymTests
 {
-    private const string Week = "= Day 1\nBench press 4x8 @ 80 kg RIR 2\nBack squat 4x6 @ 100 kg\n\n= Day 2\nDumbbell bench press 3x10 2x10 kg\nPlank 3x40 s\nSeated cable row 3x10";
+    private const string Week =
+        "= Day 1\nBench press 4x8 @ 80 kg RIR 2\nBack squat 4x6 @ 100 kg\n\n= Day 2\nDumbbell bench press 3x10 2x10 kg\nPlank 3x40 s\nSeated cable row 3x10";
 
     [Theory]
     [InlineData(0, false, "1")]
@@ -61,7 +62,12 @@ public class BackToGymTests
     [Fact]
     public void A_main_lift_without_a_load_starts_from_what_is_known_of_it()
     {
-        GymReturn Plan(Core.Trainee.Clients.ClientProfile client) => new BackToGym(Trade.Shipped).Plan("Bench press 4x8 RIR 2\nBack squat 3x5\nSeated cable row 3x10", new TimeAtHome(1, null, ImmutableDictionary<string, double>.Empty), client);
+        GymReturn Plan(Core.Trainee.Clients.ClientProfile client) =>
+            new BackToGym(Trade.Shipped).Plan(
+                "Bench press 4x8 RIR 2\nBack squat 3x5\nSeated cable row 3x10",
+                new TimeAtHome(1, null, ImmutableDictionary<string, double>.Empty),
+                client
+            );
         var known = Plan(Support.Examples.ClientA);
 
         // Bench 85 kg, ten reps to failure: 85 · 30 / 40 = 63.75; 90 % of it is 57.4. Down to the next plates.
@@ -73,18 +79,26 @@ public class BackToGymTests
     }
 
     [Fact]
-    public void Strength_that_fell_spares_no_step() =>
-        Plan(12, adherence: 0.9, ("bench-press", -0.05)).Shares.Length.ShouldBe(4);
+    public void Strength_that_fell_spares_no_step() => Plan(12, adherence: 0.9, ("bench-press", -0.05)).Shares.Length.ShouldBe(4);
 
     [Fact]
     public void Loads_never_fall_from_week_to_week_nor_pass_the_old_by_more_than_a_tenth() =>
-        Gen.Select(Gen.Int[0, 60], Gen.Double[0, 1], Gen.Double[-0.5, 0.5]).Sample((weeks, adherence, change) =>
-            Plan(weeks, adherence, ("bench-press", change)).Lines[0].LoadsKg is var loads
-            && loads.SequenceEqual(loads.Order()) && loads.All(kg => kg <= 80 * 1.1 + 1e-9) && loads[0] >= 80 * 0.7 * 0.9 - 2.5);
+        Gen.Select(Gen.Int[0, 60], Gen.Double[0, 1], Gen.Double[-0.5, 0.5])
+            .Sample(
+                (weeks, adherence, change) =>
+                    Plan(weeks, adherence, ("bench-press", change)).Lines[0].LoadsKg is var loads
+                    && loads.SequenceEqual(loads.Order())
+                    && loads.All(kg => kg <= 80 * 1.1 + 1e-9)
+                    && loads[0] >= 80 * 0.7 * 0.9 - 2.5
+            );
 
     [Fact]
-    public void An_empty_week_leads_nowhere_and_says_so() => new BackToGym(Trade.Shipped).Plan("", new TimeAtHome(5, null, ImmutableDictionary<string, double>.Empty)).Lines.ShouldBeEmpty();
+    public void An_empty_week_leads_nowhere_and_says_so() =>
+        new BackToGym(Trade.Shipped).Plan("", new TimeAtHome(5, null, ImmutableDictionary<string, double>.Empty)).Lines.ShouldBeEmpty();
 
     private static GymReturn Plan(int weeks, double adherence, params (string Anchor, double Change)[] change) =>
-        new BackToGym(Trade.Shipped).Plan(Week, new TimeAtHome(weeks, adherence, change.ToImmutableDictionary(c => c.Anchor, c => c.Change)));
+        new BackToGym(Trade.Shipped).Plan(
+            Week,
+            new TimeAtHome(weeks, adherence, change.ToImmutableDictionary(c => c.Anchor, c => c.Change))
+        );
 }

@@ -12,8 +12,19 @@ namespace Ingegno.Core.Tests.Progressing;
 /// <summary>A day that has grown too long loses sets where least is lost: own design, worked by hand.</summary>
 public class DayTrimTests
 {
-    private static readonly HomePlan Plan = Examples.Rebuild(
-        Examples.ClientA with { MinutesPerSession = 240 }, Examples.Kit("dumbbell 8 x2"), "Bench press 4x6", "Barbell row 4x10", "Dumbbell curl 4x10", "Dumbbell lateral raise 3x15").Plan;
+    private static readonly HomePlan Plan = Examples
+        .Rebuild(
+            Examples.ClientA with
+            {
+                MinutesPerSession = 240,
+            },
+            Examples.Kit("dumbbell 8 x2"),
+            "Bench press 4x6",
+            "Barbell row 4x10",
+            "Dumbbell curl 4x10",
+            "Dumbbell lateral raise 3x15"
+        )
+        .Plan;
 
     [Fact]
     public void The_last_accessories_give_first_and_no_more_than_is_needed()
@@ -48,7 +59,8 @@ public class DayTrimTests
         Trim([.. thin], 60).ShouldAllBe(p => p.Dose.Sets == 2);
     }
 
-    private static IEnumerable<int> Sets(double minutesOver, Decision decision = Decision.Repeat) => Trim(minutesOver, decision).Select(p => p.Dose.Sets);
+    private static IEnumerable<int> Sets(double minutesOver, Decision decision = Decision.Repeat) =>
+        Trim(minutesOver, decision).Select(p => p.Dose.Sets);
 
     private static ImmutableArray<Proposal> Trim(double minutesOver, Decision decision) => Trim(Said(decision), minutesOver);
 
@@ -61,9 +73,41 @@ public class DayTrimTests
     }
 
     private static ImmutableArray<Proposal> Said(Decision decision) =>
-        [.. new[] { 4, 4, 4, 3 }.Select((sets, i) => new Proposal(new LineKey(i + 1), $"e{i}", $"e{i}", decision, Reason.Text("As decided."), Dose(sets), 0, string.Empty, false))];
+        [
+            .. new[] { 4, 4, 4, 3 }.Select(
+                (sets, i) =>
+                    new Proposal(
+                        new LineKey(i + 1),
+                        $"e{i}",
+                        $"e{i}",
+                        decision,
+                        Reason.Text("As decided."),
+                        Dose(sets),
+                        0,
+                        string.Empty,
+                        false
+                    )
+            ),
+        ];
 
-    private static HomeExercise Home(Proposal of) => new() { ExerciseId = of.ExerciseId, Name = of.Name, SetupId = "x", Setup = "x", ExternalKg = 0, Dose = of.Dose };
+    private static HomeExercise Home(Proposal of) =>
+        new()
+        {
+            ExerciseId = of.ExerciseId,
+            Name = of.Name,
+            SetupId = "x",
+            Setup = "x",
+            ExternalKg = 0,
+            Dose = of.Dose,
+        };
 
-    private static Dose Dose(int sets) => new() { Sets = sets, Target = new SetTarget(10, 10), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 120, Rir = 2 };
+    private static Dose Dose(int sets) =>
+        new()
+        {
+            Sets = sets,
+            Target = new SetTarget(10, 10),
+            Tempo = Tempo.Parse("2-0-1-0"),
+            RestSeconds = 120,
+            Rir = 2,
+        };
 }

@@ -19,7 +19,11 @@ namespace Ingegno.Core.Tests.Progressing;
 public class DoubleProgressionTests
 {
     private static readonly ImmutableArray<(ReachableLoad, double)> Dumbbells =
-        [(new(20, "2 × 10 kg", ["a"]), 20), (new(21, "2 × 10.5 kg", ["b"]), 21), (new(30, "2 × 15 kg", ["c"]), 30)];
+    [
+        (new(20, "2 × 10 kg", ["a"]), 20),
+        (new(21, "2 × 10.5 kg", ["b"]), 21),
+        (new(30, "2 × 15 kg", ["c"]), 30),
+    ];
 
     [Fact]
     public void Nothing_logged_changes_nothing() => Next([]).Decision.ShouldBe(Decision.Wait);
@@ -115,14 +119,17 @@ public class DoubleProgressionTests
 
     [Fact]
     public void No_proposal_raises_the_system_load_by_more_than_a_tenth_unless_it_is_earned() =>
-        Gen.Select(Gen.Int[1, 40].Array[3], Gen.Int[0, 4], Gen.Double[1.02, 1.8]).Sample((reps, rir, factor) =>
-        {
-            ImmutableArray<(ReachableLoad, double)> loads = [Dumbbells[0], (new(20 * factor, "next", ["n"]), 20 * factor)];
-            var next = Next([.. reps.Select(r => new LoggedSet { Reps = r, Rir = rir })], context: Context(20, loads));
-            var earned = RepMaxCurve.RepsToEarn(20, 20 * factor, 8 + 2, CurveKind.Middle) - 2;
-            var able = reps.Min() + Math.Max(0, rir - 2); // reps left over beyond the two planned are reps to failure too
-            (next.Decision != Decision.MoreLoad || factor <= 1.1001 || able >= earned).ShouldBeTrue();
-        });
+        Gen.Select(Gen.Int[1, 40].Array[3], Gen.Int[0, 4], Gen.Double[1.02, 1.8])
+            .Sample(
+                (reps, rir, factor) =>
+                {
+                    ImmutableArray<(ReachableLoad, double)> loads = [Dumbbells[0], (new(20 * factor, "next", ["n"]), 20 * factor)];
+                    var next = Next([.. reps.Select(r => new LoggedSet { Reps = r, Rir = rir })], context: Context(20, loads));
+                    var earned = RepMaxCurve.RepsToEarn(20, 20 * factor, 8 + 2, CurveKind.Middle) - 2;
+                    var able = reps.Min() + Math.Max(0, rir - 2); // reps left over beyond the two planned are reps to failure too
+                    (next.Decision != Decision.MoreLoad || factor <= 1.1001 || able >= earned).ShouldBeTrue();
+                }
+            );
 
     private static Proposal Next(ImmutableArray<LoggedSet> sets, ProgressionContext? context = null) =>
         DoubleProgression.Next(new LineKey(1), context ?? Context(20), sets);
@@ -130,18 +137,31 @@ public class DoubleProgressionTests
     private static ImmutableArray<LoggedSet> Sets(int a, int b, int? c = null, int? d = null, int rir = 2) =>
         [.. new[] { a, b, c, d }.OfType<int>().Select(r => new LoggedSet { Reps = r, Rir = rir })];
 
-    private static ProgressionContext Context(double kg, ImmutableArray<(ReachableLoad, double)>? loads = null, string exercise = "dumbbell-floor-press") => new(
-        new HomeExercise
-        {
-            ExerciseId = exercise,
-            Name = exercise,
-            SetupId = "x",
-            Setup = "x",
-            ExternalKg = kg,
-            Dose = new Dose { Sets = 3, Target = new SetTarget(8, 12), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 90, Rir = 2 },
-        },
-        Examples.Exercise(exercise),
-        loads ?? Dumbbells,
-        null,
-        null);
+    private static ProgressionContext Context(
+        double kg,
+        ImmutableArray<(ReachableLoad, double)>? loads = null,
+        string exercise = "dumbbell-floor-press"
+    ) =>
+        new(
+            new HomeExercise
+            {
+                ExerciseId = exercise,
+                Name = exercise,
+                SetupId = "x",
+                Setup = "x",
+                ExternalKg = kg,
+                Dose = new Dose
+                {
+                    Sets = 3,
+                    Target = new SetTarget(8, 12),
+                    Tempo = Tempo.Parse("2-0-1-0"),
+                    RestSeconds = 90,
+                    Rir = 2,
+                },
+            },
+            Examples.Exercise(exercise),
+            loads ?? Dumbbells,
+            null,
+            null
+        );
 }

@@ -18,10 +18,14 @@ public class LadderTests
 
         ladder.Rungs.Length.ShouldBeGreaterThan(3);
         ladder.Rungs.Zip(ladder.Rungs.Skip(1)).ShouldAllBe(r => r.Second.Difficulty > r.First.Difficulty * (1 + (Ladders.Same * 0.9)));
-        ladder.Rungs.Zip(ladder.Rungs.Skip(1)).ShouldAllBe(r => Math.Abs((r.Second.Difficulty / r.First.Difficulty) - 1 - r.Second.Step!.Value) < 1e-9);
+        ladder
+            .Rungs.Zip(ladder.Rungs.Skip(1))
+            .ShouldAllBe(r => Math.Abs((r.Second.Difficulty / r.First.Difficulty) - 1 - r.Second.Step!.Value) < 1e-9);
         foreach (var straight in ladder.Rungs.Where(r => r.Technique is null).GroupBy(r => r.ExerciseId))
         {
-            straight.Select(r => r.SystemKg).ShouldBeInOrder(SortDirection.Ascending, $"more system load of {straight.Key} is never easier");
+            straight
+                .Select(r => r.SystemKg)
+                .ShouldBeInOrder(SortDirection.Ascending, $"more system load of {straight.Key} is never easier");
             straight.Select(r => r.RepsToFailure).ShouldBeInOrder(SortDirection.Descending);
         }
     }
@@ -71,7 +75,11 @@ public class LadderTests
     public void Standards_run_from_fifty_down_to_five()
     {
         Milestones.For(Examples.Exercise("wall-push-up"), Trade.Shipped).Said().ShouldBe("3×50");
-        Trade.Shipped.Catalogue.AtHome.Where(e => e.Measure == Measure.Seconds).ShouldAllBe(e => Milestones.For(e, Trade.Shipped).Said().Contains('s') || Milestones.For(e, Trade.Shipped).Said().StartsWith("when"));
+        Trade
+            .Shipped.Catalogue.AtHome.Where(e => e.Measure == Measure.Seconds)
+            .ShouldAllBe(e =>
+                Milestones.For(e, Trade.Shipped).Said().Contains('s') || Milestones.For(e, Trade.Shipped).Said().StartsWith("when")
+            );
     }
 
     private static FamilyLadder Of(string exercise, string[] kit, double? systemKg = null) =>

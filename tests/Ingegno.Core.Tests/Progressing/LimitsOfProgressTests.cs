@@ -11,7 +11,8 @@ using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progressing;
 
-/// <summary>What comes after sets that fell short of what was written, and where nothing can be added: worked by hand, common practice.</summary>
+/// <summary>What comes after sets that fell short of what was written, and where nothing can be added: worked by hand, common
+/// practice.</summary>
 [Trait("source", "common practice (docs/trade/progression); rep-max arithmetic worked by hand")]
 public class LimitsOfProgressTests
 {
@@ -25,7 +26,8 @@ public class LimitsOfProgressTests
     }
 
     [Fact]
-    public void One_short_set_changes_nothing() => Next(Dose(10, 12, rest: 180), Sets(1, 10, 10, 9)).Dose.Target.ShouldBe(new SetTarget(10, 12));
+    public void One_short_set_changes_nothing() =>
+        Next(Dose(10, 12, rest: 180), Sets(1, 10, 10, 9)).Dose.Target.ShouldBe(new SetTarget(10, 12));
 
     [Fact]
     public void A_longer_rest_comes_with_a_bottom_that_the_last_set_has()
@@ -53,13 +55,20 @@ public class LimitsOfProgressTests
         var far = Dose(3, 4, rest: 120) with { Zone = new SetTarget(12, 15) };
         Next(far, Sets(2, 4, 4, 3)).Dose.Target.ShouldBe(new SetTarget(4, 5));
         Next(Dose(8, 12, rest: 120), Sets(2, 9, 9, 9)).Dose.Target.ShouldBe(new SetTarget(10, 12), "inside the zone its top stays");
-        Next(Dose(10, 17, rest: 120) with { Zone = new SetTarget(10, 10) }, Sets(2, 17, 15, 11)).Dose.Target.ShouldBe(new SetTarget(12, 17), "what the first set has stays its own");
+        Next(Dose(10, 17, rest: 120) with { Zone = new SetTarget(10, 10) }, Sets(2, 17, 15, 11))
+            .Dose.Target.ShouldBe(new SetTarget(12, 17), "what the first set has stays its own");
     }
 
     [Fact]
     public void A_step_that_would_change_nothing_is_a_repeat()
     {
-        var next = Next(Dose(5, 6, rest: 120) with { Zone = new SetTarget(5, 6) }, Sets(0, 5, 5, 5) is var sets ? [.. sets.Select((s, i) => s with { Rir = i < 2 ? 3 : 0 })] : []);
+        var next = Next(
+            Dose(5, 6, rest: 120) with
+            {
+                Zone = new SetTarget(5, 6),
+            },
+            Sets(0, 5, 5, 5) is var sets ? [.. sets.Select((s, i) => s with { Rir = i < 2 ? 3 : 0 })] : []
+        );
         (next.Decision, next.Dose.Target).ShouldBe((Decision.Repeat, new SetTarget(5, 6)));
         next.Reason.Said().ShouldContain("a rep more in the sets that have it");
     }
@@ -91,9 +100,15 @@ public class LimitsOfProgressTests
     public void Without_the_technique_the_reps_come_down_as_far_as_straight_sets_need()
     {
         // Five down leave .65 of straight reps: 2 and 1 make 3 and 1 of straight sets, far from 13.
-        var slow = Dose(13, 18, rest: 90) with { Tempo = Tempo.Parse("5-0-1-0"), Techniques = ["slow-eccentric-5"] };
+        var slow = Dose(13, 18, rest: 90) with
+        {
+            Tempo = Tempo.Parse("5-0-1-0"),
+            Techniques = ["slow-eccentric-5"],
+        };
         var next = Next(slow, Sets(0, 2, 1, 1), cost: Trade.Shipped.TempoCost);
-        (next.Decision, next.Dose.Tempo, next.Dose.Target, next.Dose.Zone).ShouldBe((Decision.TechniqueOff, Tempo.Usual, new SetTarget(1, 3), new SetTarget(13, 18)));
+        (next.Decision, next.Dose.Tempo, next.Dose.Target, next.Dose.Zone).ShouldBe(
+            (Decision.TechniqueOff, Tempo.Usual, new SetTarget(1, 3), new SetTarget(13, 18))
+        );
 
         Next(slow, Sets(0, 9, 9, 8), cost: Trade.Shipped.TempoCost).Dose.Target.ShouldBe(new SetTarget(13, 18), "9 make 13");
     }
@@ -116,7 +131,10 @@ public class LimitsOfProgressTests
     }
 
     [Fact]
-    [Trait("source", "docs/trade/prescription, Milestones: train a step until its standard is met in good form without pain, then the next")]
+    [Trait(
+        "source",
+        "docs/trade/prescription, Milestones: train a step until its standard is met in good form without pain, then the next"
+    )]
     public void A_standard_that_every_set_meets_ends_the_step_before_sets_or_loads_are_added()
     {
         var dose = Dose(20, 20, rest: 60) with { Standard = 20 };
@@ -125,7 +143,8 @@ public class LimitsOfProgressTests
         var met = Next(dose, Sets(2, 20, 20, 20), loads, harder: "archer-push-up");
         (met.Decision, met.ToExerciseId).ShouldBe((Decision.NextRung, "archer-push-up"));
         met.Reason.Said().ShouldStartWith("The standard of this step, 20 in every set, is met");
-        Next(dose with { Target = new SetTarget(15, 20) }, Sets(2, 20, 18, 16), loads, harder: "archer-push-up").Dose.Target.ShouldBe(new SetTarget(17, 20));
+        Next(dose with { Target = new SetTarget(15, 20) }, Sets(2, 20, 18, 16), loads, harder: "archer-push-up")
+            .Dose.Target.ShouldBe(new SetTarget(17, 20));
         Next(dose, Sets(2, 20, 20, 20), loads).Decision.ShouldBe(Decision.MoreLoad, "no harder step here: a load, as elsewhere");
     }
 
@@ -174,17 +193,50 @@ public class LimitsOfProgressTests
         Next(slow, Sets(2, 9, 9, 9), [Load(20)], minutes: 0).Decision.ShouldBe(Decision.Repeat, "it is hard enough");
     }
 
-    private static Proposal Next(Dose dose, ImmutableArray<LoggedSet> sets, ImmutableArray<(ReachableLoad, double)>? loads = null, double? minutes = null, string? harder = null, TempoCost? cost = null) => DoubleProgression.Next(
-        new LineKey(1),
-        new ProgressionContext(
-            new HomeExercise { ExerciseId = "dumbbell-floor-press", Name = "Floor press", SetupId = "x", Setup = "x", ExternalKg = 20, Dose = dose },
-            Examples.Exercise("dumbbell-floor-press"), loads ?? [Load(20)], harder is null ? null : Examples.Exercise(harder), null)
-        { MinutesLeft = minutes, TempoCost = cost },
-        sets);
+    private static Proposal Next(
+        Dose dose,
+        ImmutableArray<LoggedSet> sets,
+        ImmutableArray<(ReachableLoad, double)>? loads = null,
+        double? minutes = null,
+        string? harder = null,
+        TempoCost? cost = null
+    ) =>
+        DoubleProgression.Next(
+            new LineKey(1),
+            new ProgressionContext(
+                new HomeExercise
+                {
+                    ExerciseId = "dumbbell-floor-press",
+                    Name = "Floor press",
+                    SetupId = "x",
+                    Setup = "x",
+                    ExternalKg = 20,
+                    Dose = dose,
+                },
+                Examples.Exercise("dumbbell-floor-press"),
+                loads ?? [Load(20)],
+                harder is null ? null : Examples.Exercise(harder),
+                null
+            )
+            {
+                MinutesLeft = minutes,
+                TempoCost = cost,
+            },
+            sets
+        );
 
     private static (ReachableLoad, double) Load(double kg) => (new ReachableLoad(kg, $"{kg} kg", [$"{kg}"]), kg);
 
-    private static Dose Dose(int min, int max, int rest) => new() { Sets = 3, Target = new SetTarget(min, max), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = rest, Rir = 2 };
+    private static Dose Dose(int min, int max, int rest) =>
+        new()
+        {
+            Sets = 3,
+            Target = new SetTarget(min, max),
+            Tempo = Tempo.Parse("2-0-1-0"),
+            RestSeconds = rest,
+            Rir = 2,
+        };
 
-    private static ImmutableArray<LoggedSet> Sets(int rir, params int[] reps) => [.. reps.Select(r => new LoggedSet { Reps = r, Rir = rir })];
+    private static ImmutableArray<LoggedSet> Sets(int rir, params int[] reps) =>
+        [.. reps.Select(r => new LoggedSet { Reps = r, Rir = rir })];
 }

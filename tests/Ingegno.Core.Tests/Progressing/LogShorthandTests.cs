@@ -20,7 +20,11 @@ public class LogShorthandTests
     [InlineData("8,8 @12.5kg", "8@12.5 r|8@12.5 r")]
     [InlineData("2x12,9 r1", "12 r1|12 r1|9 r1")]
     public void What_is_typed_is_read(string text, string sets) =>
-        string.Join('|', LogShorthand.Read(text).Sets.Select(s => $"{s.Reps}{(s.LoadKg is { } kg ? $"@{Words.Number(kg, 2)}" : "")} r{s.Rir}")).ShouldBe(sets, LogShorthand.Read(text).Error?.Said());
+        string.Join(
+                '|',
+                LogShorthand.Read(text).Sets.Select(s => $"{s.Reps}{(s.LoadKg is { } kg ? $"@{Words.Number(kg, 2)}" : "")} r{s.Rir}")
+            )
+            .ShouldBe(sets, LogShorthand.Read(text).Error?.Said());
 
     [Theory]
     [InlineData("12,10 p3 knee", 3, Joint.Knee, false)]
@@ -56,10 +60,21 @@ public class LogShorthandTests
 
     [Fact]
     public void What_is_written_is_read_again() =>
-        Gen.Select(Gen.Int[0, 60], Gen.Int[1, 400], Gen.Int[0, 5]).Select((reps, load, rir) => new LoggedSet { Reps = reps, LoadKg = load / 4.0, Rir = rir }).Array[1, 8]
+        Gen.Select(Gen.Int[0, 60], Gen.Int[1, 400], Gen.Int[0, 5])
+            .Select(
+                (reps, load, rir) =>
+                    new LoggedSet
+                    {
+                        Reps = reps,
+                        LoadKg = load / 4.0,
+                        Rir = rir,
+                    }
+            )
+            .Array[1, 8]
             .Sample(sets => LogShorthand.Read(LogShorthand.Write([.. sets])).Sets.SequenceEqual(sets));
 
     [Fact]
     public void Anything_at_all_is_read_or_refused() =>
-        Gen.String[Gen.Char["0123456789,.@xrpkgs -×é"], 0, 40].Sample(text => LogShorthand.Read(text) is { } read && (read.Error is null) != read.Sets.IsEmpty);
+        Gen.String[Gen.Char["0123456789,.@xrpkgs -×é"], 0, 40]
+            .Sample(text => LogShorthand.Read(text) is { } read && (read.Error is null) != read.Sets.IsEmpty);
 }

@@ -54,7 +54,8 @@ public class ReviewTests
     public void Without_a_load_a_tenth_below_there_are_a_tenth_fewer_reps()
     {
         var context = Context(loads: [(new(20, "2 × 10 kg", ["a"]), 20)]);
-        Next(History(10) with { LastTrained = Today.AddDays(-14) }, context).Dose.Target.ShouldBe(new SetTarget(7, 10), "8–12 by .9, rounded down");
+        Next(History(10) with { LastTrained = Today.AddDays(-14) }, context)
+            .Dose.Target.ShouldBe(new SetTarget(7, 10), "8–12 by .9, rounded down");
     }
 
     [Fact]
@@ -77,13 +78,16 @@ public class ReviewTests
         Next(Falling(), full with { MinutesLeft = 10 }).Decision.ShouldBe(Decision.LongerRest);
         Next(Falling()).Decision.ShouldBe(Decision.LongerRest, "nobody said how many minutes there are");
 
-        LineHistory Falling() => new([Day(0, 10) with { Sets = [.. new[] { 10, 8, 6 }.Select(r => new LoggedSet { Reps = r, Rir = 2 })] }], Today, Today);
+        LineHistory Falling() =>
+            new([Day(0, 10) with { Sets = [.. new[] { 10, 8, 6 }.Select(r => new LoggedSet { Reps = r, Rir = 2 })] }], Today, Today);
     }
 
     [Fact]
     public void Lines_of_a_day_share_the_minutes_it_has_left()
     {
-        var plan = Examples.Rebuild(Examples.ClientA with { MinutesPerSession = 240 }, Examples.Kit("dumbbell 8 x2"), "Dumbbell curl 3x10", "Push-up 3x10").Plan;
+        var plan = Examples
+            .Rebuild(Examples.ClientA with { MinutesPerSession = 240 }, Examples.Kit("dumbbell 8 x2"), "Dumbbell curl 3x10", "Push-up 3x10")
+            .Plan;
         var total = plan.Days[0].Minutes.Total;
         var room = DayRoom.Of(plan.Lines, plan.Days)!;
 
@@ -97,14 +101,39 @@ public class ReviewTests
     [Fact]
     public void Sharp_pain_without_a_figure_is_said_without_one()
     {
-        var sets = Day(0, 10) with { Sets = [new LoggedSet { Reps = 10, Rir = 2, Sharp = true, PainJoint = Joint.Elbow }] };
+        var sets = Day(0, 10) with
+        {
+            Sets =
+            [
+                new LoggedSet
+                {
+                    Reps = 10,
+                    Rir = 2,
+                    Sharp = true,
+                    PainJoint = Joint.Elbow,
+                },
+            ],
+        };
         Next(new LineHistory([sets], Today, Today)).Reason.Said().ShouldStartWith("Sharp pain in the elbow");
     }
 
     [Fact]
     public void Sharp_pain_stops_however_little_it_was()
     {
-        var sets = Day(0, 10) with { Sets = [new LoggedSet { Reps = 10, Rir = 2, Pain = 1, Sharp = true, PainJoint = Joint.Elbow }] };
+        var sets = Day(0, 10) with
+        {
+            Sets =
+            [
+                new LoggedSet
+                {
+                    Reps = 10,
+                    Rir = 2,
+                    Pain = 1,
+                    Sharp = true,
+                    PainJoint = Joint.Elbow,
+                },
+            ],
+        };
         Next(new LineHistory([sets], Today, Today)).Decision.ShouldBe(Decision.Swap);
     }
 
@@ -152,11 +181,48 @@ public class ReviewTests
     [Fact]
     public void Half_the_plan_flat_at_once_makes_a_lighter_week()
     {
-        var plan = Examples.Rebuild(Examples.ClientA, Examples.Kit("dumbbell 10 x2", "dining-table 74"), "Bench press 4x8", "Barbell row 4x8", "Back squat 4x8").Plan;
-        ImmutableArray<LoggedSession> Log(int gain) => [.. Enumerable.Range(0, 4).Select(week => new LoggedSession(
-            Today.AddDays(-7 * week),
-            [.. plan.Lines.Select(l => new LoggedExercise(l.Gym.Key, l.Chosen!.Exercises[0].ExerciseId, [.. Enumerable.Repeat(new LoggedSet { Reps = 14 - (week * gain), Rir = 1, Stamp = new SetStamp(50, 1, 10, 2) }, 4)]))]))];
-        ImmutableArray<Proposal> Propose(int gain) => new NextSession(Trade.Shipped).Propose(Examples.ClientA, Examples.Kit("dumbbell 10 x2", "dining-table 74"), plan.Lines, Log(gain), Today);
+        var plan = Examples
+            .Rebuild(
+                Examples.ClientA,
+                Examples.Kit("dumbbell 10 x2", "dining-table 74"),
+                "Bench press 4x8",
+                "Barbell row 4x8",
+                "Back squat 4x8"
+            )
+            .Plan;
+        ImmutableArray<LoggedSession> Log(int gain) =>
+            [
+                .. Enumerable
+                    .Range(0, 4)
+                    .Select(week => new LoggedSession(
+                        Today.AddDays(-7 * week),
+                        [
+                            .. plan.Lines.Select(l => new LoggedExercise(
+                                l.Gym.Key,
+                                l.Chosen!.Exercises[0].ExerciseId,
+                                [
+                                    .. Enumerable.Repeat(
+                                        new LoggedSet
+                                        {
+                                            Reps = 14 - (week * gain),
+                                            Rir = 1,
+                                            Stamp = new SetStamp(50, 1, 10, 2),
+                                        },
+                                        4
+                                    ),
+                                ]
+                            )),
+                        ]
+                    )),
+            ];
+        ImmutableArray<Proposal> Propose(int gain) =>
+            new NextSession(Trade.Shipped).Propose(
+                Examples.ClientA,
+                Examples.Kit("dumbbell 10 x2", "dining-table 74"),
+                plan.Lines,
+                Log(gain),
+                Today
+            );
 
         var deload = Propose(0).Where(p => p.Decision == Decision.Deload).ToList();
         deload.Count.ShouldBeGreaterThan(1);
@@ -169,10 +235,18 @@ public class ReviewTests
     {
         var accepted = Context() with { Home = Context().Home with { Dose = Context().Home.Dose with { DecidedAfter = Today } } };
         Next(History(10), accepted).Decision.ShouldBe(Decision.Wait);
-        Next(History(10), accepted with { Home = accepted.Home with { Dose = accepted.Home.Dose with { DecidedAfter = Today.AddDays(-3) } } }).Decision.ShouldBe(Decision.MoreReps);
+        Next(
+            History(10),
+            accepted with
+            {
+                Home = accepted.Home with { Dose = accepted.Home.Dose with { DecidedAfter = Today.AddDays(-3) } },
+            }
+        )
+            .Decision.ShouldBe(Decision.MoreReps);
     }
 
-    private static Proposal Next(LineHistory history, ProgressionContext? context = null) => DoubleProgression.Next(new LineKey(1), context ?? Context(), history);
+    private static Proposal Next(LineHistory history, ProgressionContext? context = null) =>
+        DoubleProgression.Next(new LineKey(1), context ?? Context(), history);
 
     /// <summary>Days with two in reserve, as planned, newest first.</summary>
     private static LineHistory History(params int[] reps) => Reserve(2, reps);
@@ -180,27 +254,63 @@ public class ReviewTests
     /// <summary>Days with so many in reserve, newest first.</summary>
     private static LineHistory Reserve(int rir, params int[] reps) => new([.. reps.Select((r, i) => Day(i, r, rir))], Today, Today);
 
-    private static LineHistory Hurt(params (int Pain, Joint Joint)[] days) => new([.. days.Select((d, i) =>
-    {
-        var day = Day(i, 10);
-        return day with { Sets = day.Sets.SetItem(0, day.Sets[0] with { Pain = d.Pain, PainJoint = d.Joint }) };
-    })], Today, Today);
+    private static LineHistory Hurt(params (int Pain, Joint Joint)[] days) =>
+        new(
+            [
+                .. days.Select(
+                    (d, i) =>
+                    {
+                        var day = Day(i, 10);
+                        return day with { Sets = day.Sets.SetItem(0, day.Sets[0] with { Pain = d.Pain, PainJoint = d.Joint }) };
+                    }
+                ),
+            ],
+            Today,
+            Today
+        );
 
-    private static LineDay Day(int weeksAgo, int reps, int rir = 2) => LineDay.Of(
-        Today.AddDays(-7 * weeksAgo), Examples.Exercise("dumbbell-floor-press"), [.. Enumerable.Repeat(new LoggedSet { Reps = reps, Rir = rir, Stamp = new SetStamp(20, 1, 8, 2) }, 4)]);
+    private static LineDay Day(int weeksAgo, int reps, int rir = 2) =>
+        LineDay.Of(
+            Today.AddDays(-7 * weeksAgo),
+            Examples.Exercise("dumbbell-floor-press"),
+            [
+                .. Enumerable.Repeat(
+                    new LoggedSet
+                    {
+                        Reps = reps,
+                        Rir = rir,
+                        Stamp = new SetStamp(20, 1, 8, 2),
+                    },
+                    4
+                ),
+            ]
+        );
 
-    private static ProgressionContext Context(int sets = 3, string tempo = "2-0-1-0", ImmutableArray<(ReachableLoad, double)>? loads = null) => new(
-        new HomeExercise
-        {
-            ExerciseId = "dumbbell-floor-press",
-            Name = "Dumbbell floor press",
-            SetupId = "x",
-            Setup = "x",
-            ExternalKg = 20,
-            Dose = new Dose { Sets = sets, Target = new SetTarget(8, 12), Tempo = Tempo.Parse(tempo), RestSeconds = 90, Rir = 2 },
-        },
-        Examples.Exercise("dumbbell-floor-press"),
-        loads ?? [(new(18, "2 × 9 kg", ["z"]), 18), (new(20, "2 × 10 kg", ["a"]), 20), (new(21, "2 × 10.5 kg", ["b"]), 21)],
-        null,
-        null);
+    private static ProgressionContext Context(
+        int sets = 3,
+        string tempo = "2-0-1-0",
+        ImmutableArray<(ReachableLoad, double)>? loads = null
+    ) =>
+        new(
+            new HomeExercise
+            {
+                ExerciseId = "dumbbell-floor-press",
+                Name = "Dumbbell floor press",
+                SetupId = "x",
+                Setup = "x",
+                ExternalKg = 20,
+                Dose = new Dose
+                {
+                    Sets = sets,
+                    Target = new SetTarget(8, 12),
+                    Tempo = Tempo.Parse(tempo),
+                    RestSeconds = 90,
+                    Rir = 2,
+                },
+            },
+            Examples.Exercise("dumbbell-floor-press"),
+            loads ?? [(new(18, "2 × 9 kg", ["z"]), 18), (new(20, "2 × 10 kg", ["a"]), 20), (new(21, "2 × 10.5 kg", ["b"]), 21)],
+            null,
+            null
+        );
 }

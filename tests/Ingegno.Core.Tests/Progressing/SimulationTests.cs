@@ -23,11 +23,16 @@ public class SimulationTests(Xunit.Abstractions.ITestOutputHelper output)
         var results = Enumerable.Range(1, Clients).AsParallel().AsOrdered().Select(Both).ToList();
         var (engine, rival) = (results.Select(r => r.Engine).ToList(), results.Select(r => r.Rival).ToList());
         var late = engine.Sum(r => r.PastFailureWeeks.Count(w => w >= Calibrated));
-        output.WriteLine($"gain {engine.Average(r => r.Gain):P2} against {rival.Average(r => r.Gain):P2}; missed {engine.Average(r => r.Missed):P1} against {rival.Average(r => r.Missed):P1}; late past-failure weeks {late} against {rival.Sum(r => r.PastFailureWeeks.Count(w => w >= Calibrated))}");
+        output.WriteLine(
+            $"gain {engine.Average(r => r.Gain):P2} against {rival.Average(r => r.Gain):P2}; missed {engine.Average(r => r.Missed):P1} against {rival.Average(r => r.Missed):P1}; late past-failure weeks {late} against {rival.Sum(r => r.PastFailureWeeks.Count(w => w >= Calibrated))}"
+        );
 
         engine.Average(r => r.Gain).ShouldBeGreaterThan(rival.Average(r => r.Gain));
         engine.Average(r => r.Missed).ShouldBeLessThan(rival.Average(r => r.Missed) / 2);
-        ((double)engine.Sum(r => r.PastFailureWeeks.Length) / (Clients * Weeks)).ShouldBeLessThan(0.015, "a week past failure is a bad day or a client nobody could guess, not a plan");
+        ((double)engine.Sum(r => r.PastFailureWeeks.Length) / (Clients * Weeks)).ShouldBeLessThan(
+            0.015,
+            "a week past failure is a bad day or a client nobody could guess, not a plan"
+        );
         ((double)late / (Clients * (Weeks - Calibrated))).ShouldBeLessThan(0.015, "after the first weeks the log rules");
         engine.Count(r => r.Gain > 0.005).ShouldBeGreaterThan(Clients * 9 / 10, "progress keeps going");
     }
@@ -57,7 +62,14 @@ public class SimulationTests(Xunit.Abstractions.ITestOutputHelper output)
         var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
         var start = trial.Plan(request, plan);
         TrialResult Run(IProgressionPolicy policy) =>
-            trial.Run(start, line => day[line], new SimulatedTrainee(Trade.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed), policy, Start, Weeks);
+            trial.Run(
+                start,
+                line => day[line],
+                new SimulatedTrainee(Trade.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed),
+                policy,
+                Start,
+                Weeks
+            );
         return (Run(trial.Engine(request)), Run(new OneRepMoreEachWeek()));
     }
 }

@@ -54,7 +54,10 @@ public class TrendsTests
     public void Pain_is_shown_in_its_week()
     {
         var log = Log(8);
-        var hurt = log[0].Session.Exercises[0] with { Sets = [log[0].Session.Exercises[0].Sets[0] with { Pain = 4, PainJoint = Joint.Shoulder }] };
+        var hurt = log[0].Session.Exercises[0] with
+        {
+            Sets = [log[0].Session.Exercises[0].Sets[0] with { Pain = 4, PainJoint = Joint.Shoulder }],
+        };
         var week = Of([log[0] with { Session = log[0].Session with { Exercises = [hurt] } }]).Weeks.Single();
 
         (week.WorstPain, week.PainJoint).ShouldBe((4, Joint.Shoulder));
@@ -68,8 +71,35 @@ public class TrendsTests
     }
 
     /// <summary>One session of push-ups a week, oldest first, the last one today.</summary>
-    private static ImmutableArray<SessionBesidePlan> Log(params int[] reps) => [.. reps.Select((r, i) => new SessionBesidePlan(
-        new LoggedSession(Today.AddDays(-7 * (reps.Length - 1 - i)), [new LoggedExercise(new LineKey(1), "push-up", [.. Enumerable.Repeat(new LoggedSet { Reps = r, Rir = 2, Stamp = new SetStamp(80, 1, 8, 2) }, 3)])]), 4))];
+    private static ImmutableArray<SessionBesidePlan> Log(params int[] reps) =>
+        [
+            .. reps.Select(
+                (r, i) =>
+                    new SessionBesidePlan(
+                        new LoggedSession(
+                            Today.AddDays(-7 * (reps.Length - 1 - i)),
+                            [
+                                new LoggedExercise(
+                                    new LineKey(1),
+                                    "push-up",
+                                    [
+                                        .. Enumerable.Repeat(
+                                            new LoggedSet
+                                            {
+                                                Reps = r,
+                                                Rir = 2,
+                                                Stamp = new SetStamp(80, 1, 8, 2),
+                                            },
+                                            3
+                                        ),
+                                    ]
+                                ),
+                            ]
+                        ),
+                        4
+                    )
+            ),
+        ];
 
     private static ClientTrends Of(ImmutableArray<SessionBesidePlan> log, RepMaxFormula? formula = null) =>
         new Trends(Trade.Shipped).Of(Examples.ClientA with { DaysPerWeek = 3 }, log, Today, formula);

@@ -17,12 +17,16 @@ namespace Ingegno.Core.Tests.Progressing;
 /// <summary>Rules that the browser used to keep: the server says them now.</summary>
 public class WhatTheServerSaysTests
 {
-    private static readonly HomePlan Plan = new RebuildEngine(Trade.Shipped).Rebuild(new RebuildRequest
-    {
-        Client = Examples.ClientA,
-        Kit = Examples.Kit("dumbbell 12 x2", "chair 46"),
-        GymLines = ["= A", "Bench press 3x8", "Barbell row 4x8", "= B", "Back squat 5x5"],
-    }).Plan;
+    private static readonly HomePlan Plan = new RebuildEngine(Trade.Shipped)
+        .Rebuild(
+            new RebuildRequest
+            {
+                Client = Examples.ClientA,
+                Kit = Examples.Kit("dumbbell 12 x2", "chair 46"),
+                GymLines = ["= A", "Bench press 3x8", "Barbell row 4x8", "= B", "Back squat 5x5"],
+            }
+        )
+        .Plan;
 
     [Theory]
     [InlineData(8, RepFit.Harder)]
@@ -37,7 +41,10 @@ public class WhatTheServerSaysTests
         foreach (var candidate in Plan.Lines.SelectMany(l => l.Candidates).Where(c => c.Exercises is [{ Fit: not null }]))
         {
             var reason = candidate.Parts.Single(p => p.Part == MatchPart.Resistance).Reason;
-            (reason["too_hard"], reason["too_light"]).ShouldBe((candidate.Exercises[0].Fit == RepFit.Harder, candidate.Exercises[0].Fit == RepFit.Easier), candidate.Name);
+            (reason["too_hard"], reason["too_light"]).ShouldBe(
+                (candidate.Exercises[0].Fit == RepFit.Harder, candidate.Exercises[0].Fit == RepFit.Easier),
+                candidate.Name
+            );
         }
     }
 
@@ -49,8 +56,10 @@ public class WhatTheServerSaysTests
         var jump = Jump.Between(40, 50, 8, CurveKind.Middle, epley);
         (jump.RepsNow, jump.Advice.Code).ShouldBe((18, "jump.earn"));
         jump.Advice.Said().ShouldBe("18 reps at 40 kg earn 8 at 50 kg.");
-        Jump.Between(40, 63, 8, CurveKind.Middle, epley).ShouldSatisfyAllConditions(j => j.RepsNow.ShouldBe(30), j => j.Advice.Code.ShouldBe("jump.earn"));
-        Jump.Between(40, 64, 8, CurveKind.Middle, epley).ShouldSatisfyAllConditions(j => j.RepsNow.ShouldBe(31), j => j.Advice.Code.ShouldBe("jump.too-far"));
+        Jump.Between(40, 63, 8, CurveKind.Middle, epley)
+            .ShouldSatisfyAllConditions(j => j.RepsNow.ShouldBe(30), j => j.Advice.Code.ShouldBe("jump.earn"));
+        Jump.Between(40, 64, 8, CurveKind.Middle, epley)
+            .ShouldSatisfyAllConditions(j => j.RepsNow.ShouldBe(31), j => j.Advice.Code.ShouldBe("jump.too-far"));
         Jump.Between(50, 50, 8, CurveKind.Middle, epley).Advice.Code.ShouldBe("jump.none");
     }
 
@@ -68,7 +77,20 @@ public class WhatTheServerSaysTests
 
     [Fact]
     public void A_logged_exercise_says_how_it_is_written() =>
-        new LoggedExercise(new LineKey(1), "x", [new LoggedSet { Reps = 12 }, new LoggedSet { Reps = 9, Pain = 3, PainJoint = Joint.LowBack, Sharp = true }]).Written.ShouldBe("12,9 p3 low back sharp");
+        new LoggedExercise(
+            new LineKey(1),
+            "x",
+            [
+                new LoggedSet { Reps = 12 },
+                new LoggedSet
+                {
+                    Reps = 9,
+                    Pain = 3,
+                    PainJoint = Joint.LowBack,
+                    Sharp = true,
+                },
+            ]
+        ).Written.ShouldBe("12,9 p3 low back sharp");
 
     [Fact]
     public void Planned_sets_are_those_of_the_day_that_most_was_done_of()
@@ -82,7 +104,12 @@ public class WhatTheServerSaysTests
     [Fact]
     public void A_lighter_week_that_was_the_last_stays_the_last()
     {
-        var setup = new BlockSetup { Starts = new DateOnly(2026, 9, 7), Phases = [new BlockPhase("One", 5)], LighterWeeks = [2, 5] };
+        var setup = new BlockSetup
+        {
+            Starts = new DateOnly(2026, 9, 7),
+            Phases = [new BlockPhase("One", 5)],
+            LighterWeeks = [2, 5],
+        };
         BlockShape.WithPhases(setup, [new BlockPhase("One", 3), new BlockPhase("Two", 3)]).LighterWeeks.ShouldBe([2, 6]);
         BlockShape.WithPhases(setup, [new BlockPhase("One", 4)]).LighterWeeks.ShouldBe([2, 4]);
         BlockShape.WithPhases(setup with { LighterWeeks = [3, 5] }, [new BlockPhase("One", 3)]).LighterWeeks.ShouldBe([3]);
@@ -93,7 +120,8 @@ public class WhatTheServerSaysTests
     {
         var rules = Trade.Shipped.Blocks;
         var before = new BlockSetup { Starts = new DateOnly(2026, 9, 7), Phases = [new BlockPhase("One", 6)] };
-        string? Fault(BlockSetup setup, DateOnly today, BlockSetup? stands) => BlockShape.Fault(setup, stands, today, rules, Trade.Shipped)?.Fault.Code;
+        string? Fault(BlockSetup setup, DateOnly today, BlockSetup? stands) =>
+            BlockShape.Fault(setup, stands, today, rules, Trade.Shipped)?.Fault.Code;
 
         Fault(before, before.Starts, null).ShouldBeNull();
         Fault(before with { Starts = before.Starts.AddDays(-7) }, before.Starts, null).ShouldBe("block.starts");

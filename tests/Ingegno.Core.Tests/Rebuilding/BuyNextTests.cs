@@ -16,14 +16,20 @@ public class BuyNextTests
     {
         var ranked = Advice.Rank([Plan("Pull-up 4x8", "Lat pulldown 3x12", "Cable face pull 3x15")], Trade.Shipped.Purchases);
 
-        ranked.Take(4).ShouldContain(g => g.Name.Contains("band", StringComparison.OrdinalIgnoreCase) || g.Name.Contains("bar", StringComparison.OrdinalIgnoreCase));
+        ranked
+            .Take(4)
+            .ShouldContain(g =>
+                g.Name.Contains("band", StringComparison.OrdinalIgnoreCase) || g.Name.Contains("bar", StringComparison.OrdinalIgnoreCase)
+            );
         ranked.Select(g => g.GainPer100).ShouldBeInOrder(SortDirection.Descending);
     }
 
     [Fact]
     public void Each_gain_names_the_lines_it_improves_and_what_would_change()
     {
-        var gain = Advice.Rank([Plan("Cable face pull 3x15") with { Kit = Examples.Kit("banister") }], Trade.Shipped.Purchases).First(g => g.Name == "Loop band 13 mm");
+        var gain = Advice
+            .Rank([Plan("Cable face pull 3x15") with { Kit = Examples.Kit("banister") }], Trade.Shipped.Purchases)
+            .First(g => g.Name == "Loop band 13 mm");
 
         var line = gain.Lines.ShouldHaveSingleItem();
         line.GymExercise.ShouldBe("Cable face pull");
@@ -44,7 +50,12 @@ public class BuyNextTests
     [Fact]
     public void Who_has_it_all_needs_nothing_more_of_it()
     {
-        var full = new RebuildRequest { Client = Examples.ClientA, Kit = Examples.Kit("band-loop", "banister"), GymLines = ["Cable face pull 3x15"] };
+        var full = new RebuildRequest
+        {
+            Client = Examples.ClientA,
+            Kit = Examples.Kit("band-loop", "banister"),
+            GymLines = ["Cable face pull 3x15"],
+        };
 
         var anchor = Trade.Shipped.Purchases.Where(p => p.Name == "Door anchor strap").ToList();
 
@@ -55,17 +66,31 @@ public class BuyNextTests
     /// <summary>The property that the advice rests on.</summary>
     [Fact]
     public void Adding_kit_never_lowers_the_total_match() =>
-        Gen.Select(Gen.OneOfConst([.. Trade.Shipped.Purchases]), Gen.OneOfConst("", "band-loop", "dumbbell 8 x2", "rucksack;bottle x4", "chair 45;dining-table 75")).Sample(
-            (offer, kit) =>
-            {
-                var plan = Plan("Back squat 4x6", "Bench press 4x8", "Seated cable row 3x10", "Lying leg curl 3x12") with { Kit = Examples.Kit(kit.Split(';', StringSplitOptions.RemoveEmptyEntries)) };
-                var engine = new RebuildEngine(Trade.Shipped);
-                double Total(RebuildRequest r) => engine.Rebuild(r).Plan.Lines.Sum(l => l.Chosen?.Match ?? 0);
+        Gen.Select(
+                Gen.OneOfConst([.. Trade.Shipped.Purchases]),
+                Gen.OneOfConst("", "band-loop", "dumbbell 8 x2", "rucksack;bottle x4", "chair 45;dining-table 75")
+            )
+            .Sample(
+                (offer, kit) =>
+                {
+                    var plan = Plan("Back squat 4x6", "Bench press 4x8", "Seated cable row 3x10", "Lying leg curl 3x12") with
+                    {
+                        Kit = Examples.Kit(kit.Split(';', StringSplitOptions.RemoveEmptyEntries)),
+                    };
+                    var engine = new RebuildEngine(Trade.Shipped);
+                    double Total(RebuildRequest r) => engine.Rebuild(r).Plan.Lines.Sum(l => l.Chosen?.Match ?? 0);
 
-                Total(plan with { Kit = plan.Kit with { Items = plan.Kit.Items.Add(offer.Item) } }).ShouldBeGreaterThanOrEqualTo(Total(plan) - 0.03, $"{offer.Name} beside {kit}");
-            },
-            iter: 40);
+                    Total(plan with { Kit = plan.Kit with { Items = plan.Kit.Items.Add(offer.Item) } })
+                        .ShouldBeGreaterThanOrEqualTo(Total(plan) - 0.03, $"{offer.Name} beside {kit}");
+                },
+                iter: 40
+            );
 
     private static RebuildRequest Plan(params string[] lines) =>
-        new() { Client = Examples.ClientA, Kit = Examples.Kit(), GymLines = [.. lines] };
+        new()
+        {
+            Client = Examples.ClientA,
+            Kit = Examples.Kit(),
+            GymLines = [.. lines],
+        };
 }

@@ -21,7 +21,10 @@ public class HomeEditTests
     [Fact]
     public void A_slower_tempo_costs_reps_by_its_share()
     {
-        var (plain, slow) = (With(Edit() with { Tempo = Tempo.Parse("2-0-1-0"), ExternalKg = 40 }), With(Edit() with { Tempo = Tempo.Parse("5-0-1-0"), ExternalKg = 40 }));
+        var (plain, slow) = (
+            With(Edit() with { Tempo = Tempo.Parse("2-0-1-0"), ExternalKg = 40 }),
+            With(Edit() with { Tempo = Tempo.Parse("5-0-1-0"), ExternalKg = 40 })
+        );
 
         slow.RepsToFailure!.Value.ShouldBe(plain.RepsToFailure!.Value * 0.65, 0.1);
         slow.Effect!.SecondsUnderTension.ShouldBeGreaterThan(plain.Effect!.SecondsUnderTension);
@@ -30,7 +33,10 @@ public class HomeEditTests
     [Fact]
     public void A_lighter_load_gives_more_reps_and_shows_the_reserve()
     {
-        var (heavy, light) = (With(Edit() with { ExternalKg = 40, Target = new(8, 8) }), With(Edit() with { ExternalKg = 24, Target = new(8, 8) }));
+        var (heavy, light) = (
+            With(Edit() with { ExternalKg = 40, Target = new(8, 8) }),
+            With(Edit() with { ExternalKg = 24, Target = new(8, 8) })
+        );
 
         light.RepsToFailure!.Value.ShouldBeGreaterThan(heavy.RepsToFailure!.Value);
         light.Effect!.ReserveFirst!.Value.ShouldBeGreaterThan(heavy.Effect!.ReserveFirst!.Value);
@@ -49,8 +55,14 @@ public class HomeEditTests
     public void Only_other_reps_move_the_zone()
     {
         // Nothing known of the client: the dose starts below its goal, and the goal is its zone.
-        var unknown = Request with { Client = Examples.ClientB, Kit = Examples.Kit("dumbbell 4 x2"), GymLines = ["Overhead press 3x10 RIR 2 2 min"] };
-        HomeExercise Set(HomeEdit edit) => new RebuildEngine(Trade.Shipped).Rebuild(unknown with { Edits = [edit] }).Plan.Lines[0].Chosen!.Exercises[0];
+        var unknown = Request with
+        {
+            Client = Examples.ClientB,
+            Kit = Examples.Kit("dumbbell 4 x2"),
+            GymLines = ["Overhead press 3x10 RIR 2 2 min"],
+        };
+        HomeExercise Set(HomeEdit edit) =>
+            new RebuildEngine(Trade.Shipped).Rebuild(unknown with { Edits = [edit] }).Plan.Lines[0].Chosen!.Exercises[0];
         var prescribed = new RebuildEngine(Trade.Shipped).Rebuild(unknown).Plan.Lines[0].Chosen!.Exercises[0].Dose;
         prescribed.Target.Min.ShouldBeLessThan(10);
         prescribed.Zone.ShouldBe(new(10, 10));
@@ -62,7 +74,9 @@ public class HomeEditTests
 
     [Fact]
     public void A_shorter_rest_lowers_the_last_set() =>
-        With(Edit() with { RestSeconds = 40 }).Effect!.RepsBySet[^1].ShouldBeLessThan(With(Edit() with { RestSeconds = 240 }).Effect!.RepsBySet[^1]);
+        With(Edit() with { RestSeconds = 40 })
+            .Effect!.RepsBySet[^1]
+            .ShouldBeLessThan(With(Edit() with { RestSeconds = 240 }).Effect!.RepsBySet[^1]);
 
     [Fact]
     public void Techniques_can_be_put_on_and_taken_off()
@@ -80,7 +94,11 @@ public class HomeEditTests
     [Fact]
     public void A_technique_the_client_should_not_do_is_taken_but_found()
     {
-        var beginner = Request with { Client = Request.Client with { Level = Level.Beginner, HighBloodPressure = true }, Edits = [Edit() with { Techniques = ["isometric-first", "pause-2"] }] };
+        var beginner = Request with
+        {
+            Client = Request.Client with { Level = Level.Beginner, HighBloodPressure = true },
+            Edits = [Edit() with { Techniques = ["isometric-first", "pause-2"] }],
+        };
         var findings = new RebuildEngine(Trade.Shipped).Rebuild(beginner).Plan.Findings;
 
         findings.ShouldContain(f => f.Code == "technique" && f.Severity == Core.Written.Plans.Severity.Serious);
@@ -99,13 +117,29 @@ public class HomeEditTests
     [InlineData("RIR 1", null, null, null, null, 1, null)]
     [InlineData("16 kg", null, null, null, null, null, 16.0)]
     [InlineData("2x12 kg", null, null, null, null, null, 24.0)]
-    public void A_cell_takes_shorthand_whole_or_in_part(string text, int? sets, string? reps, string? tempo, int? rest, int? rir, double? kg)
+    public void A_cell_takes_shorthand_whole_or_in_part(
+        string text,
+        int? sets,
+        string? reps,
+        string? tempo,
+        int? rest,
+        int? rir,
+        double? kg
+    )
     {
         var read = new DoseShorthand(Trade.Shipped.Names).Read(text, new LineKey(3), "push-up", "Push-up");
 
         read.Error.ShouldBeNull();
         var edit = read.Edit!;
-        (edit.Line, edit.Sets, edit.Target is { } t ? $"{t.Min}-{t.Max}" : null, edit.Tempo?.ToString(), edit.RestSeconds, edit.Rir, edit.ExternalKg).ShouldBe((new LineKey(3), sets, reps, tempo, rest, rir, kg));
+        (
+            edit.Line,
+            edit.Sets,
+            edit.Target is { } t ? $"{t.Min}-{t.Max}" : null,
+            edit.Tempo?.ToString(),
+            edit.RestSeconds,
+            edit.Rir,
+            edit.ExternalKg
+        ).ShouldBe((new LineKey(3), sets, reps, tempo, rest, rir, kg));
     }
 
     [Theory]

@@ -30,12 +30,48 @@ public class KitMatrixTests
 
     private static readonly Dictionary<string, string[]> Programs = new()
     {
-        ["whole body"] = ["Back squat 3x8", "Bench press 3x8", "Seated cable row 3x10", "Overhead press 3x10", "Lying leg curl 3x12", "Plank 3x40 s"],
-        ["lower"] = ["Front squat 4x6 RIR 2", "Barbell Romanian deadlift 3x8", "Walking lunge 3x12/side", "Leg extension 3x15", "Standing calf raise 4x12"],
-        ["push"] = ["Bench press 4x6 @ 80%", "Seated dumbbell press 3x10", "Cable fly 3x15", "Dumbbell lateral raise 3x15", "Triceps pushdown 3x12"],
+        ["whole body"] =
+        [
+            "Back squat 3x8",
+            "Bench press 3x8",
+            "Seated cable row 3x10",
+            "Overhead press 3x10",
+            "Lying leg curl 3x12",
+            "Plank 3x40 s",
+        ],
+        ["lower"] =
+        [
+            "Front squat 4x6 RIR 2",
+            "Barbell Romanian deadlift 3x8",
+            "Walking lunge 3x12/side",
+            "Leg extension 3x15",
+            "Standing calf raise 4x12",
+        ],
+        ["push"] =
+        [
+            "Bench press 4x6 @ 80%",
+            "Seated dumbbell press 3x10",
+            "Cable fly 3x15",
+            "Dumbbell lateral raise 3x15",
+            "Triceps pushdown 3x12",
+        ],
         ["barbell strength"] = ["Back squat 5x5 @ 80%", "Deadlift 3x5 @ RPE 8", "Overhead press 5x5", "Barbell row 5x5"],
-        ["glutes"] = ["Barbell hip thrust 4x10", "Barbell Romanian deadlift 3x10", "Barbell split squat 3x10/side", "Hip abduction machine 3x20", "Cable kickback 3x15/side"],
-        ["beginner"] = ["Leg press 3x12 RIR 3", "Machine chest press 3x12 RIR 3", "Lat pulldown 3x12 RIR 3", "Seated leg curl 2x12", "Crunch 2x15"],
+        ["glutes"] =
+        [
+            "Barbell hip thrust 4x10",
+            "Barbell Romanian deadlift 3x10",
+            "Barbell split squat 3x10/side",
+            "Hip abduction machine 3x20",
+            "Cable kickback 3x15/side",
+        ],
+        ["beginner"] =
+        [
+            "Leg press 3x12 RIR 3",
+            "Machine chest press 3x12 RIR 3",
+            "Lat pulldown 3x12 RIR 3",
+            "Seated leg curl 2x12",
+            "Crunch 2x15",
+        ],
     };
 
     public static TheoryData<string, string, Level> Cells()
@@ -92,8 +128,7 @@ public class KitMatrixTests
         var taken = plan.Lines.SelectMany(l => l.Chosen!.Exercises).Select(e => e.ExerciseId).ToHashSet();
         foreach (var line in plan.Lines.Where(l => Pattern(l.Chosen!) < 1 && l.Chosen!.Exercises.Length == 1))
         {
-            line.Candidates
-                .Where(c => Pattern(c) >= 1 && c.Exercises.All(e => !taken.Contains(e.ExerciseId)))
+            line.Candidates.Where(c => Pattern(c) >= 1 && c.Exercises.All(e => !taken.Contains(e.ExerciseId)))
                 .ShouldAllBe(c => c.Match <= line.Chosen!.Match + 0.05, line.GymExerciseName);
         }
     }
@@ -102,12 +137,14 @@ public class KitMatrixTests
 
     private static HomePlan Rebuild(PlaceKit place, string program, Level level)
     {
-        var result = new RebuildEngine(Trade.Shipped).Rebuild(new RebuildRequest
-        {
-            Client = Examples.ClientA with { Level = level, KnownLifts = [], MinutesPerSession = 60 },
-            Kit = place,
-            GymLines = [.. Programs[program]],
-        });
+        var result = new RebuildEngine(Trade.Shipped).Rebuild(
+            new RebuildRequest
+            {
+                Client = Examples.ClientA with { Level = level, KnownLifts = [], MinutesPerSession = 60 },
+                Kit = place,
+                GymLines = [.. Programs[program]],
+            }
+        );
         result.Errors.ShouldBeEmpty();
         return result.Plan;
     }
@@ -117,9 +154,18 @@ public class KitMatrixTests
         var place = Examples.Kit(Kits[kit].Split(';', StringSplitOptions.RemoveEmptyEntries));
         return place with
         {
-            Items = [.. place.Items.Select(i => i.Kind.StartsWith("adjustable", StringComparison.Ordinal)
-                ? i with { HandleKg = i.Kind == "adjustable-barbell" ? 20 : 2, Plates = [new(1.25, 8), new(2.5, 8), new(10, 4)] }
-                : i)],
+            Items =
+            [
+                .. place.Items.Select(i =>
+                    i.Kind.StartsWith("adjustable", StringComparison.Ordinal)
+                        ? i with
+                        {
+                            HandleKg = i.Kind == "adjustable-barbell" ? 20 : 2,
+                            Plates = [new(1.25, 8), new(2.5, 8), new(10, 4)],
+                        }
+                        : i
+                ),
+            ],
         };
     }
 }

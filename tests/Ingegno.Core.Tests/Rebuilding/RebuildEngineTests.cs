@@ -18,14 +18,31 @@ public class RebuildEngineTests
 {
     private static readonly string[] WholeBody =
     [
-        "Back squat 4x6 @ RPE 8 2:30", "Bench press 4x8 RIR 2 2 min", "Seated cable row 3x10 RIR 2",
-        "Lying leg curl 3x12 60 s", "A1 Triceps pushdown 3x12", "A2 Barbell curl 3x12", "Plank 3x40 s",
+        "Back squat 4x6 @ RPE 8 2:30",
+        "Bench press 4x8 RIR 2 2 min",
+        "Seated cable row 3x10 RIR 2",
+        "Lying leg curl 3x12 60 s",
+        "A1 Triceps pushdown 3x12",
+        "A2 Barbell curl 3x12",
+        "Plank 3x40 s",
     ];
 
     private static readonly string[] SomeKit =
     [
-        "dumbbell 8 x2", "kettlebell 16", "band-loop 12", "rucksack", "bottle x4", "dining-table 74", "chair 45 x2", "sofa 44",
-        "step 20", "sliding-floor", "paper-plates", "pull-up-bar", "towel x2", "banister",
+        "dumbbell 8 x2",
+        "kettlebell 16",
+        "band-loop 12",
+        "rucksack",
+        "bottle x4",
+        "dining-table 74",
+        "chair 45 x2",
+        "sofa 44",
+        "step 20",
+        "sliding-floor",
+        "paper-plates",
+        "pull-up-bar",
+        "towel x2",
+        "banister",
     ];
 
     [Fact]
@@ -58,34 +75,48 @@ public class RebuildEngineTests
 
     [Fact]
     public void The_same_request_gives_the_same_plan_whatever_the_order_of_the_kit() =>
-        Gen.Shuffle(SomeKit).Sample(
-            shuffled =>
-            {
-                // The ids stay with their things, as they do when a coach sorts a list.
-                var kit = Examples.Kit(SomeKit);
-                var mixed = kit with { Items = [.. shuffled.Select(w => kit.Items[Array.IndexOf(SomeKit, w)])] };
-                Chosen(Examples.Rebuild(Examples.ClientA, mixed, WholeBody)).ShouldBe(Chosen(Examples.Rebuild(Examples.ClientA, kit, WholeBody)));
-            },
-            iter: 20);
+        Gen.Shuffle(SomeKit)
+            .Sample(
+                shuffled =>
+                {
+                    // The ids stay with their things, as they do when a coach sorts a list.
+                    var kit = Examples.Kit(SomeKit);
+                    var mixed = kit with { Items = [.. shuffled.Select(w => kit.Items[Array.IndexOf(SomeKit, w)])] };
+                    Chosen(Examples.Rebuild(Examples.ClientA, mixed, WholeBody))
+                        .ShouldBe(Chosen(Examples.Rebuild(Examples.ClientA, kit, WholeBody)));
+                },
+                iter: 20
+            );
 
     [Fact]
     public void A_plan_never_needs_kit_that_is_not_there() =>
-        Gen.Bool.Array[SomeKit.Length].Sample(
-            kept =>
-            {
-                var kit = Examples.Kit([.. SomeKit.Where((_, i) => kept[i])]);
-                var ids = kit.Items.Select(i => i.Id).ToHashSet();
-                Examples.Rebuild(Examples.ClientA, kit, WholeBody).Plan.Lines
-                    .SelectMany(l => l.Candidates).SelectMany(c => c.Exercises).SelectMany(e => e.UsesItems)
-                    .ShouldAllBe(id => ids.Contains(id));
-            },
-            iter: 30);
+        Gen
+            .Bool.Array[SomeKit.Length]
+            .Sample(
+                kept =>
+                {
+                    var kit = Examples.Kit([.. SomeKit.Where((_, i) => kept[i])]);
+                    var ids = kit.Items.Select(i => i.Id).ToHashSet();
+                    Examples
+                        .Rebuild(Examples.ClientA, kit, WholeBody)
+                        .Plan.Lines.SelectMany(l => l.Candidates)
+                        .SelectMany(c => c.Exercises)
+                        .SelectMany(e => e.UsesItems)
+                        .ShouldAllBe(id => ids.Contains(id));
+                },
+                iter: 30
+            );
 
     [Fact]
     public void No_exercise_stands_twice_on_a_day() =>
-        Gen.Bool.Array[SomeKit.Length].Sample(
-            kept => Chosen(Examples.Rebuild(Examples.ClientB, Examples.Kit([.. SomeKit.Where((_, i) => kept[i])]), WholeBody)).ShouldBeUnique(),
-            iter: 30);
+        Gen
+            .Bool.Array[SomeKit.Length]
+            .Sample(
+                kept =>
+                    Chosen(Examples.Rebuild(Examples.ClientB, Examples.Kit([.. SomeKit.Where((_, i) => kept[i])]), WholeBody))
+                        .ShouldBeUnique(),
+                iter: 30
+            );
 
     [Fact]
     public void A_choice_of_the_coach_is_kept_and_marked()
@@ -122,7 +153,13 @@ public class RebuildEngineTests
     [Fact]
     public void A_role_set_by_the_coach_brings_its_weights()
     {
-        var request = new RebuildRequest { Client = Examples.ClientA, Kit = Examples.Kit(), GymLines = ["Bench press 4x8"], Choices = [new CoachChoice(new LineKey(1), null, LineRole.Accessory)] };
+        var request = new RebuildRequest
+        {
+            Client = Examples.ClientA,
+            Kit = Examples.Kit(),
+            GymLines = ["Bench press 4x8"],
+            Choices = [new CoachChoice(new LineKey(1), null, LineRole.Accessory)],
+        };
 
         new RebuildEngine(Trade.Shipped).Rebuild(request).Plan.Lines[0].Role.ShouldBe(LineRole.Accessory);
     }
@@ -136,7 +173,17 @@ public class RebuildEngineTests
             Kit = Examples.Kit("dumbbell 8 x2", "dumbbell 12 x2"),
             GymLines = ["Bench press 4x8"],
             Choices = [new CoachChoice(new LineKey(1), "dumbbell-floor-press")],
-            Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = "dumbbell-floor-press", Sets = 5, Tempo = Tempo.Parse("4-0-1-0"), ExternalKg = 17 }],
+            Edits =
+            [
+                new HomeEdit
+                {
+                    Line = new LineKey(1),
+                    ExerciseId = "dumbbell-floor-press",
+                    Sets = 5,
+                    Tempo = Tempo.Parse("4-0-1-0"),
+                    ExternalKg = 17,
+                },
+            ],
         };
         var home = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan.Lines[0].Chosen!.Exercises[0];
 
@@ -152,7 +199,10 @@ public class RebuildEngineTests
     [InlineData("wrist", "push-up", "Bench press 3x8")]
     public void An_injured_joint_takes_out_what_loads_it_and_says_so(string joint, string example, string gymLine)
     {
-        var injured = Examples.ClientA with { SoreJoints = [new SoreJoint(JsonSerializer.Deserialize<Joint>($"\"{joint}\"", TradeJson.Strict), Soreness.Injured)] };
+        var injured = Examples.ClientA with
+        {
+            SoreJoints = [new SoreJoint(JsonSerializer.Deserialize<Joint>($"\"{joint}\"", TradeJson.Strict), Soreness.Injured)],
+        };
         var line = Examples.Rebuild(injured, Examples.Kit(SomeKit), gymLine).Plan.Lines[0];
 
         line.RuledOut.ShouldContain(r => r.Code == "joint" && r.Reason.Said().Contains(joint.Replace('-', ' ')), example);
@@ -164,18 +214,26 @@ public class RebuildEngineTests
     [InlineData("Back squat 3x10", "impact", "squat-jump")]
     [InlineData("Overhead press 3x8", "level", "wall-handstand-push-up")]
     public void Beginners_are_spared_landings_and_stunts(string gymLine, string code, string exercise) =>
-        Examples.Rebuild(Examples.ClientB, Examples.Kit(SomeKit), gymLine).Plan.Lines[0].RuledOut
-            .ShouldContain(r => r.ExerciseId == exercise && r.Code == code);
+        Examples
+            .Rebuild(Examples.ClientB, Examples.Kit(SomeKit), gymLine)
+            .Plan.Lines[0]
+            .RuledOut.ShouldContain(r => r.ExerciseId == exercise && r.Code == code);
 
     [Fact]
     public void The_dip_off_one_surface_is_out_by_default_with_its_reason() =>
-        Examples.Rebuild(Examples.ClientA, Examples.Kit(SomeKit), "Parallel-bar dip 3x8").Plan.Lines[0].RuledOut
-            .ShouldContain(r => r.ExerciseId == "dip-off-one-surface" && r.Code == "off-by-default" && r.Reason.Said().Contains("shoulder"));
+        Examples
+            .Rebuild(Examples.ClientA, Examples.Kit(SomeKit), "Parallel-bar dip 3x8")
+            .Plan.Lines[0]
+            .RuledOut.ShouldContain(r =>
+                r.ExerciseId == "dip-off-one-surface" && r.Code == "off-by-default" && r.Reason.Said().Contains("shoulder")
+            );
 
     [Fact]
     public void High_blood_pressure_keeps_the_head_up()
     {
-        var line = Examples.Rebuild(Examples.ClientA with { HighBloodPressure = true }, Examples.Kit("ottoman 40"), "Overhead press 3x6").Plan.Lines[0];
+        var line = Examples
+            .Rebuild(Examples.ClientA with { HighBloodPressure = true }, Examples.Kit("ottoman 40"), "Overhead press 3x6")
+            .Plan.Lines[0];
 
         line.Candidates.SelectMany(c => c.Exercises).ShouldAllBe(e => !Examples.Exercise(e.ExerciseId).HeadDown);
         line.RuledOut.ShouldContain(r => r.Code == "blood-pressure");
@@ -194,8 +252,9 @@ public class RebuildEngineTests
 
     [Fact]
     public void A_session_longer_than_the_client_has_says_so() =>
-        Examples.Rebuild(Examples.ClientA with { MinutesPerSession = 30 }, Examples.Kit(SomeKit), WholeBody).Plan.Findings
-            .ShouldContain(n => n.Code == "too-long");
+        Examples
+            .Rebuild(Examples.ClientA with { MinutesPerSession = 30 }, Examples.Kit(SomeKit), WholeBody)
+            .Plan.Findings.ShouldContain(n => n.Code == "too-long");
 
     [Fact]
     [Trait("source", "docs/trade/prescription: prime mover 1, synergist ½")]
@@ -209,7 +268,14 @@ public class RebuildEngineTests
 
     [Fact]
     public void An_unknown_kind_of_kit_is_an_error_that_names_it() =>
-        Should.Throw<ArgumentException>(() => Examples.Rebuild(Examples.ClientA, new PlaceKit { Name = "x", Items = [new KitItem { Id = "a", Kind = "hovercraft" }] }, WholeBody))
+        Should
+            .Throw<ArgumentException>(() =>
+                Examples.Rebuild(
+                    Examples.ClientA,
+                    new PlaceKit { Name = "x", Items = [new KitItem { Id = "a", Kind = "hovercraft" }] },
+                    WholeBody
+                )
+            )
             .Message.ShouldContain("hovercraft");
 
     private static List<string> Chosen(RebuildResult result) =>

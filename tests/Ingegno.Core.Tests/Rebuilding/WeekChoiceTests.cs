@@ -22,11 +22,24 @@ public class WeekChoiceTests
         ["Overhead press 4x6", "Lat pulldown 3x10", "Seated cable row 3x12", "Cable fly 3x15"],
     ];
 
-    private static readonly string[] SomeKit = ["dumbbell 8 x2", "rucksack", "bottle x6", "band-loop 12", "dining-table 74", "sofa 44", "chair 46", "sliding-floor", "paper-plates"];
+    private static readonly string[] SomeKit =
+    [
+        "dumbbell 8 x2",
+        "rucksack",
+        "bottle x6",
+        "band-loop 12",
+        "dining-table 74",
+        "sofa 44",
+        "chair 46",
+        "sliding-floor",
+        "paper-plates",
+    ];
 
     [Fact]
     public void The_same_exercise_never_stands_twice_on_a_day() =>
-        Choice.Choose([Line(0, ("a", 0.9), ("b", 0.8)), Line(0, ("a", 0.9), ("c", 0.4))]).ShouldBe([1, 0], "b + a is worth more than a + c");
+        Choice
+            .Choose([Line(0, ("a", 0.9), ("b", 0.8)), Line(0, ("a", 0.9), ("c", 0.4))])
+            .ShouldBe([1, 0], "b + a is worth more than a + c");
 
     [Fact]
     public void The_same_exercise_may_stand_on_two_days() =>
@@ -46,41 +59,47 @@ public class WeekChoiceTests
 
     [Fact]
     public void The_order_of_the_days_never_matters() =>
-        Gen.Shuffle(new[] { 0, 1, 2 }).Sample(
-            order =>
-            {
-                var straight = ByDay(Week([0, 1, 2]));
-                var mixed = ByDay(Week(order));
-                foreach (var (name, chosen) in straight)
+        Gen.Shuffle(new[] { 0, 1, 2 })
+            .Sample(
+                order =>
                 {
-                    mixed[name].ShouldBe(chosen);
-                }
-            },
-            iter: 6);
+                    var straight = ByDay(Week([0, 1, 2]));
+                    var mixed = ByDay(Week(order));
+                    foreach (var (name, chosen) in straight)
+                    {
+                        mixed[name].ShouldBe(chosen);
+                    }
+                },
+                iter: 6
+            );
 
     [Fact]
     public void A_locked_line_never_changes_whatever_else_does() =>
-        Gen.Select(Gen.Int[0, 8], Gen.Bool.Array[SomeKit.Length]).Sample(
-            (line, kept) =>
-            {
-                var request = Request([0, 1, 2], SomeKit);
-                var before = Rebuild(request).Plan.Lines[line];
-                var locked = request with
+        Gen.Select(Gen.Int[0, 8], Gen.Bool.Array[SomeKit.Length])
+            .Sample(
+                (line, kept) =>
                 {
-                    Kit = Examples.Kit([.. SomeKit.Where((_, i) => kept[i])]),
-                    Choices = [new CoachChoice(before.Gym.Key, before.Chosen!.Id)],
-                };
-                var after = Rebuild(locked).Plan.Lines[line];
-                if (after.Locked)
-                {
-                    after.Chosen!.Id.ShouldBe(before.Chosen.Id);
-                }
-                else
-                {
-                    after.RuledOut.Select(r => r.ExerciseId).ShouldContain(id => before.Chosen.Id.Contains(id), "a choice is only given up for a reason that stands there");
-                }
-            },
-            iter: 25);
+                    var request = Request([0, 1, 2], SomeKit);
+                    var before = Rebuild(request).Plan.Lines[line];
+                    var locked = request with
+                    {
+                        Kit = Examples.Kit([.. SomeKit.Where((_, i) => kept[i])]),
+                        Choices = [new CoachChoice(before.Gym.Key, before.Chosen!.Id)],
+                    };
+                    var after = Rebuild(locked).Plan.Lines[line];
+                    if (after.Locked)
+                    {
+                        after.Chosen!.Id.ShouldBe(before.Chosen.Id);
+                    }
+                    else
+                    {
+                        after
+                            .RuledOut.Select(r => r.ExerciseId)
+                            .ShouldContain(id => before.Chosen.Id.Contains(id), "a choice is only given up for a reason that stands there");
+                    }
+                },
+                iter: 25
+            );
 
     [Fact]
     public void Taking_an_unused_thing_away_changes_nothing()
@@ -111,44 +130,80 @@ public class WeekChoiceTests
     [Fact]
     public void Superset_letters_of_two_days_have_nothing_to_do_with_one_another()
     {
-        var together = Rebuild(Request([0], SomeKit) with { GymLines = ["A1 Barbell curl 3x10 60 s", "A2 Triceps pushdown 3x12 60 s"] }).Plan;
-        var apart = Rebuild(Request([0], SomeKit) with { GymLines = ["= One", "A1 Barbell curl 3x10 60 s", "= Two", "A2 Triceps pushdown 3x12 60 s"] }).Plan;
+        var together = Rebuild(
+            Request([0], SomeKit) with
+            {
+                GymLines = ["A1 Barbell curl 3x10 60 s", "A2 Triceps pushdown 3x12 60 s"],
+            }
+        ).Plan;
+        var apart = Rebuild(
+            Request([0], SomeKit) with
+            {
+                GymLines = ["= One", "A1 Barbell curl 3x10 60 s", "= Two", "A2 Triceps pushdown 3x12 60 s"],
+            }
+        ).Plan;
 
-        (apart.Days[0].Minutes.Total + apart.Days[1].Minutes.Total - Core.Making.Sessions.SessionTime.WarmUpAndCoolDownMinutes)
-            .ShouldBeGreaterThan(together.Days[0].Minutes.Total, "a rest that is shared within a day is not shared across days");
+        (
+            apart.Days[0].Minutes.Total + apart.Days[1].Minutes.Total - Core.Making.Sessions.SessionTime.WarmUpAndCoolDownMinutes
+        ).ShouldBeGreaterThan(together.Days[0].Minutes.Total, "a rest that is shared within a day is not shared across days");
     }
 
     private static RebuildResult Rebuild(RebuildRequest request) => new RebuildEngine(Trade.Shipped).Rebuild(request);
 
-    private static RebuildRequest Request(int[] days, string[] kit) => new()
-    {
-        Client = Examples.ClientA,
-        Kit = Examples.Kit(kit),
-        GymLines = [.. days.SelectMany(d => Days[d].Prepend($"= Day {d + 1}"))],
-    };
+    private static RebuildRequest Request(int[] days, string[] kit) =>
+        new()
+        {
+            Client = Examples.ClientA,
+            Kit = Examples.Kit(kit),
+            GymLines = [.. days.SelectMany(d => Days[d].Prepend($"= Day {d + 1}"))],
+        };
 
     private static HomePlan Week(int[] order) => Rebuild(Request(order, SomeKit)).Plan;
 
     private static Dictionary<string, string> ByDay(HomePlan plan) =>
-        plan.Days.Select((d, i) => (d.Name, i)).ToDictionary(d => d.Name, d => string.Join(", ", plan.Lines.Where(l => l.Gym.Day == d.i).Select(l => l.Chosen?.Id)));
+        plan
+            .Days.Select((d, i) => (d.Name, i))
+            .ToDictionary(d => d.Name, d => string.Join(", ", plan.Lines.Where(l => l.Gym.Day == d.i).Select(l => l.Chosen?.Id)));
 
-    private static LineOptions Line(int day, params (string Id, double Match)[] options) => new(
-        new GymLine { Line = 1, Day = day, ExerciseId = "x", Name = "x", Sets = 3, Target = new SetTarget(8, 8) },
-        LineRole.Accessory,
-        [.. options.OrderByDescending(o => o.Match).ThenBy(o => o.Id).Select(o => Candidate(o.Id, o.Match))]);
-
-    private static Candidate Candidate(string id, double match) => new()
-    {
-        Id = id,
-        Match = match,
-        Parts = [],
-        Exercises =
-        [
-            new HomeExercise
+    private static LineOptions Line(int day, params (string Id, double Match)[] options) =>
+        new(
+            new GymLine
             {
-                ExerciseId = id, Name = id, SetupId = "s", Setup = "s", ExternalKg = 0,
-                Dose = new Dose { Sets = 3, Target = new SetTarget(8, 8), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 60, Rir = 2 },
+                Line = 1,
+                Day = day,
+                ExerciseId = "x",
+                Name = "x",
+                Sets = 3,
+                Target = new SetTarget(8, 8),
             },
-        ],
-    };
+            LineRole.Accessory,
+            [.. options.OrderByDescending(o => o.Match).ThenBy(o => o.Id).Select(o => Candidate(o.Id, o.Match))]
+        );
+
+    private static Candidate Candidate(string id, double match) =>
+        new()
+        {
+            Id = id,
+            Match = match,
+            Parts = [],
+            Exercises =
+            [
+                new HomeExercise
+                {
+                    ExerciseId = id,
+                    Name = id,
+                    SetupId = "s",
+                    Setup = "s",
+                    ExternalKg = 0,
+                    Dose = new Dose
+                    {
+                        Sets = 3,
+                        Target = new SetTarget(8, 8),
+                        Tempo = Tempo.Parse("2-0-1-0"),
+                        RestSeconds = 60,
+                        Rir = 2,
+                    },
+                },
+            ],
+        };
 }

@@ -16,15 +16,33 @@ public class SessionPlannerTests
 {
     private static readonly string[] Day =
     [
-        "Plank 3x40 s 60 s", "Barbell curl 3x12 90 s", "Back squat 4x6 RIR 2 3:00", "Bench press 4x8 RIR 2 2 min",
-        "Barbell row 4x8 RIR 2 2 min", "Triceps pushdown 3x12 90 s", "Lying leg curl 3x12 90 s",
+        "Plank 3x40 s 60 s",
+        "Barbell curl 3x12 90 s",
+        "Back squat 4x6 RIR 2 3:00",
+        "Bench press 4x8 RIR 2 2 min",
+        "Barbell row 4x8 RIR 2 2 min",
+        "Triceps pushdown 3x12 90 s",
+        "Lying leg curl 3x12 90 s",
     ];
 
-    private static readonly string[] Kit = ["dumbbell 12 x2", "dumbbell 8 x2", "band-loop 12", "dining-table 74", "step 20", "closed-door", "sliding-floor", "paper-plates", "chair 45"];
+    private static readonly string[] Kit =
+    [
+        "dumbbell 12 x2",
+        "dumbbell 8 x2",
+        "band-loop 12",
+        "dining-table 74",
+        "step 20",
+        "closed-door",
+        "sliding-floor",
+        "paper-plates",
+        "chair 45",
+    ];
 
     [Fact]
     public void Mirror_keeps_the_order_of_the_gym_plan() =>
-        Groups("mirror").Select(b => b.Lines.Single()).ShouldBe([new LineKey(1), new LineKey(2), new LineKey(3), new LineKey(4), new LineKey(5), new LineKey(6), new LineKey(7)]);
+        Groups("mirror")
+            .Select(b => b.Lines.Single())
+            .ShouldBe([new LineKey(1), new LineKey(2), new LineKey(3), new LineKey(4), new LineKey(5), new LineKey(6), new LineKey(7)]);
 
     [Fact]
     [Trait("source", "docs/trade/prescription: main compound lifts first, isolation after, trunk last")]
@@ -44,8 +62,14 @@ public class SessionPlannerTests
 
         pairs.ShouldNotBeEmpty();
         pairs.ShouldAllBe(b => b.Kind == RoundKind.Superset && b.Why!.Said().Length > 10);
-        pairs.ShouldContain(b => b.Lines.OrderBy(l => l.Value).SequenceEqual(new[] { new LineKey(3), new LineKey(7) }), "squat and leg curl");
-        pairs.ShouldNotContain(b => b.Lines.Contains(new LineKey(4)) && b.Lines.Contains(new LineKey(5)), "push-up and row want the one band in two ways");
+        pairs.ShouldContain(
+            b => b.Lines.OrderBy(l => l.Value).SequenceEqual(new[] { new LineKey(3), new LineKey(7) }),
+            "squat and leg curl"
+        );
+        pairs.ShouldNotContain(
+            b => b.Lines.Contains(new LineKey(4)) && b.Lines.Contains(new LineKey(5)),
+            "push-up and row want the one band in two ways"
+        );
     }
 
     [Fact]
@@ -64,11 +88,38 @@ public class SessionPlannerTests
     [Fact]
     public void Full_range_goes_stretched_then_shortened_then_the_middle()
     {
-        var plan = Rebuild("full-range", null, ["Glute bridge 3x10 90 s", "Barbell curl 3x10 90 s", "Single-leg glute bridge 3x10/side 90 s", "Split squat 3x10/side 90 s", "Hip thrust 3x10 90 s"]);
-        var order = plan.Days[0].Groups.SelectMany(b => b.Lines).Select(l => (Muscle: MainMuscle(plan, l), Rank: Profile(plan, l) switch { Core.Knowledge.Catalogue.Profile.Stretched => 0, Core.Knowledge.Catalogue.Profile.Shortened => 1, _ => 2 })).ToList();
+        var plan = Rebuild(
+            "full-range",
+            null,
+            [
+                "Glute bridge 3x10 90 s",
+                "Barbell curl 3x10 90 s",
+                "Single-leg glute bridge 3x10/side 90 s",
+                "Split squat 3x10/side 90 s",
+                "Hip thrust 3x10 90 s",
+            ]
+        );
+        var order = plan.Days[0]
+            .Groups.SelectMany(b => b.Lines)
+            .Select(l =>
+                (
+                    Muscle: MainMuscle(plan, l),
+                    Rank: Profile(plan, l) switch
+                    {
+                        Core.Knowledge.Catalogue.Profile.Stretched => 0,
+                        Core.Knowledge.Catalogue.Profile.Shortened => 1,
+                        _ => 2,
+                    }
+                )
+            )
+            .ToList();
 
         order.GroupBy(o => o.Muscle).ShouldAllBe(g => g.Select(o => o.Rank).SequenceEqual(g.Select(o => o.Rank).Order()));
-        order.Select(o => o.Muscle).Where((m, i) => i == 0 || m != order[i - 1].Muscle).Distinct().Count()
+        order
+            .Select(o => o.Muscle)
+            .Where((m, i) => i == 0 || m != order[i - 1].Muscle)
+            .Distinct()
+            .Count()
             .ShouldBe(order.Where((o, i) => i == 0 || o.Muscle != order[i - 1].Muscle).Count(), "each muscle is finished before the next");
     }
 
@@ -77,8 +128,9 @@ public class SessionPlannerTests
     {
         foreach (var approach in Trade.Shipped.Approaches)
         {
-            Rebuild(approach.Id, null, ["A1 Bench press 3x8 90 s", "Back squat 3x8 2 min", "A2 Barbell row 3x8 90 s"]).Days[0].Groups
-                .ShouldContain(b => b.Lines.Contains(new LineKey(1)) && b.Lines.Contains(new LineKey(3)), approach.Id);
+            Rebuild(approach.Id, null, ["A1 Bench press 3x8 90 s", "Back squat 3x8 2 min", "A2 Barbell row 3x8 90 s"])
+                .Days[0]
+                .Groups.ShouldContain(b => b.Lines.Contains(new LineKey(1)) && b.Lines.Contains(new LineKey(3)), approach.Id);
         }
     }
 
@@ -97,10 +149,29 @@ public class SessionPlannerTests
     }
 
     [Fact]
-    [Trait("source", "docs/trade/prescription: minutes = Σ sets × (reps × seconds × sides + rest) + change-over + warm-up and cool-down, by hand")]
+    [Trait(
+        "source",
+        "docs/trade/prescription: minutes = Σ sets × (reps × seconds × sides + rest) + change-over + warm-up and cool-down, by hand"
+    )]
     public void Minutes_by_hand()
     {
-        var plan = Rebuild("mirror", null, ["Push-up 3x10 2-0-1-0 90 s"], [new HomeEdit { Line = new LineKey(1), ExerciseId = "push-up", Sets = 3, Target = new(10, 10), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 90 }], "push-up");
+        var plan = Rebuild(
+            "mirror",
+            null,
+            ["Push-up 3x10 2-0-1-0 90 s"],
+            [
+                new HomeEdit
+                {
+                    Line = new LineKey(1),
+                    ExerciseId = "push-up",
+                    Sets = 3,
+                    Target = new(10, 10),
+                    Tempo = Tempo.Parse("2-0-1-0"),
+                    RestSeconds = 90,
+                },
+            ],
+            "push-up"
+        );
 
         // 3 × (10 × 3 s + 90 s) + 75 s change-over = 435 s = 7.25 min, and 11 min of warm-up and cool-down.
         plan.Days[0].Minutes.Total.ShouldBe(19);
@@ -122,7 +193,20 @@ public class SessionPlannerTests
     public void What_a_coach_set_is_not_cut()
     {
         var curl = Rebuild("mirror", null, Day).Lines[1].Chosen!.Exercises[0].ExerciseId;
-        var plan = Rebuild("mirror", 40, Day, [new HomeEdit { Line = new LineKey(2), ExerciseId = curl, Sets = 5, RestSeconds = 120 }]);
+        var plan = Rebuild(
+            "mirror",
+            40,
+            Day,
+            [
+                new HomeEdit
+                {
+                    Line = new LineKey(2),
+                    ExerciseId = curl,
+                    Sets = 5,
+                    RestSeconds = 120,
+                },
+            ]
+        );
 
         var dose = plan.Lines[1].Chosen!.Exercises[0].Dose;
         (dose.Sets, dose.RestSeconds).ShouldBe((5, 120));
@@ -130,24 +214,42 @@ public class SessionPlannerTests
 
     [Fact]
     public void The_session_never_exceeds_its_minutes_without_saying_so() =>
-        Gen.Select(Gen.Int[20, 90], Gen.OneOfConst("mirror", "density", "tension", "full-range", "ten-by-ten", "circuit", "one-by-twenty", "milestones"), Gen.Bool).Sample(
-            (minutes, approach, fit) =>
-            {
-                var plan = Rebuild(approach, minutes, Day, fit: fit);
-                return plan.Days[0].Minutes.Total <= minutes || plan.Findings.Any(f => f.Code == "too-long");
-            },
-            iter: 40);
+        Gen.Select(
+                Gen.Int[20, 90],
+                Gen.OneOfConst("mirror", "density", "tension", "full-range", "ten-by-ten", "circuit", "one-by-twenty", "milestones"),
+                Gen.Bool
+            )
+            .Sample(
+                (minutes, approach, fit) =>
+                {
+                    var plan = Rebuild(approach, minutes, Day, fit: fit);
+                    return plan.Days[0].Minutes.Total <= minutes || plan.Findings.Any(f => f.Code == "too-long");
+                },
+                iter: 40
+            );
 
     [Fact]
     public void Density_tires_the_muscle_before_a_compound_that_stays_too_easy()
     {
         var strong = Examples.ClientA with { KnownLifts = [new KnownLift("bench-press", 150), new KnownLift("back-squat", 200)] };
-        var request = new RebuildRequest { Client = strong, Kit = Examples.Kit("dumbbell 8 x2"), GymLines = ["Bench press 4x8 RIR 1", "Cable fly 3x12"], Approach = "density" };
+        var request = new RebuildRequest
+        {
+            Client = strong,
+            Kit = Examples.Kit("dumbbell 8 x2"),
+            GymLines = ["Bench press 4x8 RIR 1", "Cable fly 3x12"],
+            Approach = "density",
+        };
         var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
 
-        plan.Days[0].Groups.ShouldContain(b => b.Why != null && b.Why.Said().StartsWith("Pre-exhaust") && b.Lines.SequenceEqual(new[] { new LineKey(2), new LineKey(1) }));
+        plan.Days[0]
+            .Groups.ShouldContain(b =>
+                b.Why != null && b.Why.Said().StartsWith("Pre-exhaust") && b.Lines.SequenceEqual(new[] { new LineKey(2), new LineKey(1) })
+            );
         plan.Lines[0].Chosen!.Exercises[0].Dose.Techniques.ShouldContain("pre-exhaust");
-        new RebuildEngine(Trade.Shipped).Rebuild(request with { Approach = "tension" }).Plan.Days[0].Groups.ShouldAllBe(b => b.Lines.Length == 1);
+        new RebuildEngine(Trade.Shipped)
+            .Rebuild(request with { Approach = "tension" })
+            .Plan.Days[0]
+            .Groups.ShouldAllBe(b => b.Lines.Length == 1);
     }
 
     private static Core.Ground.Body.Muscle MainMuscle(HomePlan plan, LineKey line) =>
@@ -156,17 +258,29 @@ public class SessionPlannerTests
     private static Core.Knowledge.Catalogue.Profile Profile(HomePlan plan, LineKey line) =>
         Examples.Exercise(plan.Lines.First(l => l.Gym.Key == line).Chosen!.Exercises[0].ExerciseId).Profile;
 
-    private static System.Collections.Immutable.ImmutableArray<RoundGroup> Groups(string approach) => Rebuild(approach, null, Day).Days[0].Groups;
+    private static System.Collections.Immutable.ImmutableArray<RoundGroup> Groups(string approach) =>
+        Rebuild(approach, null, Day).Days[0].Groups;
 
-    private static HomePlan Rebuild(string approach, int? minutes, string[] lines, HomeEdit[]? edits = null, string? choice = null, bool fit = true) =>
-        new RebuildEngine(Trade.Shipped).Rebuild(new RebuildRequest
-        {
-            Client = Examples.ClientA with { MinutesPerSession = minutes },
-            Kit = Examples.Kit(Kit),
-            GymLines = [.. lines],
-            Approach = approach,
-            Edits = [.. edits ?? []],
-            Choices = choice is null ? [] : [new CoachChoice(new LineKey(1), choice)],
-            FitToMinutes = fit,
-        }).Plan;
+    private static HomePlan Rebuild(
+        string approach,
+        int? minutes,
+        string[] lines,
+        HomeEdit[]? edits = null,
+        string? choice = null,
+        bool fit = true
+    ) =>
+        new RebuildEngine(Trade.Shipped)
+            .Rebuild(
+                new RebuildRequest
+                {
+                    Client = Examples.ClientA with { MinutesPerSession = minutes },
+                    Kit = Examples.Kit(Kit),
+                    GymLines = [.. lines],
+                    Approach = approach,
+                    Edits = [.. edits ?? []],
+                    Choices = choice is null ? [] : [new CoachChoice(new LineKey(1), choice)],
+                    FitToMinutes = fit,
+                }
+            )
+            .Plan;
 }

@@ -20,8 +20,7 @@ public class RepMaxCurveTests
     /// <summary>Brzycki 1993, w·36/(37 − r): agrees with Epley at ten reps, 4/3 of the load.</summary>
     [Fact]
     [Trait("source", "Brzycki 1993")]
-    public void At_ten_reps_Brzycki_agrees() =>
-        RepMaxCurve.OneRepMax(90, 10, CurveKind.Middle).ShouldBe(90 * 36 / (37.0 - 10), 1e-9);
+    public void At_ten_reps_Brzycki_agrees() => RepMaxCurve.OneRepMax(90, 10, CurveKind.Middle).ShouldBe(90 * 36 / (37.0 - 10), 1e-9);
 
     /// <summary>NSCA, Essentials of Strength Training and Conditioning; from memory, so within 5 points of % 1RM.</summary>
     [Theory]
@@ -57,24 +56,25 @@ public class RepMaxCurveTests
     [Fact]
     [Trait("source", "common practice: large lower-body lifts allow more reps at the same share, single-joint ones fewer")]
     public void Kinds_of_lift_keep_their_order() =>
-        Gen.Double[0.3, 0.95].Sample(share =>
-            RepMaxCurve.RepsAtShare(share, CurveKind.Lower) >= RepMaxCurve.RepsAtShare(share, CurveKind.Middle)
-            && RepMaxCurve.RepsAtShare(share, CurveKind.Middle) >= RepMaxCurve.RepsAtShare(share, CurveKind.SingleJoint));
+        Gen.Double[0.3, 0.95]
+            .Sample(share =>
+                RepMaxCurve.RepsAtShare(share, CurveKind.Lower) >= RepMaxCurve.RepsAtShare(share, CurveKind.Middle)
+                && RepMaxCurve.RepsAtShare(share, CurveKind.Middle) >= RepMaxCurve.RepsAtShare(share, CurveKind.SingleJoint)
+            );
 
     [Fact]
     public void More_load_never_allows_more_reps() =>
-        Gen.Select(Gen.Double[1, 200], Gen.Double[0, 50], Gen.Double[20, 250], Gen.Enum<CurveKind>()).Sample((load, more, max, kind) =>
-            RepMaxCurve.RepsAt(load + more, max, kind) <= RepMaxCurve.RepsAt(load, max, kind));
+        Gen.Select(Gen.Double[1, 200], Gen.Double[0, 50], Gen.Double[20, 250], Gen.Enum<CurveKind>())
+            .Sample((load, more, max, kind) => RepMaxCurve.RepsAt(load + more, max, kind) <= RepMaxCurve.RepsAt(load, max, kind));
 
     [Fact]
     public void Reps_and_maximum_undo_each_other() =>
-        Gen.Select(Gen.Double[1, 200], Gen.Double[1.5, 60], Gen.Enum<CurveKind>()).Sample((load, reps, kind) =>
-            Math.Abs(RepMaxCurve.RepsAt(load, RepMaxCurve.OneRepMax(load, reps, kind), kind) - reps) < 1e-6);
+        Gen.Select(Gen.Double[1, 200], Gen.Double[1.5, 60], Gen.Enum<CurveKind>())
+            .Sample((load, reps, kind) => Math.Abs(RepMaxCurve.RepsAt(load, RepMaxCurve.OneRepMax(load, reps, kind), kind) - reps) < 1e-6);
 
     [Fact]
     [Trait("source", "docs/trade/progression: Epley, system load 40 → 50 kg, 8 wanted at 50, so 18 at 40")]
-    public void The_jump_over_a_gap_is_earned_by_reps() =>
-        RepMaxCurve.RepsToEarn(40, 50, 8, CurveKind.Middle).ShouldBe(18);
+    public void The_jump_over_a_gap_is_earned_by_reps() => RepMaxCurve.RepsToEarn(40, 50, 8, CurveKind.Middle).ShouldBe(18);
 
     [Fact]
     public void What_cannot_be_is_refused()

@@ -7,7 +7,10 @@ namespace Ingegno.Core.Tests.Strength;
 public class RepMaxFormulaTests
 {
     [Theory]
-    [Trait("source", "Epley 1985 w(1+r/30); Brzycki 1993 36w/(37−r); Lombardi 1989 w·r^0.10; O'Conner 1989 w(1+0.025r); Mayhew 1992; Wathan 1994")]
+    [Trait(
+        "source",
+        "Epley 1985 w(1+r/30); Brzycki 1993 36w/(37−r); Lombardi 1989 w·r^0.10; O'Conner 1989 w(1+0.025r); Mayhew 1992; Wathan 1994"
+    )]
     [InlineData("epley", 100, 10, 133.333)]
     [InlineData("brzycki", 100, 10, 133.333)]
     [InlineData("lombardi", 100, 10, 125.893)]
@@ -29,17 +32,19 @@ public class RepMaxFormulaTests
     [InlineData(10, 0.75)]
     [InlineData(12, 0.67)]
     public void All_lie_near_the_table_of_the_trade(double reps, double share) =>
-        RepMaxFormula.All.Where(f => f.Id is not "lombardi" || reps < 8).ShouldAllBe(f => Math.Abs((1 / f.OneRepMax(1, reps)) - share) < 0.11);
+        RepMaxFormula
+            .All.Where(f => f.Id is not "lombardi" || reps < 8)
+            .ShouldAllBe(f => Math.Abs((1 / f.OneRepMax(1, reps)) - share) < 0.11);
 
     [Fact]
     public void Reps_and_maximum_undo_each_other() =>
-        Gen.Select(Gen.OneOfConst([.. RepMaxFormula.All]), Gen.Double[2, 25], Gen.Double[5, 200]).Sample((f, reps, load) =>
-            Math.Abs(f.RepsAt(load, f.OneRepMax(load, reps)) - reps) < 1e-6);
+        Gen.Select(Gen.OneOfConst([.. RepMaxFormula.All]), Gen.Double[2, 25], Gen.Double[5, 200])
+            .Sample((f, reps, load) => Math.Abs(f.RepsAt(load, f.OneRepMax(load, reps)) - reps) < 1e-6);
 
     [Fact]
     public void More_reps_never_mean_less_strength() =>
-        Gen.Select(Gen.OneOfConst([.. RepMaxFormula.All]), Gen.Int[1, 60], Gen.Int[0, 20]).Sample((f, reps, more) =>
-            f.OneRepMax(50, reps + more) >= f.OneRepMax(50, reps) - 1e-9);
+        Gen.Select(Gen.OneOfConst([.. RepMaxFormula.All]), Gen.Int[1, 60], Gen.Int[0, 20])
+            .Sample((f, reps, more) => f.OneRepMax(50, reps + more) >= f.OneRepMax(50, reps) - 1e-9);
 
     [Theory]
     [InlineData("brzycki")]

@@ -51,7 +51,8 @@ public class StrengthModelTests
         double Now(string id, ClientProfile c) => new ClientStrength(c, Trade.Shipped.Strength).For(Examples.Exercise(id))!.OneRepMaxKg;
 
         Now("push-up", client).ShouldBeGreaterThan(Prior * 1.25);
-        Now("knee-push-up", client).ShouldBeInRange(Now("knee-push-up", Examples.ClientA) * 1.05, Now("knee-push-up", Examples.ClientA) * 1.28);
+        Now("knee-push-up", client)
+            .ShouldBeInRange(Now("knee-push-up", Examples.ClientA) * 1.05, Now("knee-push-up", Examples.ClientA) * 1.28);
         Now("bodyweight-squat", client).ShouldBe(Now("bodyweight-squat", Examples.ClientA));
     }
 
@@ -73,11 +74,14 @@ public class StrengthModelTests
 
     [Fact]
     public void A_better_log_never_lowers_the_estimate() =>
-        Gen.Select(Gen.Select(Gen.Int[0, 80], Gen.Double[30, 150]).Array[1, 8], Gen.Int[0, 7], Gen.Double[1, 2]).Sample((days, at, better) =>
-        {
-            var improved = days.Select((d, i) => i == at % days.Length ? (d.Item1, d.Item2 * better) : d).ToArray();
-            return Own(improved).OneRepMaxKg >= Own(days).OneRepMaxKg - 1e-9;
-        });
+        Gen.Select(Gen.Select(Gen.Int[0, 80], Gen.Double[30, 150]).Array[1, 8], Gen.Int[0, 7], Gen.Double[1, 2])
+            .Sample(
+                (days, at, better) =>
+                {
+                    var improved = days.Select((d, i) => i == at % days.Length ? (d.Item1, d.Item2 * better) : d).ToArray();
+                    return Own(improved).OneRepMaxKg >= Own(days).OneRepMaxKg - 1e-9;
+                }
+            );
 
     [Fact]
     public void What_says_nothing_of_strength_teaches_nothing()
@@ -88,8 +92,9 @@ public class StrengthModelTests
         Learn([new(Today, "gone-exercise", 90)]).ShouldBeEmpty();
     }
 
-    private static readonly Gen<SetEvidence[]> Sets =
-        Gen.Select(Gen.Double[5, 90], Gen.Int[0, 40], Gen.Int[0, 4], Gen.Double[0.4, 1]).Select((kg, reps, rir, share) => new SetEvidence(kg, reps, rir, share)).Array[1, 6];
+    private static readonly Gen<SetEvidence[]> Sets = Gen.Select(Gen.Double[5, 90], Gen.Int[0, 40], Gen.Int[0, 4], Gen.Double[0.4, 1])
+        .Select((kg, reps, rir, share) => new SetEvidence(kg, reps, rir, share))
+        .Array[1, 6];
 
     private static ImmutableArray<LearnedLift> Learn(IEnumerable<StrengthObservation> seen) =>
         new StrengthModel(Examples.ClientA, Trade.Shipped.Strength).Learn(seen, Trade.Shipped.Catalogue.Find, Today);

@@ -13,35 +13,40 @@ namespace Ingegno.Core.Tests.Support;
 internal static class Examples
 {
     /// <summary>Client A of docs/trade/strength-relations: man, 80 kg, 1.80 m, intermediate, four lifts known.</summary>
-    public static ClientProfile ClientA { get; } = new()
-    {
-        Level = Level.Intermediate,
-        Goal = Goal.Muscle,
-        Sex = Sex.Male,
-        BodyMassKg = 80,
-        StatureCm = 180,
-        KnownLifts = [new("bench-press", 85), new("overhead-press", 55), new("back-squat", 110), new("barbell-row", 75)],
-    };
+    public static ClientProfile ClientA { get; } =
+        new()
+        {
+            Level = Level.Intermediate,
+            Goal = Goal.Muscle,
+            Sex = Sex.Male,
+            BodyMassKg = 80,
+            StatureCm = 180,
+            KnownLifts = [new("bench-press", 85), new("overhead-press", 55), new("back-squat", 110), new("barbell-row", 75)],
+        };
 
     /// <summary>Client B of docs/trade/strength-relations: woman, 62 kg, 1.65 m, beginner, nothing known.</summary>
-    public static ClientProfile ClientB { get; } = new()
-    {
-        Level = Level.Beginner,
-        Goal = Goal.GeneralFitness,
-        Sex = Sex.Female,
-        BodyMassKg = 62,
-        StatureCm = 165,
-    };
+    public static ClientProfile ClientB { get; } =
+        new()
+        {
+            Level = Level.Beginner,
+            Goal = Goal.GeneralFitness,
+            Sex = Sex.Female,
+            BodyMassKg = 62,
+            StatureCm = 165,
+        };
 
     /// <summary>A kit from short words such as "dumbbell 8 x2", "ottoman", "band-loop 12".</summary>
-    public static PlaceKit Kit(params string[] items) => new()
-    {
-        Name = "home",
-        Items = [.. items.Select(Item)],
-    };
+    public static PlaceKit Kit(params string[] items) => new() { Name = "home", Items = [.. items.Select(Item)] };
 
     public static RebuildResult Rebuild(ClientProfile client, PlaceKit kit, params string[] gymLines) =>
-        new RebuildEngine(Trade.Shipped).Rebuild(new RebuildRequest { Client = client, Kit = kit, GymLines = [.. gymLines] });
+        new RebuildEngine(Trade.Shipped).Rebuild(
+            new RebuildRequest
+            {
+                Client = client,
+                Kit = kit,
+                GymLines = [.. gymLines],
+            }
+        );
 
     /// <summary>Ids of the home exercises chosen for the last line.</summary>
     public static ImmutableArray<string> ChosenForLast(RebuildResult result)
@@ -66,7 +71,8 @@ internal static class Examples
 
             var number = double.Parse(part);
             var measures = Trade.Shipped.KitKinds.Find(item.Kind)!.Measures;
-            item = measures.Contains(KitMeasure.Height) ? item with { HeightCm = number }
+            item =
+                measures.Contains(KitMeasure.Height) ? item with { HeightCm = number }
                 : measures.Contains(KitMeasure.Force) ? item with { ForceKg = number }
                 : item with { MassKg = number };
         }

@@ -22,16 +22,27 @@ internal sealed class TestBench(ClientProfile client, PlaceKit place)
     public ResistanceMatch Resistance => new(_at);
 
     /// <summary>Loads of the first set-up of an exercise.</summary>
-    public ImmutableArray<ReachableLoad> Options(string exerciseId) => [.. _at.Ways.SetupsOf(Examples.Exercise(exerciseId)).First().Ways.Select(w => w.Load)];
+    public ImmutableArray<ReachableLoad> Options(string exerciseId) =>
+        [.. _at.Ways.SetupsOf(Examples.Exercise(exerciseId)).First().Ways.Select(w => w.Load)];
 
     /// <summary>A set-up that can be loaded here.</summary>
     public bool CanLoad(Exercise exercise, Setup setup) => !_at.Ways.SetupsOf(exercise).First(s => s.Setup == setup).Ways.IsEmpty;
 
     /// <summary>System load of the first set-up of an exercise with a load that need not be here.</summary>
     public SystemLoad SystemLoad(string exerciseId, ReachableLoad load) =>
-        new SystemLoads(new BodyShares(BodySegments.Of(client.Sex), Strength.StatureCm, Trade.Shipped.Leverage), Strength.BodyMassKg).Of(Examples.Exercise(exerciseId).Setups[0].Load, [], load);
+        new SystemLoads(new BodyShares(BodySegments.Of(client.Sex), Strength.StatureCm, Trade.Shipped.Leverage), Strength.BodyMassKg).Of(
+            Examples.Exercise(exerciseId).Setups[0].Load,
+            [],
+            load
+        );
 
     /// <summary>Expected straight-set reps to failure at the heaviest load the exercise can have here; 0 when it cannot be done.</summary>
     public double RepsAtHeaviest(Exercise exercise) =>
-        ClientStrength.RepsAt(Strength.For(exercise)!, _at.Ways.SetupsOf(exercise).SelectMany(s => s.Ways).Max(w => w.System.Kg), exercise.Strength!.Curve).Mid;
+        ClientStrength
+            .RepsAt(
+                Strength.For(exercise)!,
+                _at.Ways.SetupsOf(exercise).SelectMany(s => s.Ways).Max(w => w.System.Kg),
+                exercise.Strength!.Curve
+            )
+            .Mid;
 }

@@ -17,10 +17,15 @@ public sealed class KitAtPlace
         ArgumentNullException.ThrowIfNull(kinds);
         _kinds = kinds;
         Name = place.Name;
-        Things = [.. place.Items
-            .Select(item => new Thing(item, kinds.Find(item.Kind)
-                ?? throw new ArgumentException($"Unknown kind of kit \"{item.Kind}\".", nameof(place))))
-            .OrderBy(t => t.Id, StringComparer.Ordinal)];
+        Things =
+        [
+            .. place
+                .Items.Select(item => new Thing(
+                    item,
+                    kinds.Find(item.Kind) ?? throw new ArgumentException($"Unknown kind of kit \"{item.Kind}\".", nameof(place))
+                ))
+                .OrderBy(t => t.Id, StringComparer.Ordinal),
+        ];
     }
 
     public string Name { get; }
@@ -71,7 +76,12 @@ public sealed class KitAtPlace
                 missing.Add(fit.Missing!);
             }
 
-            return (Fit.No(missing.Distinct().ToList() is [var one] ? one : Reason.Of("kit.any-of", ("needs", FactList.Of(missing.Distinct())))), used);
+            return (
+                Fit.No(
+                    missing.Distinct().ToList() is [var one] ? one : Reason.Of("kit.any-of", ("needs", FactList.Of(missing.Distinct())))
+                ),
+                used
+            );
         }
 
         return MeetThing(need, used);
@@ -98,8 +108,7 @@ public sealed class KitAtPlace
     private static bool HeightFits(Requirement need, Thing thing) =>
         need.HeightCm.Length != 2 || (thing.HeightCm >= need.HeightCm[0] && thing.HeightCm <= need.HeightCm[1]);
 
-    private static bool AnchorFits(Requirement need, Thing thing) =>
-        need.At.IsDefaultOrEmpty || thing.AnchorAt.Any(need.At.Contains);
+    private static bool AnchorFits(Requirement need, Thing thing) => need.At.IsDefaultOrEmpty || thing.AnchorAt.Any(need.At.Contains);
 
     private Reason Describe(Requirement need, List<Thing> known)
     {
@@ -114,7 +123,18 @@ public sealed class KitAtPlace
             facts.Add(("at", FactList.Of(need.At)));
         }
 
-        facts.Add(("here", FactList.Of(known.Take(3).Select(t => t.RuledOut is { } why ? Reason.Of("kit.never", ("thing", t.InWords), ("why", why)) : Reason.Text(t.InWords)))));
+        facts.Add(
+            (
+                "here",
+                FactList.Of(
+                    known
+                        .Take(3)
+                        .Select(t =>
+                            t.RuledOut is { } why ? Reason.Of("kit.never", ("thing", t.InWords), ("why", why)) : Reason.Text(t.InWords)
+                        )
+                )
+            )
+        );
         return new Reason("kit.needs", [.. facts]);
     }
 }

@@ -3,16 +3,39 @@ using System.Collections.Immutable;
 namespace Ingegno.Core.AtHome.Kit;
 
 /// <summary>Height of an anchor point against the standing client.</summary>
-public enum AnchorHeight { Low, Knee, Chest, High }
+public enum AnchorHeight
+{
+    Low,
+    Knee,
+    Chest,
+    High,
+}
 
 /// <summary>The unit printed on a weight; inside, masses are always kg.</summary>
-public enum MassUnit { Kg, Lb }
+public enum MassUnit
+{
+    Kg,
+    Lb,
+}
 
 /// <summary>State of a band at the last look.</summary>
-public enum BandState { Good, Worn, Nicked }
+public enum BandState
+{
+    Good,
+    Worn,
+    Nicked,
+}
 
 /// <summary>What rules an object out, whatever it could carry (docs/trade/kit-and-loads).</summary>
-public enum Hazard { Glass, Wheels, Folds, DoorOpensTowardPull, Moves, Radiator }
+public enum Hazard
+{
+    Glass,
+    Wheels,
+    Folds,
+    DoorOpensTowardPull,
+    Moves,
+    Radiator,
+}
 
 /// <summary>Plates of one mass.</summary>
 /// <param name="MassKg">Mass of one in kg, above 0, at most 50.</param>

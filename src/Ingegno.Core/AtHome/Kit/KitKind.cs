@@ -3,12 +3,32 @@ using System.Collections.Immutable;
 namespace Ingegno.Core.AtHome.Kit;
 
 /// <summary>What a thing is used for; kit screens are grouped by it.</summary>
-public enum KitGroup { Lift, PullAgainst, StandOrLieOn, Slide, Fill, Helps }
+public enum KitGroup
+{
+    Lift,
+    PullAgainst,
+    StandOrLieOn,
+    Slide,
+    Fill,
+    Helps,
+}
 
 /// <summary>A measure by which things are described.</summary>
 public enum KitMeasure
 {
-    Mass, Plates, Force, RestLength, Width, Thickness, Height, Volume, Density, MaxLoad, Overhang, LegToCentre, Anchor,
+    Mass,
+    Plates,
+    Force,
+    RestLength,
+    Width,
+    Thickness,
+    Height,
+    Volume,
+    Density,
+    MaxLoad,
+    Overhang,
+    LegToCentre,
+    Anchor,
 }
 
 /// <summary>A kind of thing that a place may have, with typical values for what nobody has measured yet.</summary>

@@ -49,4 +49,5 @@ public sealed class KitKinds
 public sealed record KitKindsDocument(
     ImmutableSortedDictionary<string, string> Abilities,
     ImmutableArray<FirstUseStep> FirstUse,
-    ImmutableArray<KitKind> Kinds);
+    ImmutableArray<KitKind> Kinds
+);

@@ -5,14 +5,22 @@ using Ingegno.Core.Ground.Quantities;
 namespace Ingegno.Core.AtHome.Kit;
 
 /// <summary>What a unit measures.</summary>
-internal enum QuantityKind { Mass, Volume, Length, ShortLength }
+internal enum QuantityKind
+{
+    Mass,
+    Volume,
+    Length,
+    ShortLength,
+}
 
 /// <summary>A number with a unit, in kg, L or cm (mm for <see cref="QuantityKind.ShortLength"/>), and where it stood.</summary>
 internal sealed record KitQuantity(QuantityKind Kind, double Value, bool Pounds, int Times, bool Limit, int Column, int Length)
 {
     private static readonly Regex Pattern = new(
         @"(?<limit>\b(?:carries|holds|rated|bears|up to)\s+(?:at|for)?\s*)?(?:(?<times>\d+)\s*[x×*]\s*)?(?<n>\d+(?:[.,]\d+)?)(?:\s*[x×]\s*(?<second>\d+(?:[.,]\d+)?))?\s*(?<u>kilograms?|kilos?|kgs?|pounds?|lbs?|grams?|g|litres?|liters?|l|ml|gallons?|gal|centimetres?|cm|mm|metres?|m|inches|inch|in|""|″)(?![\p{L}])",
-        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.Compiled, TimeSpan.FromSeconds(1));
+        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.Compiled,
+        TimeSpan.FromSeconds(1)
+    );
 
     /// <summary>All quantities of a text, in order; a form such as 13 x 4.5 mm gives two.</summary>
     public static IEnumerable<KitQuantity> In(string text)
@@ -51,24 +59,34 @@ internal sealed record KitQuantity(QuantityKind Kind, double Value, bool Pounds,
     private static KitQuantity Make(Match match, string unit, double n, int times)
     {
         var (kind, value) = Of(unit, n);
-        return new KitQuantity(kind, value, unit is "lb" or "lbs" or "pound" or "pounds", times, match.Groups["limit"].Success, match.Index + 1, match.Length);
+        return new KitQuantity(
+            kind,
+            value,
+            unit is "lb" or "lbs" or "pound" or "pounds",
+            times,
+            match.Groups["limit"].Success,
+            match.Index + 1,
+            match.Length
+        );
     }
 
-    private static (QuantityKind Kind, double Value) Of(string unit, double n) => unit switch
-    {
-        "kg" or "kgs" or "kilo" or "kilos" or "kilogram" or "kilograms" => (QuantityKind.Mass, n),
-        "lb" or "lbs" or "pound" or "pounds" => (QuantityKind.Mass, n * Units.KgPerPound),
-        "g" or "gram" or "grams" => (QuantityKind.Mass, n / 1000),
-        "l" or "litre" or "litres" or "liter" or "liters" => (QuantityKind.Volume, n),
-        "ml" => (QuantityKind.Volume, n / 1000),
-        "gal" or "gallon" or "gallons" => (QuantityKind.Volume, n * Units.LitresPerGallon),
-        "mm" => (QuantityKind.ShortLength, n),
-        "m" or "metre" or "metres" => (QuantityKind.Length, n * 100),
-        "in" or "inch" or "inches" or "\"" or "″" => (QuantityKind.Length, n * Units.CmPerInch),
-        _ => (QuantityKind.Length, n),
-    };
+    private static (QuantityKind Kind, double Value) Of(string unit, double n) =>
+        unit switch
+        {
+            "kg" or "kgs" or "kilo" or "kilos" or "kilogram" or "kilograms" => (QuantityKind.Mass, n),
+            "lb" or "lbs" or "pound" or "pounds" => (QuantityKind.Mass, n * Units.KgPerPound),
+            "g" or "gram" or "grams" => (QuantityKind.Mass, n / 1000),
+            "l" or "litre" or "litres" or "liter" or "liters" => (QuantityKind.Volume, n),
+            "ml" => (QuantityKind.Volume, n / 1000),
+            "gal" or "gallon" or "gallons" => (QuantityKind.Volume, n * Units.LitresPerGallon),
+            "mm" => (QuantityKind.ShortLength, n),
+            "m" or "metre" or "metres" => (QuantityKind.Length, n * 100),
+            "in" or "inch" or "inches" or "\"" or "″" => (QuantityKind.Length, n * Units.CmPerInch),
+            _ => (QuantityKind.Length, n),
+        };
 
     private static double Number(string text) => double.Parse(text.Replace(',', '.'), CultureInfo.InvariantCulture);
 
-    private static int ToInt(string text) => int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? Math.Min(n, 1000) : 1000;
+    private static int ToInt(string text) =>
+        int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? Math.Min(n, 1000) : 1000;
 }

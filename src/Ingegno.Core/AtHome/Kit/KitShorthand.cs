@@ -25,16 +25,24 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
     private readonly ImmutableArray<(string Normal, string Name, KitItem Item)> _names =
     [
         .. ready.SelectMany(r => r.Synonyms.Prepend(r.Name).Select(n => (Words.Normalise(n), r.Name, r.Item))),
-        .. kinds.All.SelectMany(k => k.Synonyms.Prepend(k.Label).Append(k.Id).Select(n => (Words.Normalise(n), k.Label, new KitItem { Id = "new", Kind = k.Id }))),
+        .. kinds.All.SelectMany(k =>
+            k.Synonyms.Prepend(k.Label).Append(k.Id).Select(n => (Words.Normalise(n), k.Label, new KitItem { Id = "new", Kind = k.Id }))
+        ),
     ];
 
-    [GeneratedRegex(@"^\s*(?:(?<n>\d{1,3})\s*[x×*](?!\s*\d+(?:[.,]\d+)?\s*(?:mm|cm|m|in)\b)\s*|(?<word>a pair of|pair of|two|three|four|six)\s+)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"^\s*(?:(?<n>\d{1,3})\s*[x×*](?!\s*\d+(?:[.,]\d+)?\s*(?:mm|cm|m|in)\b)\s*|(?<word>a pair of|pair of|two|three|four|six)\s+)",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex CountAtStart();
 
     [GeneratedRegex(@"(?:^|\s)(?:[x×*]\s*(?<n>\d{1,3})|(?<n>\d{1,3})\s*[x×*]?)(?=\s|$)")]
     private static partial Regex LooseCount();
 
-    [GeneratedRegex(@"\b(?:with|of|and|each|high|long|wide|thick|handle|handles|plates?|filled|full|a|an|the|my)\b|[(),:;]", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\b(?:with|of|and|each|high|long|wide|thick|handle|handles|plates?|filled|full|a|an|the|my)\b|[(),:;]",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Noise();
 
     /// <summary>Reads one thing. The key of the item is <c>new</c>; the caller gives it its own.</summary>
@@ -90,10 +98,23 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
             }
         }
 
-        var near = _names.Select(n => (n.Name, Likeness: Likeness.Of(normal, n.Normal))).Where(n => n.Likeness > 0.3)
-            .GroupBy(n => n.Name, n => n.Likeness).OrderByDescending(g => g.Max()).ThenBy(g => g.Key, StringComparer.Ordinal).Take(4).Select(g => g.Key).ToImmutableArray();
+        var near = _names
+            .Select(n => (n.Name, Likeness: Likeness.Of(normal, n.Normal)))
+            .Where(n => n.Likeness > 0.3)
+            .GroupBy(n => n.Name, n => n.Likeness)
+            .OrderByDescending(g => g.Max())
+            .ThenBy(g => g.Key, StringComparer.Ordinal)
+            .Take(4)
+            .Select(g => g.Key)
+            .ToImmutableArray();
         var column = Math.Max(1, text.IndexOf(words.Split(' ', StringSplitOptions.RemoveEmptyEntries)[0], StringComparison.Ordinal) + 1);
-        return new KitEntry(null, false, $"\"{Tidy(words)}\" is no thing known here. Pick the nearest kind and give it your own name.", column, near);
+        return new KitEntry(
+            null,
+            false,
+            $"\"{Tidy(words)}\" is no thing known here. Pick the nearest kind and give it your own name.",
+            column,
+            near
+        );
     }
 
     private KitEntry Measured(KitItem item, List<KitQuantity> quantities)
@@ -103,7 +124,10 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
         {
             if (Take(item, kind, quantity) is not { } taken)
             {
-                return Wrong($"{Said(quantity)} says nothing about a {kind.Label.ToLowerInvariant()}: it is described by {Described(kind)}.", quantity.Column);
+                return Wrong(
+                    $"{Said(quantity)} says nothing about a {kind.Label.ToLowerInvariant()}: it is described by {Described(kind)}.",
+                    quantity.Column
+                );
             }
 
             item = taken;
@@ -118,56 +142,87 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
     }
 
     /// <summary>The item with the quantity in its place; null when its kind has none for it.</summary>
-    private static KitItem? Take(KitItem item, KitKind kind, KitQuantity q) => q.Kind switch
-    {
-        QuantityKind.Mass when q.Limit => item with { MaxLoadKg = q.Value },
-        QuantityKind.Mass when kind.Has(KitMeasure.Plates) => item.HandleKg is null && q.Times == 1
-            ? item with { HandleKg = q.Value, Printed = Unit(q) }
-            : item with { Plates = item.Plates.Add(new PlateSet(q.Value, q.Times)), Printed = Unit(q) },
-        QuantityKind.Mass when kind.Has(KitMeasure.Mass) => item with { MassKg = q.Value, Printed = Unit(q) },
-        QuantityKind.Mass when kind.Has(KitMeasure.Force) => item with { ForceKg = q.Value },
-        QuantityKind.Mass when kind.Has(KitMeasure.Density) => item with { VolumeL = q.Value / (kind.TypicalDensityKgPerL ?? 1) },
-        QuantityKind.Mass when kind.Has(KitMeasure.MaxLoad) => item with { MaxLoadKg = q.Value },
-        QuantityKind.Volume when kind.Id == "bottle" => item with { VolumeL = q.Value * 1.07, MassKg = Math.Round((q.Value * Units.WaterKgPerLitre) + 0.03, 3) },
-        QuantityKind.Volume when kind.Has(KitMeasure.Volume) => item with { VolumeL = q.Value },
-        QuantityKind.Length when kind.Has(KitMeasure.Height) => item with { HeightCm = q.Value },
-        QuantityKind.Length when kind.Has(KitMeasure.RestLength) => item with { RestLengthCm = q.Value },
-        QuantityKind.ShortLength when kind.Has(KitMeasure.Width) => item.WidthMm is null ? item with { WidthMm = q.Value } : item with { ThicknessMm = q.Value },
-        QuantityKind.ShortLength when kind.Has(KitMeasure.Height) => item with { HeightCm = q.Value / 10 },
-        _ => null,
-    };
+    private static KitItem? Take(KitItem item, KitKind kind, KitQuantity q) =>
+        q.Kind switch
+        {
+            QuantityKind.Mass when q.Limit => item with { MaxLoadKg = q.Value },
+            QuantityKind.Mass when kind.Has(KitMeasure.Plates) => item.HandleKg is null && q.Times == 1
+                ? item with
+                {
+                    HandleKg = q.Value,
+                    Printed = Unit(q),
+                }
+                : item with
+                {
+                    Plates = item.Plates.Add(new PlateSet(q.Value, q.Times)),
+                    Printed = Unit(q),
+                },
+            QuantityKind.Mass when kind.Has(KitMeasure.Mass) => item with { MassKg = q.Value, Printed = Unit(q) },
+            QuantityKind.Mass when kind.Has(KitMeasure.Force) => item with { ForceKg = q.Value },
+            QuantityKind.Mass when kind.Has(KitMeasure.Density) => item with { VolumeL = q.Value / (kind.TypicalDensityKgPerL ?? 1) },
+            QuantityKind.Mass when kind.Has(KitMeasure.MaxLoad) => item with { MaxLoadKg = q.Value },
+            QuantityKind.Volume when kind.Id == "bottle" => item with
+            {
+                VolumeL = q.Value * 1.07,
+                MassKg = Math.Round((q.Value * Units.WaterKgPerLitre) + 0.03, 3),
+            },
+            QuantityKind.Volume when kind.Has(KitMeasure.Volume) => item with { VolumeL = q.Value },
+            QuantityKind.Length when kind.Has(KitMeasure.Height) => item with { HeightCm = q.Value },
+            QuantityKind.Length when kind.Has(KitMeasure.RestLength) => item with { RestLengthCm = q.Value },
+            QuantityKind.ShortLength when kind.Has(KitMeasure.Width) => item.WidthMm is null
+                ? item with
+                {
+                    WidthMm = q.Value,
+                }
+                : item with
+                {
+                    ThicknessMm = q.Value,
+                },
+            QuantityKind.ShortLength when kind.Has(KitMeasure.Height) => item with { HeightCm = q.Value / 10 },
+            _ => null,
+        };
 
-    private static string? Impossible(KitItem item) => item switch
-    {
-        { MassKg: <= 0 or > 500 } or { HandleKg: <= 0 or > 100 } => "A mass lies above 0 and at most at 500 kg.",
-        { ForceKg: <= 0 or > 150 } => "The force of a band lies above 0 and at most at 150 kg.",
-        { HeightCm: < 1 or > 250 } => "A height lies between 1 and 250 cm.",
-        { RestLengthCm: < 10 or > 500 } => "The length of a band lies between 10 and 500 cm.",
-        { WidthMm: < 1 or > 200 } or { ThicknessMm: < 0.1 or > 20 } => "A band is 1 to 200 mm wide and 0.1 to 20 mm thick.",
-        { VolumeL: <= 0 or > 1000 } => "A volume lies above 0 and at most at 1,000 L.",
-        { MaxLoadKg: <= 0 or > 1000 } => "What a thing carries lies above 0 and at most at 1,000 kg.",
-        _ => null,
-    };
+    private static string? Impossible(KitItem item) =>
+        item switch
+        {
+            { MassKg: <= 0 or > 500 } or { HandleKg: <= 0 or > 100 } => "A mass lies above 0 and at most at 500 kg.",
+            { ForceKg: <= 0 or > 150 } => "The force of a band lies above 0 and at most at 150 kg.",
+            { HeightCm: < 1 or > 250 } => "A height lies between 1 and 250 cm.",
+            { RestLengthCm: < 10 or > 500 } => "The length of a band lies between 10 and 500 cm.",
+            { WidthMm: < 1 or > 200 } or { ThicknessMm: < 0.1 or > 20 } => "A band is 1 to 200 mm wide and 0.1 to 20 mm thick.",
+            { VolumeL: <= 0 or > 1000 } => "A volume lies above 0 and at most at 1,000 L.",
+            { MaxLoadKg: <= 0 or > 1000 } => "What a thing carries lies above 0 and at most at 1,000 kg.",
+            _ => null,
+        };
 
     private bool IsEstimated(KitItem item) => new Thing(item, kinds.Find(item.Kind)!).Estimated;
 
-    private static int CountOf(Match start) => start.Groups["n"].Success
-        ? int.Parse(start.Groups["n"].Value, CultureInfo.InvariantCulture)
-        : start.Groups["word"].Value.ToLowerInvariant() switch { "three" => 3, "four" => 4, "six" => 6, _ => 2 };
+    private static int CountOf(Match start) =>
+        start.Groups["n"].Success
+            ? int.Parse(start.Groups["n"].Value, CultureInfo.InvariantCulture)
+            : start.Groups["word"].Value.ToLowerInvariant() switch
+            {
+                "three" => 3,
+                "four" => 4,
+                "six" => 6,
+                _ => 2,
+            };
 
     private static MassUnit Unit(KitQuantity q) => q.Pounds ? MassUnit.Lb : MassUnit.Kg;
 
     private static string Tidy(string words) => string.Join(' ', words.Split(' ', StringSplitOptions.RemoveEmptyEntries));
 
-    private static string Said(KitQuantity q) => q.Kind switch
-    {
-        QuantityKind.Mass => $"{Words.Number(q.Value, 2)} kg",
-        QuantityKind.Volume => $"{Words.Number(q.Value, 2)} L",
-        QuantityKind.Length => $"{Words.Number(q.Value)} cm",
-        _ => $"{Words.Number(q.Value)} mm",
-    };
+    private static string Said(KitQuantity q) =>
+        q.Kind switch
+        {
+            QuantityKind.Mass => $"{Words.Number(q.Value, 2)} kg",
+            QuantityKind.Volume => $"{Words.Number(q.Value, 2)} L",
+            QuantityKind.Length => $"{Words.Number(q.Value)} cm",
+            _ => $"{Words.Number(q.Value)} mm",
+        };
 
-    private static string Described(KitKind kind) => kind.Measures.IsEmpty ? "its name alone" : Words.Join([.. kind.Measures.Select(Words.Of)]);
+    private static string Described(KitKind kind) =>
+        kind.Measures.IsEmpty ? "its name alone" : Words.Join([.. kind.Measures.Select(Words.Of)]);
 
     private static KitEntry Wrong(string error, int column) => new(null, false, error, column, []);
 }

@@ -36,29 +36,36 @@ public sealed record Thing(KitItem Item, KitKind Kind)
     public ImmutableArray<AnchorHeight> AnchorAt => Item.AnchorAt.IsDefaultOrEmpty ? Kind.TypicalAnchorAt : Item.AnchorAt;
 
     /// <summary>Why it must not be used at all, null when nothing is known against it.</summary>
-    public string? RuledOut => !Item.Hazards.IsDefaultOrEmpty
-        ? Item.Hazards[0] switch
-        {
-            Hazard.Glass => "glass breaks",
-            Hazard.Wheels => "it stands on wheels",
-            Hazard.Folds => "it folds up",
-            Hazard.DoorOpensTowardPull => "the door opens toward the pull",
-            Hazard.Moves => "it moves",
-            _ => "a radiator is no anchor",
-        }
-        : Item.State == BandState.Nicked ? "it is nicked: replace it" : null;
+    public string? RuledOut =>
+        !Item.Hazards.IsDefaultOrEmpty
+            ? Item.Hazards[0] switch
+            {
+                Hazard.Glass => "glass breaks",
+                Hazard.Wheels => "it stands on wheels",
+                Hazard.Folds => "it folds up",
+                Hazard.DoorOpensTowardPull => "the door opens toward the pull",
+                Hazard.Moves => "it moves",
+                _ => "a radiator is no anchor",
+            }
+        : Item.State == BandState.Nicked ? "it is nicked: replace it"
+        : null;
 
     /// <summary>True when a measure that its kind is described by was not entered.</summary>
-    public bool Estimated => Kind.Measures.Any(m => m switch
-    {
-        KitMeasure.Mass => Item.MassKg is null,
-        KitMeasure.Plates => Item.HandleKg is null || Item.Plates.IsDefaultOrEmpty,
-        KitMeasure.Force => Item.ForceKg is null && Item.Calibration.IsDefaultOrEmpty && (Item.RestLengthCm is null || Item.WidthMm is null),
-        KitMeasure.Height => Item.HeightCm is null,
-        KitMeasure.Volume => Item.VolumeL is null,
-        KitMeasure.Density => Item.DensityKgPerL is null && Item.Kind != "water",
-        _ => false,
-    });
+    public bool Estimated =>
+        Kind.Measures.Any(m =>
+            m switch
+            {
+                KitMeasure.Mass => Item.MassKg is null,
+                KitMeasure.Plates => Item.HandleKg is null || Item.Plates.IsDefaultOrEmpty,
+                KitMeasure.Force => Item.ForceKg is null
+                    && Item.Calibration.IsDefaultOrEmpty
+                    && (Item.RestLengthCm is null || Item.WidthMm is null),
+                KitMeasure.Height => Item.HeightCm is null,
+                KitMeasure.Volume => Item.VolumeL is null,
+                KitMeasure.Density => Item.DensityKgPerL is null && Item.Kind != "water",
+                _ => false,
+            }
+        );
 
     /// <summary>The thing in words, with the measure a client knows it by: "ottoman 40 cm", "dumbbell 20 lb".</summary>
     public string InWords
@@ -79,5 +86,6 @@ public sealed record Thing(KitItem Item, KitKind Kind)
     }
 
     /// <summary>A mass in the unit that is printed on the thing.</summary>
-    public string Mass(double kg) => Item.Printed == MassUnit.Lb ? Words.Number(kg / Units.KgPerPound, 1) + " lb" : Words.Number(kg, 2) + " kg";
+    public string Mass(double kg) =>
+        Item.Printed == MassUnit.Lb ? Words.Number(kg / Units.KgPerPound, 1) + " lb" : Words.Number(kg, 2) + " kg";
 }

@@ -102,20 +102,15 @@ public static class BandOptions
         var folds = curve.Strands == 2 ? new[] { false, true } : [false];
         return load.Rig switch
         {
-            BandRigKind.StoodOn =>
-                from fold in folds
-                from choke in ChokesCm
-                from stance in new[] { hip, 0, Math.Round(1.8 * hip) }
-                select new BandGrip(fold, choke, stance),
-            BandRigKind.Anchored =>
-                from fold in folds
-                from step in AnchorSteps
-                let taut = BandRig.TautCm(curve, new BandGrip(fold))
-                select new BandGrip(fold, AnchorCm: Math.Round(taut * step / 5) * 5),
-            BandRigKind.Between =>
-                from fold in folds
-                from choke in GripsCm
-                select new BandGrip(fold, choke),
+            BandRigKind.StoodOn => from fold in folds
+            from choke in ChokesCm
+            from stance in new[] { hip, 0, Math.Round(1.8 * hip) }
+            select new BandGrip(fold, choke, stance),
+            BandRigKind.Anchored => from fold in folds
+            from step in AnchorSteps
+            let taut = BandRig.TautCm(curve, new BandGrip(fold))
+            select new BandGrip(fold, AnchorCm: Math.Round(taut * step / 5) * 5),
+            BandRigKind.Between => from fold in folds from choke in GripsCm select new BandGrip(fold, choke),
             _ => [new BandGrip()],
         };
     }
@@ -143,7 +138,11 @@ public static class BandOptions
             {
                 var (a, b) = (simplest[each[i].Id], simplest[each[j].Id]);
                 var force = a.Band!.Plus(b.Band!);
-                yield return new ReachableLoad(force.Mean, each[i].Id == each[j].Id ? $"2 × {a.InWords} each" : $"{a.InWords}; with it {b.InWords}", [.. a.ItemIds.Union(b.ItemIds)])
+                yield return new ReachableLoad(
+                    force.Mean,
+                    each[i].Id == each[j].Id ? $"2 × {a.InWords} each" : $"{a.InWords}; with it {b.InWords}",
+                    [.. a.ItemIds.Union(b.ItemIds)]
+                )
                 {
                     Band = force,
                     WeightKg = 0,

@@ -67,13 +67,14 @@ public sealed class BodyShares(BodySegments segments, double statureCm, Leverage
         return BodyShareOverRep.Even(model.BodyShare, model.BodyShare > 0, Reason.Of("basis.statics"));
     }
 
-    private BodyShareOverRep Leverage(BodyLeverage leverage, ImmutableArray<Binding> bindings) => leverage.Model switch
-    {
-        LeverageKind.PushUp => PushUp(leverage, bindings),
-        LeverageKind.Row => Row(leverage, bindings),
-        LeverageKind.AboveTheKnees => BodyShareOverRep.Even(segments.AboveTheKnees, false, Reason.Of("basis.above-the-knees")),
-        _ => BodyShareOverRep.Even(segments.LessForearms, false, Reason.Of("basis.less-forearms")),
-    };
+    private BodyShareOverRep Leverage(BodyLeverage leverage, ImmutableArray<Binding> bindings) =>
+        leverage.Model switch
+        {
+            LeverageKind.PushUp => PushUp(leverage, bindings),
+            LeverageKind.Row => Row(leverage, bindings),
+            LeverageKind.AboveTheKnees => BodyShareOverRep.Even(segments.AboveTheKnees, false, Reason.Of("basis.above-the-knees")),
+            _ => BodyShareOverRep.Even(segments.LessForearms, false, Reason.Of("basis.less-forearms")),
+        };
 
     private BodyShareOverRep PushUp(BodyLeverage leverage, ImmutableArray<Binding> bindings)
     {
@@ -91,8 +92,12 @@ public sealed class BodyShares(BodySegments segments, double statureCm, Leverage
         var grip = HeightOf(leverage.Grip, bindings) ?? (BodyLengths.ArmToGrip + 0.12);
         var feet = HeightOf(leverage.Feet, bindings) ?? 0;
         var knees = leverage.Knees ? tables.RowKneesBent : 1;
-        double At(double shoulder) => knees * Statics.RowShare(
-            segments, Math.Clamp(Math.Asin(Math.Clamp((shoulder - feet) / BodyLengths.ShoulderHeight, 0, 1)) * 180 / Math.PI, 0, 90));
+        double At(double shoulder) =>
+            knees
+            * Statics.RowShare(
+                segments,
+                Math.Clamp(Math.Asin(Math.Clamp((shoulder - feet) / BodyLengths.ShoulderHeight, 0, 1)) * 180 / Math.PI, 0, 90)
+            );
         var (bottom, top) = (grip - BodyLengths.ArmToGrip, grip - 0.04);
         return new BodyShareOverRep(At((bottom + top) / 2), At(bottom), At(top), true, Reason.Of("basis.row"));
     }
@@ -102,5 +107,10 @@ public sealed class BodyShares(BodySegments segments, double statureCm, Leverage
         role is null ? null : bindings.FirstOrDefault(b => b.Role == role)?.Thing.HeightCm / statureCm;
 
     private static BodyShareOverRep Scale(BodyShareOverRep share, double factor) =>
-        share with { Mean = share.Mean * factor, Start = share.Start * factor, End = share.End * factor };
+        share with
+        {
+            Mean = share.Mean * factor,
+            Start = share.Start * factor,
+            End = share.End * factor,
+        };
 }

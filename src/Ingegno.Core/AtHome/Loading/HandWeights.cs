@@ -23,11 +23,15 @@ public static class HandWeights
         ArgumentNullException.ThrowIfNull(things);
         var fixedOnes = things.Where(t => !t.Kind.Is("adjustable") && t.MassKg > 0).ToList();
         return from i in Enumerable.Range(0, fixedOnes.Count)
-               from j in Enumerable.Range(i + 1, fixedOnes.Count - i - 1)
-               let a = fixedOnes[i]
-               let b = fixedOnes[j]
-               where Math.Abs(a.MassKg - b.MassKg) > 0.05
-               select new ReachableLoad(a.MassKg + b.MassKg, $"{a.InWords} in one hand, {b.InWords} in the other, swapped every set", [a.Id, b.Id]);
+            from j in Enumerable.Range(i + 1, fixedOnes.Count - i - 1)
+            let a = fixedOnes[i]
+            let b = fixedOnes[j]
+            where Math.Abs(a.MassKg - b.MassKg) > 0.05
+            select new ReachableLoad(
+                a.MassKg + b.MassKg,
+                $"{a.InWords} in one hand, {b.InWords} in the other, swapped every set",
+                [a.Id, b.Id]
+            );
     }
 
     private static IEnumerable<ReachableLoad> Loaded(Thing thing, int handles)
@@ -41,13 +45,18 @@ public static class HandWeights
 
         // Both sides of every handle are loaded alike, so plates go in twos, or in fours for a pair.
         var bare = thing.Item.HandleKg ?? thing.Kind.TypicalMassKg ?? 0;
-        var plates = thing.Item.Plates.Select((p, i) => new LooseObject($"{i}", thing.Mass(p.MassKg), p.MassKg * 2, 0, p.Count / (2 * handles)));
+        var plates = thing.Item.Plates.Select(
+            (p, i) => new LooseObject($"{i}", thing.Mass(p.MassKg), p.MassKg * 2, 0, p.Count / (2 * handles))
+        );
         var most = Math.Min(PackingTable.MostKg, thing.Item.Plates.Sum(p => p.MassKg * p.Count));
-        return new PackingTable(plates, most, double.PositiveInfinity).All().Select(p => new ReachableLoad(
-            handles * (bare + p.MassKg),
-            p.PieceCount == 0
-                ? $"{times}{thing.InWords}, bare: {thing.Mass(bare)}"
-                : $"{times}{thing.InWords} with {p.InWords} on each side: {thing.Mass(bare + p.MassKg)}",
-            [thing.Id]));
+        return new PackingTable(plates, most, double.PositiveInfinity)
+            .All()
+            .Select(p => new ReachableLoad(
+                handles * (bare + p.MassKg),
+                p.PieceCount == 0
+                    ? $"{times}{thing.InWords}, bare: {thing.Mass(bare)}"
+                    : $"{times}{thing.InWords} with {p.InWords} on each side: {thing.Mass(bare + p.MassKg)}",
+                [thing.Id]
+            ));
     }
 }

@@ -67,7 +67,13 @@ public enum LeverageKind
 /// <param name="Grip">Role of what is gripped from below, null for shoulder height when hanging from straps.</param>
 /// <param name="Knees">Push-up: from the knees. Row: knees bent, feet flat.</param>
 public sealed record BodyLeverage(
-    LeverageKind Model, double Factor = 1, string? Hands = null, string? Feet = null, string? Grip = null, bool Knees = false);
+    LeverageKind Model,
+    double Factor = 1,
+    string? Hands = null,
+    string? Feet = null,
+    string? Grip = null,
+    bool Knees = false
+);
 
 /// <summary>Where an external load may come from.</summary>
 public enum LoadSource

@@ -27,33 +27,41 @@ public sealed class ReachableLoads
         sources.Length == 1 ? Of(sources[0]) : Merge(sources.SelectMany(s => Of(s)));
 
     /// <summary>Whether any of the sources has a load here, without listing what containers can be filled to.</summary>
-    public bool Any(ImmutableArray<LoadSource> sources) => sources.Any(source => source switch
-    {
-        LoadSource.Pair => _kit.UsableThatAre("hand-weight").Any(t => t.Count > 1) || PlaceLoads.Containers(_kit, "hold").Any(c => c.Count > 1 && CanFill(c)),
-        LoadSource.One => _kit.UsableThatAre("hand-weight").Any(),
-        LoadSource.Mixed => _kit.UsableThatAre("hand-weight").Count() > 1,
-        LoadSource.Bar => _kit.UsableThatAre("loaded-bar").Any(),
-        LoadSource.Worn => _kit.UsableThatAre("vest").Any() || PlaceLoads.Containers(_kit, "wear").Any(CanFill),
-        _ => PlaceLoads.Containers(_kit, "hold").Any(CanFill),
-    });
+    public bool Any(ImmutableArray<LoadSource> sources) =>
+        sources.Any(source =>
+            source switch
+            {
+                LoadSource.Pair => _kit.UsableThatAre("hand-weight").Any(t => t.Count > 1)
+                    || PlaceLoads.Containers(_kit, "hold").Any(c => c.Count > 1 && CanFill(c)),
+                LoadSource.One => _kit.UsableThatAre("hand-weight").Any(),
+                LoadSource.Mixed => _kit.UsableThatAre("hand-weight").Count() > 1,
+                LoadSource.Bar => _kit.UsableThatAre("loaded-bar").Any(),
+                LoadSource.Worn => _kit.UsableThatAre("vest").Any() || PlaceLoads.Containers(_kit, "wear").Any(CanFill),
+                _ => PlaceLoads.Containers(_kit, "hold").Any(CanFill),
+            }
+        );
 
     private bool CanFill(Packing.Container container) =>
-        container.HoldsWater || PlaceLoads.Objects(_kit).Any(o => o.MassKg <= container.ContentLimitKg) || PlaceLoads.Fillers(_kit).Any(f => !f.Wet);
+        container.HoldsWater
+        || PlaceLoads.Objects(_kit).Any(o => o.MassKg <= container.ContentLimitKg)
+        || PlaceLoads.Fillers(_kit).Any(f => !f.Wet);
 
     private ImmutableArray<ReachableLoad> Of(LoadSource source)
     {
         if (!_known.TryGetValue(source, out var loads))
         {
-            _known[source] = loads = Merge(source switch
-            {
-                LoadSource.Pair => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.Pair).Concat(Filled("hold", hands: 2)),
-                LoadSource.One => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.One),
-                LoadSource.Mixed => HandWeights.Mixed([.. _kit.UsableThatAre("hand-weight")]),
-                LoadSource.Bar => _kit.UsableThatAre("loaded-bar").SelectMany(HandWeights.One),
-                LoadSource.Worn => _kit.UsableThatAre("vest").SelectMany(HandWeights.One).Concat(Filled("wear", hands: 1)),
-                LoadSource.Held => Filled("hold", hands: 1),
-                _ => throw new InvalidOperationException($"Unknown load source {source}."),
-            });
+            _known[source] = loads = Merge(
+                source switch
+                {
+                    LoadSource.Pair => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.Pair).Concat(Filled("hold", hands: 2)),
+                    LoadSource.One => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.One),
+                    LoadSource.Mixed => HandWeights.Mixed([.. _kit.UsableThatAre("hand-weight")]),
+                    LoadSource.Bar => _kit.UsableThatAre("loaded-bar").SelectMany(HandWeights.One),
+                    LoadSource.Worn => _kit.UsableThatAre("vest").SelectMany(HandWeights.One).Concat(Filled("wear", hands: 1)),
+                    LoadSource.Held => Filled("hold", hands: 1),
+                    _ => throw new InvalidOperationException($"Unknown load source {source}."),
+                }
+            );
         }
 
         return loads;
@@ -69,7 +77,10 @@ public sealed class ReachableLoads
             foreach (var recipe in Merge(builder.Reachable(others, hands, MergeKg / hands), r => r.TotalKg, r => r.PieceCount))
             {
                 yield return new ReachableLoad(
-                    recipe.TotalKg, recipe.InWords, [container.Id, .. recipe.Packed.Pieces.Select(p => p.Piece.Id)]);
+                    recipe.TotalKg,
+                    recipe.InWords,
+                    [container.Id, .. recipe.Packed.Pieces.Select(p => p.Piece.Id)]
+                );
             }
         }
     }

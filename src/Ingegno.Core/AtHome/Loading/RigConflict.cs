@@ -6,7 +6,8 @@ namespace Ingegno.Core.AtHome.Loading;
 /// <summary>Two exercises that want one thing at two loads: it would have to be packed anew between them.</summary>
 public static class RigConflict
 {
-    /// <summary>Whether two rigs share a thing and are not loaded alike. Plain loops: the choice of a week asks this some ten thousand times.</summary>
+    /// <summary>Whether two rigs share a thing and are not loaded alike. Plain loops: the choice of a week asks this some ten thousand
+    /// times.</summary>
     /// <param name="items">Ids of the things of the one.</param>
     /// <param name="kg">Its load, kg.</param>
     /// <param name="others">Ids of the things of the other.</param>

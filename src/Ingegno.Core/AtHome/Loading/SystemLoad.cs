@@ -12,7 +12,8 @@ namespace Ingegno.Core.AtHome.Loading;
 /// <param name="Peak">How much the hardest point counts beside the mean, 0–1.</param>
 public sealed record SystemLoad(ResistanceRange Range, bool Estimated, Reason Basis, double Peak = 0)
 {
-    /// <summary>What strength is compared with, in kg: the mean over the rep, moved toward the hardest point by <see cref="Peak"/>.</summary>
+    /// <summary>What strength is compared with, in kg: the mean over the rep, moved toward the hardest point by
+    /// <see cref="Peak"/>.</summary>
     public double Kg => Range.Mean + (Peak * (Range.Most - Range.Mean));
 }
 

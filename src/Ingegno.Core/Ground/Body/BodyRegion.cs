@@ -3,4 +3,8 @@ using System.Collections.Immutable;
 namespace Ingegno.Core.Ground.Body;
 
 /// <summary>Half of the body that an exercise mainly trains.</summary>
-public enum BodyRegion { Upper, Lower }
+public enum BodyRegion
+{
+    Upper,
+    Lower,
+}

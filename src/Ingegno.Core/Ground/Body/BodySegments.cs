@@ -5,15 +5,29 @@ namespace Ingegno.Core.Ground.Body;
 /// the sum is 1. Unknown sex takes the mean of both tables.
 /// </summary>
 public sealed record BodySegments(
-    double Head, double Trunk, double UpperArm, double Forearm, double Hand, double Thigh, double Shank, double Foot)
+    double Head,
+    double Trunk,
+    double UpperArm,
+    double Forearm,
+    double Hand,
+    double Thigh,
+    double Shank,
+    double Foot
+)
 {
     private static readonly BodySegments Male = new(0.0694, 0.4346, 0.0271, 0.0162, 0.0061, 0.1416, 0.0433, 0.0137);
     private static readonly BodySegments Female = new(0.0668, 0.4257, 0.0255, 0.0138, 0.0056, 0.1478, 0.0481, 0.0129);
 
     private static readonly BodySegments Mean = new(
-        (Male.Head + Female.Head) / 2, (Male.Trunk + Female.Trunk) / 2, (Male.UpperArm + Female.UpperArm) / 2,
-        (Male.Forearm + Female.Forearm) / 2, (Male.Hand + Female.Hand) / 2, (Male.Thigh + Female.Thigh) / 2,
-        (Male.Shank + Female.Shank) / 2, (Male.Foot + Female.Foot) / 2);
+        (Male.Head + Female.Head) / 2,
+        (Male.Trunk + Female.Trunk) / 2,
+        (Male.UpperArm + Female.UpperArm) / 2,
+        (Male.Forearm + Female.Forearm) / 2,
+        (Male.Hand + Female.Hand) / 2,
+        (Male.Thigh + Female.Thigh) / 2,
+        (Male.Shank + Female.Shank) / 2,
+        (Male.Foot + Female.Foot) / 2
+    );
 
     /// <summary>Both arms.</summary>
     public double Arms => 2 * (UpperArm + Forearm + Hand);
@@ -28,12 +42,13 @@ public sealed record BodySegments(
     public double LessForearms => 1 - (2 * (Forearm + Hand));
 
     /// <summary>The table of a sex.</summary>
-    public static BodySegments Of(Sex sex) => sex switch
-    {
-        Sex.Male => Male,
-        Sex.Female => Female,
-        _ => Mean,
-    };
+    public static BodySegments Of(Sex sex) =>
+        sex switch
+        {
+            Sex.Male => Male,
+            Sex.Female => Female,
+            _ => Mean,
+        };
 }
 
 /// <summary>

@@ -1,4 +1,14 @@
 namespace Ingegno.Core.Ground.Body;
 
 /// <summary>Joints that a client may have to spare.</summary>
-public enum Joint { Wrist, Elbow, Shoulder, Neck, LowBack, Hip, Knee, Ankle }
+public enum Joint
+{
+    Wrist,
+    Elbow,
+    Shoulder,
+    Neck,
+    LowBack,
+    Hip,
+    Knee,
+    Ankle,
+}

@@ -3,4 +3,9 @@ using System.Collections.Immutable;
 namespace Ingegno.Core.Ground.Body;
 
 /// <summary>Sex as far as strength tables and segment masses need it; may be left unknown.</summary>
-public enum Sex { Unknown, Male, Female }
+public enum Sex
+{
+    Unknown,
+    Male,
+    Female,
+}

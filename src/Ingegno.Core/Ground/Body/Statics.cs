@@ -53,7 +53,8 @@ public static class Statics
     public static double LegRaiseShare(BodySegments segments)
     {
         ArgumentNullException.ThrowIfNull(segments);
-        var moment = (segments.Thigh * BodyLengths.Thigh / 2)
+        var moment =
+            (segments.Thigh * BodyLengths.Thigh / 2)
             + (segments.Shank * (BodyLengths.Thigh + (BodyLengths.Shank / 2)))
             + (segments.Foot * (BodyLengths.Thigh + BodyLengths.Shank));
         return 2 * moment / (BodyLengths.Thigh + BodyLengths.Shank);

@@ -22,6 +22,9 @@ public sealed record ResistanceRange(double Start, double Middle, double End)
     {
         ArgumentNullException.ThrowIfNull(other);
         return new(
-            Math.Max(0, Start + (factor * other.Start)), Math.Max(0, Middle + (factor * other.Middle)), Math.Max(0, End + (factor * other.End)));
+            Math.Max(0, Start + (factor * other.Start)),
+            Math.Max(0, Middle + (factor * other.Middle)),
+            Math.Max(0, End + (factor * other.End))
+        );
     }
 }

@@ -5,7 +5,8 @@ namespace Ingegno.Core.Ground.Reasons;
 
 /// <summary>
 /// A figure or name that belongs to a <see cref="Reason"/>. Its value is a number (<see cref="double"/>), a <see cref="Quantity"/>, a name
-/// (<see cref="string"/>), a <see cref="Term"/>, a yes or no (<see cref="bool"/>), another <see cref="Reason"/>, or a list of these (<see cref="FactList"/>).
+/// (<see cref="string"/>), a <see cref="Term"/>, a yes or no (<see cref="bool"/>), another <see cref="Reason"/>, or a list of these
+/// (<see cref="FactList"/>).
 /// </summary>
 /// <param name="Name">Name by which the message puts it in.</param>
 /// <param name="Value">Its value.</param>
@@ -43,8 +44,15 @@ public sealed record Term(string Of, string Word)
     private static class EnumTerms<T>
         where T : struct, Enum
     {
-        public static readonly Dictionary<T, Term> Of = Enum.GetValues<T>().Distinct()
-            .ToDictionary(v => v, v => new Term(JsonNamingPolicy.KebabCaseLower.ConvertName(typeof(T).Name), JsonNamingPolicy.KebabCaseLower.ConvertName(v.ToString())));
+        public static readonly Dictionary<T, Term> Of = Enum.GetValues<T>()
+            .Distinct()
+            .ToDictionary(
+                v => v,
+                v => new Term(
+                    JsonNamingPolicy.KebabCaseLower.ConvertName(typeof(T).Name),
+                    JsonNamingPolicy.KebabCaseLower.ConvertName(v.ToString())
+                )
+            );
     }
 }
 

@@ -4,7 +4,8 @@ using System.Text.Json.Serialization;
 namespace Ingegno.Core.Ground.Reasons;
 
 /// <summary>
-/// What is to be said, as a fact: a code for what is the case, with the figures and names that belong to it. The rules return facts; words are
+/// What is to be said, as a fact: a code for what is the case, with the figures and names that belong to it. The rules return facts;
+/// words are
 /// made of them in one place outside the core, in the language of the reader, so that what was kept says itself in today's words.
 /// </summary>
 /// <param name="Code">Key of the message, for instance <c>dose.fewer-reps</c>.</param>
@@ -35,7 +36,9 @@ public sealed record Reason(string Code, ImmutableArray<Fact> Facts)
 
     /// <summary>Several, said one after the other; what has nothing to say is left out.</summary>
     public static Reason Row(params IEnumerable<Reason?> parts) =>
-        parts.Where(p => p is { IsNone: false }).SelectMany(p => p!.Parts).ToList() is [var one] ? one : new Reason(RowCode, [.. parts.Where(p => p is { IsNone: false }).SelectMany(p => p!.Parts).Select(p => new Fact("part", p))]);
+        parts.Where(p => p is { IsNone: false }).SelectMany(p => p!.Parts).ToList() is [var one]
+            ? one
+            : new Reason(RowCode, [.. parts.Where(p => p is { IsNone: false }).SelectMany(p => p!.Parts).Select(p => new Fact("part", p))]);
 
     /// <summary>This and then another.</summary>
     public Reason Then(Reason? next) => Row(this, next);

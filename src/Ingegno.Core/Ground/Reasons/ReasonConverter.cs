@@ -5,7 +5,8 @@ using System.Text.Json.Serialization;
 namespace Ingegno.Core.Ground.Reasons;
 
 /// <summary>
-/// Writes reasons as facts: <c>{ "code": "…", "facts": { … } }</c>, a quantity as <c>{ "kg": 12 }</c>, a word as <c>{ "muscle": "lats" }</c>. A plain
+/// Writes reasons as facts: <c>{ "code": "…", "facts": { … } }</c>, a quantity as <c>{ "kg": 12 }</c>, a word as <c>{ "muscle": "lats"
+/// }</c>. A plain
 /// text, as documents of before have it, is read as a text that is said as it stands.
 /// </summary>
 public sealed class ReasonConverter : JsonConverter<Reason>
@@ -58,10 +59,18 @@ public sealed class ReasonConverter : JsonConverter<Reason>
     {
         switch (value)
         {
-            case double number: writer.WriteNumberValue(number); break;
-            case string name: writer.WriteStringValue(name); break;
-            case bool yes: writer.WriteBooleanValue(yes); break;
-            case Reason reason: Write(writer, reason, options); break;
+            case double number:
+                writer.WriteNumberValue(number);
+                break;
+            case string name:
+                writer.WriteStringValue(name);
+                break;
+            case bool yes:
+                writer.WriteBooleanValue(yes);
+                break;
+            case Reason reason:
+                Write(writer, reason, options);
+                break;
             case Quantity { Value: var figure, Unit: var unit }:
                 writer.WriteStartObject();
                 writer.WriteNumber(NameOf(unit), figure);
@@ -81,7 +90,8 @@ public sealed class ReasonConverter : JsonConverter<Reason>
 
                 writer.WriteEndArray();
                 break;
-            default: throw new JsonException($"A fact cannot be a {value.GetType().Name}.");
+            default:
+                throw new JsonException($"A fact cannot be a {value.GetType().Name}.");
         }
     }
 
@@ -92,27 +102,34 @@ public sealed class ReasonConverter : JsonConverter<Reason>
             return Reason.Text(element.GetString()!);
         }
 
-        if (element.ValueKind != JsonValueKind.Object || !element.TryGetProperty("code", out var code) || code.ValueKind != JsonValueKind.String)
+        if (
+            element.ValueKind != JsonValueKind.Object
+            || !element.TryGetProperty("code", out var code)
+            || code.ValueKind != JsonValueKind.String
+        )
         {
             throw new JsonException("A reason is a text, or has a code.");
         }
 
-        return element.TryGetProperty("parts", out var parts) && parts.ValueKind == JsonValueKind.Array ? Reason.Row(parts.EnumerateArray().Select(ReasonOf))
-            : element.TryGetProperty("facts", out var facts) && facts.ValueKind == JsonValueKind.Object ? new Reason(code.GetString()!, [.. facts.EnumerateObject().Select(f => new Fact(f.Name, ValueOf(f.Value)))])
+        return element.TryGetProperty("parts", out var parts) && parts.ValueKind == JsonValueKind.Array
+                ? Reason.Row(parts.EnumerateArray().Select(ReasonOf))
+            : element.TryGetProperty("facts", out var facts) && facts.ValueKind == JsonValueKind.Object
+                ? new Reason(code.GetString()!, [.. facts.EnumerateObject().Select(f => new Fact(f.Name, ValueOf(f.Value)))])
             : new Reason(code.GetString()!, []);
     }
 
-    private static object ValueOf(JsonElement element) => element.ValueKind switch
-    {
-        JsonValueKind.Number => element.GetDouble(),
-        JsonValueKind.String => element.GetString()!,
-        JsonValueKind.True => true,
-        JsonValueKind.False => false,
-        JsonValueKind.Array => new FactList([.. element.EnumerateArray().Select(ValueOf)]),
-        JsonValueKind.Object when element.TryGetProperty("code", out _) => ReasonOf(element),
-        JsonValueKind.Object => Single(element),
-        _ => throw new JsonException("A fact has a value."),
-    };
+    private static object ValueOf(JsonElement element) =>
+        element.ValueKind switch
+        {
+            JsonValueKind.Number => element.GetDouble(),
+            JsonValueKind.String => element.GetString()!,
+            JsonValueKind.True => true,
+            JsonValueKind.False => false,
+            JsonValueKind.Array => new FactList([.. element.EnumerateArray().Select(ValueOf)]),
+            JsonValueKind.Object when element.TryGetProperty("code", out _) => ReasonOf(element),
+            JsonValueKind.Object => Single(element),
+            _ => throw new JsonException("A fact has a value."),
+        };
 
     private static object Single(JsonElement element)
     {

@@ -27,7 +27,9 @@ public static class TradeJson
         options.AllowOutOfOrderMetadataProperties = true;
         options.RespectNullableAnnotations = true;
         options.RespectRequiredConstructorParameters = true;
-        options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(LetNullableMembersBeMissing).WithAddedModifier(RefuseNullItems);
+        options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver())
+            .WithAddedModifier(LetNullableMembersBeMissing)
+            .WithAddedModifier(RefuseNullItems);
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
     }
 
@@ -36,7 +38,10 @@ public static class TradeJson
     {
         foreach (var member in type.Properties)
         {
-            if (member.AssociatedParameter is { } parameter && (parameter.IsNullable || Nullable.GetUnderlyingType(parameter.ParameterType) is not null))
+            if (
+                member.AssociatedParameter is { } parameter
+                && (parameter.IsNullable || Nullable.GetUnderlyingType(parameter.ParameterType) is not null)
+            )
             {
                 member.IsRequired = false;
             }
@@ -51,8 +56,13 @@ public static class TradeJson
             return;
         }
 
-        var lists = type.Properties
-            .Where(p => p.Get is not null && p.PropertyType.IsGenericType && p.PropertyType.GetGenericArguments() is [{ IsValueType: false }] && typeof(IEnumerable).IsAssignableFrom(p.PropertyType))
+        var lists = type
+            .Properties.Where(p =>
+                p.Get is not null
+                && p.PropertyType.IsGenericType
+                && p.PropertyType.GetGenericArguments() is [{ IsValueType: false }]
+                && typeof(IEnumerable).IsAssignableFrom(p.PropertyType)
+            )
             .ToList();
         if (lists.Count == 0)
         {
@@ -63,7 +73,11 @@ public static class TradeJson
         {
             foreach (var list in lists)
             {
-                if (list.Get!(value) is IStructuralEquatable and IEnumerable items && !IsDefault(items) && items.Cast<object?>().Any(i => i is null))
+                if (
+                    list.Get!(value) is IStructuralEquatable and IEnumerable items
+                    && !IsDefault(items)
+                    && items.Cast<object?>().Any(i => i is null)
+                )
                 {
                     throw new JsonException($"An item of {list.Name} is null.");
                 }

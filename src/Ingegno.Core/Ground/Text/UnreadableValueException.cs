@@ -5,17 +5,11 @@ namespace Ingegno.Core.Ground.Text;
 /// <summary>A value of a document is not what it should be, and it can be said what that is.</summary>
 public sealed class UnreadableValueException : JsonException
 {
-    public UnreadableValueException()
-    {
-    }
+    public UnreadableValueException() { }
 
     public UnreadableValueException(string message)
-        : base(message)
-    {
-    }
+        : base(message) { }
 
     public UnreadableValueException(string message, Exception innerException)
-        : base(message, innerException)
-    {
-    }
+        : base(message, innerException) { }
 }

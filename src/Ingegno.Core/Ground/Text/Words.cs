@@ -15,22 +15,23 @@ public static class Words
     private static class EnumWords<T>
         where T : struct, Enum
     {
-        public static readonly Dictionary<T, string> Texts = Enum.GetValues<T>().Distinct()
+        public static readonly Dictionary<T, string> Texts = Enum.GetValues<T>()
+            .Distinct()
             .ToDictionary(v => v, v => JsonNamingPolicy.KebabCaseLower.ConvertName(v.ToString()).Replace('-', ' '));
     }
 
     /// <summary>A list as a sentence part: "a", "a and b", "a, b and c".</summary>
-    public static string Join(IReadOnlyList<string> parts) => parts.Count switch
-    {
-        0 => string.Empty,
-        1 => parts[0],
-        _ => string.Join(", ", parts.Take(parts.Count - 1)) + " and " + parts[^1],
-    };
+    public static string Join(IReadOnlyList<string> parts) =>
+        parts.Count switch
+        {
+            0 => string.Empty,
+            1 => parts[0],
+            _ => string.Join(", ", parts.Take(parts.Count - 1)) + " and " + parts[^1],
+        };
 
     /// <summary>A number with at most <paramref name="decimals"/> decimals, dot as the decimal mark, no trailing zeros.</summary>
     public static string Number(double value, int decimals = 1) =>
-        Math.Round(value, decimals, MidpointRounding.AwayFromZero)
-            .ToString("0." + new string('#', decimals), CultureInfo.InvariantCulture);
+        Math.Round(value, decimals, MidpointRounding.AwayFromZero).ToString("0." + new string('#', decimals), CultureInfo.InvariantCulture);
 
     /// <summary>"1 set", "3 sets".</summary>
     public static string Count(int count, string thing) => $"{count} {thing}{(count == 1 ? string.Empty : "s")}";
@@ -39,8 +40,7 @@ public static class Words
     public static string Percent(double share) => Number(share * 100, 0) + " %";
 
     /// <summary>The text with its first letter in upper case.</summary>
-    public static string Sentence(string text) =>
-        string.IsNullOrEmpty(text) ? text : char.ToUpperInvariant(text[0]) + text[1..];
+    public static string Sentence(string text) => string.IsNullOrEmpty(text) ? text : char.ToUpperInvariant(text[0]) + text[1..];
 
     /// <summary>
     /// The form in which names are compared: lower case, accents and punctuation dropped, single spaces,
@@ -66,7 +66,8 @@ public static class Words
         return string.Join(' ', words);
     }
 
-    /// <summary>The plain letter of an accented one. By table: the invariant culture, in which all runs, does not take letters apart.</summary>
+    /// <summary>The plain letter of an accented one. By table: the invariant culture, in which all runs, does not take letters
+    /// apart.</summary>
     private static char WithoutAccent(char letter)
     {
         const string Accented = "àáâãäåçèéêëìíîïñòóôõöøùúûüýÿ";
@@ -75,23 +76,26 @@ public static class Words
         return at < 0 ? letter : Plain[at];
     }
 
-    private static string Singular(string word) => word switch
-    {
-        "db" => "dumbbell",
-        "bb" => "barbell",
-        "kb" => "kettlebell",
-        "bw" => "bodyweight",
-        "ohp" => "overhead press",
-        "rdl" => "romanian deadlift",
-        "pushup" or "pushups" => "push up",
-        "pullup" or "pullups" => "pull up",
-        "chinup" or "chinups" => "chin up",
-        "situp" or "situps" => "sit up",
-        "ups" => "up",
-        "press" or "cross" or "triceps" or "biceps" or "hips" => word,
-        _ when word.Length > 3 && word.EndsWith("ies", StringComparison.Ordinal) => word[..^3] + "y",
-        _ when word.Length > 3 && word.EndsWith("es", StringComparison.Ordinal) && (word[^3] == 'h' || word.EndsWith("sses", StringComparison.Ordinal)) => word[..^2],
-        _ when word.Length > 3 && word.EndsWith('s') && !word.EndsWith("ss", StringComparison.Ordinal) => word[..^1],
-        _ => word,
-    };
+    private static string Singular(string word) =>
+        word switch
+        {
+            "db" => "dumbbell",
+            "bb" => "barbell",
+            "kb" => "kettlebell",
+            "bw" => "bodyweight",
+            "ohp" => "overhead press",
+            "rdl" => "romanian deadlift",
+            "pushup" or "pushups" => "push up",
+            "pullup" or "pullups" => "pull up",
+            "chinup" or "chinups" => "chin up",
+            "situp" or "situps" => "sit up",
+            "ups" => "up",
+            "press" or "cross" or "triceps" or "biceps" or "hips" => word,
+            _ when word.Length > 3 && word.EndsWith("ies", StringComparison.Ordinal) => word[..^3] + "y",
+            _ when word.Length > 3
+                    && word.EndsWith("es", StringComparison.Ordinal)
+                    && (word[^3] == 'h' || word.EndsWith("sses", StringComparison.Ordinal)) => word[..^2],
+            _ when word.Length > 3 && word.EndsWith('s') && !word.EndsWith("ss", StringComparison.Ordinal) => word[..^1],
+            _ => word,
+        };
 }

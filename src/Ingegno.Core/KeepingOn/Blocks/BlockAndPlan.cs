@@ -28,7 +28,9 @@ public static class BlockAndPlan
         ArgumentNullException.ThrowIfNull(setup);
         ArgumentNullException.ThrowIfNull(block);
         var week = block.Weeks.FirstOrDefault(w => w.Number == Math.Max(1, setup.WeekOf(today)));
-        var now = plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Key, Home: e))).ToLookup(e => (e.Key, e.Home.ExerciseId), e => e.Home);
+        var now = plan
+            .Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Key, Home: e)))
+            .ToLookup(e => (e.Key, e.Home.ExerciseId), e => e.Home);
         return [.. (week?.Cells ?? []).Where(c => now[(c.Line, c.ExerciseId)].FirstOrDefault() is { } home && !c.SameAs(home))];
     }
 

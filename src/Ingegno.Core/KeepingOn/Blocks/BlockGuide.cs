@@ -43,7 +43,11 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
         var last = setup.WeekOf(history.Days[0].Day);
         var full = history.Days.Count(d => setup.WeekOf(d.Day) == last) >= sessionsPerWeek;
         var week = Math.Max(full ? last + 1 : last, setup.WeekOf(history.Today));
-        if (week < 1 || block.Weeks.FirstOrDefault(w => w.Number == week) is not { } planned || planned.Cell(line, exerciseId) is not { } cell)
+        if (
+            week < 1
+            || block.Weeks.FirstOrDefault(w => w.Number == week) is not { } planned
+            || planned.Cell(line, exerciseId) is not { } cell
+        )
         {
             return null;
         }
@@ -66,7 +70,12 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
 
     /// <summary>The phase that proposals start, said once without the figures of a line; null when none does.</summary>
     public static Reason? PhaseOnce(IEnumerable<Proposal> proposals) =>
-        proposals.FirstOrDefault(p => p.Decision == Decision.NewPhase)?.Reason is { } reason ? reason with { Facts = reason.Facts.RemoveAll(f => f.Name == "figures") } : null;
+        proposals.FirstOrDefault(p => p.Decision == Decision.NewPhase)?.Reason is { } reason
+            ? reason with
+            {
+                Facts = reason.Facts.RemoveAll(f => f.Name == "figures"),
+            }
+            : null;
 
     private Proposal Shaped(Proposal said, ProgressionContext context, BlockWord word)
     {
@@ -79,14 +88,23 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
         var home = context.Home;
         if (word.Phase is { } phase)
         {
-            return As(Decision.NewPhase, Reason.Of("block.new-phase", ("week", word.Week), ("phase", phase), ("figures", word.Cell.Dose.Figures)), home.Dose, home.ExternalKg);
+            return As(
+                Decision.NewPhase,
+                Reason.Of("block.new-phase", ("week", word.Week), ("phase", phase), ("figures", word.Cell.Dose.Figures)),
+                home.Dose,
+                home.ExternalKg
+            );
         }
 
         if (word.Kind != WeekKind.Build)
         {
             // What was too heavy gets lighter all the same; what would have gone up waits for the week after.
             var (dose, kg) = back ? (said.Dose, said.ExternalKg) : (home.Dose with { Zone = said.Dose.Zone }, home.ExternalKg);
-            var why = Reason.Of(word.Kind == WeekKind.Lighter ? "block.lighter" : "block.to-event", ("week", word.Week), ("same_load", !back));
+            var why = Reason.Of(
+                word.Kind == WeekKind.Lighter ? "block.lighter" : "block.to-event",
+                ("week", word.Week),
+                ("same_load", !back)
+            );
             return As(Decision.Deload, back ? said.Reason.Then(why) : why, BlockShape.Shaped(dose, word.Kind, rules), kg);
         }
 
@@ -97,13 +115,30 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
 
         var planned = word.Cell.Dose.Figures + (word.Cell.ExternalKg > 0 ? $" @ {Words.Number(word.Cell.ExternalKg)} kg" : string.Empty);
         return back
-            ? said with { Reason = said.Reason.Then(Reason.Of("block.had", ("planned", planned))) }
-            : As(Decision.AsPlanned, Reason.Of("block.you-set", ("planned", planned), ("week", word.Week)), word.Cell.Dose, word.Cell.ExternalKg);
+            ? said with
+            {
+                Reason = said.Reason.Then(Reason.Of("block.had", ("planned", planned))),
+            }
+            : As(
+                Decision.AsPlanned,
+                Reason.Of("block.you-set", ("planned", planned), ("week", word.Week)),
+                word.Cell.Dose,
+                word.Cell.ExternalKg
+            );
 
         Proposal As(Decision decision, Reason reason, Dose dose, double kg) =>
-            said with { Decision = decision, Reason = reason, Dose = dose, ExternalKg = kg, Load = InWords(context, kg), ToExerciseId = null };
+            said with
+            {
+                Decision = decision,
+                Reason = reason,
+                Dose = dose,
+                ExternalKg = kg,
+                Load = InWords(context, kg),
+                ToExerciseId = null,
+            };
     }
 
     private static string InWords(ProgressionContext context, double kg) =>
-        context.Loads.Where(l => SameLoad.Of(l.Load.MassKg, kg)).Select(l => l.Load.InWords).FirstOrDefault() ?? (kg > 0 ? $"{Words.Number(kg)} kg" : string.Empty);
+        context.Loads.Where(l => SameLoad.Of(l.Load.MassKg, kg)).Select(l => l.Load.InWords).FirstOrDefault()
+        ?? (kg > 0 ? $"{Words.Number(kg)} kg" : string.Empty);
 }

@@ -35,7 +35,9 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
         var phases = new PhaseStarts(request, plan, setup, engine);
         var steps = new WeekSteps(trade.WithCosts(request.Client.Costs), request, phases, next);
         var thisWeek = Math.Max(1, setup.WeekOf(today));
-        var rows = plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => Row(l.Gym.Key, e, setup, phases, steps, before, thisWeek))).ToList();
+        var rows = plan
+            .Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => Row(l.Gym.Key, e, setup, phases, steps, before, thisWeek)))
+            .ToList();
         var weeks = Enumerable.Range(1, setup.Weeks).Select(week => Week(week, rows, request, plan, setup)).ToImmutableArray();
         return new Block(weeks, [.. Notices(request, setup, weeks)]);
     }
@@ -49,7 +51,13 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
     /// <param name="setup">The block.</param>
     /// <param name="week">The week to take.</param>
     /// <param name="log">Sessions of the plan: what was decided waits until it is trained.</param>
-    public static RebuildRequest Taken(RebuildRequest request, HomePlan plan, BlockSetup setup, BlockWeek week, IReadOnlyCollection<LoggedSession> log)
+    public static RebuildRequest Taken(
+        RebuildRequest request,
+        HomePlan plan,
+        BlockSetup setup,
+        BlockWeek week,
+        IReadOnlyCollection<LoggedSession> log
+    )
     {
         ArgumentNullException.ThrowIfNull(request);
         ArgumentNullException.ThrowIfNull(plan);
@@ -60,8 +68,10 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
         var edits = week.Cells.Select(c => c.AsEdit() with { BlockWeek = week.Starts, DecidedAfter = LastDay(c) });
         return PlanDecisions.Take(request, plan.Standing, new TakeWeek(phase.Approach, phase.Phase, [.. edits]));
 
-        DateOnly? LastDay(BlockCell cell) => log
-            .Where(s => s.Exercises.Any(e => e.Line == cell.Line && e.ExerciseId == cell.ExerciseId)).Select(s => (DateOnly?)s.Day).Max();
+        DateOnly? LastDay(BlockCell cell) =>
+            log.Where(s => s.Exercises.Any(e => e.Line == cell.Line && e.ExerciseId == cell.ExerciseId))
+                .Select(s => (DateOnly?)s.Day)
+                .Max();
     }
 
     /// <summary>Edits that still stand: those of weeks that the plan has taken are figures of the plan by now.</summary>
@@ -69,21 +79,44 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
     {
         ArgumentNullException.ThrowIfNull(setup);
         ArgumentNullException.ThrowIfNull(plan);
-        var taken = plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Key, e.ExerciseId, e.Dose.BlockWeek))).ToList();
-        return setup with { Edits = [.. setup.Edits.Where(e => !taken.Any(t => t.Key == e.Figures.Line && t.ExerciseId == e.Figures.ExerciseId && t.BlockWeek >= setup.StartOf(e.Week)))] };
+        var taken = plan
+            .Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Key, e.ExerciseId, e.Dose.BlockWeek)))
+            .ToList();
+        return setup with
+        {
+            Edits =
+            [
+                .. setup.Edits.Where(e =>
+                    !taken.Any(t => t.Key == e.Figures.Line && t.ExerciseId == e.Figures.ExerciseId && t.BlockWeek >= setup.StartOf(e.Week))
+                ),
+            ],
+        };
     }
 
-    private static BlockRow Row(LineKey line, HomeExercise home, BlockSetup setup, PhaseStarts phases, WeekSteps steps, Block? before, int thisWeek)
+    private static BlockRow Row(
+        LineKey line,
+        HomeExercise home,
+        BlockSetup setup,
+        PhaseStarts phases,
+        WeekSteps steps,
+        Block? before,
+        int thisWeek
+    )
     {
         var cells = new Dictionary<int, BlockCell>();
 
         // A week of another block says nothing here: its first day tells them apart.
-        var taken = home.Dose.BlockWeek is { } day && day >= setup.Starts && day <= setup.Ends && phases.InForce(setup.WeekOf(day)) ? setup.WeekOf(day) : (int?)null;
+        var taken =
+            home.Dose.BlockWeek is { } day && day >= setup.Starts && day <= setup.Ends && phases.InForce(setup.WeekOf(day))
+                ? setup.WeekOf(day)
+                : (int?)null;
         var first = Math.Max(taken ?? thisWeek, thisWeek);
         WeekState? state = null;
         for (var number = first; number <= setup.Weeks; number++)
         {
-            var edit = setup.Edits.LastOrDefault(e => e.Week == number && e.Figures.Line == line && e.Figures.ExerciseId == home.ExerciseId);
+            var edit = setup.Edits.LastOrDefault(e =>
+                e.Week == number && e.Figures.Line == line && e.Figures.ExerciseId == home.ExerciseId
+            );
             state = state is null ? steps.First(line, home, setup, number, taken == number) : steps.After(state, line, setup, number);
             (cells[number], state) = steps.Cell(state, home, line, number, setup, edit, taken == number);
         }
@@ -105,7 +138,16 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
         var phase = setup.PhaseOf(number);
         var starts = number > 1 && setup.PhaseOf(number - 1) != phase;
         var cells = rows.Where(r => r.Cells.ContainsKey(number)).Select(r => r.Cells[number]).ToImmutableArray();
-        return new BlockWeek(number, setup.StartOf(number), kind, phase.Name, starts, Idea(kind, phase, setup, number), cells, Days(number, rows, request, plan, setup));
+        return new BlockWeek(
+            number,
+            setup.StartOf(number),
+            kind,
+            phase.Name,
+            starts,
+            Idea(kind, phase, setup, number),
+            cells,
+            Days(number, rows, request, plan, setup)
+        );
     }
 
     private ImmutableArray<BlockDay> Days(int number, List<BlockRow> rows, RebuildRequest request, HomePlan plan, BlockSetup setup)
@@ -113,27 +155,57 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
         var planner = new SessionPlanner(trade, request.Client);
         var phase = setup.PhaseOf(number);
         var under = request with { Approach = phase.Approach ?? request.Approach, Phase = phase.Phase };
-        var lines = plan.Lines.Select(l => l with
-        {
-            Chosen = l.Chosen is not { } chosen ? null : chosen with
-            {
-                Exercises = [.. chosen.Exercises.Select(e => rows.First(r => r.Line == l.Gym.Key && r.ExerciseId == e.ExerciseId).Cells.GetValueOrDefault(number) is { } cell ? e with { Dose = cell.Dose } : e)],
-            },
-        }).ToList();
-        return [.. plan.Days.Select((d, i) => new BlockDay(d.Name, planner.Plan([.. lines.Where(l => l.Gym.Day == i)], under.ApproachOn(d.Name, trade), fit: false).Minutes.Total))];
+        var lines = plan
+            .Lines.Select(l =>
+                l with
+                {
+                    Chosen = l.Chosen is not { } chosen
+                        ? null
+                        : chosen with
+                        {
+                            Exercises =
+                            [
+                                .. chosen.Exercises.Select(e =>
+                                    rows.First(r => r.Line == l.Gym.Key && r.ExerciseId == e.ExerciseId).Cells.GetValueOrDefault(number)
+                                        is { } cell
+                                        ? e with
+                                        {
+                                            Dose = cell.Dose,
+                                        }
+                                        : e
+                                ),
+                            ],
+                        },
+                }
+            )
+            .ToList();
+        return
+        [
+            .. plan.Days.Select(
+                (d, i) =>
+                    new BlockDay(
+                        d.Name,
+                        planner.Plan([.. lines.Where(l => l.Gym.Day == i)], under.ApproachOn(d.Name, trade), fit: false).Minutes.Total
+                    )
+            ),
+        ];
     }
 
-    private Reason Idea(WeekKind kind, BlockPhase phase, BlockSetup setup, int week) => kind switch
-    {
-        WeekKind.Lighter when BlockShape.WeeksToEvent(setup, week) == -1 => Reason.Of("idea.after-event"),
-        WeekKind.Lighter => Reason.Of("idea.lighter"),
-        WeekKind.Taper => Reason.Of("idea.taper", ("event", Event(setup))),
-        WeekKind.Event => Reason.Of("idea.event", ("event", Event(setup)), ("day", setup.EventOn!.Value.ToString("O"))),
-        _ when phase.Phase is { } name => trade.ApproachOf(phase.Approach).Phases.FirstOrDefault(p => p.Name == name)?.Idea is { } idea ? Reason.Text(idea) : Reason.None,
-        _ => Reason.None,
-    };
+    private Reason Idea(WeekKind kind, BlockPhase phase, BlockSetup setup, int week) =>
+        kind switch
+        {
+            WeekKind.Lighter when BlockShape.WeeksToEvent(setup, week) == -1 => Reason.Of("idea.after-event"),
+            WeekKind.Lighter => Reason.Of("idea.lighter"),
+            WeekKind.Taper => Reason.Of("idea.taper", ("event", Event(setup))),
+            WeekKind.Event => Reason.Of("idea.event", ("event", Event(setup)), ("day", setup.EventOn!.Value.ToString("O"))),
+            _ when phase.Phase is { } name => trade.ApproachOf(phase.Approach).Phases.FirstOrDefault(p => p.Name == name)?.Idea is { } idea
+                ? Reason.Text(idea)
+                : Reason.None,
+            _ => Reason.None,
+        };
 
-    private static Reason Event(BlockSetup setup) => string.IsNullOrWhiteSpace(setup.EventName) ? Reason.Of("the-event") : Reason.Text(setup.EventName);
+    private static Reason Event(BlockSetup setup) =>
+        string.IsNullOrWhiteSpace(setup.EventName) ? Reason.Of("the-event") : Reason.Text(setup.EventName);
 
     private static IEnumerable<Reason> Notices(RebuildRequest request, BlockSetup setup, ImmutableArray<BlockWeek> weeks)
     {
@@ -154,10 +226,23 @@ public sealed class BlockPlanner(Trade trade, RebuildEngine engine, NextSession 
 
         if (request.Client.MinutesPerSession is { } limit)
         {
-            foreach (var over in weeks.SelectMany(w => w.Days.Where(d => d.Minutes > limit).Select(d => (w.Number, Day: d))).GroupBy(o => o.Day.Name))
+            foreach (
+                var over in weeks
+                    .SelectMany(w => w.Days.Where(d => d.Minutes > limit).Select(d => (w.Number, Day: d)))
+                    .GroupBy(o => o.Day.Name)
+            )
             {
                 Fact[] named = over.Key.Length > 0 ? [("day", over.Key)] : [];
-                yield return Reason.Of("block.too-long", [.. named, ("minutes", over.Max(o => o.Day.Minutes)), ("limit", limit), ("more", over.Count() > 1), ("weeks", FactList.Of(over.Select(o => o.Number)))]);
+                yield return Reason.Of(
+                    "block.too-long",
+                    [
+                        .. named,
+                        ("minutes", over.Max(o => o.Day.Minutes)),
+                        ("limit", limit),
+                        ("more", over.Count() > 1),
+                        ("weeks", FactList.Of(over.Select(o => o.Number))),
+                    ]
+                );
             }
         }
 

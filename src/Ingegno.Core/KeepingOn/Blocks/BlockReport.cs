@@ -55,20 +55,34 @@ public static class BlockReport
     /// <param name="log">Sessions of the plan.</param>
     /// <param name="sessionsPerLine">How often a week each line is trained, 1 or more.</param>
     /// <param name="today">The day for which it is asked.</param>
-    public static ImmutableArray<DoneWeek> Of(BlockSetup setup, Block block, IReadOnlyCollection<LoggedSession> log, int sessionsPerLine, DateOnly today)
+    public static ImmutableArray<DoneWeek> Of(
+        BlockSetup setup,
+        Block block,
+        IReadOnlyCollection<LoggedSession> log,
+        int sessionsPerLine,
+        DateOnly today
+    )
     {
         ArgumentNullException.ThrowIfNull(setup);
         ArgumentNullException.ThrowIfNull(block);
         ArgumentNullException.ThrowIfNull(log);
-        return [.. block.Weeks.Select(week =>
-        {
-            var sessions = log.Where(s => setup.WeekOf(s.Day) == week.Number).OrderBy(s => s.Day).ToList();
-            var over = week.Starts.AddDays(7) <= today;
-            var cells = week.Cells.Select(c => Cell(c, sessions, sessionsPerLine, over)).ToImmutableArray();
-            return new DoneWeek(
-                week.Number, sessions.Count, week.Days.Length * sessionsPerLine, sessions.Sum(s => s.Exercises.Sum(e => e.Sets.Length)),
-                week.Cells.Sum(c => c.Dose.Sets) * sessionsPerLine, cells);
-        })];
+        return
+        [
+            .. block.Weeks.Select(week =>
+            {
+                var sessions = log.Where(s => setup.WeekOf(s.Day) == week.Number).OrderBy(s => s.Day).ToList();
+                var over = week.Starts.AddDays(7) <= today;
+                var cells = week.Cells.Select(c => Cell(c, sessions, sessionsPerLine, over)).ToImmutableArray();
+                return new DoneWeek(
+                    week.Number,
+                    sessions.Count,
+                    week.Days.Length * sessionsPerLine,
+                    sessions.Sum(s => s.Exercises.Sum(e => e.Sets.Length)),
+                    week.Cells.Sum(c => c.Dose.Sets) * sessionsPerLine,
+                    cells
+                );
+            }),
+        ];
     }
 
     private static DoneCell Cell(BlockCell planned, List<LoggedSession> sessions, int sessionsPerLine, bool over)
@@ -78,7 +92,13 @@ public static class BlockReport
         if (own.Count > 0)
         {
             var sets = own.Sum(e => e.Sets.Length);
-            return new DoneCell(planned.Line, planned.ExerciseId, Verdict(planned, own, sets, sessionsPerLine, over), sets, LogShorthand.Write(own[^1].Sets));
+            return new DoneCell(
+                planned.Line,
+                planned.ExerciseId,
+                Verdict(planned, own, sets, sessionsPerLine, over),
+                sets,
+                LogShorthand.Write(own[^1].Sets)
+            );
         }
 
         var other = done.FirstOrDefault(e => e.Line == planned.Line);
@@ -99,6 +119,8 @@ public static class BlockReport
         }
 
         var heavier = last.All(s => s.LoadKg is { } kg && kg > planned.ExternalKg + MoreKg);
-        return heavier || (!planned.Dose.Target.IsOpen && last.All(s => s.Reps > Math.Max(least, planned.Dose.Target.Max))) ? DoneVerdict.AbovePlan : DoneVerdict.AsPlanned;
+        return heavier || (!planned.Dose.Target.IsOpen && last.All(s => s.Reps > Math.Max(least, planned.Dose.Target.Max)))
+            ? DoneVerdict.AbovePlan
+            : DoneVerdict.AsPlanned;
     }
 }

@@ -5,7 +5,8 @@ using Ingegno.Core.Written.Programs.Exchange;
 
 namespace Ingegno.Core.KeepingOn.Blocks;
 
-/// <summary>A block as the rows of a program in a table: week, day, exercise and its figures, so that other programs and people can go on with it.</summary>
+/// <summary>A block as the rows of a program in a table: week, day, exercise and its figures, so that other programs and people can go on
+/// with it.</summary>
 public static class BlockRows
 {
     /// <summary>One row per exercise and week, days in the order of the plan.</summary>
@@ -16,22 +17,30 @@ public static class BlockRows
         ArgumentNullException.ThrowIfNull(block);
         ArgumentNullException.ThrowIfNull(plan);
         var days = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
-        return [.. from week in block.Weeks
-                   from cell in week.Cells.OrderBy(c => days.GetValueOrDefault(c.Line, int.MaxValue)) // stable: lines keep their order
-                   select Row(week, cell, days.TryGetValue(cell.Line, out var day) ? plan.Days.ElementAtOrDefault(day)?.Name ?? string.Empty : string.Empty)];
+        return
+        [
+            .. from week in block.Weeks
+            from cell in week.Cells.OrderBy(c => days.GetValueOrDefault(c.Line, int.MaxValue)) // stable: lines keep their order
+            select Row(
+                week,
+                cell,
+                days.TryGetValue(cell.Line, out var day) ? plan.Days.ElementAtOrDefault(day)?.Name ?? string.Empty : string.Empty
+            ),
+        ];
     }
 
-    private static ProgramRow Row(BlockWeek week, BlockCell cell, string day) => new ProgramRow
-    {
-        Week = $"Week {week.Number}, {week.Phase}",
-        Day = day,
-        Exercise = cell.Name,
-        Load = cell.ExternalKg > 0 ? $"{Words.Number(cell.ExternalKg, 2)} kg" : string.Empty,
-        Rir = $"{cell.Dose.Rir}",
-        Tempo = cell.Dose.Tempo.ToString(),
-        Rest = $"{cell.Dose.RestSeconds} s",
-        Note = Note(week, cell),
-    }.With(ProgramField.Dose, (cell.Dose with { Scheme = null }).Figures);
+    private static ProgramRow Row(BlockWeek week, BlockCell cell, string day) =>
+        new ProgramRow
+        {
+            Week = $"Week {week.Number}, {week.Phase}",
+            Day = day,
+            Exercise = cell.Name,
+            Load = cell.ExternalKg > 0 ? $"{Words.Number(cell.ExternalKg, 2)} kg" : string.Empty,
+            Rir = $"{cell.Dose.Rir}",
+            Tempo = cell.Dose.Tempo.ToString(),
+            Rest = $"{cell.Dose.RestSeconds} s",
+            Note = Note(week, cell),
+        }.With(ProgramField.Dose, (cell.Dose with { Scheme = null }).Figures);
 
     /// <summary>What the figures do not say: a lighter week, techniques.</summary>
     private static string Note(BlockWeek week, BlockCell cell)

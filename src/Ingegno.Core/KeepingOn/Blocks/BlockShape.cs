@@ -46,7 +46,9 @@ public static class BlockShape
         var (work, sum) = (weeks - light, phases.Sum(p => p.Share));
         var due = phases.Select(p => work * p.Share / sum).ToList();
         var given = due.Select(d => (int)Math.Floor(d)).ToArray();
-        foreach (var at in Enumerable.Range(0, given.Length).OrderByDescending(i => due[i] - given[i]).ThenBy(i => i).Take(work - given.Sum()))
+        foreach (
+            var at in Enumerable.Range(0, given.Length).OrderByDescending(i => due[i] - given[i]).ThenBy(i => i).Take(work - given.Sum())
+        )
         {
             given[at]++;
         }
@@ -55,7 +57,8 @@ public static class BlockShape
         return [.. phases.Select((p, i) => new BlockPhase(p.Name, given[i], approach.Id, p.Name)).Where(p => p.Weeks > 0)];
     }
 
-    /// <summary>What a week is for: the weeks up to an event first, then those the coach made lighter, and the one after an event.</summary>
+    /// <summary>What a week is for: the weeks up to an event first, then those the coach made lighter, and the one after an
+    /// event.</summary>
     public static WeekKind KindOf(BlockSetup setup, int week)
     {
         ArgumentNullException.ThrowIfNull(setup);
@@ -136,7 +139,11 @@ public static class BlockShape
                 yield return Reason.Of("block.event-name");
             }
 
-            if (setup.Edits.IsDefault || setup.Edits.Length > 500 || setup.Edits.Any(e => e?.Figures is null || e.Week < 1 || e.Week > rules.Weeks.Max))
+            if (
+                setup.Edits.IsDefault
+                || setup.Edits.Length > 500
+                || setup.Edits.Any(e => e?.Figures is null || e.Week < 1 || e.Week > rules.Weeks.Max)
+            )
             {
                 yield return Reason.Of("block.edits", ("weeks", rules.Weeks.Max));
             }
@@ -159,7 +166,8 @@ public static class BlockShape
         return begun is null && setup.Starts.DayNumber - today.DayNumber is <= -7 or > FarthestStart ? ("starts", Reason.Of("block.starts"))
             : begun is not null && setup.Starts != begun.Starts ? ("starts", Reason.Of("block.has-begun"))
             : Faults(setup, rules, trade) is [var first, ..] ? ("setup", first)
-            : begun is not null && setup.Weeks < Math.Min(begun.WeekOf(today), begun.Weeks) ? ("phases", Reason.Of("block.week-runs", ("week", begun.WeekOf(today))))
+            : begun is not null && setup.Weeks < Math.Min(begun.WeekOf(today), begun.Weeks)
+                ? ("phases", Reason.Of("block.week-runs", ("week", begun.WeekOf(today))))
             : null;
     }
 
@@ -168,6 +176,12 @@ public static class BlockShape
     {
         ArgumentNullException.ThrowIfNull(setup);
         var changed = setup with { Phases = phases };
-        return changed with { LighterWeeks = [.. setup.LighterWeeks.Select(w => w == setup.Weeks ? changed.Weeks : w).Where(w => w <= changed.Weeks).Distinct()] };
+        return changed with
+        {
+            LighterWeeks =
+            [
+                .. setup.LighterWeeks.Select(w => w == setup.Weeks ? changed.Weeks : w).Where(w => w <= changed.Weeks).Distinct(),
+            ],
+        };
     }
 }

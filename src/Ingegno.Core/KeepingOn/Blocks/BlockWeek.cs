@@ -38,7 +38,15 @@ public sealed record Block(ImmutableArray<BlockWeek> Weeks, ImmutableArray<Reaso
 /// <param name="Cells">One per exercise, in the order of the plan.</param>
 /// <param name="Days">Minutes of its training days.</param>
 public sealed record BlockWeek(
-    int Number, DateOnly Starts, WeekKind Kind, string Phase, bool PhaseStarts, Reason Idea, ImmutableArray<BlockCell> Cells, ImmutableArray<BlockDay> Days)
+    int Number,
+    DateOnly Starts,
+    WeekKind Kind,
+    string Phase,
+    bool PhaseStarts,
+    Reason Idea,
+    ImmutableArray<BlockCell> Cells,
+    ImmutableArray<BlockDay> Days
+)
 {
     /// <summary>Hard sets of the week.</summary>
     public int HardSets => Cells.Sum(c => c.Dose.HardSets);
@@ -78,7 +86,8 @@ public sealed record BlockCell
     /// <summary>The coach set it.</summary>
     public bool SetByCoach { get; init; }
 
-    /// <summary>Reps left at the top of the range in the first set with the strength of today; below 0 when it cannot be reached yet; null where reps are not the measure.</summary>
+    /// <summary>Reps left at the top of the range in the first set with the strength of today; below 0 when it cannot be reached yet;
+    /// null where reps are not the measure.</summary>
     public int? Reserve { get; init; }
 
     /// <summary>
@@ -95,7 +104,9 @@ public sealed record BlockCell
     {
         ArgumentNullException.ThrowIfNull(home);
         var (mine, theirs) = (Dose, home.Dose);
-        return (mine.Sets, mine.Target, mine.Tempo, mine.RestSeconds, mine.Rir) == (theirs.Sets, theirs.Target, theirs.Tempo, theirs.RestSeconds, theirs.Rir)
-            && mine.Techniques.SequenceEqual(theirs.Techniques) && SameLoad.Of(ExternalKg, home.ExternalKg);
+        return (mine.Sets, mine.Target, mine.Tempo, mine.RestSeconds, mine.Rir)
+                == (theirs.Sets, theirs.Target, theirs.Tempo, theirs.RestSeconds, theirs.Rir)
+            && mine.Techniques.SequenceEqual(theirs.Techniques)
+            && SameLoad.Of(ExternalKg, home.ExternalKg);
     }
 }

@@ -6,7 +6,8 @@ using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.KeepingOn.Blocks;
 
-/// <summary>The home plan as each phase of a block starts: the plan itself where it follows that phase already, else rebuilt under it.</summary>
+/// <summary>The home plan as each phase of a block starts: the plan itself where it follows that phase already, else rebuilt under
+/// it.</summary>
 internal sealed class PhaseStarts(RebuildRequest request, HomePlan plan, BlockSetup setup, RebuildEngine engine)
 {
     private readonly Dictionary<BlockPhase, HomePlan> _plans = [];
@@ -15,7 +16,11 @@ internal sealed class PhaseStarts(RebuildRequest request, HomePlan plan, BlockSe
     public bool InForce(int week)
     {
         var phase = setup.PhaseOf(week);
-        return (phase.Approach is null || phase.Approach == (request.Approach ?? request.Client.Approach ?? Knowledge.TradeData.Approach.Default)) && phase.Phase == request.Phase;
+        return (
+                phase.Approach is null
+                || phase.Approach == (request.Approach ?? request.Client.Approach ?? Knowledge.TradeData.Approach.Default)
+            )
+            && phase.Phase == request.Phase;
     }
 
     /// <summary>The plan at the start of the phase of a week.</summary>

@@ -38,9 +38,10 @@ internal sealed class WeekSteps
     }
 
     /// <summary>The first week that is laid out.</summary>
-    public WeekState First(LineKey line, HomeExercise now, BlockSetup setup, int week, bool taken) => taken || _phases.InForce(week)
-        ? new WeekState(now with { Dose = LighterWeek.Full(now.Dose) }, null, Reason.Of("week.as-plan"))
-        : Start(line, now, setup, week);
+    public WeekState First(LineKey line, HomeExercise now, BlockSetup setup, int week, bool taken) =>
+        taken || _phases.InForce(week)
+            ? new WeekState(now with { Dose = LighterWeek.Full(now.Dose) }, null, Reason.Of("week.as-plan"))
+            : Start(line, now, setup, week);
 
     /// <summary>A week after another.</summary>
     public WeekState After(WeekState before, LineKey line, BlockSetup setup, int week)
@@ -67,7 +68,15 @@ internal sealed class WeekSteps
     private static WeekState Closed(WeekState state) => state with { Home = state.Home with { Dose = Calibration.Close(state.Home.Dose) } };
 
     /// <summary>The cell of a week, and how the exercise goes on from it.</summary>
-    public (BlockCell Cell, WeekState GoesOn) Cell(WeekState state, HomeExercise now, LineKey line, int week, BlockSetup setup, BlockEdit? edit, bool taken)
+    public (BlockCell Cell, WeekState GoesOn) Cell(
+        WeekState state,
+        HomeExercise now,
+        LineKey line,
+        int week,
+        BlockSetup setup,
+        BlockEdit? edit,
+        bool taken
+    )
     {
         var kind = BlockShape.KindOf(setup, week);
         var light = kind != WeekKind.Build;
@@ -98,7 +107,14 @@ internal sealed class WeekSteps
     private WeekState Start(LineKey line, HomeExercise now, BlockSetup setup, int week)
     {
         var start = _phases.Exercise(line, now, week);
-        return new WeekState(start with { Dose = LighterWeek.Full(start.Dose) }, null, Reason.Of("week.phase-starts", ("phase", setup.PhaseOf(week).Name)));
+        return new WeekState(
+            start with
+            {
+                Dose = LighterWeek.Full(start.Dose),
+            },
+            null,
+            Reason.Of("week.phase-starts", ("phase", setup.PhaseOf(week).Name))
+        );
     }
 
     /// <summary>Double progression after a week in which every set was done as written.</summary>
@@ -149,7 +165,9 @@ internal sealed class WeekSteps
         if (zone is { IsOpen: false } && target.Min < zone.Min && home.RepsToFailure is > 0 and var able)
         {
             var most = Math.Min(target.Max, zone.Min);
-            return _trade.Fatigue.BySet(able, dose.Sets, dose.RestSeconds, dose.Rir).Select(r => Math.Clamp((int)r - dose.Rir, target.Min, Math.Max(most, target.Min)));
+            return _trade
+                .Fatigue.BySet(able, dose.Sets, dose.RestSeconds, dose.Rir)
+                .Select(r => Math.Clamp((int)r - dose.Rir, target.Min, Math.Max(most, target.Min)));
         }
 
         var pastZone = zone is { IsOpen: false } && zone.Max > zone.Min && target.Min >= zone.Max;
@@ -178,18 +196,26 @@ internal sealed class WeekSteps
     }
 
     private static int? Reserve(HomeExercise home) =>
-        home.RepsToFailure is { } reps && home.Dose is { Timed: false, Target.IsOpen: false } dose ? (int)Math.Floor(reps + 1e-9) - dose.Target.Min : null;
+        home.RepsToFailure is { } reps && home.Dose is { Timed: false, Target.IsOpen: false } dose
+            ? (int)Math.Floor(reps + 1e-9) - dose.Target.Min
+            : null;
 
     /// <summary>Strength that so many reps with so many in reserve stand for, against that of the reps expected today.</summary>
     private double? Asks(HomeExercise home)
     {
-        if (home.SystemLoadKg is not > 0 || home.RepsToFailure is not { } able || home.Dose is { Timed: true } or { Target.IsOpen: true } || _trade.Catalogue.Find(home.ExerciseId)?.Strength is not { } strength)
+        if (
+            home.SystemLoadKg is not > 0
+            || home.RepsToFailure is not { } able
+            || home.Dose is { Timed: true } or { Target.IsOpen: true }
+            || _trade.Catalogue.Find(home.ExerciseId)?.Strength is not { } strength
+        )
         {
             return null;
         }
 
         var share = StraightSets.ShareLeft(home.Dose, _trade);
-        double Max(double reps) => RepMaxCurve.OneRepMax(home.SystemLoadKg.Value, Math.Clamp(reps / share, 1, RepMaxCurve.MostReps), strength.Curve);
+        double Max(double reps) =>
+            RepMaxCurve.OneRepMax(home.SystemLoadKg.Value, Math.Clamp(reps / share, 1, RepMaxCurve.MostReps), strength.Curve);
         return Math.Round(Max(home.Dose.Target.Min + home.Dose.Rir) / Max(able), 3);
     }
 }

@@ -21,7 +21,14 @@ public static class Attention
     /// <param name="daysPerWeek">Training days a week.</param>
     /// <param name="blockEnds">Last day of its block; null when it has none.</param>
     /// <param name="today">The day for which it is asked.</param>
-    public static ImmutableArray<AttentionNote> Of(PlanPulse? pulse, int planVersion, DateOnly planned, int daysPerWeek, DateOnly? blockEnds, DateOnly today)
+    public static ImmutableArray<AttentionNote> Of(
+        PlanPulse? pulse,
+        int planVersion,
+        DateOnly planned,
+        int daysPerWeek,
+        DateOnly? blockEnds,
+        DateOnly today
+    )
     {
         return [.. All().OrderBy(n => n.Kind)];
 
@@ -29,14 +36,22 @@ public static class Attention
         {
             if (blockEnds is { } end && end >= today && end.DayNumber - today.DayNumber <= DaysBeforeEnd)
             {
-                yield return new AttentionNote(AttentionKind.BlockEnding, end == today ? Reason.Of("attention.block-today") : Reason.Of("attention.block", ("days", end.DayNumber - today.DayNumber)));
+                yield return new AttentionNote(
+                    AttentionKind.BlockEnding,
+                    end == today
+                        ? Reason.Of("attention.block-today")
+                        : Reason.Of("attention.block", ("days", end.DayNumber - today.DayNumber))
+                );
             }
 
             if (pulse?.LastTrained is not { } last)
             {
                 if (today.DayNumber - planned.DayNumber >= DaysToStart)
                 {
-                    yield return new AttentionNote(AttentionKind.NotStarted, Reason.Of("attention.not-started", ("days", today.DayNumber - planned.DayNumber)));
+                    yield return new AttentionNote(
+                        AttentionKind.NotStarted,
+                        Reason.Of("attention.not-started", ("days", today.DayNumber - planned.DayNumber))
+                    );
                 }
 
                 yield break;
@@ -57,15 +72,24 @@ public static class Attention
                 yield break; // A newer version has decided what the log asked.
             }
 
-            foreach (var line in pulse.Lines.Where(l => l.Pain > DoubleProgression.TolerablePain || l.Decision is Decision.Swap or Decision.Ease))
+            foreach (
+                var line in pulse.Lines.Where(l => l.Pain > DoubleProgression.TolerablePain || l.Decision is Decision.Swap or Decision.Ease)
+            )
             {
-                yield return new AttentionNote(AttentionKind.Pain, line.Decision == Decision.Wait
-                    ? Reason.Of("attention.pain-waits", ("exercise", line.Name), ("pain", line.Pain ?? 0))
-                    : Said([line.Name], line.Reason));
+                yield return new AttentionNote(
+                    AttentionKind.Pain,
+                    line.Decision == Decision.Wait
+                        ? Reason.Of("attention.pain-waits", ("exercise", line.Name), ("pain", line.Pain ?? 0))
+                        : Said([line.Name], line.Reason)
+                );
             }
 
             // What waits to be trained has its answer already.
-            foreach (var same in pulse.Lines.Where(l => l.Stalled && l.Decision is not (Decision.Swap or Decision.Ease or Decision.Wait)).GroupBy(l => l.Reason))
+            foreach (
+                var same in pulse
+                    .Lines.Where(l => l.Stalled && l.Decision is not (Decision.Swap or Decision.Ease or Decision.Wait))
+                    .GroupBy(l => l.Reason)
+            )
             {
                 yield return new AttentionNote(AttentionKind.Stall, Said(same.Select(l => l.Name), same.Key));
             }
@@ -75,7 +99,12 @@ public static class Attention
                 yield return new AttentionNote(AttentionKind.CheckForm, Said([line.Name], line.Reason));
             }
 
-            var ready = pulse.Lines.Where(l => !l.Stalled && l.Decision is Decision.MoreLoad or Decision.NextRung or Decision.MoreSets or Decision.TechniqueOn).Select(l => l.Name).ToList();
+            var ready = pulse
+                .Lines.Where(l =>
+                    !l.Stalled && l.Decision is Decision.MoreLoad or Decision.NextRung or Decision.MoreSets or Decision.TechniqueOn
+                )
+                .Select(l => l.Name)
+                .ToList();
             if (ready.Count > 0)
             {
                 yield return new AttentionNote(AttentionKind.Ready, Reason.Of("attention.ready", ("exercises", FactList.Of(ready))));
@@ -86,5 +115,6 @@ public static class Attention
     /// <summary>Place of a client in the roster, the most urgent first; who needs nobody comes last.</summary>
     public static int Urgency(ImmutableArray<AttentionNote> notes) => notes.IsDefaultOrEmpty ? int.MaxValue : notes.Min(n => (int)n.Kind);
 
-    private static Reason Said(IEnumerable<string> exercises, Reason reason) => Reason.Of("attention.line", ("exercises", FactList.Of(exercises)), ("reason", reason));
+    private static Reason Said(IEnumerable<string> exercises, Reason reason) =>
+        Reason.Of("attention.line", ("exercises", FactList.Of(exercises)), ("reason", reason));
 }

@@ -31,7 +31,12 @@ public sealed record ReturnWeek(string Name, string Text);
 /// <param name="Weeks">The weeks as a gym program in shorthand.</param>
 /// <param name="Lines">What happens to each line.</param>
 /// <param name="Notes">What to know, in sentences.</param>
-public sealed record GymReturn(ImmutableArray<double> Shares, ImmutableArray<ReturnWeek> Weeks, ImmutableArray<ReturnLine> Lines, ImmutableArray<Reason> Notes);
+public sealed record GymReturn(
+    ImmutableArray<double> Shares,
+    ImmutableArray<ReturnWeek> Weeks,
+    ImmutableArray<ReturnLine> Lines,
+    ImmutableArray<Reason> Notes
+);
 
 /// <summary>
 /// First loads and a ramp for the return (docs/trade/progression, common practice): four weeks away and more 70, 80, 90, 100 % of the old
@@ -43,7 +48,8 @@ public sealed class BackToGym(Trade trade)
     /// <summary>Home sessions kept from which a step of the ramp is spared.</summary>
     public const double KeptUp = 0.75;
 
-    /// <summary>Farthest that strength at home moves the loads, as a share: home sets say less of the gym lift than the lift itself.</summary>
+    /// <summary>Farthest that strength at home moves the loads, as a share: home sets say less of the gym lift than the lift
+    /// itself.</summary>
     public const double FarthestChange = 0.10;
 
     private const int UsualReserve = 2;
@@ -54,7 +60,13 @@ public sealed class BackToGym(Trade trade)
     public static ImmutableArray<double> Ramp(int weeksAway, bool keptUp)
     {
         ArgumentOutOfRangeException.ThrowIfNegative(weeksAway);
-        var steps = weeksAway switch { 0 => 1, 1 => 2, < 4 => 3, _ => 4 };
+        var steps = weeksAway switch
+        {
+            0 => 1,
+            1 => 2,
+            < 4 => 3,
+            _ => 4,
+        };
         return WholeRamp[^Math.Max(1, keptUp && steps > 2 ? steps - 1 : steps)..];
     }
 
@@ -69,8 +81,14 @@ public sealed class BackToGym(Trade trade)
         var read = new ShorthandParser(trade.Names).Parse(text);
         var held = home.Change.Count == 0 || home.Change.Values.Average() >= 0;
         var shares = Ramp(home.WeeksAway, home.Adherence >= KeptUp && held);
-        var lines = read.Lines.Select(l => l.Load is null && client is not null && Estimated(l, shares, client) is { } estimated ? estimated : Line(l, shares, home)).ToImmutableArray();
-        var weeks = shares.Select((share, week) => new ReturnWeek($"Back, week {week + 1} of {shares.Length}", Week(text, read, lines, week, shares.Length)));
+        var lines = read
+            .Lines.Select(l =>
+                l.Load is null && client is not null && Estimated(l, shares, client) is { } estimated ? estimated : Line(l, shares, home)
+            )
+            .ToImmutableArray();
+        var weeks = shares.Select(
+            (share, week) => new ReturnWeek($"Back, week {week + 1} of {shares.Length}", Week(text, read, lines, week, shares.Length))
+        );
         return new GymReturn(shares, [.. weeks], lines, [.. Notes(home, shares, lines)]);
     }
 
@@ -83,10 +101,22 @@ public sealed class BackToGym(Trade trade)
             return new ReturnLine(line.Line, name, null, [], Reason.Of("back.by-feel"));
         }
 
-        var change = exercise?.Strength is { } strength && home.Change.TryGetValue(strength.Anchor, out var seen) ? Math.Clamp(seen, -FarthestChange, FarthestChange) : 0;
+        var change =
+            exercise?.Strength is { } strength && home.Change.TryGetValue(strength.Anchor, out var seen)
+                ? Math.Clamp(seen, -FarthestChange, FarthestChange)
+                : 0;
         var loads = shares.Select(s => Rounded(old.Kg * s * (1 + change))).ToImmutableArray();
-        var code = Math.Abs(change) < 0.005 ? "back.held" : change > 0 ? "back.rose" : "back.fell";
-        return new ReturnLine(line.Line, name, old.Kg, loads, Reason.Of(code, ("change", Quantity.Percent(Math.Abs(change))), ("loads", FactList.Of(loads))));
+        var code =
+            Math.Abs(change) < 0.005 ? "back.held"
+            : change > 0 ? "back.rose"
+            : "back.fell";
+        return new ReturnLine(
+            line.Line,
+            name,
+            old.Kg,
+            loads,
+            Reason.Of(code, ("change", Quantity.Percent(Math.Abs(change))), ("loads", FactList.Of(loads)))
+        );
     }
 
     /// <summary>
@@ -95,7 +125,12 @@ public sealed class BackToGym(Trade trade)
     /// </summary>
     private ReturnLine? Estimated(GymLine line, ImmutableArray<double> shares, ClientProfile client)
     {
-        if (line.Timed || line.Target.IsOpen || trade.Catalogue.Find(line.ExerciseId) is not { Strength: { } relation } exercise || exercise.Id != relation.Anchor)
+        if (
+            line.Timed
+            || line.Target.IsOpen
+            || trade.Catalogue.Find(line.ExerciseId) is not { Strength: { } relation } exercise
+            || exercise.Id != relation.Anchor
+        )
         {
             return null;
         }
@@ -110,9 +145,20 @@ public sealed class BackToGym(Trade trade)
         var reps = line.Target.Max + (line.Reserve ?? UsualReserve);
         var share = line.ShareOfMax ?? RepMaxCurve.Constant(relation.Curve) / (RepMaxCurve.Constant(relation.Curve) + reps);
         var kg = (estimate.OneRepMaxKg * share) - body;
-        return kg <= 0 ? null : new ReturnLine(
-            line.Line, exercise.Name, null, [.. shares.Select(s => Rounded(kg * s))],
-            Reason.Of("back.estimated", ("load", Quantity.Kg(Rounded(kg))), ("spread", Quantity.Percent(estimate.Spread / 2)), ("basis", estimate.RestsOn)));
+        return kg <= 0
+            ? null
+            : new ReturnLine(
+                line.Line,
+                exercise.Name,
+                null,
+                [.. shares.Select(s => Rounded(kg * s))],
+                Reason.Of(
+                    "back.estimated",
+                    ("load", Quantity.Kg(Rounded(kg))),
+                    ("spread", Quantity.Percent(estimate.Spread / 2)),
+                    ("basis", estimate.RestsOn)
+                )
+            );
     }
 
     private static string Week(string text, ShorthandResult read, ImmutableArray<ReturnLine> lines, int week, int weeks)
@@ -121,13 +167,15 @@ public sealed class BackToGym(Trade trade)
         foreach (var (line, back) in read.Lines.Zip(lines))
         {
             var easier = week == 0 && weeks > 1 ? Math.Max(line.Rir ?? 0, 3) : line.Rir;
-            rows[line.Line - 1] = Shorthand.Write(line with
-            {
-                Load = back.LoadsKg.IsEmpty ? null : (line.Load ?? new PlannedLoad(0)) with { Kg = back.LoadsKg[week] },
-                ShareOfMax = null,
-                Rir = line.Timed ? line.Rir : easier,
-                Rpe = easier is null ? line.Rpe : null,
-            });
+            rows[line.Line - 1] = Shorthand.Write(
+                line with
+                {
+                    Load = back.LoadsKg.IsEmpty ? null : (line.Load ?? new PlannedLoad(0)) with { Kg = back.LoadsKg[week] },
+                    ShareOfMax = null,
+                    Rir = line.Timed ? line.Rir : easier,
+                    Rpe = easier is null ? line.Rpe : null,
+                }
+            );
         }
 
         return string.Join('\n', rows);

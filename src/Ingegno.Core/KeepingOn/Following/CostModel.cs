@@ -10,7 +10,8 @@ using Ingegno.Core.Trainee.Strength;
 namespace Ingegno.Core.KeepingOn.Following;
 
 /// <summary>
-/// Learns how much rests and techniques cost a client (docs/trade/progression). A usual cost x says that a share x of the reps is lost; what was
+/// Learns how much rests and techniques cost a client (docs/trade/progression). A usual cost x says that a share x of the reps is lost;
+/// what was
 /// lost is y; the client's factor is Σy / Σx, drawn towards the usual cost, 1, as what is believed before anything is seen: the mean
 /// of a normal prior and the ratio, each weighted by precision. Old days fade.
 /// </summary>
@@ -51,11 +52,14 @@ public sealed class CostModel(Trade trade)
     {
         ArgumentNullException.ThrowIfNull(log);
         var days = log.Where(s => s.Day <= today)
-            .SelectMany(s => s.Exercises.Where(Measured).Select(e => (s.Day, e.ExerciseId, e.Sets))).ToList();
+            .SelectMany(s => s.Exercises.Where(Measured).Select(e => (s.Day, e.ExerciseId, e.Sets)))
+            .ToList();
         var learned = ImmutableArray.CreateBuilder<LearnedCost>();
         if (Factor([.. days.Select(d => Rested(d.Day, d.Sets)).OfType<Seen>()], LeastPairs, today) is { } rests)
         {
-            learned.Add(new LearnedCost(LearnedCost.Rests, rests.Mean, rests.Spread, rests.Count, Reason.Of("cost.pairs", ("pairs", rests.Count))));
+            learned.Add(
+                new LearnedCost(LearnedCost.Rests, rests.Mean, rests.Spread, rests.Count, Reason.Of("cost.pairs", ("pairs", rests.Count)))
+            );
         }
 
         var byTechnique = days.GroupBy(d => d.ExerciseId).SelectMany(TechniqueDays).ToLookup(d => d.Technique, d => d.Seen);
@@ -63,7 +67,9 @@ public sealed class CostModel(Trade trade)
         {
             if (Factor([.. technique], LeastDays, today) is { } cost)
             {
-                learned.Add(new LearnedCost(technique.Key, cost.Mean, cost.Spread, cost.Count, Reason.Of("cost.days", ("days", cost.Count))));
+                learned.Add(
+                    new LearnedCost(technique.Key, cost.Mean, cost.Spread, cost.Count, Reason.Of("cost.days", ("days", cost.Count)))
+                );
             }
         }
 
@@ -72,7 +78,9 @@ public sealed class CostModel(Trade trade)
 
     /// <summary>Reps against a load tell what they cost; a hold, or an exercise without a known load, does not.</summary>
     private bool Measured(LoggedExercise logged) =>
-        !logged.Sets.IsDefaultOrEmpty && logged.Sets.All(s => s.Stamp?.SystemKg is > 0) && trade.Catalogue.Find(logged.ExerciseId)?.Measure == Measure.Reps;
+        !logged.Sets.IsDefaultOrEmpty
+        && logged.Sets.All(s => s.Stamp?.SystemKg is > 0)
+        && trade.Catalogue.Find(logged.ExerciseId)?.Measure == Measure.Reps;
 
     /// <summary>
     /// What the rests of a day left of the reps of an exercise, from set to set at one load. How much the reserve spared is taken
@@ -80,7 +88,11 @@ public sealed class CostModel(Trade trade)
     /// </summary>
     private Seen? Rested(DateOnly day, ImmutableArray<LoggedSet> sets)
     {
-        if (sets.Length < 2 || sets.Any(s => s.Rir is null || s.Reps < LeastReps || s.LoadKg != sets[0].LoadKg) || sets[0].Stamp?.RestSeconds is not { } rest)
+        if (
+            sets.Length < 2
+            || sets.Any(s => s.Rir is null || s.Reps < LeastReps || s.LoadKg != sets[0].LoadKg)
+            || sets[0].Stamp?.RestSeconds is not { } rest
+        )
         {
             return null;
         }
@@ -98,24 +110,53 @@ public sealed class CostModel(Trade trade)
         return new Seen(pairs * usual, lost, Math.Sqrt(2 * pairs) * GuessOff / toFailure.Average(), day, pairs);
     }
 
-    /// <summary>What a technique left of the reps on the days of an exercise: its first set against what straight sets near it foretell.</summary>
-    private IEnumerable<(string Technique, Seen Seen)> TechniqueDays(IEnumerable<(DateOnly Day, string ExerciseId, ImmutableArray<LoggedSet> Sets)> days)
+    /// <summary>What a technique left of the reps on the days of an exercise: its first set against what straight sets near it
+    /// foretell.</summary>
+    private IEnumerable<(string Technique, Seen Seen)> TechniqueDays(
+        IEnumerable<(DateOnly Day, string ExerciseId, ImmutableArray<LoggedSet> Sets)> days
+    )
     {
-        var firsts = days.Select(d => (d.Day, d.ExerciseId, Set: d.Sets[0])).Where(d => d.Set is { Reps: > 0, Rir: <= FarthestGuess, Stamp.SystemKg: > 0 }).ToList();
+        var firsts = days.Select(d => (d.Day, d.ExerciseId, Set: d.Sets[0]))
+            .Where(d => d.Set is { Reps: > 0, Rir: <= FarthestGuess, Stamp.SystemKg: > 0 })
+            .ToList();
         if (firsts.Count == 0 || trade.Catalogue.Find(firsts[0].ExerciseId)?.Strength is not { } strength)
         {
             yield break;
         }
 
         double Reps(LoggedSet set) => set.Reps + set.Rir!.Value;
-        var straight = firsts.Where(d => d.Set.Stamp!.Technique is null && d.Set.Stamp.StraightShare >= 1)
-            .Select(d => (d.Day, Log: Math.Log(RepMaxCurve.OneRepMax(d.Set.Stamp!.SystemKg!.Value, Math.Min(Reps(d.Set), SetEvidence.MostTellingReps), strength.Curve)))).ToList();
-        foreach (var (day, _, set) in firsts.Where(d => d.Set.Stamp is { Technique: not null and not StraightSets.Several, StraightShare: < 1 }))
+        var straight = firsts
+            .Where(d => d.Set.Stamp!.Technique is null && d.Set.Stamp.StraightShare >= 1)
+            .Select(d =>
+                (
+                    d.Day,
+                    Log: Math.Log(
+                        RepMaxCurve.OneRepMax(
+                            d.Set.Stamp!.SystemKg!.Value,
+                            Math.Min(Reps(d.Set), SetEvidence.MostTellingReps),
+                            strength.Curve
+                        )
+                    )
+                )
+            )
+            .ToList();
+        foreach (
+            var (day, _, set) in firsts.Where(d => d.Set.Stamp is { Technique: not null and not StraightSets.Several, StraightShare: < 1 })
+        )
         {
             var near = straight.Where(s => Math.Abs(s.Day.DayNumber - day.DayNumber) <= DaysNear).ToList();
-            if (near.Count > 0 && RepMaxCurve.RepsAt(set.Stamp!.SystemKg!.Value, Math.Exp(near.Average(s => s.Log)), strength.Curve) is >= 1 and <= SetEvidence.MostTellingReps and var foretold)
+            if (
+                near.Count > 0
+                && RepMaxCurve.RepsAt(set.Stamp!.SystemKg!.Value, Math.Exp(near.Average(s => s.Log)), strength.Curve)
+                    is >= 1
+                        and <= SetEvidence.MostTellingReps
+                        and var foretold
+            )
             {
-                yield return (set.Stamp.Technique!, new Seen(1 - set.Stamp.StraightShare, 1 - (Reps(set) / foretold), SpreadOfDay + (GuessOff / foretold), day));
+                yield return (
+                    set.Stamp.Technique!,
+                    new Seen(1 - set.Stamp.StraightShare, 1 - (Reps(set) / foretold), SpreadOfDay + (GuessOff / foretold), day)
+                );
             }
         }
     }

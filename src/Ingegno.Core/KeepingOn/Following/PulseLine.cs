@@ -12,4 +12,11 @@ namespace Ingegno.Core.KeepingOn.Following;
 /// <param name="Pain">Worst pain of its last day; null for none.</param>
 /// <param name="PainJoint">Where.</param>
 /// <param name="Stalled">Flat for three sessions.</param>
-public sealed record PulseLine(string Name, Decision Decision, Reason Reason, int? Pain = null, Joint? PainJoint = null, bool Stalled = false);
+public sealed record PulseLine(
+    string Name,
+    Decision Decision,
+    Reason Reason,
+    int? Pain = null,
+    Joint? PainJoint = null,
+    bool Stalled = false
+);

@@ -38,7 +38,16 @@ public sealed record LiftTrend(string ExerciseId, string Name, ImmutableArray<Tr
 /// <param name="WorstPain">Worst pain of the week, 0–10; null when none was noted.</param>
 /// <param name="PainJoint">Where that was.</param>
 public sealed record WeekTrend(
-    DateOnly Monday, int Sessions, int PlannedSessions, int Sets, int PlannedSets, int ReachedSets, ImmutableArray<MuscleCount> HardSets, int? WorstPain, Joint? PainJoint);
+    DateOnly Monday,
+    int Sessions,
+    int PlannedSessions,
+    int Sets,
+    int PlannedSets,
+    int ReachedSets,
+    ImmutableArray<MuscleCount> HardSets,
+    int? WorstPain,
+    Joint? PainJoint
+);
 
 /// <summary>Hard sets of a muscle.</summary>
 public sealed record MuscleCount(Muscle Muscle, double Sets);
@@ -59,45 +68,95 @@ public sealed class Trends(Trade trade)
     /// <param name="sessions">Logged sessions, in any order.</param>
     /// <param name="today">The day for which it is asked.</param>
     /// <param name="formula">A published formula in place of the curve of the kind of lift; null for the curve.</param>
-    public ClientTrends Of(ClientProfile client, IReadOnlyCollection<SessionBesidePlan> sessions, DateOnly today, RepMaxFormula? formula = null)
+    public ClientTrends Of(
+        ClientProfile client,
+        IReadOnlyCollection<SessionBesidePlan> sessions,
+        DateOnly today,
+        RepMaxFormula? formula = null
+    )
     {
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(sessions);
         var weeks = Weeks(client, sessions, today);
         var planned = weeks.Sum(w => w.PlannedSessions);
         var costs = new CostModel(trade).Learn(sessions.Select(s => s.Session), today);
-        return new ClientTrends(Lifts(client, sessions, costs, formula), weeks, planned == 0 ? null : Math.Min(1, (double)weeks.Sum(w => Math.Min(w.Sessions, w.PlannedSessions)) / planned));
+        return new ClientTrends(
+            Lifts(client, sessions, costs, formula),
+            weeks,
+            planned == 0 ? null : Math.Min(1, (double)weeks.Sum(w => Math.Min(w.Sessions, w.PlannedSessions)) / planned)
+        );
     }
 
-    private ImmutableArray<LiftTrend> Lifts(ClientProfile client, IReadOnlyCollection<SessionBesidePlan> sessions, ImmutableArray<LearnedCost> costs, RepMaxFormula? formula)
+    private ImmutableArray<LiftTrend> Lifts(
+        ClientProfile client,
+        IReadOnlyCollection<SessionBesidePlan> sessions,
+        ImmutableArray<LearnedCost> costs,
+        RepMaxFormula? formula
+    )
     {
-        var seen = (from session in sessions
-                    from logged in session.Session.Exercises
-                    let exercise = trade.Catalogue.Find(logged.ExerciseId)
-                    where exercise is not null
-                    let observation = StrengthObservation.Of(session.Session.Day, exercise, Evidence.Of(logged.Sets, costs), formula)
-                    where observation is not null
-                    select (Observation: observation, Exercise: exercise, logged.Sets)).ToList();
+        var seen = (
+            from session in sessions
+            from logged in session.Session.Exercises
+            let exercise = trade.Catalogue.Find(logged.ExerciseId)
+            where exercise is not null
+            let observation = StrengthObservation.Of(session.Session.Day, exercise, Evidence.Of(logged.Sets, costs), formula)
+            where observation is not null
+            select (Observation: observation, Exercise: exercise, logged.Sets)
+        ).ToList();
         var model = new StrengthModel(client, trade.Strength);
-        return [.. from lift in seen.GroupBy(s => s.Exercise.Id)
-                   let days = lift.GroupBy(s => s.Observation.Day).Select(g => g.MaxBy(s => s.Observation.OneRepMaxKg)).OrderBy(d => d.Observation.Day).ToList()
-                   where days.Count >= LeastDays
-                   orderby days.Count descending, lift.Key
-                   let own = days.Select(d => d.Observation).ToList()
-                   let points = days.Select((d, i) => Point(model, own.Take(i + 1), d.Observation, Best(d.Exercise, d.Sets, costs, formula))).ToImmutableArray()
-                   select new LiftTrend(
-                       lift.Key, lift.First().Exercise.Name, [.. points.Select(p => p.Point)], (points[^1].Point.EstimateKg / points[0].Point.EstimateKg) - 1, points[^1].RestsOn)];
+        return
+        [
+            .. from lift in seen.GroupBy(s => s.Exercise.Id)
+            let days = lift.GroupBy(s => s.Observation.Day)
+                .Select(g => g.MaxBy(s => s.Observation.OneRepMaxKg))
+                .OrderBy(d => d.Observation.Day)
+                .ToList()
+            where days.Count >= LeastDays
+            orderby days.Count descending, lift.Key
+            let own = days.Select(d => d.Observation).ToList()
+            let points = days.Select((d, i) => Point(model, own.Take(i + 1), d.Observation, Best(d.Exercise, d.Sets, costs, formula)))
+                .ToImmutableArray()
+            select new LiftTrend(
+                lift.Key,
+                lift.First().Exercise.Name,
+                [.. points.Select(p => p.Point)],
+                (points[^1].Point.EstimateKg / points[0].Point.EstimateKg) - 1,
+                points[^1].RestsOn
+            ),
+        ];
     }
 
-    private (TrendPoint Point, Reason RestsOn) Point(StrengthModel model, IEnumerable<StrengthObservation> until, StrengthObservation seen, string best)
+    private (TrendPoint Point, Reason RestsOn) Point(
+        StrengthModel model,
+        IEnumerable<StrengthObservation> until,
+        StrengthObservation seen,
+        string best
+    )
     {
         var learned = model.Learn(until, trade.Catalogue.Find, seen.Day).First(l => l.ExerciseId == seen.ExerciseId);
         var half = learned.Spread / 2;
-        return (new TrendPoint(seen.Day, Rounded(seen.OneRepMaxKg), Rounded(learned.OneRepMaxKg), Rounded(learned.OneRepMaxKg * (1 - half)), Rounded(learned.OneRepMaxKg * (1 + half)), best), learned.RestsOn);
+        return (
+            new TrendPoint(
+                seen.Day,
+                Rounded(seen.OneRepMaxKg),
+                Rounded(learned.OneRepMaxKg),
+                Rounded(learned.OneRepMaxKg * (1 - half)),
+                Rounded(learned.OneRepMaxKg * (1 + half)),
+                best
+            ),
+            learned.RestsOn
+        );
     }
 
-    private static string Best(Exercise exercise, ImmutableArray<LoggedSet> sets, ImmutableArray<LearnedCost> costs, RepMaxFormula? formula) =>
-        sets.MaxBy(s => StrengthObservation.Of(default, exercise, Evidence.Of([s], costs), formula)?.OneRepMaxKg ?? 0) is { } best ? LogShorthand.Write([best]) : string.Empty;
+    private static string Best(
+        Exercise exercise,
+        ImmutableArray<LoggedSet> sets,
+        ImmutableArray<LearnedCost> costs,
+        RepMaxFormula? formula
+    ) =>
+        sets.MaxBy(s => StrengthObservation.Of(default, exercise, Evidence.Of([s], costs), formula)?.OneRepMaxKg ?? 0) is { } best
+            ? LogShorthand.Write([best])
+            : string.Empty;
 
     private ImmutableArray<WeekTrend> Weeks(ClientProfile client, IReadOnlyCollection<SessionBesidePlan> sessions, DateOnly today)
     {
@@ -122,15 +181,27 @@ public sealed class Trends(Trade trade)
         var done = sessions.SelectMany(s => s.Session.Exercises).ToList();
         var sets = done.SelectMany(e => e.Sets).ToList();
         var worst = sets.Where(s => s.Pain > 0).MaxBy(s => s.Pain);
-        var hard = done.SelectMany(e => trade.Catalogue.Find(e.ExerciseId) is { } exercise ? PlanFigures.SetsOf(exercise, e.Sets.Length) : [])
-            .GroupBy(m => m.Muscle).OrderBy(g => g.Key).Select(g => new MuscleCount(g.Key, g.Sum(m => m.Sets)));
+        var hard = done.SelectMany(e =>
+                trade.Catalogue.Find(e.ExerciseId) is { } exercise ? PlanFigures.SetsOf(exercise, e.Sets.Length) : []
+            )
+            .GroupBy(m => m.Muscle)
+            .OrderBy(g => g.Key)
+            .Select(g => new MuscleCount(g.Key, g.Sum(m => m.Sets)));
 
         // A week that is not over yet plans no more than what was done.
         var days = sessions.Select(s => s.Session.Day).Distinct().Count();
         var planned = client.DaysPerWeek ?? days;
         return new WeekTrend(
-            monday, days, monday.AddDays(6) > today ? Math.Min(planned, days) : planned, sets.Count, sessions.Sum(s => s.PlannedSets ?? s.Session.Exercises.Sum(e => e.Sets.Length)),
-            sets.Count(s => s.Stamp?.PlannedReps is { } reps && s.Reps >= reps), [.. hard], worst?.Pain, worst?.PainJoint);
+            monday,
+            days,
+            monday.AddDays(6) > today ? Math.Min(planned, days) : planned,
+            sets.Count,
+            sessions.Sum(s => s.PlannedSets ?? s.Session.Exercises.Sum(e => e.Sets.Length)),
+            sets.Count(s => s.Stamp?.PlannedReps is { } reps && s.Reps >= reps),
+            [.. hard],
+            worst?.Pain,
+            worst?.PainJoint
+        );
     }
 
     private static DateOnly Monday(DateOnly day) => day.AddDays(-(((int)day.DayOfWeek + 6) % 7));

@@ -22,8 +22,10 @@ public sealed record Jump(double Step, double NeededKg, int RepsNow, Reason Advi
     {
         var needed = formula?.OneRepMax(toKg, wantedReps) ?? RepMaxCurve.OneRepMax(toKg, wantedReps, curve);
         var reps = (int)Math.Ceiling((formula?.RepsAt(fromKg, needed) ?? RepMaxCurve.RepsAt(fromKg, needed, curve)) - 1e-9);
-        var advice = toKg <= fromKg ? Reason.Of("jump.none")
-            : reps <= DosePrescriber.MostUsefulReps ? Reason.Of("jump.earn", ("reps", reps), ("from", Quantity.Kg(fromKg)), ("wanted", wantedReps), ("to", Quantity.Kg(toKg)))
+        var advice =
+            toKg <= fromKg ? Reason.Of("jump.none")
+            : reps <= DosePrescriber.MostUsefulReps
+                ? Reason.Of("jump.earn", ("reps", reps), ("from", Quantity.Kg(fromKg)), ("wanted", wantedReps), ("to", Quantity.Kg(toKg)))
             : Reason.Of("jump.too-far", ("reps", reps), ("limit", DosePrescriber.MostUsefulReps));
         return new Jump((toKg / fromKg) - 1, Math.Round(needed, 1), reps, advice);
     }

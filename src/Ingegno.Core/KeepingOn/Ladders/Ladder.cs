@@ -28,8 +28,20 @@ namespace Ingegno.Core.KeepingOn.Ladders;
 /// <param name="Step">Step of difficulty from the rung before, as a share; null for the first.</param>
 /// <param name="Standard">Reps, or seconds, that end the work on this rung in good form and without pain.</param>
 public sealed record LadderRung(
-    string Key, string ExerciseId, string Name, string Setup, double ExternalKg, double SystemKg, string? Technique, string? TechniqueLabel, double Difficulty,
-    string Reps, double RepsToFailure, double? Step, Reason Standard)
+    string Key,
+    string ExerciseId,
+    string Name,
+    string Setup,
+    double ExternalKg,
+    double SystemKg,
+    string? Technique,
+    string? TechniqueLabel,
+    double Difficulty,
+    string Reps,
+    double RepsToFailure,
+    double? Step,
+    Reason Standard
+)
 {
     /// <summary>The step up to it is worth a bridge.</summary>
     public bool TooHigh => Step > Ladders.HighStep;
@@ -49,7 +61,14 @@ public sealed record LadderGap(int After, double Step, int? RepsToEarn, Immutabl
 /// <param name="Next">Index of the next rung; null at the end.</param>
 /// <param name="Gaps">Steps that are too high, highest first.</param>
 /// <param name="RestsOn">What the client's strength rests on.</param>
-public sealed record FamilyLadder(string Family, ImmutableArray<LadderRung> Rungs, int? Here, int? Next, ImmutableArray<LadderGap> Gaps, Reason RestsOn);
+public sealed record FamilyLadder(
+    string Family,
+    ImmutableArray<LadderRung> Rungs,
+    int? Here,
+    int? Next,
+    ImmutableArray<LadderGap> Gaps,
+    Reason RestsOn
+);
 
 /// <summary>
 /// Builds ladders. Rungs of different variations are compared by difficulty d = p / s: p is the system load over the client's
@@ -91,29 +110,63 @@ public sealed class Ladders(Trade trade)
         var strength = new ClientStrength(client, trade.Strength);
         var rungs = Merged(Every(exercise, client, place, strength));
         var here = Here(rungs, exerciseId, systemKg, technique);
-        var gaps = rungs.Select((r, i) => (r, i)).Where(r => r.r.TooHigh).OrderByDescending(r => r.r.Step).Take(MostGaps)
-            .Select(r => Gap(rungs, r.i - 1, wantedReps, client)).ToImmutableArray();
+        var gaps = rungs
+            .Select((r, i) => (r, i))
+            .Where(r => r.r.TooHigh)
+            .OrderByDescending(r => r.r.Step)
+            .Take(MostGaps)
+            .Select(r => Gap(rungs, r.i - 1, wantedReps, client))
+            .ToImmutableArray();
         if (!gaps.IsEmpty)
         {
-            gaps = gaps.SetItem(0, gaps[0] with { Fill = [.. gaps[0].Fill, .. Finds(exercise, client, place, strength, rungs[gaps[0].After].Difficulty, rungs[gaps[0].After + 1].Difficulty)] });
+            gaps = gaps.SetItem(
+                0,
+                gaps[0] with
+                {
+                    Fill =
+                    [
+                        .. gaps[0].Fill,
+                        .. Finds(exercise, client, place, strength, rungs[gaps[0].After].Difficulty, rungs[gaps[0].After + 1].Difficulty),
+                    ],
+                }
+            );
         }
 
         return new FamilyLadder(
-            exercise.Family, rungs, here, here is { } at && at + 1 < rungs.Length ? at + 1 : null, gaps, strength.For(exercise)?.RestsOn ?? Reason.None);
+            exercise.Family,
+            rungs,
+            here,
+            here is { } at && at + 1 < rungs.Length ? at + 1 : null,
+            gaps,
+            strength.For(exercise)?.RestsOn ?? Reason.None
+        );
     }
 
     /// <summary>Things that are easily found, tried one by one: those that leave clearly smaller steps in a gap.</summary>
-    private IEnumerable<Reason> Finds(Exercise exercise, ClientProfile client, PlaceKit place, ClientStrength strength, double low, double high)
+    private IEnumerable<Reason> Finds(
+        Exercise exercise,
+        ClientProfile client,
+        PlaceKit place,
+        ClientStrength strength,
+        double low,
+        double high
+    )
     {
-        var helped = from item in ReachableSetups.EasyToFind
-                     let between = Every(exercise, client, place with { Items = place.Items.Add(item) }, strength)
-                         .Select(r => r.Difficulty).Where(d => d > low * (1 + Same) && d < high * (1 - Same)).Order().ToList()
-                     where between.Count > 0
-                     let left = between.Prepend(low).Zip(between.Append(high), (a, b) => (b / a) - 1).Max()
-                     where left < ((high / low) - 1) * 0.8
-                     orderby left, item.Id
-                     select (Name: new Thing(item, trade.KitKinds.Find(item.Kind)!).InWords, item.Count, Left: left);
-        return helped.DistinctBy(h => Math.Round(h.Left, 2)).Take(MostFinds)
+        var helped =
+            from item in ReachableSetups.EasyToFind
+            let between = Every(exercise, client, place with { Items = place.Items.Add(item) }, strength)
+                .Select(r => r.Difficulty)
+                .Where(d => d > low * (1 + Same) && d < high * (1 - Same))
+                .Order()
+                .ToList()
+            where between.Count > 0
+            let left = between.Prepend(low).Zip(between.Append(high), (a, b) => (b / a) - 1).Max()
+            where left < ((high / low) - 1) * 0.8
+            orderby left, item.Id
+            select (Name: new Thing(item, trade.KitKinds.Find(item.Kind)!).InWords, item.Count, Left: left);
+        return helped
+            .DistinctBy(h => Math.Round(h.Left, 2))
+            .Take(MostFinds)
             .Select(h => Reason.Of("ladder.find", ("count", h.Count), ("thing", h.Name), ("step", Quantity.Percent(h.Left))));
     }
 
@@ -121,7 +174,11 @@ public sealed class Ladders(Trade trade)
     {
         var at = new ClientAtPlace(client, place, trade);
         var rungs = new List<LadderRung>();
-        foreach (var variation in trade.Catalogue.AtHome.Where(e => e.Family == exercise.Family && e is { Strength: not null, Measure: Measure.Reps }))
+        foreach (
+            var variation in trade.Catalogue.AtHome.Where(e =>
+                e.Family == exercise.Family && e is { Strength: not null, Measure: Measure.Reps }
+            )
+        )
         {
             if (CandidateFilter.Why(variation, client) is not null && variation.Id != exercise.Id)
             {
@@ -133,10 +190,17 @@ public sealed class Ladders(Trade trade)
             {
                 var straight = Rung(variation, estimate, way, null);
                 rungs.Add(straight);
-                rungs.AddRange(trade.Techniques
-                    .Where(t => t.Scheme is null && t.Order <= TechniqueChoice.LastUsualOrder && t.Fits(variation, client) && at.Kit.Meets(t.Needs).Possible)
-                    .Select(t => Rung(variation, estimate, way, t))
-                    .Where(r => r.RepsToFailure <= TooManyReps));
+                rungs.AddRange(
+                    trade
+                        .Techniques.Where(t =>
+                            t.Scheme is null
+                            && t.Order <= TechniqueChoice.LastUsualOrder
+                            && t.Fits(variation, client)
+                            && at.Kit.Meets(t.Needs).Possible
+                        )
+                        .Select(t => Rung(variation, estimate, way, t))
+                        .Where(r => r.RepsToFailure <= TooManyReps)
+                );
             }
         }
 
@@ -150,8 +214,20 @@ public sealed class Ladders(Trade trade)
         var share = technique?.RepsLeft ?? 1;
         var reps = ClientStrength.RepsAt(estimate, systemKg, curve).Times(share);
         return new LadderRung(
-            $"{exercise.Id}/{way.Setup.Id}/{Words.Number(load.MassKg, 2)}/{technique?.Id}", exercise.Id, exercise.Name, SetupText.Fill(way.Setup.Text, way.Bindings, load.InWords), Math.Round(load.MassKg, 2), Math.Round(systemKg, 1),
-            technique?.Id, technique?.Label, Difficulty(estimate.OneRepMaxKg, systemKg, curve, share), reps.InWords, Math.Round(reps.Mid, 1), null, Milestones.For(exercise, trade, loaded: load.MassKg > 0));
+            $"{exercise.Id}/{way.Setup.Id}/{Words.Number(load.MassKg, 2)}/{technique?.Id}",
+            exercise.Id,
+            exercise.Name,
+            SetupText.Fill(way.Setup.Text, way.Bindings, load.InWords),
+            Math.Round(load.MassKg, 2),
+            Math.Round(systemKg, 1),
+            technique?.Id,
+            technique?.Label,
+            Difficulty(estimate.OneRepMaxKg, systemKg, curve, share),
+            reps.InWords,
+            Math.Round(reps.Mid, 1),
+            null,
+            Milestones.For(exercise, trade, loaded: load.MassKg > 0)
+        );
     }
 
     /// <summary>
@@ -173,7 +249,9 @@ public sealed class Ladders(Trade trade)
     private static ImmutableArray<LadderRung> Merged(IEnumerable<LadderRung> rungs)
     {
         var kept = new List<LadderRung>();
-        foreach (var rung in rungs.OrderBy(r => r.Technique is not null).ThenBy(r => r.Setup.Length).ThenBy(r => r.Key, StringComparer.Ordinal))
+        foreach (
+            var rung in rungs.OrderBy(r => r.Technique is not null).ThenBy(r => r.Setup.Length).ThenBy(r => r.Key, StringComparer.Ordinal)
+        )
         {
             if (kept.TrueForAll(k => Math.Abs((k.Difficulty / rung.Difficulty) - 1) > Same))
             {
@@ -206,13 +284,25 @@ public sealed class Ladders(Trade trade)
         }
 
         var same = rungs.Select((r, i) => (Rung: r, Index: i)).Where(r => r.Rung.ExerciseId == exerciseId).ToList();
-        return same.Count == 0 ? null : same.OrderBy(r => Math.Abs((r.Rung.SystemKg / kg) - 1)).ThenBy(r => r.Rung.Technique != technique).ThenBy(r => r.Index).First().Index;
+        return same.Count == 0
+            ? null
+            : same.OrderBy(r => Math.Abs((r.Rung.SystemKg / kg) - 1))
+                .ThenBy(r => r.Rung.Technique != technique)
+                .ThenBy(r => r.Index)
+                .First()
+                .Index;
     }
 
     private LadderGap Gap(ImmutableArray<LadderRung> rungs, int below, int wantedReps, ClientProfile client)
     {
         var (low, high) = (rungs[below], rungs[below + 1]);
-        var needed = (int)Math.Ceiling((RepMaxCurve.Constant(CurveKind.Middle) * ((high.Difficulty / low.Difficulty * (1 + (wantedReps / RepMaxCurve.Constant(CurveKind.Middle)))) - 1)) - 1e-9);
+        var needed = (int)
+            Math.Ceiling(
+                (
+                    RepMaxCurve.Constant(CurveKind.Middle)
+                    * ((high.Difficulty / low.Difficulty * (1 + (wantedReps / RepMaxCurve.Constant(CurveKind.Middle)))) - 1)
+                ) - 1e-9
+            );
         var fill = ImmutableArray.CreateBuilder<Reason>();
         if (needed <= DosePrescriber.MostUsefulReps)
         {
@@ -220,8 +310,15 @@ public sealed class Ladders(Trade trade)
         }
 
         var exercise = trade.Catalogue.Get(low.ExerciseId);
-        fill.AddRange(trade.Techniques.Where(t => t.Scheme is null && t.Order <= TechniqueChoice.LastUsualOrder + 1 && low.Technique is null && t.Fits(exercise, client))
-            .OrderBy(t => t.Order).Take(2).Select(t => Reason.Of("ladder.technique", ("technique", t.Label))));
+        fill.AddRange(
+            trade
+                .Techniques.Where(t =>
+                    t.Scheme is null && t.Order <= TechniqueChoice.LastUsualOrder + 1 && low.Technique is null && t.Fits(exercise, client)
+                )
+                .OrderBy(t => t.Order)
+                .Take(2)
+                .Select(t => Reason.Of("ladder.technique", ("technique", t.Label)))
+        );
         return new LadderGap(below, high.Step!.Value, needed <= DosePrescriber.MostUsefulReps ? needed : null, fill.ToImmutable());
     }
 }

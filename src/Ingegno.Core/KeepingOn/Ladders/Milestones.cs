@@ -5,7 +5,8 @@ using Ingegno.Core.Knowledge.TradeData;
 namespace Ingegno.Core.KeepingOn.Ladders;
 
 /// <summary>
-/// Standards that end the work on a rung, in good form and without pain (docs/trade/progression, common practice): reps by rung are those of
+/// Standards that end the work on a rung, in good form and without pain (docs/trade/progression, common practice): reps by rung are those
+/// of
 /// the first approach that has standards, holds 30–60 s.
 /// </summary>
 public static class Milestones

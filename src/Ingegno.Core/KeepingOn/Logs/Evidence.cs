@@ -16,10 +16,12 @@ public static class Evidence
     {
         ArgumentNullException.ThrowIfNull(sets);
         return from set in sets
-               where set.Stamp?.SystemKg is not null
-               select new SetEvidence(set.Stamp!.SystemKg!.Value, set.Reps, set.Rir ?? set.Stamp.PlannedRir ?? 0, Share(set.Stamp, costs));
+            where set.Stamp?.SystemKg is not null
+            select new SetEvidence(set.Stamp!.SystemKg!.Value, set.Reps, set.Rir ?? set.Stamp.PlannedRir ?? 0, Share(set.Stamp, costs));
     }
 
     private static double Share(SetStamp stamp, IReadOnlyCollection<LearnedCost>? costs) =>
-        stamp.Technique is { } technique && costs?.FirstOrDefault(c => c.Of == technique) is { } cost ? cost.Left(stamp.StraightShare) : stamp.StraightShare;
+        stamp.Technique is { } technique && costs?.FirstOrDefault(c => c.Of == technique) is { } cost
+            ? cost.Left(stamp.StraightShare)
+            : stamp.StraightShare;
 }

@@ -33,7 +33,12 @@ public static class LogDoubts
     {
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(logged);
-        return [.. (logged.Sets.IsDefault ? [] : logged.Sets).SelectMany((set, i) => Questions(home, heaviestKg, set).Select(q => new LogDoubt(logged.Line, logged.ExerciseId, i + 1, q)))];
+        return
+        [
+            .. (logged.Sets.IsDefault ? [] : logged.Sets).SelectMany(
+                (set, i) => Questions(home, heaviestKg, set).Select(q => new LogDoubt(logged.Line, logged.ExerciseId, i + 1, q))
+            ),
+        ];
     }
 
     private static IEnumerable<Reason> Questions(HomeExercise home, double? heaviestKg, LoggedSet set)
@@ -42,7 +47,10 @@ public static class LogDoubts
         var most = Math.Max(planned, home.Expected?.High ?? 0);
         if (!home.Dose.Timed && set.Reps > Math.Max(ManyReps, planned) && set.Reps > most * FarFromPlan)
         {
-            yield return Reason.Of("doubt.reps", [("exercise", home.Name), ("reps", set.Reps), home.Expected is { } reps ? ("expected", reps.InWords) : ("planned", planned)]);
+            yield return Reason.Of(
+                "doubt.reps",
+                [("exercise", home.Name), ("reps", set.Reps), home.Expected is { } reps ? ("expected", reps.InWords) : ("planned", planned)]
+            );
         }
         else if (home.Dose.Timed && set.Reps > Math.Max(planned, 60) * FarFromPlan)
         {
@@ -52,7 +60,14 @@ public static class LogDoubts
         var usual = Math.Max(home.ExternalKg, heaviestKg ?? 0);
         if (set.LoadKg is { } kg && kg > (usual * FarFromLoad) + 2)
         {
-            yield return Reason.Of("doubt.load", [("exercise", home.Name), ("load", Quantity.Kg(kg)), .. usual > 0 ? [("heaviest", Quantity.Kg(usual))] : Array.Empty<Fact>()]);
+            yield return Reason.Of(
+                "doubt.load",
+                [
+                    ("exercise", home.Name),
+                    ("load", Quantity.Kg(kg)),
+                    .. usual > 0 ? [("heaviest", Quantity.Kg(usual))] : Array.Empty<Fact>(),
+                ]
+            );
         }
 
         if (set.Reps == 0 && set.Rir > 0)

@@ -25,7 +25,14 @@ public sealed record MatchedLogs(ImmutableArray<LoggedSession> Sessions, Immutab
         ArgumentNullException.ThrowIfNull(sessions);
         var now = lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Key, e.ExerciseId))).ToHashSet();
         var aside = ImmutableArray.CreateBuilder<SetAside>();
-        var matched = sessions.Select(session => session with { Exercises = [.. session.Exercises.Select(e => Place(session.Day, e)).OfType<LoggedExercise>()] }).ToImmutableArray();
+        var matched = sessions
+            .Select(session =>
+                session with
+                {
+                    Exercises = [.. session.Exercises.Select(e => Place(session.Day, e)).OfType<LoggedExercise>()],
+                }
+            )
+            .ToImmutableArray();
         return new MatchedLogs(matched, aside.ToImmutable());
 
         LoggedExercise? Place(DateOnly day, LoggedExercise logged)

@@ -23,7 +23,10 @@ public static partial class LogShorthand
 {
     private const int MostSets = 30;
 
-    [GeneratedRegex(@"^(?:(?<n>\d{1,2})\s*[x×]\s*)?(?<reps>\d{1,3})(?:s|sec)?(?:\s*@\s*(?<load>\d+(?:[.,]\d+)?)\s*(?<unit>kg|lb)?)?$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"^(?:(?<n>\d{1,2})\s*[x×]\s*)?(?<reps>\d{1,3})(?:s|sec)?(?:\s*@\s*(?<load>\d+(?:[.,]\d+)?)\s*(?<unit>kg|lb)?)?$",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Set();
 
     [GeneratedRegex(@"\s@\s*(?<load>\d+(?:\.\d+)?)\s*(?<unit>kg|lb)?(?![\d.])", RegexOptions.IgnoreCase)]
@@ -32,7 +35,10 @@ public static partial class LogShorthand
     [GeneratedRegex(@"\b(?:rir|r)\s*(?<rir>\d{1,2}(?:\s*,\s*\d{1,2})*)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Reserve();
 
-    [GeneratedRegex(@"\b(?:pain|p)\s*(?<pain>\d{1,2})(?:\s+(?<joint>wrist|elbow|shoulder|neck|low[ -]?back|back|hip|knee|ankle)s?)?\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\b(?:pain|p)\s*(?<pain>\d{1,2})(?:\s+(?<joint>wrist|elbow|shoulder|neck|low[ -]?back|back|hip|knee|ankle)s?)?\b",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Pain();
 
     [GeneratedRegex(@"\bsharp\b", RegexOptions.IgnoreCase)]
@@ -61,7 +67,12 @@ public static partial class LogShorthand
                 return Fault(Reason.Of("log.too-many", ("most", MostSets)));
             }
 
-            sets.AddRange(Enumerable.Repeat(new LoggedSet { Reps = Number(set.Groups["reps"].Value), LoadKg = Kg(set) ?? (load is null ? null : Kg(load)) }, times));
+            sets.AddRange(
+                Enumerable.Repeat(
+                    new LoggedSet { Reps = Number(set.Groups["reps"].Value), LoadKg = Kg(set) ?? (load is null ? null : Kg(load)) },
+                    times
+                )
+            );
         }
 
         var rirs = reserve is null ? [] : reserve.Groups["rir"].Value.Split(',', StringSplitOptions.TrimEntries).Select(Number).ToArray();
@@ -71,7 +82,20 @@ public static partial class LogShorthand
             : rirs.Any(r => r > 10) ? Fault(Reason.Of("log.rir-range"))
             : rirs.Length > 1 && rirs.Length != sets.Count ? Fault(Reason.Of("log.rir-count", ("given", rirs.Length), ("sets", sets.Count)))
             : pain is not null && Number(pain.Groups["pain"].Value) > 10 ? Fault(Reason.Of("log.pain-range"))
-            : new ReadSets([.. sets.Select((s, i) => With(s, rirs.Length == 0 ? null : rirs[Math.Min(i, rirs.Length - 1)], i == sets.Count - 1 ? pain : null, sharp is not null && i == sets.Count - 1))], null);
+            : new ReadSets(
+                [
+                    .. sets.Select(
+                        (s, i) =>
+                            With(
+                                s,
+                                rirs.Length == 0 ? null : rirs[Math.Min(i, rirs.Length - 1)],
+                                i == sets.Count - 1 ? pain : null,
+                                sharp is not null && i == sets.Count - 1
+                            )
+                    ),
+                ],
+                null
+            );
     }
 
     /// <summary>Writes sets so that <see cref="Read"/> reads the same: pain goes with the last set.</summary>
@@ -83,12 +107,20 @@ public static partial class LogShorthand
         }
 
         var sameLoad = sets.Select(s => s.LoadKg).Distinct().Count() == 1;
-        var reps = string.Join(',', sets.Select(s => sameLoad || s.LoadKg is null ? $"{s.Reps}" : $"{s.Reps}@{Words.Number(s.LoadKg.Value, 2)}"));
+        var reps = string.Join(
+            ',',
+            sets.Select(s => sameLoad || s.LoadKg is null ? $"{s.Reps}" : $"{s.Reps}@{Words.Number(s.LoadKg.Value, 2)}")
+        );
         var load = sameLoad && sets[0].LoadKg is { } kg ? $" @{Words.Number(kg, 2)}kg" : string.Empty;
         var rirs = sets.Select(s => s.Rir).ToList();
-        var reserve = rirs.Any(r => r is null) ? string.Empty : rirs.Distinct().Count() == 1 ? $" r{rirs[0]}" : $" r{string.Join(',', rirs)}";
+        var reserve =
+            rirs.Any(r => r is null) ? string.Empty
+            : rirs.Distinct().Count() == 1 ? $" r{rirs[0]}"
+            : $" r{string.Join(',', rirs)}";
         var worst = sets.Where(s => s.Pain is > 0).MaxBy(s => s.Pain);
-        var pain = worst is null ? string.Empty : $" p{worst.Pain}{(worst.PainJoint is { } joint ? $" {Words.Of(joint)}" : string.Empty)}{(worst.Sharp ? " sharp" : string.Empty)}";
+        var pain = worst is null
+            ? string.Empty
+            : $" p{worst.Pain}{(worst.PainJoint is { } joint ? $" {Words.Of(joint)}" : string.Empty)}{(worst.Sharp ? " sharp" : string.Empty)}";
         return reps + load + reserve + pain;
     }
 
@@ -97,20 +129,32 @@ public static partial class LogShorthand
     {
         ArgumentNullException.ThrowIfNull(home);
         var (dose, kg) = (home.Dose, home.ExternalKg);
-        var set = new LoggedSet { Reps = dose.Target.IsOpen ? SetTarget.OpenReps : dose.Target.Min, LoadKg = kg > 0 ? kg : null, Rir = dose.Rir };
+        var set = new LoggedSet
+        {
+            Reps = dose.Target.IsOpen ? SetTarget.OpenReps : dose.Target.Min,
+            LoadKg = kg > 0 ? kg : null,
+            Rir = dose.Rir,
+        };
         return Write([.. Enumerable.Repeat(set, dose.Sets)]);
     }
 
-    private static LoggedSet With(LoggedSet set, int? rir, Match? pain, bool sharp) => set with
-    {
-        Rir = rir,
-        Pain = pain is null ? null : Number(pain.Groups["pain"].Value),
-        PainJoint = pain?.Groups["joint"] is { Success: true, Value: var where } ? JointOf(where) : null,
-        Sharp = sharp,
-    };
+    private static LoggedSet With(LoggedSet set, int? rir, Match? pain, bool sharp) =>
+        set with
+        {
+            Rir = rir,
+            Pain = pain is null ? null : Number(pain.Groups["pain"].Value),
+            PainJoint = pain?.Groups["joint"] is { Success: true, Value: var where } ? JointOf(where) : null,
+            Sharp = sharp,
+        };
 
     private static Joint JointOf(string word) =>
-        Enum.TryParse<Joint>(word.Replace("-", string.Empty, StringComparison.Ordinal).Replace(" ", string.Empty, StringComparison.Ordinal), true, out var joint) ? joint : Joint.LowBack;
+        Enum.TryParse<Joint>(
+            word.Replace("-", string.Empty, StringComparison.Ordinal).Replace(" ", string.Empty, StringComparison.Ordinal),
+            true,
+            out var joint
+        )
+            ? joint
+            : Joint.LowBack;
 
     private static double? Kg(Match match)
     {
@@ -120,7 +164,9 @@ public static partial class LogShorthand
         }
 
         var value = double.Parse(text.Replace(',', '.'), CultureInfo.InvariantCulture);
-        return match.Groups["unit"].Value.Equals("lb", StringComparison.OrdinalIgnoreCase) ? Math.Round(value * Units.KgPerPound, 2) : value;
+        return match.Groups["unit"].Value.Equals("lb", StringComparison.OrdinalIgnoreCase)
+            ? Math.Round(value * Units.KgPerPound, 2)
+            : value;
     }
 
     private static Match? Take(ref string text, Regex what)

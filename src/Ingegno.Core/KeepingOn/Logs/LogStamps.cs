@@ -55,9 +55,21 @@ public sealed class LogStamps
         var stamp = Of(home.Dose, share, _trade);
 
         // An open set has no least reps, and ends when the next rep would not be clean.
-        var open = stamp with { PlannedReps = null, PlannedRir = Calibration.Reserve };
+        var open = stamp with
+        {
+            PlannedReps = null,
+            PlannedRir = Calibration.Reserve,
+        };
         var openAt = home.Dose.LastSetOpen ? home.Dose.Sets - 1 : int.MaxValue;
-        return logged with { Sets = [.. logged.Sets.Select((s, i) => s with { Stamp = (i >= openAt ? open : stamp) with { SystemKg = system(s.LoadKg ?? home.ExternalKg) } })] };
+        return logged with
+        {
+            Sets =
+            [
+                .. logged.Sets.Select(
+                    (s, i) => s with { Stamp = (i >= openAt ? open : stamp) with { SystemKg = system(s.LoadKg ?? home.ExternalKg) } }
+                ),
+            ],
+        };
     }
 
     /// <summary>What a dose plans of each set, without its load.</summary>
@@ -67,16 +79,19 @@ public sealed class LogStamps
     public static SetStamp Of(Dose dose, double share, Trade trade)
     {
         ArgumentNullException.ThrowIfNull(dose);
-        return new SetStamp(null, share, dose.Target.IsOpen ? null : dose.Target.Min, dose.Rir) { RestSeconds = dose.RestSeconds, Technique = StraightSets.TechniqueOf(dose, trade) };
+        return new SetStamp(null, share, dose.Target.IsOpen ? null : dose.Target.Min, dose.Rir)
+        {
+            RestSeconds = dose.RestSeconds,
+            Technique = StraightSets.TechniqueOf(dose, trade),
+        };
     }
 
-    /// <summary>The exercise as the plan has it, with the heaviest external load of its set-up, kg; null when the plan does not have it.</summary>
+    /// <summary>The exercise as the plan has it, with the heaviest external load of its set-up, kg; null when the plan does not have
+    /// it.</summary>
     public (HomeExercise Home, double? HeaviestKg)? PlannedFor(LoggedExercise logged)
     {
         ArgumentNullException.ThrowIfNull(logged);
-        return Home(logged) is { } home
-            ? (home, _ways.Of(home)?.Ways.Select(w => (double?)w.Load.MassKg).Max())
-            : null;
+        return Home(logged) is { } home ? (home, _ways.Of(home)?.Ways.Select(w => (double?)w.Load.MassKg).Max()) : null;
     }
 
     private SetStamp? Unplanned(string exerciseId, double? loadKg)
@@ -105,8 +120,12 @@ public sealed class LogStamps
         }
 
         var points = (_ways.Of(home)?.Ways ?? [])
-            .GroupBy(w => w.Load.MassKg).Select(g => ImmutableArray.Create(g.Key, g.First().System.Kg)).OrderBy(p => p[0]).ToImmutableArray();
-        return kg => SameLoad.Of(kg, home.ExternalKg) || points.Length < 2 ? prescribed + (points.Length < 2 ? kg - home.ExternalKg : 0)
+            .GroupBy(w => w.Load.MassKg)
+            .Select(g => ImmutableArray.Create(g.Key, g.First().System.Kg))
+            .OrderBy(p => p[0])
+            .ToImmutableArray();
+        return kg =>
+            SameLoad.Of(kg, home.ExternalKg) || points.Length < 2 ? prescribed + (points.Length < 2 ? kg - home.ExternalKg : 0)
             : kg <= points[^1][0] ? Interpolation.Linear(points, kg).Value
             : points[^1][1] + (kg - points[^1][0]);
     }

@@ -73,15 +73,29 @@ public sealed class LogTable(ExerciseNames names)
             return new LogPreview([], [], [Reason.Of("log-file.empty")]);
         }
 
-        var columns = sheet.Rows[0].Cells.Select((c, i) => (Field: Heads.GetValueOrDefault(Normal(c.Text)), Index: i)).Where(c => c.Field is not null)
-            .GroupBy(c => c.Field!).ToDictionary(g => g.Key, g => g.First().Index);
-        var missing = Required.Where(f => !columns.ContainsKey(f)).Concat(columns.ContainsKey("reps") || columns.ContainsKey("sets") ? [] : ["reps or sets"]).ToList();
+        var columns = sheet
+            .Rows[0]
+            .Cells.Select((c, i) => (Field: Heads.GetValueOrDefault(Normal(c.Text)), Index: i))
+            .Where(c => c.Field is not null)
+            .GroupBy(c => c.Field!)
+            .ToDictionary(g => g.Key, g => g.First().Index);
+        var missing = Required
+            .Where(f => !columns.ContainsKey(f))
+            .Concat(columns.ContainsKey("reps") || columns.ContainsKey("sets") ? [] : ["reps or sets"])
+            .ToList();
         if (missing.Count > 0)
         {
-            return new LogPreview([], [new LogFault(sheet.Rows[0].Number, Reason.Of("log-file.heads", ("columns", FactList.Of(missing))))], []);
+            return new LogPreview(
+                [],
+                [new LogFault(sheet.Rows[0].Number, Reason.Of("log-file.heads", ("columns", FactList.Of(missing))))],
+                []
+            );
         }
 
-        var lineOf = lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (e.ExerciseId, l.Gym.Key))).GroupBy(e => e.ExerciseId).ToDictionary(g => g.Key, g => g.First().Key);
+        var lineOf = lines
+            .SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (e.ExerciseId, l.Gym.Key)))
+            .GroupBy(e => e.ExerciseId)
+            .ToDictionary(g => g.Key, g => g.First().Key);
         var faults = ImmutableArray.CreateBuilder<LogFault>();
         var sets = new List<(DateOnly Day, string Exercise, LineKey Line, ImmutableArray<LoggedSet> Sets, int? Effort)>();
         foreach (var row in sheet.Rows.Skip(1).Take(MostRows).Where(r => r.Cells.Any(c => c.Text.Trim().Length > 0)))
@@ -97,17 +111,34 @@ public sealed class LogTable(ExerciseNames names)
             }
         }
 
-        var sessions = sets.GroupBy(s => s.Day).OrderBy(g => g.Key).Select(day => new LoggedSession(
-            day.Key,
-            [.. day.GroupBy(s => (s.Exercise, s.Line)).Select(e => new LoggedExercise(e.Key.Line, e.Key.Exercise, [.. e.SelectMany(s => s.Sets)]))],
-            day.Select(s => s.Effort).OfType<int>().Cast<int?>().FirstOrDefault()));
+        var sessions = sets.GroupBy(s => s.Day)
+            .OrderBy(g => g.Key)
+            .Select(day => new LoggedSession(
+                day.Key,
+                [
+                    .. day.GroupBy(s => (s.Exercise, s.Line))
+                        .Select(e => new LoggedExercise(e.Key.Line, e.Key.Exercise, [.. e.SelectMany(s => s.Sets)])),
+                ],
+                day.Select(s => s.Effort).OfType<int>().Cast<int?>().FirstOrDefault()
+            ));
         ImmutableArray<Reason> notes = sheet.Rows.Length - 1 > MostRows ? [Reason.Of("log-file.most", ("rows", MostRows))] : [];
         return new LogPreview([.. sessions], faults.ToImmutable(), notes);
     }
 
-    private ((DateOnly Day, string ExerciseId, ImmutableArray<LoggedSet> Sets, int? Effort)? Read, Reason? Fault) Row(Cells cells, DateOnly today)
+    private ((DateOnly Day, string ExerciseId, ImmutableArray<LoggedSet> Sets, int? Effort)? Read, Reason? Fault) Row(
+        Cells cells,
+        DateOnly today
+    )
     {
-        if (!DateOnly.TryParseExact(cells["date"], ["yyyy-MM-dd", "yyyy/MM/dd", "d.M.yyyy"], CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
+        if (
+            !DateOnly.TryParseExact(
+                cells["date"],
+                ["yyyy-MM-dd", "yyyy/MM/dd", "d.M.yyyy"],
+                CultureInfo.InvariantCulture,
+                DateTimeStyles.None,
+                out var day
+            )
+        )
         {
             return (null, Reason.Of("log-file.day", ("text", cells["date"])));
         }
@@ -126,25 +157,46 @@ public sealed class LogTable(ExerciseNames names)
         var read = cells["sets"].Length > 0 ? LogShorthand.Read(cells["sets"]) : OneSet(cells);
         return read.Error is { } wrong
             ? (null, wrong)
-            : ((day, exercise.Id, read.Sets, int.TryParse(cells["effort"], CultureInfo.InvariantCulture, out var effort) && effort is >= 1 and <= 10 ? effort : null), null);
+            : (
+                (
+                    day,
+                    exercise.Id,
+                    read.Sets,
+                    int.TryParse(cells["effort"], CultureInfo.InvariantCulture, out var effort) && effort is >= 1 and <= 10 ? effort : null
+                ),
+                null
+            );
     }
 
     /// <summary>A set whose figures stand in columns of their own, written as shorthand and read as such.</summary>
     private static ReadSets OneSet(Cells cells)
     {
-        var load = cells["load"].Length > 0 ? $" @{cells["load"].Replace("kg", string.Empty, StringComparison.OrdinalIgnoreCase).Trim().Replace(',', '.')}kg"
-            : cells["pounds"].Length > 0 ? $" @{cells["pounds"].Trim().Replace(',', '.')}lb" : string.Empty;
-        var rir = cells["rir"].Length > 0 ? cells["rir"] : double.TryParse(cells["rpe"], CultureInfo.InvariantCulture, out var rpe) ? $"{Effort.RirOf(rpe)}" : string.Empty;
+        var load =
+            cells["load"].Length > 0
+                ? $" @{cells["load"].Replace("kg", string.Empty, StringComparison.OrdinalIgnoreCase).Trim().Replace(',', '.')}kg"
+            : cells["pounds"].Length > 0 ? $" @{cells["pounds"].Trim().Replace(',', '.')}lb"
+            : string.Empty;
+        var rir =
+            cells["rir"].Length > 0 ? cells["rir"]
+            : double.TryParse(cells["rpe"], CultureInfo.InvariantCulture, out var rpe) ? $"{Effort.RirOf(rpe)}"
+            : string.Empty;
         var reserve = rir.Length > 0 ? $" r{rir}" : string.Empty;
         var pain = cells["pain"].Length > 0 ? $" p{cells["pain"]} {cells["joint"].ToLowerInvariant()}".TrimEnd() : string.Empty;
         return LogShorthand.Read($"{cells["reps"]}{load}{reserve}{pain}");
     }
 
-    private static string Normal(string head) => head.Trim().TrimEnd('.').Replace("(", string.Empty, StringComparison.Ordinal).Replace(")", string.Empty, StringComparison.Ordinal).Replace('_', ' ').ToLowerInvariant();
+    private static string Normal(string head) =>
+        head.Trim()
+            .TrimEnd('.')
+            .Replace("(", string.Empty, StringComparison.Ordinal)
+            .Replace(")", string.Empty, StringComparison.Ordinal)
+            .Replace('_', ' ')
+            .ToLowerInvariant();
 
     /// <summary>Cells of a row by what they are.</summary>
     private readonly record struct Cells(SheetRow Row, Dictionary<string, int> Columns)
     {
-        public string this[string field] => Columns.TryGetValue(field, out var at) && at < Row.Cells.Length ? Row.Cells[at].Text.Trim() : string.Empty;
+        public string this[string field] =>
+            Columns.TryGetValue(field, out var at) && at < Row.Cells.Length ? Row.Cells[at].Text.Trim() : string.Empty;
     }
 }

@@ -21,7 +21,9 @@ public static class AfterCalibration
     {
         ArgumentNullException.ThrowIfNull(request);
         ArgumentNullException.ThrowIfNull(plan);
-        var open = plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Where(e => e.Dose.Calibrates).Select(e => (l.Gym.Key, e.ExerciseId))).ToHashSet();
+        var open = plan
+            .Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Where(e => e.Dose.Calibrates).Select(e => (l.Gym.Key, e.ExerciseId)))
+            .ToHashSet();
         return request with
         {
             Edits = [.. request.Edits.Where(e => !open.Contains((e.Line, e.ExerciseId)))],
@@ -33,11 +35,22 @@ public static class AfterCalibration
     /// <param name="proposals">What the log proposes.</param>
     /// <param name="before">Lines as they were trained.</param>
     /// <param name="now">The same lines prescribed with what was learnt.</param>
-    public static ImmutableArray<Proposal> Set(ImmutableArray<Proposal> proposals, IReadOnlyCollection<HomeLine> before, IReadOnlyCollection<HomeLine> now)
+    public static ImmutableArray<Proposal> Set(
+        ImmutableArray<Proposal> proposals,
+        IReadOnlyCollection<HomeLine> before,
+        IReadOnlyCollection<HomeLine> now
+    )
     {
         ArgumentNullException.ThrowIfNull(before);
         ArgumentNullException.ThrowIfNull(now);
-        return [.. proposals.Select(p => Find(before, p) is { Dose.Calibrates: true } trained && Find(now, p) is { Dose.Calibrates: false } set ? Of(p, trained, set) : p)];
+        return
+        [
+            .. proposals.Select(p =>
+                Find(before, p) is { Dose.Calibrates: true } trained && Find(now, p) is { Dose.Calibrates: false } set
+                    ? Of(p, trained, set)
+                    : p
+            ),
+        ];
     }
 
     private static HomeExercise? Find(IEnumerable<HomeLine> lines, Proposal of) =>
@@ -53,9 +66,10 @@ public static class AfterCalibration
         return said with
         {
             Decision = Decision.Calibrated,
-            Reason = trained.Expected is { } were && set.Expected is { } are
-                ? Reason.Of("calibrated.expected", ("now", are.InWords), ("before", were.InWords))
-                : Reason.Of("calibrated.set"),
+            Reason =
+                trained.Expected is { } were && set.Expected is { } are
+                    ? Reason.Of("calibrated.expected", ("now", are.InWords), ("before", were.InWords))
+                    : Reason.Of("calibrated.set"),
             Dose = set.Dose with { DecidedAfter = said.Dose.DecidedAfter, BlockWeek = said.Dose.BlockWeek },
             ExternalKg = set.ExternalKg,
             Load = set.ExternalKg > 0 ? $"{Words.Number(set.ExternalKg)} kg" : string.Empty,

@@ -17,7 +17,9 @@ public sealed class DayRoom
     public static DayRoom? Of(IEnumerable<HomeLine> lines, IReadOnlyList<HomeDay>? days)
     {
         ArgumentNullException.ThrowIfNull(lines);
-        var left = (days ?? []).Select((d, i) => (Day: i, d.Minutes)).Where(d => d.Minutes.Limit is not null)
+        var left = (days ?? [])
+            .Select((d, i) => (Day: i, d.Minutes))
+            .Where(d => d.Minutes.Limit is not null)
             .ToDictionary(d => d.Day, d => (double)(d.Minutes.Limit!.Value - d.Minutes.Total));
         return left.Count == 0 ? null : new DayRoom(lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day), left);
     }

@@ -17,16 +17,29 @@ public static class DayTrim
 
     private const int FewestSets = 2;
 
-    /// <summary>What a set may be taken from: a decision on pain, a return or a lighter week stands as it is, and so does a word of the coach.</summary>
+    /// <summary>What a set may be taken from: a decision on pain, a return or a lighter week stands as it is, and so does a word of the
+    /// coach.</summary>
     private static readonly ImmutableHashSet<Decision> May =
-        [Decision.Repeat, Decision.MoreReps, Decision.FewerReps, Decision.TechniqueOn, Decision.ShorterRest, Decision.LongerRest];
+    [
+        Decision.Repeat,
+        Decision.MoreReps,
+        Decision.FewerReps,
+        Decision.TechniqueOn,
+        Decision.ShorterRest,
+        Decision.LongerRest,
+    ];
 
     /// <summary>The proposals, with a set less where a day would be too long.</summary>
     /// <param name="said">Proposals for the next session.</param>
     /// <param name="now">The exercises as they are, for their minutes.</param>
     /// <param name="roleOf">Role of a line.</param>
     /// <param name="room">Minutes that the days have left as they are now.</param>
-    public static ImmutableArray<Proposal> Apply(ImmutableArray<Proposal> said, IReadOnlyCollection<(LineKey Line, HomeExercise Home)> now, Func<LineKey, LineRole> roleOf, DayRoom room)
+    public static ImmutableArray<Proposal> Apply(
+        ImmutableArray<Proposal> said,
+        IReadOnlyCollection<(LineKey Line, HomeExercise Home)> now,
+        Func<LineKey, LineRole> roleOf,
+        DayRoom room
+    )
     {
         ArgumentNullException.ThrowIfNull(now);
         ArgumentNullException.ThrowIfNull(roleOf);
@@ -40,7 +53,13 @@ public static class DayTrim
         }
 
         var trimmed = said.ToBuilder();
-        foreach (var i in Enumerable.Range(0, said.Length).Where(i => MayLose(said[i], roleOf)).OrderByDescending(i => roleOf(said[i].Line)).ThenByDescending(i => i))
+        foreach (
+            var i in Enumerable
+                .Range(0, said.Length)
+                .Where(i => MayLose(said[i], roleOf))
+                .OrderByDescending(i => roleOf(said[i].Line))
+                .ThenByDescending(i => i)
+        )
         {
             if (room.Left(said[i].Line) < -Grace)
             {
@@ -53,12 +72,15 @@ public static class DayTrim
     }
 
     private static bool MayLose(Proposal said, Func<LineKey, LineRole> roleOf) =>
-        May.Contains(said.Decision) && said is { ToExerciseId: null, Dose: { Scheme: null, SetsBefore: null, Sets: > FewestSets } } && roleOf(said.Line) != LineRole.Main;
+        May.Contains(said.Decision)
+        && said is { ToExerciseId: null, Dose: { Scheme: null, SetsBefore: null, Sets: > FewestSets } }
+        && roleOf(said.Line) != LineRole.Main;
 
-    private static Proposal Less(Proposal said) => said with
-    {
-        Decision = Decision.FewerSets,
-        Reason = said.Reason.Then(Reason.Of("trim.set-less")),
-        Dose = said.Dose with { Sets = said.Dose.Sets - 1 },
-    };
+    private static Proposal Less(Proposal said) =>
+        said with
+        {
+            Decision = Decision.FewerSets,
+            Reason = said.Reason.Then(Reason.Of("trim.set-less")),
+            Dose = said.Dose with { Sets = said.Dose.Sets - 1 },
+        };
 }

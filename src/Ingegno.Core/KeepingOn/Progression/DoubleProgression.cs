@@ -19,7 +19,12 @@ namespace Ingegno.Core.KeepingOn.Progression;
 /// <param name="Harder">Next harder exercise that can be done here; null when there is none.</param>
 /// <param name="Easier">Next easier exercise that can be done here; null when there is none.</param>
 public sealed record ProgressionContext(
-    HomeExercise Home, Exercise Exercise, ImmutableArray<(ReachableLoad Load, double SystemKg)> Loads, Exercise? Harder, Exercise? Easier)
+    HomeExercise Home,
+    Exercise Exercise,
+    ImmutableArray<(ReachableLoad Load, double SystemKg)> Loads,
+    Exercise? Harder,
+    Exercise? Easier
+)
 {
     /// <summary>What a tempo costs in reps; null to count it as nothing.</summary>
     public TempoCost? TempoCost { get; init; }
@@ -28,7 +33,8 @@ public sealed record ProgressionContext(
     public double? MinutesLeft { get; init; }
 
     /// <summary>A dose fits the minutes of the day in place of the present one; one that takes no longer always does.</summary>
-    public bool Fits(Dose dose) => MinutesLeft is not { } left || dose.Minutes - Home.Dose.Minutes is var more && (more <= 0 || more <= left);
+    public bool Fits(Dose dose) =>
+        MinutesLeft is not { } left || dose.Minutes - Home.Dose.Minutes is var more && (more <= 0 || more <= left);
 }
 
 /// <summary>
@@ -85,7 +91,11 @@ public static class DoubleProgression
             return say.Keep(Decision.Wait, Reason.Of("next.decided"));
         }
 
-        return Pain(say, context, history) ?? Away(say, history) ?? new HarderSteps(say).Resume() ?? Form(say, context, history) ?? Effort(say, context, history, sets);
+        return Pain(say, context, history)
+            ?? Away(say, history)
+            ?? new HarderSteps(say).Resume()
+            ?? Form(say, context, history)
+            ?? Effort(say, context, history, sets);
     }
 
     /// <summary>Half the sets at the same load, for the given reason.</summary>
@@ -118,7 +128,11 @@ public static class DoubleProgression
         var twice = history.HurtTwice is { } again ? Reason.Of("pain.twice", ("joint", Term.For(again))) : null;
         if (worst.Pain >= StoppingPain || worst.Sharp || history.PainRises)
         {
-            return say.Keep(Decision.Swap, Reason.Of("pain.stop", ("what", what), ("rising", history.PainRises)).Then(twice ?? Reason.Of("pain.if-back")), flag: true);
+            return say.Keep(
+                Decision.Swap,
+                Reason.Of("pain.stop", ("what", what), ("rising", history.PainRises)).Then(twice ?? Reason.Of("pain.if-back")),
+                flag: true
+            );
         }
 
         Fact[] easier = context.Easier is { } e ? [("easier", e.Name)] : [];
@@ -128,7 +142,11 @@ public static class DoubleProgression
 
     /// <summary>Back after a week or more: no guilt, the week again a little lighter.</summary>
     private static Proposal? Away(ProposalWriter say, LineHistory history) =>
-        history.MissedAWeek ? new EasierSteps(say).EaseIn(Reason.Of("next.ease-in", ("days", history.DaysAway), ("share", Quantity.Percent(AfterMissedWeek)))) : null;
+        history.MissedAWeek
+            ? new EasierSteps(say).EaseIn(
+                Reason.Of("next.ease-in", ("days", history.DaysAway), ("share", Quantity.Percent(AfterMissedWeek)))
+            )
+            : null;
 
     /// <summary>Far more reps than anybody expected, for the first time: either it was too easy, or the form slipped.</summary>
     private static Proposal? Form(ProposalWriter say, ProgressionContext context, LineHistory history)
@@ -163,39 +181,50 @@ public static class DoubleProgression
         var reserve = working.Where(s => s.Rir is not null).Select(s => (double)s.Rir!.Value).DefaultIfEmpty(dose.Rir).Average();
         if (most < bottom && bottom - fewest >= 2)
         {
-            return easier.TechniqueOff(most, fewest) ?? easier.TooHeavy(most, fewest, Reason.Of("next.too-heavy", ("most", say.Count(most)), ("wanted", bottom)));
+            return easier.TechniqueOff(most, fewest)
+                ?? easier.TooHeavy(most, fewest, Reason.Of("next.too-heavy", ("most", say.Count(most)), ("wanted", bottom)));
         }
 
         if (fewest < bottom)
         {
             var short_ = Reason.Of("short.hardest", ("fewest", say.Count(fewest)), ("wanted", bottom));
             var fellOff = bottom - fewest >= 2;
-            return history.Stalled ? easier.TooHeavy(most, fewest, Reason.Of("next.stalled", ("sessions", LineHistory.SessionsOfStall), ("short", short_)))
+            return history.Stalled
+                ? easier.TooHeavy(most, fewest, Reason.Of("next.stalled", ("sessions", LineHistory.SessionsOfStall), ("short", short_)))
                 : (fellOff ? easier.LongerRest(fewest, short_) : null) ?? easier.Again(fewest, short_, fellOff);
         }
 
         if (reserve + 1 < dose.Rir)
         {
             return harder.Unstick(history, Reason.Of("done.nothing-to-spare"))
-                ?? say.Keep(Decision.Repeat, Reason.Of("next.until-easier", ("reserve", Math.Round(reserve, 1, MidpointRounding.AwayFromZero)), ("rir", dose.Rir)));
+                ?? say.Keep(
+                    Decision.Repeat,
+                    Reason.Of("next.until-easier", ("reserve", Math.Round(reserve, 1, MidpointRounding.AwayFromZero)), ("rir", dose.Rir))
+                );
         }
 
         // Reps clearly left over count as done in part: too easy is as much a finding as too hard, but a guess of many is a poor one.
         var over = reserve - dose.Rir;
         var able = over >= TooMuchInReserve ? fewest + (int)(over * TrustInGuess) : fewest;
         var spare = working.All(s => s.Rir is null or > 0);
-        return able >= top ? harder.Raise(able, over) : harder.Unstick(history, Reason.Of("done.all")) ?? harder.Reps(Math.Min(able + 1, top), most, spare);
+        return able >= top
+            ? harder.Raise(able, over)
+            : harder.Unstick(history, Reason.Of("done.all")) ?? harder.Reps(Math.Min(able + 1, top), most, spare);
     }
 
-    /// <summary>The rep zone: up to the standard of the step where there is one; the prescribed range, or four reps up from a single figure; for the bottom of a moved target, the target.</summary>
-    private static (int Bottom, int Top) Zone(Dose dose) => dose is { Standard: { } standard, Target.IsOpen: false } ? (Math.Min(dose.Target.Min, standard), standard) : dose.Zone is { IsOpen: false } zone && !dose.Target.IsOpen
-        ? (Math.Min(dose.Target.Min, Wide(dose, zone).Top), Wide(dose, zone).Top)
+    /// <summary>The rep zone: up to the standard of the step where there is one; the prescribed range, or four reps up from a single
+    /// figure; for the bottom of a moved target, the target.</summary>
+    private static (int Bottom, int Top) Zone(Dose dose) =>
+        dose is { Standard: { } standard, Target.IsOpen: false } ? (Math.Min(dose.Target.Min, standard), standard)
+        : dose.Zone is { IsOpen: false } zone && !dose.Target.IsOpen
+            ? (Math.Min(dose.Target.Min, Wide(dose, zone).Top), Wide(dose, zone).Top)
         : Wide(dose, dose.Target);
 
-    private static (int Bottom, int Top) Wide(Dose dose, SetTarget target) => target switch
-    {
-        { IsOpen: true } => (1, DosePrescriber.MostUsefulReps),
-        var t when dose.Timed => (t.Min, Math.Max(t.Max, 60)),
-        var t => (t.Min, t.Max > t.Min ? t.Max : Math.Max(t.Max, Math.Min(t.Min + ZoneWidth, DosePrescriber.MostUsefulReps))), // past thirty more stop helping
-    };
+    private static (int Bottom, int Top) Wide(Dose dose, SetTarget target) =>
+        target switch
+        {
+            { IsOpen: true } => (1, DosePrescriber.MostUsefulReps),
+            var t when dose.Timed => (t.Min, Math.Max(t.Max, 60)),
+            var t => (t.Min, t.Max > t.Min ? t.Max : Math.Max(t.Max, Math.Min(t.Min + ZoneWidth, DosePrescriber.MostUsefulReps))), // past thirty more stop helping
+        };
 }

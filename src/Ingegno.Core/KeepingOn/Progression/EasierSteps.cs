@@ -7,7 +7,8 @@ using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.KeepingOn.Progression;
 
-/// <summary>Steps that make an exercise easier, or leave it as it is: pain, a return, too heavy, sets that fell short, a lighter week.</summary>
+/// <summary>Steps that make an exercise easier, or leave it as it is: pain, a return, too heavy, sets that fell short, a lighter
+/// week.</summary>
 internal sealed class EasierSteps(ProposalWriter say)
 {
     /// <summary>A rest grows to three minutes: that leaves nine tenths (docs/trade/prescription).</summary>
@@ -23,13 +24,18 @@ internal sealed class EasierSteps(ProposalWriter say)
     public Proposal Lighter(Decision decision, Reason reason, bool flag = false)
     {
         var here = say.Here;
-        var lighter = say.Context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown).OrderByDescending(l => l.SystemKg).FirstOrDefault();
+        var lighter = say
+            .Context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown)
+            .OrderByDescending(l => l.SystemKg)
+            .FirstOrDefault();
         if (lighter.Load is not null)
         {
             return say.Make(decision, reason.Then(Next("ease.next-load", lighter.Load)), say.Dose, lighter.Load, flag);
         }
 
-        var fewer = say.Dose.Target.IsOpen ? say.Dose.Target : new SetTarget(Math.Max(1, say.Dose.Target.Min - 2), Math.Max(1, say.Dose.Target.Max - 2));
+        var fewer = say.Dose.Target.IsOpen
+            ? say.Dose.Target
+            : new SetTarget(Math.Max(1, say.Dose.Target.Min - 2), Math.Max(1, say.Dose.Target.Max - 2));
         return say.Make(decision, reason.Then(Reason.Of("ease.two-fewer", Easier())), say.Dose with { Target = fewer }, flag);
     }
 
@@ -37,15 +43,28 @@ internal sealed class EasierSteps(ProposalWriter say)
     public Proposal EaseIn(Reason reason)
     {
         var here = say.Here;
-        var lighter = say.Context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown && l.SystemKg >= here.SystemKg * (DoubleProgression.AfterMissedWeek - ReturnMayMiss))
-            .OrderByDescending(l => l.SystemKg).FirstOrDefault();
+        var lighter = say
+            .Context.Loads.Where(l =>
+                l.SystemKg < here.SystemKg * LeastStepDown
+                && l.SystemKg >= here.SystemKg * (DoubleProgression.AfterMissedWeek - ReturnMayMiss)
+            )
+            .OrderByDescending(l => l.SystemKg)
+            .FirstOrDefault();
         if (lighter.Load is not null)
         {
             return say.Make(Decision.EaseIn, reason.Then(Next("ease.next-load", lighter.Load)), say.Dose, lighter.Load);
         }
 
         int Less(int reps) => Math.Max(1, (int)Math.Floor(reps * DoubleProgression.AfterMissedWeek));
-        var dose = say.Dose.Target.IsOpen ? say.Dose with { Rir = say.Dose.Rir + 1 } : say.Dose with { Target = new SetTarget(Less(say.Dose.Target.Min), Less(say.Dose.Target.Max)) };
+        var dose = say.Dose.Target.IsOpen
+            ? say.Dose with
+            {
+                Rir = say.Dose.Rir + 1,
+            }
+            : say.Dose with
+            {
+                Target = new SetTarget(Less(say.Dose.Target.Min), Less(say.Dose.Target.Max)),
+            };
         return say.Make(Decision.EaseIn, reason, dose);
     }
 
@@ -65,14 +84,19 @@ internal sealed class EasierSteps(ProposalWriter say)
 
         double Then(int reps, Tempo plain) => reps * say.Left(plain) / say.Left(tempo);
         var shorter = tempo with { Eccentric = ProposalWriter.SlowStep };
-        var eases = say.Dose.Techniques.Length <= 1 && tempo.Eccentric > ProposalWriter.SlowStep && Then(most, shorter) >= say.Dose.Target.Min;
+        var eases =
+            say.Dose.Techniques.Length <= 1 && tempo.Eccentric > ProposalWriter.SlowStep && Then(most, shorter) >= say.Dose.Target.Min;
         var next = eases ? shorter : Tempo.Usual;
         var (low, high) = ((int)Then(fewest, next), (int)Then(most, next));
         var plain = say.Dose with { Techniques = [], Instructions = [], Tempo = next };
         var fewer = high < say.Dose.Target.Min && !say.Dose.Target.IsOpen;
         plain = fewer ? plain with { Target = Done(low, high) } : plain;
         Fact[] range = fewer ? [("low", plain.Target.Min), ("high", plain.Target.Max)] : [];
-        return say.Make(Decision.TechniqueOff, Reason.Of("ease.technique-off", [("most", say.Count(most)), ("wanted", say.Dose.Target.Min), ("shorter", eases), .. range]), plain);
+        return say.Make(
+            Decision.TechniqueOff,
+            Reason.Of("ease.technique-off", [("most", say.Count(most)), ("wanted", say.Dose.Target.Min), ("shorter", eases), .. range]),
+            plain
+        );
     }
 
     /// <summary>
@@ -95,8 +119,18 @@ internal sealed class EasierSteps(ProposalWriter say)
         }
 
         return say.Context.Easier is { } easier && most * 2 <= say.Dose.Target.Min
-            ? say.Make(Decision.StepBack, reason.Then(Reason.Of("ease.easier-exercise", Easier())), say.Dose, flag: true) with { ToExerciseId = easier.Id }
-            : say.Make(Decision.StepBack, reason.Then(Reason.Of("ease.what-was-done", Easier())), say.Dose with { Target = Done(fewest, most) });
+            ? say.Make(Decision.StepBack, reason.Then(Reason.Of("ease.easier-exercise", Easier())), say.Dose, flag: true) with
+            {
+                ToExerciseId = easier.Id,
+            }
+            : say.Make(
+                Decision.StepBack,
+                reason.Then(Reason.Of("ease.what-was-done", Easier())),
+                say.Dose with
+                {
+                    Target = Done(fewest, most),
+                }
+            );
     }
 
     private static Reason Next(string code, ReachableLoad load) => Reason.Of(code, ("load", ProposalWriter.Name(load)));
@@ -114,11 +148,16 @@ internal sealed class EasierSteps(ProposalWriter say)
 
         var left = say.Sets.Where(s => s.Reps == most).Select(s => s.Rir ?? 0).DefaultIfEmpty(0).Max();
         var tempo = say.Left(say.Tempo);
-        return RepMaxCurve.RepsAt(systemKg, RepMaxCurve.OneRepMax(hereKg, Math.Clamp((most + left) / tempo, 1, RepMaxCurve.MostReps), strength.Curve), strength.Curve) * tempo;
+        return RepMaxCurve.RepsAt(
+                systemKg,
+                RepMaxCurve.OneRepMax(hereKg, Math.Clamp((most + left) / tempo, 1, RepMaxCurve.MostReps), strength.Curve),
+                strength.Curve
+            ) * tempo;
     }
 
     /// <summary>What was done as a target.</summary>
-    private SetTarget Done(int fewest, int most) => say.Dose.Target.IsOpen ? say.Dose.Target : new SetTarget(Math.Max(1, say.IsRestPause ? most : fewest), Math.Max(1, most));
+    private SetTarget Done(int fewest, int most) =>
+        say.Dose.Target.IsOpen ? say.Dose.Target : new SetTarget(Math.Max(1, say.IsRestPause ? most : fewest), Math.Max(1, most));
 
     /// <summary>
     /// The same load again. Where most sets fell short, the bottom comes down to what the hardest had: a reserve that only the first
@@ -132,12 +171,23 @@ internal sealed class EasierSteps(ProposalWriter say)
         var (dose, noTime) = (InReach(fewest), fellOff ? NoTime : null);
         return dose == say.Dose
             ? say.Keep(Decision.Repeat, Reason.Of("ease.again", ("short", short_)).Then(noTime))
-            : say.Make(Decision.FewerReps, Reason.Of("ease.fewer-reps", ("short", short_), ("low", dose.Target.Min), ("high", dose.Target.Max), ("rir", say.Dose.Rir)).Then(noTime), dose);
+            : say.Make(
+                Decision.FewerReps,
+                Reason
+                    .Of("ease.fewer-reps", ("short", short_), ("low", dose.Target.Min), ("high", dose.Target.Max), ("rir", say.Dose.Rir))
+                    .Then(noTime),
+                dose
+            );
     }
 
-    private Dose InReach(int fewest) => say.Dose is { Timed: false, Target.IsOpen: false, Scheme: not SetScheme.RestPause } && say.Sets.Count(s => s.Reps < say.Dose.Target.Min) * 2 > say.Sets.Length
-        ? say.Dose with { Target = say.Dose.Target with { Min = Math.Max(1, fewest) } }
-        : say.Dose;
+    private Dose InReach(int fewest) =>
+        say.Dose is { Timed: false, Target.IsOpen: false, Scheme: not SetScheme.RestPause }
+        && say.Sets.Count(s => s.Reps < say.Dose.Target.Min) * 2 > say.Sets.Length
+            ? say.Dose with
+            {
+                Target = say.Dose.Target with { Min = Math.Max(1, fewest) },
+            }
+            : say.Dose;
 
     /// <summary>Half a minute more rest, where there is room for it; null where the rest is long already.</summary>
     /// <param name="fewest">Reps of the hardest set.</param>
@@ -145,16 +195,26 @@ internal sealed class EasierSteps(ProposalWriter say)
     public Proposal? LongerRest(int fewest, Reason short_)
     {
         var longer = Math.Min(LongestRest, say.Dose.RestSeconds + ProposalWriter.RestStep);
-        return say.Dose.RestSeconds >= LongestRest || say.Dose.Timed || !say.Context.Fits(say.Dose with { RestSeconds = longer }) ? null
-            : say.Make(Decision.LongerRest, Reason.Of("ease.longer-rest", ("short", short_), ("rest", Quantity.Seconds(longer))), InReach(fewest) with { RestSeconds = longer });
+        return say.Dose.RestSeconds >= LongestRest || say.Dose.Timed || !say.Context.Fits(say.Dose with { RestSeconds = longer })
+            ? null
+            : say.Make(
+                Decision.LongerRest,
+                Reason.Of("ease.longer-rest", ("short", short_), ("rest", Quantity.Seconds(longer))),
+                InReach(fewest) with
+                {
+                    RestSeconds = longer,
+                }
+            );
     }
 
     /// <summary>Says that a longer rest would carry the day past the client's minutes; null when it would not.</summary>
-    private Reason? NoTime => say.Dose.RestSeconds < LongestRest && !say.Dose.Timed && !say.Context.Fits(say.Dose with { RestSeconds = say.Dose.RestSeconds + ProposalWriter.RestStep })
-        ? Reason.Of("ease.no-time")
-        : null;
+    private Reason? NoTime =>
+        say.Dose.RestSeconds < LongestRest
+        && !say.Dose.Timed
+        && !say.Context.Fits(say.Dose with { RestSeconds = say.Dose.RestSeconds + ProposalWriter.RestStep })
+            ? Reason.Of("ease.no-time")
+            : null;
 
     /// <summary>Half the sets at the same load.</summary>
-    public Proposal Deload(Reason reason) =>
-        say.Make(Decision.Deload, reason, LighterWeek.Half(say.Dose));
+    public Proposal Deload(Reason reason) => say.Make(Decision.Deload, reason, LighterWeek.Half(say.Dose));
 }

@@ -9,14 +9,16 @@ using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.KeepingOn.Progression;
 
-/// <summary>Steps that make an exercise harder, in the order of the trade (docs/trade/progression): load, reps, sets, variation, tempo.</summary>
+/// <summary>Steps that make an exercise harder, in the order of the trade (docs/trade/progression): load, reps, sets, variation,
+/// tempo.</summary>
 internal sealed class HarderSteps(ProposalWriter say)
 {
     /// <summary>Past four sets another exercise does more (common practice: 2–6, mostly 3–4).</summary>
     private const int MostSets = 4;
     private const int FewestSets = 2;
 
-    /// <summary>Rests are cut to here and no further: below it sets become conditioning (docs/trade/prescription: muscle 1–2 min).</summary>
+    /// <summary>Rests are cut to here and no further: below it sets become conditioning (docs/trade/prescription: muscle 1–2
+    /// min).</summary>
     private const int ShortestRest = 60;
 
     /// <summary>Reps in reserve beyond those planned from which a line is far too easy.</summary>
@@ -33,9 +35,10 @@ internal sealed class HarderSteps(ProposalWriter say)
         dose.Sets < MostSets && !say.IsRestPause && dose with { Sets = dose.Sets + 1 } is var more && say.Context.Fits(more) ? more : null;
 
     /// <summary>The full sets again after a lighter week; null outside one.</summary>
-    public Proposal? Resume() => say.Dose.SetsBefore is { } full
-        ? say.Make(Decision.Resume, Reason.Of("harder.resume", ("sets", full)), say.Dose with { Sets = full, SetsBefore = null })
-        : null;
+    public Proposal? Resume() =>
+        say.Dose.SetsBefore is { } full
+            ? say.Make(Decision.Resume, Reason.Of("harder.resume", ("sets", full)), say.Dose with { Sets = full, SetsBefore = null })
+            : null;
 
     /// <summary>Flat for three sessions: a set more, then another exercise. Null when there is no stall.</summary>
     public Proposal? Unstick(LineHistory history, Reason now)
@@ -52,7 +55,15 @@ internal sealed class HarderSteps(ProposalWriter say)
         }
 
         return say.Context.Harder is { } harder
-            ? say.Make(Decision.NextRung, Reason.Of("harder.unstick-exercise", [.. flat, ("exercise", harder.Name)]), say.Dose, flag: true) with { ToExerciseId = harder.Id }
+            ? say.Make(
+                Decision.NextRung,
+                Reason.Of("harder.unstick-exercise", [.. flat, ("exercise", harder.Name)]),
+                say.Dose,
+                flag: true
+            ) with
+            {
+                ToExerciseId = harder.Id,
+            }
             : say.Make(Decision.Change, Reason.Of("harder.unstick-angle", flat), say.Dose, flag: true);
     }
 
@@ -67,7 +78,10 @@ internal sealed class HarderSteps(ProposalWriter say)
 
         // The top is what the first set may reach next time, not the whole way to the goal.
         var top = Math.Max(reps, Math.Max(now.Max, Math.Min(say.Dose.Zone!.Max, best + 1)));
-        var target = now.IsOpen ? now : say.IsRestPause ? new SetTarget(reps, reps) : new SetTarget(least, top);
+        var target =
+            now.IsOpen ? now
+            : say.IsRestPause ? new SetTarget(reps, reps)
+            : new SetTarget(least, top);
         if (target == now && !everySet)
         {
             return say.Keep(Decision.Repeat, Reason.Of("harder.last-at-failure"));
@@ -75,8 +89,13 @@ internal sealed class HarderSteps(ProposalWriter say)
 
         Fact[] onTo = reps > now.Min + 1 ? [("on_to", reps)] : [];
         return say.Make(
-            Decision.MoreReps, everySet ? Reason.Of("harder.reps", [("timed", say.Dose.Timed), .. onTo]) : Reason.Of("harder.reps-where"),
-            say.Dose with { Target = target });
+            Decision.MoreReps,
+            everySet ? Reason.Of("harder.reps", [("timed", say.Dose.Timed), .. onTo]) : Reason.Of("harder.reps-where"),
+            say.Dose with
+            {
+                Target = target,
+            }
+        );
     }
 
     /// <summary>The zone is full: load, else set, else rung, else tempo. What was far too easy gets harder before it gets more.</summary>
@@ -121,7 +140,10 @@ internal sealed class HarderSteps(ProposalWriter say)
     }
 
     private Proposal NextRung(Exercise harder, Reason because) =>
-        say.Make(Decision.NextRung, Reason.Of("harder.next-rung", ("because", because), ("exercise", harder.Name)), say.Dose) with { ToExerciseId = harder.Id };
+        say.Make(Decision.NextRung, Reason.Of("harder.next-rung", ("because", because), ("exercise", harder.Name)), say.Dose) with
+        {
+            ToExerciseId = harder.Id,
+        };
 
     /// <summary>
     /// Nothing can be made harder by load, variation or tempo: reps past the zone, up to where more stop helping. Where they do not fit
@@ -144,7 +166,14 @@ internal sealed class HarderSteps(ProposalWriter say)
         if (over >= MuchToSpare && say.Dose.RestSeconds - ProposalWriter.RestStep >= ShortestRest)
         {
             var rest = say.Dose.RestSeconds - ProposalWriter.RestStep;
-            return say.Make(Decision.ShorterRest, Reason.Of("past-zone.rest", ("rest", Quantity.Seconds(rest))), say.Dose with { RestSeconds = rest });
+            return say.Make(
+                Decision.ShorterRest,
+                Reason.Of("past-zone.rest", ("rest", Quantity.Seconds(rest))),
+                say.Dose with
+                {
+                    RestSeconds = rest,
+                }
+            );
         }
 
         if (over >= MuchToSpare && longer)
@@ -154,16 +183,12 @@ internal sealed class HarderSteps(ProposalWriter say)
                 : say.Make(Decision.MoreReps, Reason.Of("past-zone.anyway"), more, flag: true);
         }
 
-        return say.Make(
-            Decision.Repeat,
-            Reason.Of(longer ? "past-zone.no-time" : "past-zone.kit-ends"),
-            say.Dose, flag: true);
+        return say.Make(Decision.Repeat, Reason.Of(longer ? "past-zone.no-time" : "past-zone.kit-ends"), say.Dose, flag: true);
     }
 
     /// <summary>Short of reps that were tried past the zone: once more; null when they were there.</summary>
-    private Proposal? ShortPastZone(int reps) => reps < say.Dose.Target.Min
-        ? say.Keep(Decision.Repeat, Reason.Of("past-zone.short", ("reps", say.Dose.Target.Min)))
-        : null;
+    private Proposal? ShortPastZone(int reps) =>
+        reps < say.Dose.Target.Min ? say.Keep(Decision.Repeat, Reason.Of("past-zone.short", ("reps", say.Dose.Target.Min))) : null;
 
     /// <summary>From the reps that every set has now to a few more.</summary>
     private SetTarget PastZone(int reps, int top)
@@ -173,7 +198,13 @@ internal sealed class HarderSteps(ProposalWriter say)
         return new SetTarget(say.IsRestPause ? most : now, most);
     }
 
-    private Proposal Heavier(int reps, double over, (ReachableLoad Load, double SystemKg) here, (ReachableLoad Load, double SystemKg) heavier, CurveKind curve)
+    private Proposal Heavier(
+        int reps,
+        double over,
+        (ReachableLoad Load, double SystemKg) here,
+        (ReachableLoad Load, double SystemKg) heavier,
+        CurveKind curve
+    )
     {
         var step = (heavier.SystemKg / here.SystemKg) - 1;
         var zone = say.Dose.Zone!;
@@ -181,24 +212,51 @@ internal sealed class HarderSteps(ProposalWriter say)
         var needed = RepMaxCurve.RepsToEarn(here.SystemKg, heavier.SystemKg, wanted + say.Dose.Rir, curve) - say.Dose.Rir;
         if (step > DoubleProgression.LargestFreeStep && reps < needed)
         {
-            return ShortPastZone(reps) ?? (needed <= DosePrescriber.MostUsefulReps
-                ? say.Make(Decision.MoreReps, Reason.Of("harder.earn-load", ("load", ProposalWriter.Name(heavier.Load)), ("step", Quantity.Percent(step)), ("needed", needed), ("wanted", wanted)), say.Dose with { Target = PastZone(reps, Math.Max(reps + 1, Math.Min(needed, reps + StepPastZone))) })
-                : Slower(reps, Reason.Of("full.too-far", ("load", ProposalWriter.Name(heavier.Load)), ("step", Quantity.Percent(step)))) ?? MoreThanZone(reps, over));
+            return ShortPastZone(reps)
+                ?? (
+                    needed <= DosePrescriber.MostUsefulReps
+                        ? say.Make(
+                            Decision.MoreReps,
+                            Reason.Of(
+                                "harder.earn-load",
+                                ("load", ProposalWriter.Name(heavier.Load)),
+                                ("step", Quantity.Percent(step)),
+                                ("needed", needed),
+                                ("wanted", wanted)
+                            ),
+                            say.Dose with
+                            {
+                                Target = PastZone(reps, Math.Max(reps + 1, Math.Min(needed, reps + StepPastZone))),
+                            }
+                        )
+                        : Slower(
+                            reps,
+                            Reason.Of("full.too-far", ("load", ProposalWriter.Name(heavier.Load)), ("step", Quantity.Percent(step)))
+                        ) ?? MoreThanZone(reps, over)
+                );
         }
 
         var bottom = say.Dose.Target.IsOpen ? say.Dose : say.Dose with { Target = zone };
-        return say.Make(Decision.MoreLoad, Reason.Of("harder.load", ("load", ProposalWriter.Name(heavier.Load)), ("step", Quantity.Percent(step)), ("wanted", wanted)), bottom, heavier.Load);
+        return say.Make(
+            Decision.MoreLoad,
+            Reason.Of("harder.load", ("load", ProposalWriter.Name(heavier.Load)), ("step", Quantity.Percent(step)), ("wanted", wanted)),
+            bottom,
+            heavier.Load
+        );
     }
 
     /// <summary>
     /// The slowest lowering that still leaves the bottom of the zone, five seconds or three; null when neither does, it is slow
-    /// already or the day has no time for it. Five down is the standard step when the load cannot rise (docs/trade/prescription), taken as far as the reps bear it.
+    /// already or the day has no time for it. Five down is the standard step when the load cannot rise (docs/trade/prescription), taken
+    /// as far as the reps bear it.
     /// </summary>
     private Proposal? Slower(double able, Reason because)
     {
         var tempo = say.Tempo;
         var zone = say.Dose.Zone!;
-        foreach (var seconds in new[] { ProposalWriter.SlowestStep, ProposalWriter.SlowStep }.Where(s => s > tempo.Eccentric && !say.Dose.Timed))
+        foreach (
+            var seconds in new[] { ProposalWriter.SlowestStep, ProposalWriter.SlowStep }.Where(s => s > tempo.Eccentric && !say.Dose.Timed)
+        )
         {
             var slower = tempo with { Eccentric = seconds };
             if (((able + say.Dose.Rir) * say.Left(slower) / say.Left(tempo)) - say.Dose.Rir >= (zone.IsOpen ? 1 : zone.Min))
@@ -207,7 +265,11 @@ internal sealed class HarderSteps(ProposalWriter say)
                 if (Within(dose) is { } fits)
                 {
                     var less = fits.Sets < dose.Sets ? Reason.Of("harder.set-less") : null;
-                    return say.Make(Decision.TechniqueOn, Reason.Row(because, Reason.Of("harder.slower", ("seconds", seconds)), less), fits);
+                    return say.Make(
+                        Decision.TechniqueOn,
+                        Reason.Row(because, Reason.Of("harder.slower", ("seconds", seconds)), less),
+                        fits
+                    );
                 }
             }
         }
@@ -219,6 +281,8 @@ internal sealed class HarderSteps(ProposalWriter say)
     private Dose? Within(Dose dose)
     {
         var less = dose with { Sets = dose.Sets - 1 };
-        return say.Context.Fits(dose) ? dose : less.Sets >= FewestSets && say.Context.Fits(less) ? less : null;
+        return say.Context.Fits(dose) ? dose
+            : less.Sets >= FewestSets && say.Context.Fits(less) ? less
+            : null;
     }
 }

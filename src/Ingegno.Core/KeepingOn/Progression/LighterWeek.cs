@@ -30,7 +30,10 @@ public static class LighterWeek
             SetsBefore = full,
             LastSetOpen = false,
             Rir = dose.Rir + spared,
-            Target = dose.Target.IsOpen || dose.Timed ? dose.Target : new SetTarget(Math.Max(1, dose.Target.Min - spared), Math.Max(1, dose.Target.Max - spared)),
+            Target =
+                dose.Target.IsOpen || dose.Timed
+                    ? dose.Target
+                    : new SetTarget(Math.Max(1, dose.Target.Min - spared), Math.Max(1, dose.Target.Max - spared)),
         };
     }
 

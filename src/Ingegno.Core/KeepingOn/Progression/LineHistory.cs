@@ -28,7 +28,8 @@ public sealed record LineDay(DateOnly Day, ImmutableArray<LoggedSet> Sets, doubl
 /// <param name="LastTrained">Last day on which anything of the plan was trained; null when nothing was.</param>
 public sealed record LineHistory(ImmutableArray<LineDay> Days, DateOnly Today, DateOnly? LastTrained)
 {
-    /// <summary>Days away from which on a week counts as missed (docs/trade/progression: a week or more; three days' grace for a late log).</summary>
+    /// <summary>Days away from which on a week counts as missed (docs/trade/progression: a week or more; three days' grace for a late
+    /// log).</summary>
     public const int DaysOfMissedWeek = 10;
 
     /// <summary>Sessions in a row without gain that make a stall (docs/trade/progression).</summary>
@@ -51,13 +52,15 @@ public sealed record LineHistory(ImmutableArray<LineDay> Days, DateOnly Today, D
         && Days.Take(SessionsOfStall).All(d => d.Sets.All(s => s.Rir is null || s.Rir <= (s.Stamp?.PlannedRir ?? s.Rir)));
 
     /// <summary>Two sessions running hurt in the same joint by more than what is tolerable.</summary>
-    public Joint? HurtTwice =>
-        Days.Length > 1 && Hurt(Days[0]) is { } joint && Hurt(Days[1]) == joint ? joint : null;
+    public Joint? HurtTwice => Days.Length > 1 && Hurt(Days[0]) is { } joint && Hurt(Days[1]) == joint ? joint : null;
 
     /// <summary>Pain above what is tolerable and clearly more than the session before.</summary>
     public bool PainRises =>
-        Days.Length > 1 && Days[0].Worst?.Pain > DoubleProgression.TolerablePain && Days[0].Worst!.Pain - (Days[1].Worst?.Pain ?? 0) >= 2
+        Days.Length > 1
+        && Days[0].Worst?.Pain > DoubleProgression.TolerablePain
+        && Days[0].Worst!.Pain - (Days[1].Worst?.Pain ?? 0) >= 2
         && Days[1].Worst?.Pain > 0;
 
-    private static Joint? Hurt(LineDay day) => day.Worst is { } worst && (worst.Pain > DoubleProgression.TolerablePain || worst.Sharp) ? worst.PainJoint : null;
+    private static Joint? Hurt(LineDay day) =>
+        day.Worst is { } worst && (worst.Pain > DoubleProgression.TolerablePain || worst.Sharp) ? worst.PainJoint : null;
 }

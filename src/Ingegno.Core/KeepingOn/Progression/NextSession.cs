@@ -31,8 +31,14 @@ public sealed class NextSession(Trade trade)
     /// <param name="guide">What has a say beside the log, such as the block that the plan is in; null for nothing.</param>
     /// <param name="days">Days of the plan with their minutes; null to let them take what they take.</param>
     public ImmutableArray<Proposal> Propose(
-        ClientProfile client, PlaceKit place, IReadOnlyCollection<HomeLine> lines, IReadOnlyCollection<LoggedSession> log, DateOnly today, IProposalGuide? guide = null,
-        IReadOnlyList<HomeDay>? days = null)
+        ClientProfile client,
+        PlaceKit place,
+        IReadOnlyCollection<HomeLine> lines,
+        IReadOnlyCollection<LoggedSession> log,
+        DateOnly today,
+        IProposalGuide? guide = null,
+        IReadOnlyList<HomeDay>? days = null
+    )
     {
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(place);
@@ -41,29 +47,48 @@ public sealed class NextSession(Trade trade)
         var contexts = Contexts(client, place, lines);
         var said = Decide(contexts, MatchedLogs.Of(lines, log).Sessions, today, guide, DayRoom.Of(lines, days));
         return DayRoom.Of(lines, days) is { } room
-            ? DayTrim.Apply(said, [.. contexts.Select(c => (c.Line, c.Context.Home))], line => lines.First(l => l.Gym.Key == line).Role, room)
+            ? DayTrim.Apply(
+                said,
+                [.. contexts.Select(c => (c.Line, c.Context.Home))],
+                line => lines.First(l => l.Gym.Key == line).Role,
+                room
+            )
             : said;
     }
 
     /// <summary>What the progression knows of every exercise of a plan beside its log.</summary>
-    public ImmutableArray<(LineKey Line, ProgressionContext Context)> Contexts(ClientProfile client, PlaceKit place, IEnumerable<HomeLine> lines)
+    public ImmutableArray<(LineKey Line, ProgressionContext Context)> Contexts(
+        ClientProfile client,
+        PlaceKit place,
+        IEnumerable<HomeLine> lines
+    )
     {
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(lines);
         var at = new ClientAtPlace(client, place, trade);
-        return [.. from line in lines
-                   from home in line.Chosen?.Exercises ?? []
-                   where trade.Catalogue.Find(home.ExerciseId) is not null // a practice may have removed its own
-                   select (line.Gym.Key, Context(home, at) with { TempoCost = at.Trade.TempoCost })];
+        return
+        [
+            .. from line in lines
+            from home in line.Chosen?.Exercises ?? []
+            where trade.Catalogue.Find(home.ExerciseId) is not null // a practice may have removed its own
+            select (line.Gym.Key, Context(home, at) with { TempoCost = at.Trade.TempoCost }),
+        ];
     }
 
     /// <summary>Decides the next session from logs whose lines are those of the contexts.</summary>
     public ImmutableArray<Proposal> Decide(
-        ImmutableArray<(LineKey Line, ProgressionContext Context)> contexts, IEnumerable<LoggedSession> log, DateOnly today, IProposalGuide? guide = null, DayRoom? room = null)
+        ImmutableArray<(LineKey Line, ProgressionContext Context)> contexts,
+        IEnumerable<LoggedSession> log,
+        DateOnly today,
+        IProposalGuide? guide = null,
+        DayRoom? room = null
+    )
     {
         var past = log.Where(s => s.Day <= today).OrderByDescending(s => s.Day).ToList();
-        var decided = contexts.Select(c => (c.Line, c.Context, History: History(c.Line, c.Context.Home.ExerciseId, past, today)))
-            .Select(c => (c.Context, c.History, Proposal: Next(c.Line, c.Context, c.History, room))).ToList();
+        var decided = contexts
+            .Select(c => (c.Line, c.Context, History: History(c.Line, c.Context.Home.ExerciseId, past, today)))
+            .Select(c => (c.Context, c.History, Proposal: Next(c.Line, c.Context, c.History, room)))
+            .ToList();
         var tired = Tired(past, [.. decided.Where(d => !Rested(d.Context.Home, d.History)).Select(d => d.History)]);
         return [.. decided.Select(d => Final(d.Context, d.History, d.Proposal, tired, guide))];
     }
@@ -89,13 +114,18 @@ public sealed class NextSession(Trade trade)
         ArgumentNullException.ThrowIfNull(log);
         var exercise = trade.Catalogue.Find(exerciseId);
         var days = log.Where(s => s.Day <= today)
-            .SelectMany(s => s.Exercises.Where(e => e.Line == line && e.ExerciseId == exerciseId && !e.Sets.IsDefaultOrEmpty).Select(e => LineDay.Of(s.Day, exercise, e.Sets)))
-            .GroupBy(d => d.Day).Select(g => g.MaxBy(d => d.Sets.Length)!) // logged twice: the fuller entry decides, both stay visible
+            .SelectMany(s =>
+                s.Exercises.Where(e => e.Line == line && e.ExerciseId == exerciseId && !e.Sets.IsDefaultOrEmpty)
+                    .Select(e => LineDay.Of(s.Day, exercise, e.Sets))
+            )
+            .GroupBy(d => d.Day)
+            .Select(g => g.MaxBy(d => d.Sets.Length)!) // logged twice: the fuller entry decides, both stay visible
             .OrderByDescending(d => d.Day);
         return new LineHistory([.. days], today, log.Count == 0 ? null : log.Max(s => s.Day));
     }
 
-    /// <summary>Why the whole plan wants a lighter week: stalls on half of it, or two all-out sessions running; null when it does not.</summary>
+    /// <summary>Why the whole plan wants a lighter week: stalls on half of it, or two all-out sessions running; null when it does
+    /// not.</summary>
     private static Reason? Tired(List<LoggedSession> past, List<LineHistory> lines)
     {
         var judged = lines.Where(l => l.Days.Length > LineHistory.SessionsOfStall).ToList();
@@ -105,14 +135,18 @@ public sealed class NextSession(Trade trade)
             return Reason.Of("tired.flat", ("stalled", stalled), ("judged", judged.Count));
         }
 
-        return past.Count > 1 && past.Take(2).All(s => s.Effort >= HardSession) && judged.Any(l => l.Days[0].OneRepMaxKg < l.Days[1].OneRepMaxKg * 0.95)
+        return
+            past.Count > 1
+            && past.Take(2).All(s => s.Effort >= HardSession)
+            && judged.Any(l => l.Days[0].OneRepMaxKg < l.Days[1].OneRepMaxKg * 0.95)
             ? Reason.Of("tired.all-out", ("effort", HardSession))
             : null;
     }
 
     /// <summary>A lighter week lies among the last sessions, or is planned: it must show first.</summary>
     private static bool Rested(HomeExercise home, LineHistory history) =>
-        home.Dose.SetsBefore is not null || history.Days.Take(LineHistory.SessionsOfStall + 1).Any(d => d.Sets.Length * 2 <= home.Dose.Sets);
+        home.Dose.SetsBefore is not null
+        || history.Days.Take(LineHistory.SessionsOfStall + 1).Any(d => d.Sets.Length * 2 <= home.Dose.Sets);
 
     /// <summary>Pain and a return come before a lighter week; what was not logged waits.</summary>
     private static bool MayDeload(Proposal proposal) =>
@@ -126,7 +160,8 @@ public sealed class NextSession(Trade trade)
             exercise,
             [.. (at.Ways.Of(home)?.Safe ?? []).Select(w => (w.Load, w.System.Kg))],
             Possible(exercise.Harder, at) is { } harder && Reachable(harder, at, home.Dose) ? harder : null,
-            Possible(exercise.Easier, at));
+            Possible(exercise.Easier, at)
+        );
     }
 
     /// <summary>At its lightest here the client gets at least half the reps of the zone: below that it is no step but a wall.</summary>
@@ -138,7 +173,10 @@ public sealed class NextSession(Trade trade)
         }
 
         var wanted = Math.Max(LeastRepsOfStep, (dose.Zone ?? dose.Target).Min / 2.0);
-        return at.Ways.Of(exercise).Where(w => w.System.Kg > 0).Any(w => ClientStrength.RepsAt(estimate, w.System.Kg, exercise.Strength!.Curve).Mid >= wanted);
+        return at
+            .Ways.Of(exercise)
+            .Where(w => w.System.Kg > 0)
+            .Any(w => ClientStrength.RepsAt(estimate, w.System.Kg, exercise.Strength!.Curve).Mid >= wanted);
     }
 
     private Exercise? Possible(string? id, ClientAtPlace at) =>

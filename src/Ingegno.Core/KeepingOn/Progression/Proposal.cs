@@ -16,15 +16,30 @@ namespace Ingegno.Core.KeepingOn.Progression;
 /// <param name="Load">That load in words; empty for none.</param>
 /// <param name="FlagsCoach">True when the coach should look at it in person.</param>
 public sealed record Proposal(
-    LineKey Line, string ExerciseId, string Name, Decision Decision, Reason Reason, Dose Dose, double ExternalKg, string Load, bool FlagsCoach)
+    LineKey Line,
+    string ExerciseId,
+    string Name,
+    Decision Decision,
+    Reason Reason,
+    Dose Dose,
+    double ExternalKg,
+    string Load,
+    bool FlagsCoach
+)
 {
     /// <summary>Exercise to step to; null when the exercise stays.</summary>
     public string? ToExerciseId { get; init; }
 
     /// <summary>Accepting it changes the plan; else it leaves everything as it is, or a coach must settle it at the workbench.</summary>
-    public bool Changes => Decision is not (Decision.Wait or Decision.Repeat or Decision.Swap or Decision.Change or Decision.CheckForm or Decision.NewPhase);
+    public bool Changes =>
+        Decision is not (Decision.Wait or Decision.Repeat or Decision.Swap or Decision.Change or Decision.CheckForm or Decision.NewPhase);
 
     /// <summary>What accepting it does: its figures, or none where the engine prescribes anew after a step or a calibration.</summary>
-    public AcceptedProposal Accepted => new(
-        Line, ExerciseId, ToExerciseId is not null || Decision == Decision.Calibrated ? null : HomeEdit.Of(Line, ExerciseId, Dose, ExternalKg), ToExerciseId);
+    public AcceptedProposal Accepted =>
+        new(
+            Line,
+            ExerciseId,
+            ToExerciseId is not null || Decision == Decision.Calibrated ? null : HomeEdit.Of(Line, ExerciseId, Dose, ExternalKg),
+            ToExerciseId
+        );
 }

@@ -52,12 +52,16 @@ internal sealed class ProposalWriter
             var nearest = Context.Loads.IsEmpty ? default : Context.Loads.MinBy(l => Math.Abs(l.Load.MassKg - _usedKg));
             return nearest.Load is not null && SameLoad.Of(nearest.Load.MassKg, _usedKg)
                 ? nearest
-                : (new ReachableLoad(_usedKg, _usedKg > 0 ? $"{Words.Number(_usedKg)} kg" : string.Empty, []), Context.Home.SystemLoadKg ?? _usedKg);
+                : (
+                    new ReachableLoad(_usedKg, _usedKg > 0 ? $"{Words.Number(_usedKg)} kg" : string.Empty, []),
+                    Context.Home.SystemLoadKg ?? _usedKg
+                );
         }
     }
 
     /// <summary>So many reps, or seconds of a hold, in words.</summary>
-    public Reason Count(int reps) => Dose.Timed ? Reason.Of("count.seconds", ("hold", Quantity.Seconds(reps))) : Reason.Of("count.reps", ("reps", reps));
+    public Reason Count(int reps) =>
+        Dose.Timed ? Reason.Of("count.seconds", ("hold", Quantity.Seconds(reps))) : Reason.Of("count.reps", ("reps", reps));
 
     /// <summary>Share of reps that a tempo leaves.</summary>
     public double Left(Tempo tempo) => Context.TempoCost?.Of(tempo) ?? 1;

@@ -8,9 +8,16 @@ public static class BodyRegions
 {
     private static readonly ImmutableHashSet<MovementPattern> LowerBody =
     [
-        MovementPattern.Squat, MovementPattern.Hinge, MovementPattern.Lunge, MovementPattern.HipExtension,
-        MovementPattern.HipAbduction, MovementPattern.HipAdduction, MovementPattern.KneeFlexion,
-        MovementPattern.KneeExtension, MovementPattern.PlantarFlexion, MovementPattern.DorsiFlexion,
+        MovementPattern.Squat,
+        MovementPattern.Hinge,
+        MovementPattern.Lunge,
+        MovementPattern.HipExtension,
+        MovementPattern.HipAbduction,
+        MovementPattern.HipAdduction,
+        MovementPattern.KneeFlexion,
+        MovementPattern.KneeExtension,
+        MovementPattern.PlantarFlexion,
+        MovementPattern.DorsiFlexion,
     ];
 
     /// <summary>The half of the body that a pattern belongs to; the trunk counts as upper.</summary>

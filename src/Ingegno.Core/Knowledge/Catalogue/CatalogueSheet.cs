@@ -15,13 +15,24 @@ public static class CatalogueSheet
         var text = new StringBuilder();
         var home = catalogue.AtHome.Length;
         var gym = catalogue.All.Count(e => e.Venues.Contains(Venue.Gym));
-        text.Append(CultureInfo.InvariantCulture, $"# The catalogue, to read through\n\nWritten from `data/catalogue` by `CatalogueSheet`; a test fails when it is stale. {catalogue.All.Length} exercises: {home} for the home, {gym} known from the gym, those in both counted once.\nPer pattern the families from easy to hard: rung, exercise, set-ups, what is moved, main muscles.\n");
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"# The catalogue, to read through\n\nWritten from `data/catalogue` by `CatalogueSheet`; a test fails when it is stale. {catalogue.All.Length} exercises: {home} for the home, {gym} known from the gym, those in both counted once.\nPer pattern the families from easy to hard: rung, exercise, set-ups, what is moved, main muscles.\n"
+        );
         foreach (var pattern in catalogue.All.GroupBy(e => e.Pattern).OrderBy(g => g.Key))
         {
-            text.Append(CultureInfo.InvariantCulture, $"\n## {Words.Sentence(Words.Of(pattern.Key))}\n\n| family | rung | exercise | where | set-ups | moves | main muscles |\n|---|---|---|---|---|---|---|\n");
-            foreach (var exercise in pattern.OrderBy(e => e.AtHome ? 0 : 1).ThenBy(e => e.Family, StringComparer.Ordinal).ThenBy(e => e.Rung))
+            text.Append(
+                CultureInfo.InvariantCulture,
+                $"\n## {Words.Sentence(Words.Of(pattern.Key))}\n\n| family | rung | exercise | where | set-ups | moves | main muscles |\n|---|---|---|---|---|---|---|\n"
+            );
+            foreach (
+                var exercise in pattern.OrderBy(e => e.AtHome ? 0 : 1).ThenBy(e => e.Family, StringComparer.Ordinal).ThenBy(e => e.Rung)
+            )
             {
-                text.Append(CultureInfo.InvariantCulture, $"| {exercise.Family} | {exercise.Rung} | {exercise.Name}{(exercise.OffByDefault is null ? string.Empty : " (off by default)")} | {string.Join(" ", exercise.Venues.Select(Words.Of))} | {Setups(exercise)} | {Moves(exercise)} | {Words.Join([.. exercise.PrimeMovers().Select(Words.Of)])} |\n");
+                text.Append(
+                    CultureInfo.InvariantCulture,
+                    $"| {exercise.Family} | {exercise.Rung} | {exercise.Name}{(exercise.OffByDefault is null ? string.Empty : " (off by default)")} | {string.Join(" ", exercise.Venues.Select(Words.Of))} | {Setups(exercise)} | {Moves(exercise)} | {Words.Join([.. exercise.PrimeMovers().Select(Words.Of)])} |\n"
+                );
             }
         }
 
@@ -29,7 +40,18 @@ public static class CatalogueSheet
     }
 
     private static string Setups(Exercise exercise) =>
-        exercise.Setups.IsEmpty ? "–" : string.Join("; ", exercise.Setups.Select(s => s.Text.Replace("{load}", "*load*", StringComparison.Ordinal).Replace('{', '<').Replace('}', '>').Replace("<", "*", StringComparison.Ordinal).Replace(">", "*", StringComparison.Ordinal)));
+        exercise.Setups.IsEmpty
+            ? "–"
+            : string.Join(
+                "; ",
+                exercise.Setups.Select(s =>
+                    s.Text.Replace("{load}", "*load*", StringComparison.Ordinal)
+                        .Replace('{', '<')
+                        .Replace('}', '>')
+                        .Replace("<", "*", StringComparison.Ordinal)
+                        .Replace(">", "*", StringComparison.Ordinal)
+                )
+            );
 
     private static string Moves(Exercise exercise)
     {
@@ -47,7 +69,9 @@ public static class CatalogueSheet
         var parts = new List<string>();
         if (load.Leverage is { } leverage)
         {
-            parts.Add($"{Words.Of(leverage.Model)}{(Math.Abs(leverage.Factor - 1) < 1e-9 ? string.Empty : $" × {Words.Number(leverage.Factor, 2)}")}");
+            parts.Add(
+                $"{Words.Of(leverage.Model)}{(Math.Abs(leverage.Factor - 1) < 1e-9 ? string.Empty : $" × {Words.Number(leverage.Factor, 2)}")}"
+            );
         }
         else if (load.BodyShareByHeight is not null)
         {

@@ -93,8 +93,7 @@ public sealed record Exercise
     public double InvolvementOf(Muscle muscle) => Muscles.GetValueOrDefault(muscle);
 
     /// <summary>The muscles the exercise is chosen for: involvement of at least <see cref="PrimeMoverInvolvement"/>.</summary>
-    public IEnumerable<Muscle> PrimeMovers() =>
-        Muscles.Where(m => m.Value >= PrimeMoverInvolvement).Select(m => m.Key);
+    public IEnumerable<Muscle> PrimeMovers() => Muscles.Where(m => m.Value >= PrimeMoverInvolvement).Select(m => m.Key);
 
     /// <summary>Involvement from which a muscle counts as prime mover.</summary>
     public const double PrimeMoverInvolvement = 0.8;

@@ -27,6 +27,5 @@ public sealed class ExerciseCatalogue
 
     /// <summary>The exercise of that id.</summary>
     /// <exception cref="KeyNotFoundException">The catalogue has no such id.</exception>
-    public Exercise Get(string id) =>
-        Find(id) ?? throw new KeyNotFoundException($"The catalogue has no exercise with the id \"{id}\".");
+    public Exercise Get(string id) => Find(id) ?? throw new KeyNotFoundException($"The catalogue has no exercise with the id \"{id}\".");
 }

@@ -37,11 +37,16 @@ public sealed class ExerciseNames
             return [];
         }
 
-        return [.. _names
-            .Select(n => (n.Exercise.Name, Likeness: Likeness.Of(wanted, n.Normal)))
-            .Where(n => n.Likeness > 0.35)
-            .GroupBy(n => n.Name, n => n.Likeness)
-            .OrderByDescending(g => g.Max()).ThenBy(g => g.Key, StringComparer.Ordinal)
-            .Take(count).Select(g => g.Key)];
+        return
+        [
+            .. _names
+                .Select(n => (n.Exercise.Name, Likeness: Likeness.Of(wanted, n.Normal)))
+                .Where(n => n.Likeness > 0.35)
+                .GroupBy(n => n.Name, n => n.Likeness)
+                .OrderByDescending(g => g.Max())
+                .ThenBy(g => g.Key, StringComparer.Ordinal)
+                .Take(count)
+                .Select(g => g.Key),
+        ];
     }
 }

@@ -21,11 +21,16 @@ public static partial class SetupText
     {
         ArgumentNullException.ThrowIfNull(bindings);
         var things = bindings.GroupBy(b => b.Role).ToDictionary(g => g.Key, g => g.First().Thing.InWords);
-        var filled = Role().Replace(text, m => m.Groups["role"].Value switch
-        {
-            LoadRole => load.Length == 0 ? "no extra load" : load,
-            var role => things.GetValueOrDefault(role, role),
-        });
+        var filled = Role()
+            .Replace(
+                text,
+                m =>
+                    m.Groups["role"].Value switch
+                    {
+                        LoadRole => load.Length == 0 ? "no extra load" : load,
+                        var role => things.GetValueOrDefault(role, role),
+                    }
+            );
         return Words.Sentence(filled);
     }
 }

@@ -9,7 +9,8 @@ public sealed record DoseRules
     /// <summary>Rests of a line that names none.</summary>
     public required ImmutableArray<GoalRest> UsualRests { get; init; }
 
-    /// <summary>A line whose reps to failure lie this many times above the wanted ones is too easy: more reps, or tired beforehand.</summary>
+    /// <summary>A line whose reps to failure lie this many times above the wanted ones is too easy: more reps, or tired
+    /// beforehand.</summary>
     public required double TooEasy { get; init; }
 
     /// <summary>A load this many times too light for a heavy line is moved fast instead of often.</summary>

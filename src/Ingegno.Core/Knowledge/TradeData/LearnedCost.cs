@@ -1,4 +1,5 @@
 using Ingegno.Core.Ground.Reasons;
+
 namespace Ingegno.Core.Knowledge.TradeData;
 
 /// <summary>What logs taught of how much a rest or a technique costs this client.</summary>

@@ -3,4 +3,10 @@ using System.Collections.Immutable;
 namespace Ingegno.Core.Knowledge.TradeData;
 
 /// <summary>What a gym line is for in its session.</summary>
-public enum LineRole { Main, Secondary, Accessory, Activation }
+public enum LineRole
+{
+    Main,
+    Secondary,
+    Accessory,
+    Activation,
+}

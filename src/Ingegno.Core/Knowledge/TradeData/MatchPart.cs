@@ -3,4 +3,12 @@ using System.Collections.Immutable;
 namespace Ingegno.Core.Knowledge.TradeData;
 
 /// <summary>The parts of a match.</summary>
-public enum MatchPart { Muscles, Pattern, Structure, Resistance, Profile, Skill }
+public enum MatchPart
+{
+    Muscles,
+    Pattern,
+    Structure,
+    Resistance,
+    Profile,
+    Skill,
+}

@@ -51,7 +51,5 @@ public sealed record MatchRules
 
     /// <summary>Pattern part of a candidate against a gym line, 0–1.</summary>
     public double PatternScore(MovementPattern wanted, MovementPattern offered) =>
-        wanted == offered
-            ? 1
-            : Neighbours.Where(n => n.Joins(wanted, offered)).Select(n => n.Score).DefaultIfEmpty(0).Max();
+        wanted == offered ? 1 : Neighbours.Where(n => n.Joins(wanted, offered)).Select(n => n.Score).DefaultIfEmpty(0).Max();
 }

@@ -14,8 +14,19 @@ namespace Ingegno.Core.Knowledge.TradeData;
 /// <param name="SkillEdge">Score at the edge of what a level is trusted with.</param>
 /// <param name="LossBelow">Part score below which something is named as lost.</param>
 public sealed record PartRules(
-    double MusclesKept, double HelperFrom, double OtherPlane, double OtherStructure, double UnilateralLost, double BilateralLost, double OtherChain, double Balance,
-    double ProfileNear, double ProfileFar, double SkillEdge, double LossBelow);
+    double MusclesKept,
+    double HelperFrom,
+    double OtherPlane,
+    double OtherStructure,
+    double UnilateralLost,
+    double BilateralLost,
+    double OtherChain,
+    double Balance,
+    double ProfileNear,
+    double ProfileFar,
+    double SkillEdge,
+    double LossBelow
+);
 
 /// <summary>Which exercises have to do with a line at all.</summary>
 /// <param name="Muscles">Least muscle score.</param>
@@ -30,7 +41,14 @@ public sealed record RelevanceRules(double Muscles, double MusclesWithoutPattern
 /// <param name="Control">Reps whose difficulty no load measures.</param>
 /// <param name="TooEasySpread">Spread above the zone, of the logarithm of reps.</param>
 /// <param name="TooHardSpread">Spread below it.</param>
-public sealed record ResistanceRules(double HoldForHold, double HoldForReps, double HoldForIsolationReps, double Control, double TooEasySpread, double TooHardSpread);
+public sealed record ResistanceRules(
+    double HoldForHold,
+    double HoldForReps,
+    double HoldForIsolationReps,
+    double Control,
+    double TooEasySpread,
+    double TooHardSpread
+);
 
 /// <summary>When two exercises stand for one line.</summary>
 /// <param name="EnoughPrimeMovers">Share of the prime movers with which a single one is enough, if its resistance is.</param>

@@ -23,7 +23,7 @@ public static class RestPause
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(first);
         var sets = ImmutableArray.CreateBuilder<int>();
-        for (var left = first; left > 0;)
+        for (var left = first; left > 0; )
         {
             var next = Math.Clamp((int)Math.Round(first * Recovered * Math.Pow(LessEachTime, sets.Count)), 1, left);
             sets.Add(next);

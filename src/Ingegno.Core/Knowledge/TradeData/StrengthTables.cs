@@ -35,10 +35,11 @@ public sealed record AnchorLift
 
     public double ExternalShare(Level level, Sex sex) => BySex(sex, Male[(int)level], Female[(int)level]);
 
-    private static double BySex(Sex sex, double male, double female) => sex switch
-    {
-        Sex.Male => male,
-        Sex.Female => female,
-        _ => (male + female) / 2,
-    };
+    private static double BySex(Sex sex, double male, double female) =>
+        sex switch
+        {
+            Sex.Male => male,
+            Sex.Female => female,
+            _ => (male + female) / 2,
+        };
 }

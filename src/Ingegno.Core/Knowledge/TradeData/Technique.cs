@@ -86,7 +86,13 @@ public sealed record Technique
         }
 
         return profile == Profile.Shortened
-            ? changed with { PauseShortened = Math.Max(tempo.PauseShortened, pause) }
-            : changed with { PauseStretched = Math.Max(tempo.PauseStretched, pause) };
+            ? changed with
+            {
+                PauseShortened = Math.Max(tempo.PauseShortened, pause),
+            }
+            : changed with
+            {
+                PauseStretched = Math.Max(tempo.PauseStretched, pause),
+            };
     }
 }

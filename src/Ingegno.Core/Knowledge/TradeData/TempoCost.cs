@@ -15,8 +15,22 @@ public sealed class TempoCost
     public TempoCost(IEnumerable<Technique> techniques)
     {
         var steps = techniques.ToList();
-        _eccentric = [[Tempo.Usual.Eccentric, 1], .. steps.Where(t => t is { Eccentric: not null, Pause: null }).OrderBy(t => t.Eccentric).Select(t => ImmutableArray.Create<double>(t.Eccentric!.Value, t.RepsLeft))];
-        _pause = [[1, 1], .. steps.Where(t => t is { Eccentric: null, Pause: not null }).OrderBy(t => t.Pause).Select(t => ImmutableArray.Create<double>(t.Pause!.Value, t.RepsLeft))];
+        _eccentric =
+        [
+            [Tempo.Usual.Eccentric, 1],
+            .. steps
+                .Where(t => t is { Eccentric: not null, Pause: null })
+                .OrderBy(t => t.Eccentric)
+                .Select(t => ImmutableArray.Create<double>(t.Eccentric!.Value, t.RepsLeft)),
+        ];
+        _pause =
+        [
+            [1, 1],
+            .. steps
+                .Where(t => t is { Eccentric: null, Pause: not null })
+                .OrderBy(t => t.Pause)
+                .Select(t => ImmutableArray.Create<double>(t.Pause!.Value, t.RepsLeft)),
+        ];
     }
 
     /// <summary>Share left by a tempo, above 0, at most 1; the last step holds beyond it.</summary>

@@ -24,7 +24,8 @@ public sealed record Trade(
     ImmutableArray<Approach> Approaches,
     SetFatigue Fatigue,
     DoseRules Dose,
-    BlockRules Blocks)
+    BlockRules Blocks
+)
 {
     private static readonly Lazy<Trade> LazyShipped = new(ReadShipped);
 
@@ -52,7 +53,19 @@ public sealed record Trade(
             ? this
             : new Trade(
                 new ExerciseCatalogue(Catalogue.All.Where(e => !replaced.Contains(e.Id)).Concat(own)),
-                KitKinds, ReadyItems, KitTemplates, Purchases, Strength, Leverage, Match, Techniques, Approaches, Fatigue, Dose, Blocks);
+                KitKinds,
+                ReadyItems,
+                KitTemplates,
+                Purchases,
+                Strength,
+                Leverage,
+                Match,
+                Techniques,
+                Approaches,
+                Fatigue,
+                Dose,
+                Blocks
+            );
     }
 
     /// <summary>The trade with a practice's own approaches after those that ship.</summary>
@@ -70,9 +83,16 @@ public sealed record Trade(
             return this;
         }
 
-        var techniques = Techniques.Select(t => t.RepsLeft < 1 && costs.FirstOrDefault(c => c.Of == t.Of) is { } own ? t with { RepsLeft = own.Left(t.RepsLeft) } : t).ToImmutableArray();
+        var techniques = Techniques
+            .Select(t =>
+                t.RepsLeft < 1 && costs.FirstOrDefault(c => c.Of == t.Of) is { } own ? t with { RepsLeft = own.Left(t.RepsLeft) } : t
+            )
+            .ToImmutableArray();
         var fatigue = costs.FirstOrDefault(c => c.Of == LearnedCost.Rests) is { } rests
-            ? Fatigue with { Left = [.. Fatigue.Left.Select(p => ImmutableArray.Create(p[0], rests.Left(p[1])))] }
+            ? Fatigue with
+            {
+                Left = [.. Fatigue.Left.Select(p => ImmutableArray.Create(p[0], rests.Left(p[1])))],
+            }
             : Fatigue;
         return this with { Techniques = techniques, TempoCost = new TempoCost(techniques), Fatigue = fatigue, Costs = costs };
     }
@@ -80,7 +100,8 @@ public sealed record Trade(
     private static Trade ReadShipped()
     {
         var assembly = typeof(Trade).Assembly;
-        var exercises = assembly.GetManifestResourceNames()
+        var exercises = assembly
+            .GetManifestResourceNames()
             .Where(n => n.StartsWith("catalogue/", StringComparison.Ordinal) && !n.EndsWith(".schema.json", StringComparison.Ordinal))
             .Order(StringComparer.Ordinal)
             .SelectMany(n => Read<ImmutableArray<Exercise>>(n));
@@ -97,11 +118,13 @@ public sealed record Trade(
             Read<ImmutableArray<Approach>>("trade/approaches.json"),
             Read<SetFatigue>("trade/set-fatigue.json"),
             Read<DoseRules>("trade/dose.json"),
-            Read<BlockRules>("trade/blocks.json"));
+            Read<BlockRules>("trade/blocks.json")
+        );
 
         T Read<T>(string name)
         {
-            using var stream = assembly.GetManifestResourceStream(name)
+            using var stream =
+                assembly.GetManifestResourceStream(name)
                 ?? throw new InvalidOperationException($"The data file {name} is missing from the program.");
             try
             {

@@ -25,8 +25,20 @@ namespace Ingegno.Core.Making.Auditing;
 /// <param name="Role">What its line is for, when that is known.</param>
 /// <param name="Gym">The line as it was pasted; null when the plan is ours.</param>
 public sealed record AuditedExercise(
-    LineKey Line, int Day, Exercise Exercise, int Sets, SetTarget Target, bool Timed, bool PerSide, int? RestSeconds, int? Rir, char? Superset,
-    HomeExercise? Home = null, LineRole? Role = null, GymLine? Gym = null);
+    LineKey Line,
+    int Day,
+    Exercise Exercise,
+    int Sets,
+    SetTarget Target,
+    bool Timed,
+    bool PerSide,
+    int? RestSeconds,
+    int? Rir,
+    char? Superset,
+    HomeExercise? Home = null,
+    LineRole? Role = null,
+    GymLine? Gym = null
+);
 
 /// <summary>A plan under check.</summary>
 public sealed record AuditedPlan
@@ -86,11 +98,22 @@ public sealed record AuditedPlan
             Exercises =
             [
                 .. from line in plan.Lines
-                   from home in line.Chosen?.Exercises ?? []
-                   let exercise = trade.Catalogue.Get(home.ExerciseId)
-                   select new AuditedExercise(
-                       line.Gym.Key, line.Gym.Day, exercise, home.Dose.Sets, home.Dose.Target, home.Dose.Timed, home.Dose.PerSide,
-                       home.Dose.RestSeconds, home.Dose.Rir, line.Gym.SupersetLetter, home, line.Role),
+                from home in line.Chosen?.Exercises ?? []
+                let exercise = trade.Catalogue.Get(home.ExerciseId)
+                select new AuditedExercise(
+                    line.Gym.Key,
+                    line.Gym.Day,
+                    exercise,
+                    home.Dose.Sets,
+                    home.Dose.Target,
+                    home.Dose.Timed,
+                    home.Dose.PerSide,
+                    home.Dose.RestSeconds,
+                    home.Dose.Rir,
+                    line.Gym.SupersetLetter,
+                    home,
+                    line.Role
+                ),
             ],
         };
     }
@@ -108,16 +131,34 @@ public sealed record AuditedPlan
             Catalogue = trade.Catalogue,
             Days = [.. read.Days.Select(d => d.Name)],
             Approaches = [.. read.Days.Select(_ => trade.ApproachOf(client.Approach))],
-            SaysHowToGoOn = read.Lines.Any(l => l.LastSetOpen || l.Target.IsOpen || l.Target.Min < l.Target.Max || l.Rir is not null || l.Rpe is not null || l.ShareOfMax is not null),
+            SaysHowToGoOn = read.Lines.Any(l =>
+                l.LastSetOpen
+                || l.Target.IsOpen
+                || l.Target.Min < l.Target.Max
+                || l.Rir is not null
+                || l.Rpe is not null
+                || l.ShareOfMax is not null
+            ),
             Exercises =
             [
                 .. read.Lines.Select(l => new AuditedExercise(
-                    l.Key, l.Day, trade.Catalogue.Get(l.ExerciseId), l.Sets, l.Target, l.Timed, l.PerSide, l.RestSeconds,
-                    l.Reserve, l.SupersetLetter, Gym: l)),
+                    l.Key,
+                    l.Day,
+                    trade.Catalogue.Get(l.ExerciseId),
+                    l.Sets,
+                    l.Target,
+                    l.Timed,
+                    l.PerSide,
+                    l.RestSeconds,
+                    l.Reserve,
+                    l.SupersetLetter,
+                    Gym: l
+                )),
             ],
         };
     }
 
     /// <summary>Name of a day as it stands in a sentence.</summary>
-    public Reason DayName(int day) => day < Days.Length && Days[day].Length > 0 ? Reason.Text(Days[day]) : Reason.Of("day.number", ("number", day + 1));
+    public Reason DayName(int day) =>
+        day < Days.Length && Days[day].Length > 0 ? Reason.Text(Days[day]) : Reason.Of("day.number", ("number", day + 1));
 }

@@ -8,7 +8,8 @@ using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Making.Auditing;
 
-/// <summary>Whether the week as a whole is in balance: push and pull, knee and hip, muscles against the gym plan (docs/trade/prescription).</summary>
+/// <summary>Whether the week as a whole is in balance: push and pull, knee and hip, muscles against the gym plan
+/// (docs/trade/prescription).</summary>
 internal static class BalanceChecks
 {
     private const double FarAbove = 1.5;
@@ -20,44 +21,86 @@ internal static class BalanceChecks
     private const double SameMuscles = 0.93;
 
     private static readonly MovementPattern[] Push = [MovementPattern.HorizontalPush, MovementPattern.VerticalPush, MovementPattern.Fly];
-    private static readonly MovementPattern[] Pull = [MovementPattern.HorizontalPull, MovementPattern.VerticalPull, MovementPattern.RearShoulder];
+    private static readonly MovementPattern[] Pull =
+    [
+        MovementPattern.HorizontalPull,
+        MovementPattern.VerticalPull,
+        MovementPattern.RearShoulder,
+    ];
     private static readonly MovementPattern[] Knee = [MovementPattern.Squat, MovementPattern.Lunge, MovementPattern.KneeExtension];
     private static readonly MovementPattern[] Hip = [MovementPattern.Hinge, MovementPattern.HipExtension, MovementPattern.KneeFlexion];
 
     public static IEnumerable<Finding> Find(AuditedPlan plan) =>
         Ratio(plan, "push-above-pull", Push, Pull, Reason.Of("finding.push-above"), Reason.Of("remedy.pull-sets"))
             .Concat(Ratio(plan, "knee-above-hip", Knee, Hip, Reason.Of("finding.knee-above"), Reason.Of("remedy.hip-sets")))
-            .Concat(Missed(plan)).Concat(Twice(plan)).Concat(Stretched(plan));
+            .Concat(Missed(plan))
+            .Concat(Twice(plan))
+            .Concat(Stretched(plan));
 
-    private static IEnumerable<Finding> Ratio(AuditedPlan plan, string code, MovementPattern[] ones, MovementPattern[] others, Reason text, Reason more)
+    private static IEnumerable<Finding> Ratio(
+        AuditedPlan plan,
+        string code,
+        MovementPattern[] ones,
+        MovementPattern[] others,
+        Reason text,
+        Reason more
+    )
     {
         var (a, b) = (Sets(plan, ones), Sets(plan, others));
         if (a >= EnoughToJudge && a > FarAbove * b)
         {
-            yield return new Finding(code, code, Severity.Warning, text, Reason.Of("evidence.sets-against", ("sets", a), ("other", b)), null, AddSets(plan, e => others.Contains(e.Exercise.Pattern), more));
+            yield return new Finding(
+                code,
+                code,
+                Severity.Warning,
+                text,
+                Reason.Of("evidence.sets-against", ("sets", a), ("other", b)),
+                null,
+                AddSets(plan, e => others.Contains(e.Exercise.Pattern), more)
+            );
         }
     }
 
     private static Remedy? AddSets(AuditedPlan plan, Func<AuditedExercise, bool> which, Reason label) =>
         Remedies.Figures(plan.Exercises.Where(e => which(e) && e.Sets < MostSets), label, (at, e) => e with { Sets = at.Sets + 1 });
 
-    private static int Sets(AuditedPlan plan, MovementPattern[] patterns) => plan.Exercises.Where(e => patterns.Contains(e.Exercise.Pattern)).Sum(e => e.Sets);
+    private static int Sets(AuditedPlan plan, MovementPattern[] patterns) =>
+        plan.Exercises.Where(e => patterns.Contains(e.Exercise.Pattern)).Sum(e => e.Sets);
 
     private static IEnumerable<Finding> Missed(AuditedPlan plan) =>
         from sets in plan.HardSets
         where sets.Gym >= WorthKeeping && sets.Home < sets.Gym / 2
         select new Finding(
-            $"muscle/{sets.Muscle}", "muscle-lost", Severity.Warning, Reason.Of("finding.muscle-lost", ("muscle", Term.For(sets.Muscle))),
-            Reason.Of("evidence.gym-and-home", ("gym", sets.Gym), ("home", sets.Home)), null,
-            AddSets(plan, e => e.Exercise.InvolvementOf(sets.Muscle) >= Exercise.PrimeMoverInvolvement, Reason.Of("remedy.muscle-set", ("muscle", Term.For(sets.Muscle)))));
+            $"muscle/{sets.Muscle}",
+            "muscle-lost",
+            Severity.Warning,
+            Reason.Of("finding.muscle-lost", ("muscle", Term.For(sets.Muscle))),
+            Reason.Of("evidence.gym-and-home", ("gym", sets.Gym), ("home", sets.Home)),
+            null,
+            AddSets(
+                plan,
+                e => e.Exercise.InvolvementOf(sets.Muscle) >= Exercise.PrimeMoverInvolvement,
+                Reason.Of("remedy.muscle-set", ("muscle", Term.For(sets.Muscle)))
+            )
+        );
 
     private static IEnumerable<Finding> Twice(AuditedPlan plan) =>
         from day in plan.Exercises.GroupBy(e => e.Day)
         from pair in Pairs([.. day])
         where Same(pair.First, pair.Second, plan.Parts)
         select new Finding(
-            $"twice/{pair.First.Line}/{pair.Second.Line}", "twice", Severity.Hint, Reason.Of("finding.twice", ("first", pair.First.Exercise.Name), ("second", pair.Second.Exercise.Name), ("day", plan.DayName(day.Key))),
-            Reason.Of("evidence.twice"), pair.Second.Line);
+            $"twice/{pair.First.Line}/{pair.Second.Line}",
+            "twice",
+            Severity.Hint,
+            Reason.Of(
+                "finding.twice",
+                ("first", pair.First.Exercise.Name),
+                ("second", pair.Second.Exercise.Name),
+                ("day", plan.DayName(day.Key))
+            ),
+            Reason.Of("evidence.twice"),
+            pair.Second.Line
+        );
 
     private static IEnumerable<(AuditedExercise First, AuditedExercise Second)> Pairs(List<AuditedExercise> day)
     {
@@ -71,7 +114,10 @@ internal static class BalanceChecks
     }
 
     private static bool Same(AuditedExercise a, AuditedExercise b, PartRules parts) =>
-        a.Line != b.Line && a.Exercise.Pattern == b.Exercise.Pattern && a.Exercise.Profile == b.Exercise.Profile && a.Exercise.Sides == b.Exercise.Sides
+        a.Line != b.Line
+        && a.Exercise.Pattern == b.Exercise.Pattern
+        && a.Exercise.Profile == b.Exercise.Profile
+        && a.Exercise.Sides == b.Exercise.Sides
         && a.Exercise.Pattern is not (MovementPattern.Mobility or MovementPattern.Breathing)
         && PartMatches.MuscleScore(a.Exercise.Muscles, b.Exercise.Muscles, parts) > SameMuscles;
 
@@ -81,6 +127,10 @@ internal static class BalanceChecks
         let trained = plan.Exercises.Where(e => e.Exercise.InvolvementOf(muscle) >= Exercise.PrimeMoverInvolvement).ToList()
         where trained.Sum(e => e.Sets) >= EnoughToJudge && trained.All(e => e.Exercise.Profile == Profile.Shortened)
         select new Finding(
-            $"stretched/{muscle}", "nothing-stretched", Severity.Hint, Reason.Of("finding.nothing-stretched", ("muscle", Term.For(muscle))),
-            Reason.Of("evidence.shortened", ("exercises", FactList.Of(trained.Select(e => e.Exercise.Name).Distinct()))));
+            $"stretched/{muscle}",
+            "nothing-stretched",
+            Severity.Hint,
+            Reason.Of("finding.nothing-stretched", ("muscle", Term.For(muscle))),
+            Reason.Of("evidence.shortened", ("exercises", FactList.Of(trained.Select(e => e.Exercise.Name).Distinct())))
+        );
 }

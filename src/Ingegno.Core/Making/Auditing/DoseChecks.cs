@@ -26,7 +26,18 @@ internal static class DoseChecks
         var name = at.Exercise.Name;
         if (at.Exercise.Sides == Knowledge.Catalogue.Sides.Unilateral && !at.PerSide)
         {
-            yield return new Finding($"sides/{at.Line}", "sides", Severity.Warning, Reason.Of("finding.sides", ("exercise", name)), Reason.Of("evidence.sets-of", [("sets", at.Sets), .. at.Target.IsOpen ? Array.Empty<Fact>() : [("reps", at.Target.InWords)]]), at.Line, Remedies.Text([at], Reason.Of("remedy.per-side"), l => l with { PerSide = true }));
+            yield return new Finding(
+                $"sides/{at.Line}",
+                "sides",
+                Severity.Warning,
+                Reason.Of("finding.sides", ("exercise", name)),
+                Reason.Of(
+                    "evidence.sets-of",
+                    [("sets", at.Sets), .. at.Target.IsOpen ? Array.Empty<Fact>() : [("reps", at.Target.InWords)]]
+                ),
+                at.Line,
+                Remedies.Text([at], Reason.Of("remedy.per-side"), l => l with { PerSide = true })
+            );
         }
 
         if (at.Timed || at.Target.IsOpen)
@@ -37,15 +48,37 @@ internal static class DoseChecks
         if (at.Target.Max > DosePrescriber.MostUsefulReps)
         {
             yield return new Finding(
-                $"past-thirty/{at.Line}", "past-thirty", Severity.Warning, Reason.Of("finding.past-thirty", ("exercise", name), ("limit", DosePrescriber.MostUsefulReps)),
-                Reason.Of("evidence.reps", ("reps", at.Target.InWords)), at.Line, Remedies.Figures(at, Reason.Of("remedy.stop-at", ("limit", DosePrescriber.MostUsefulReps)), e => e with { Target = new SetTarget(Math.Min(at.Target.Min, DosePrescriber.MostUsefulReps), DosePrescriber.MostUsefulReps) }));
+                $"past-thirty/{at.Line}",
+                "past-thirty",
+                Severity.Warning,
+                Reason.Of("finding.past-thirty", ("exercise", name), ("limit", DosePrescriber.MostUsefulReps)),
+                Reason.Of("evidence.reps", ("reps", at.Target.InWords)),
+                at.Line,
+                Remedies.Figures(
+                    at,
+                    Reason.Of("remedy.stop-at", ("limit", DosePrescriber.MostUsefulReps)),
+                    e =>
+                        e with
+                        {
+                            Target = new SetTarget(Math.Min(at.Target.Min, DosePrescriber.MostUsefulReps), DosePrescriber.MostUsefulReps),
+                        }
+                )
+            );
         }
 
         if (at.Home?.RepsToFailure is not { } toFailure)
         {
             if (at.Rir > FarFromFailure)
             {
-                yield return new Finding($"far/{at.Line}", "far-from-failure", Severity.Warning, Reason.Of("finding.far-from-failure", ("exercise", name)), Reason.Of("evidence.reserve", ("rir", at.Rir!.Value)), at.Line, Remedies.Figures(at, Reason.Of("remedy.two-in-reserve"), e => e with { Rir = 2 }));
+                yield return new Finding(
+                    $"far/{at.Line}",
+                    "far-from-failure",
+                    Severity.Warning,
+                    Reason.Of("finding.far-from-failure", ("exercise", name)),
+                    Reason.Of("evidence.reserve", ("rir", at.Rir!.Value)),
+                    at.Line,
+                    Remedies.Figures(at, Reason.Of("remedy.two-in-reserve"), e => e with { Rir = 2 })
+                );
             }
 
             yield break;
@@ -56,13 +89,26 @@ internal static class DoseChecks
         {
             var more = Math.Min(DosePrescriber.MostUsefulReps, (int)Math.Floor(toFailure) - (at.Rir ?? 2));
             yield return new Finding(
-                $"far/{at.Line}", "far-from-failure", Severity.Warning, Reason.Of("finding.far-from-failure", ("exercise", name)),
-                Reason.Of("evidence.could-be-done", ("reps", at.Target.InWords), ("able", Math.Floor(toFailure))), at.Line, Remedies.Figures(at, Reason.Of("remedy.go-to", ("reps", more)), e => e with { Target = new SetTarget(more, more) }));
+                $"far/{at.Line}",
+                "far-from-failure",
+                Severity.Warning,
+                Reason.Of("finding.far-from-failure", ("exercise", name)),
+                Reason.Of("evidence.could-be-done", ("reps", at.Target.InWords), ("able", Math.Floor(toFailure))),
+                at.Line,
+                Remedies.Figures(at, Reason.Of("remedy.go-to", ("reps", more)), e => e with { Target = new SetTarget(more, more) })
+            );
         }
 
         if (at.Exercise.Strength is { } strength && toFailure > RepMaxCurve.RepsAtShare(LightShare, strength.Curve))
         {
-            yield return new Finding($"light/{at.Line}", "light", Severity.Warning, Reason.Of("finding.light", ("exercise", name)), Reason.Of("evidence.able", ("able", Math.Floor(toFailure))), at.Line);
+            yield return new Finding(
+                $"light/{at.Line}",
+                "light",
+                Severity.Warning,
+                Reason.Of("finding.light", ("exercise", name)),
+                Reason.Of("evidence.able", ("able", Math.Floor(toFailure))),
+                at.Line
+            );
         }
     }
 
@@ -71,9 +117,18 @@ internal static class DoseChecks
         if (!plan.SaysHowToGoOn)
         {
             yield return new Finding(
-                "no-progression", "no-progression", Severity.Warning, Reason.Of("finding.no-progression"),
-                Reason.Of("evidence.fixed"), null,
-                Remedies.Text(plan.Exercises.Where(e => !e.Timed && !e.Target.IsOpen), Reason.Of("remedy.range"), l => l with { Target = new SetTarget(l.Target.Min, l.Target.Max + RangeToGrow) }));
+                "no-progression",
+                "no-progression",
+                Severity.Warning,
+                Reason.Of("finding.no-progression"),
+                Reason.Of("evidence.fixed"),
+                null,
+                Remedies.Text(
+                    plan.Exercises.Where(e => !e.Timed && !e.Target.IsOpen),
+                    Reason.Of("remedy.range"),
+                    l => l with { Target = new SetTarget(l.Target.Min, l.Target.Max + RangeToGrow) }
+                )
+            );
         }
     }
 }

@@ -5,11 +5,17 @@ using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Making.Auditing;
 
-/// <summary>Checks a plan the way a good coach reads it (docs/trade/prescription and 06): each finding with its evidence, the gravest first.</summary>
+/// <summary>Checks a plan the way a good coach reads it (docs/trade/prescription and 06): each finding with its evidence, the gravest
+/// first.</summary>
 public static class PlanCheck
 {
     private static readonly ImmutableArray<Func<AuditedPlan, IEnumerable<Finding>>> Checks =
-        [SafetyChecks.Find, DoseChecks.Find, BalanceChecks.Find, SessionChecks.Find];
+    [
+        SafetyChecks.Find,
+        DoseChecks.Find,
+        BalanceChecks.Find,
+        SessionChecks.Find,
+    ];
 
     /// <summary>All findings; those a coach accepted carry the note and come last.</summary>
     /// <param name="plan">The plan.</param>
@@ -17,9 +23,16 @@ public static class PlanCheck
     public static ImmutableArray<Finding> Run(AuditedPlan plan, ImmutableArray<AcceptedFinding> accepted)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        return [.. Checks.SelectMany(check => check(plan))
-            .Select(f => accepted.LastOrDefault(a => a.Key == f.Key) is { } known ? f with { Accepted = known.Note } : f)
-            .OrderBy(f => f.Accepted is not null).ThenByDescending(f => f.Severity).ThenBy(f => Place(plan, f.Line)).ThenBy(f => f.Key, StringComparer.Ordinal)];
+        return
+        [
+            .. Checks
+                .SelectMany(check => check(plan))
+                .Select(f => accepted.LastOrDefault(a => a.Key == f.Key) is { } known ? f with { Accepted = known.Note } : f)
+                .OrderBy(f => f.Accepted is not null)
+                .ThenByDescending(f => f.Severity)
+                .ThenBy(f => Place(plan, f.Line))
+                .ThenBy(f => f.Key, StringComparer.Ordinal),
+        ];
     }
 
     /// <summary>The verdict on a plan.</summary>
@@ -29,7 +42,7 @@ public static class PlanCheck
         var (serious, warnings) = (open.Count(f => f.Severity == Severity.Serious), open.Count(f => f.Severity == Severity.Warning));
         return (serious, warnings) switch
         {
-            ( > 0, _) => Reason.Of("verdict.serious", ("serious", serious), ("warnings", warnings)),
+            (> 0, _) => Reason.Of("verdict.serious", ("serious", serious), ("warnings", warnings)),
             (_, > 3) => Reason.Of("verdict.workable", ("warnings", warnings)),
             (_, > 0) => Reason.Of("verdict.good", ("warnings", warnings)),
             _ => Reason.Of(open.Count > 0 ? "verdict.hints" : "verdict.sound"),
@@ -37,5 +50,6 @@ public static class PlanCheck
     }
 
     /// <summary>Place of a line in the plan; what is about a day or the week stands before all lines.</summary>
-    private static int Place(AuditedPlan plan, LineKey? line) => line is { } key ? plan.Exercises.TakeWhile(e => e.Line != key).Count() : -1;
+    private static int Place(AuditedPlan plan, LineKey? line) =>
+        line is { } key ? plan.Exercises.TakeWhile(e => e.Line != key).Count() : -1;
 }

@@ -19,18 +19,29 @@ internal static class Remedies
             ? null
             : new Remedy(label, [.. edits.Where(e => e.At.Home is not null).Select(e => e.Edit)], [])
             {
-                Lines = [.. edits.Where(e => e.At.Gym is not null).Select(e => new RewrittenLine(e.At.Gym!.Line, Shorthand.Write(Apply(e.At.Gym!, e.Edit))))],
+                Lines =
+                [
+                    .. edits
+                        .Where(e => e.At.Gym is not null)
+                        .Select(e => new RewrittenLine(e.At.Gym!.Line, Shorthand.Write(Apply(e.At.Gym!, e.Edit)))),
+                ],
             };
     }
 
     /// <summary>Sets figures of one line.</summary>
-    public static Remedy? Figures(AuditedExercise at, Reason label, Func<HomeEdit, HomeEdit> change) => Figures([at], label, (_, edit) => change(edit));
+    public static Remedy? Figures(AuditedExercise at, Reason label, Func<HomeEdit, HomeEdit> change) =>
+        Figures([at], label, (_, edit) => change(edit));
 
     /// <summary>Rewrites lines of a pasted plan; null for a plan of ours.</summary>
     public static Remedy? Text(IEnumerable<AuditedExercise> lines, Reason label, Func<GymLine, GymLine> change)
     {
         var pasted = lines.Where(at => at.Gym is not null).ToList();
-        return pasted.Count == 0 ? null : new Remedy(label, [], []) { Lines = [.. pasted.Select(at => new RewrittenLine(at.Gym!.Line, Shorthand.Write(change(at.Gym!))))] };
+        return pasted.Count == 0
+            ? null
+            : new Remedy(label, [], [])
+            {
+                Lines = [.. pasted.Select(at => new RewrittenLine(at.Gym!.Line, Shorthand.Write(change(at.Gym!))))],
+            };
     }
 
     /// <summary>
@@ -41,12 +52,23 @@ internal static class Remedies
     {
         if (at.Gym is { } gym)
         {
-            return Easier(plan, at.Exercise) is { } easier ? new Remedy(Reason.Of("remedy.take", ("exercise", easier.Name)), [], []) { Lines = [new RewrittenLine(gym.Line, Shorthand.Write(gym with { Name = easier.Name, ExerciseId = easier.Id, Load = null }))] } : null;
+            return Easier(plan, at.Exercise) is { } easier
+                ? new Remedy(Reason.Of("remedy.take", ("exercise", easier.Name)), [], [])
+                {
+                    Lines =
+                    [
+                        new RewrittenLine(gym.Line, Shorthand.Write(gym with { Name = easier.Name, ExerciseId = easier.Id, Load = null })),
+                    ],
+                }
+                : null;
         }
 
-        var other = plan.Lines.FirstOrDefault(l => l.Gym.Key == at.Line)?.Candidates
-            .FirstOrDefault(c => c.Exercises.All(e => e.ExerciseId != at.Exercise.Id));
-        return other is null ? null : new Remedy(Reason.Of("remedy.take", ("exercise", other.Name)), [], [new CoachChoice(at.Line, other.Id)]);
+        var other = plan
+            .Lines.FirstOrDefault(l => l.Gym.Key == at.Line)
+            ?.Candidates.FirstOrDefault(c => c.Exercises.All(e => e.ExerciseId != at.Exercise.Id));
+        return other is null
+            ? null
+            : new Remedy(Reason.Of("remedy.take", ("exercise", other.Name)), [], [new CoachChoice(at.Line, other.Id)]);
     }
 
     private static Exercise? Easier(AuditedPlan plan, Exercise exercise)
@@ -66,18 +88,23 @@ internal static class Remedies
             }
         }
 
-        return catalogue.AtHome
-            .Where(e => e.Id != exercise.Id && e.Measure == exercise.Measure && e.Sides == exercise.Sides && e.Impact <= 1 && May(e))
-            .OrderByDescending(e => PartMatches.MuscleScore(exercise.Muscles, e.Muscles, plan.Parts) + (e.Pattern == exercise.Pattern ? 0.3 : 0))
-            .ThenBy(e => e.Skill).ThenBy(e => e.Id, StringComparer.Ordinal).FirstOrDefault();
+        return catalogue
+            .AtHome.Where(e => e.Id != exercise.Id && e.Measure == exercise.Measure && e.Sides == exercise.Sides && e.Impact <= 1 && May(e))
+            .OrderByDescending(e =>
+                PartMatches.MuscleScore(exercise.Muscles, e.Muscles, plan.Parts) + (e.Pattern == exercise.Pattern ? 0.3 : 0)
+            )
+            .ThenBy(e => e.Skill)
+            .ThenBy(e => e.Id, StringComparer.Ordinal)
+            .FirstOrDefault();
     }
 
-    private static GymLine Apply(GymLine line, HomeEdit edit) => line with
-    {
-        Sets = edit.Sets ?? line.Sets,
-        Target = edit.Target ?? line.Target,
-        RestSeconds = edit.RestSeconds ?? line.RestSeconds,
-        Rir = edit.Rir ?? line.Rir,
-        Rpe = edit.Rir is null ? line.Rpe : null,
-    };
+    private static GymLine Apply(GymLine line, HomeEdit edit) =>
+        line with
+        {
+            Sets = edit.Sets ?? line.Sets,
+            Target = edit.Target ?? line.Target,
+            RestSeconds = edit.RestSeconds ?? line.RestSeconds,
+            Rir = edit.Rir ?? line.Rir,
+            Rpe = edit.Rir is null ? line.Rpe : null,
+        };
 }

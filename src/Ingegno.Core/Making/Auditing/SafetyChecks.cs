@@ -13,15 +13,20 @@ internal static class SafetyChecks
 {
     private const int HardLanding = 2;
 
-    public static IEnumerable<Finding> Find(AuditedPlan plan) => Clearance(plan).Concat(plan.Exercises.SelectMany(e => Of(plan, e))).Concat(Furniture(plan));
+    public static IEnumerable<Finding> Find(AuditedPlan plan) =>
+        Clearance(plan).Concat(plan.Exercises.SelectMany(e => Of(plan, e))).Concat(Furniture(plan));
 
     private static IEnumerable<Finding> Clearance(AuditedPlan plan)
     {
         if (!plan.Client.Screening.IsEmpty && plan.Client.Clearance is null)
         {
             yield return new Finding(
-                "clearance", "clearance", Severity.Serious, Reason.Of("finding.clearance"),
-                Reason.Of("evidence.screening", ("answers", FactList.Of(plan.Client.Screening.Distinct()))));
+                "clearance",
+                "clearance",
+                Severity.Serious,
+                Reason.Of("finding.clearance"),
+                Reason.Of("evidence.screening", ("answers", FactList.Of(plan.Client.Screening.Distinct())))
+            );
         }
     }
 
@@ -33,34 +38,76 @@ internal static class SafetyChecks
         if (CandidateFilter.Why(exercise, client with { Refuses = [] }) is { } why)
         {
             yield return new Finding(
-                $"{why.Code}/{at.Line}/{exercise.Id}", why.Code, Severity.Serious, Reason.Of("finding.not-for-client", ("exercise", exercise.Name)), why.Reason, at.Line, Remedies.Other(plan, at));
+                $"{why.Code}/{at.Line}/{exercise.Id}",
+                why.Code,
+                Severity.Serious,
+                Reason.Of("finding.not-for-client", ("exercise", exercise.Name)),
+                why.Reason,
+                at.Line,
+                Remedies.Other(plan, at)
+            );
         }
         else if (exercise.Impact >= HardLanding)
         {
             yield return new Finding(
-                $"landing/{at.Line}", "landing", Severity.Hint, Reason.Of("finding.landing", ("exercise", exercise.Name)),
-                Reason.Of("evidence.impact", ("impact", exercise.Impact)), at.Line, Remedies.Other(plan, at));
+                $"landing/{at.Line}",
+                "landing",
+                Severity.Hint,
+                Reason.Of("finding.landing", ("exercise", exercise.Name)),
+                Reason.Of("evidence.impact", ("impact", exercise.Impact)),
+                at.Line,
+                Remedies.Other(plan, at)
+            );
         }
 
         foreach (var technique in plan.Techniques.Where(t => at.Home?.Dose.Techniques.Contains(t.Id) == true && !t.Fits(exercise, client)))
         {
             yield return new Finding(
-                $"technique/{at.Line}/{technique.Id}", "technique", technique.NotWithHighBloodPressure && client.HighBloodPressure ? Severity.Serious : Severity.Warning,
-                Reason.Of("finding.technique", ("technique", technique.Label), ("exercise", exercise.Name)), technique.Caution is { } caution ? Reason.Text(caution) : Reason.Of("evidence.technique", [("level", Term.For(technique.From)), .. technique.Region is { } region ? [("region", Term.For(region))] : Array.Empty<Fact>()]), at.Line,
-                Remedies.Figures(at, Reason.Of("remedy.take-off"), e => e with { Techniques = at.Home!.Dose.Techniques.Remove(technique.Id) }));
+                $"technique/{at.Line}/{technique.Id}",
+                "technique",
+                technique.NotWithHighBloodPressure && client.HighBloodPressure ? Severity.Serious : Severity.Warning,
+                Reason.Of("finding.technique", ("technique", technique.Label), ("exercise", exercise.Name)),
+                technique.Caution is { } caution
+                    ? Reason.Text(caution)
+                    : Reason.Of(
+                        "evidence.technique",
+                        [
+                            ("level", Term.For(technique.From)),
+                            .. technique.Region is { } region ? [("region", Term.For(region))] : Array.Empty<Fact>(),
+                        ]
+                    ),
+                at.Line,
+                Remedies.Figures(
+                    at,
+                    Reason.Of("remedy.take-off"),
+                    e => e with { Techniques = at.Home!.Dose.Techniques.Remove(technique.Id) }
+                )
+            );
         }
 
         if (at.Home?.Dose.Techniques is { Length: > 1 } several && client.Level == Level.Beginner)
         {
             yield return new Finding(
-                $"two-techniques/{at.Line}", "two-techniques", Severity.Warning, Reason.Of("finding.two-techniques", ("exercise", exercise.Name), ("techniques", several.Length)), Reason.Of("evidence.movement-first"), at.Line,
-                Remedies.Figures(at, Reason.Of("remedy.keep-first"), e => e with { Techniques = [several[0]] }));
+                $"two-techniques/{at.Line}",
+                "two-techniques",
+                Severity.Warning,
+                Reason.Of("finding.two-techniques", ("exercise", exercise.Name), ("techniques", several.Length)),
+                Reason.Of("evidence.movement-first"),
+                at.Line,
+                Remedies.Figures(at, Reason.Of("remedy.keep-first"), e => e with { Techniques = [several[0]] })
+            );
         }
 
         if (client.HighBloodPressure && at is { Timed: true, Exercise.Measure: Measure.Seconds } && at.Target.Max > 20 && at.Rir is 0)
         {
             yield return new Finding(
-                $"long-hold/{at.Line}", "long-hold", Severity.Warning, Reason.Of("finding.long-hold", ("exercise", exercise.Name)), Reason.Of("evidence.hold", ("hold", Quantity.Seconds(at.Target.Max))), at.Line);
+                $"long-hold/{at.Line}",
+                "long-hold",
+                Severity.Warning,
+                Reason.Of("finding.long-hold", ("exercise", exercise.Name)),
+                Reason.Of("evidence.hold", ("hold", Quantity.Seconds(at.Target.Max))),
+                at.Line
+            );
         }
     }
 
@@ -74,7 +121,12 @@ internal static class SafetyChecks
             where thing is not null && thing.Kind.FirstUse.Except(thing.Item.Tested).Any()
             group at by (id, thing.InWords);
         return untested.Select(u => new Finding(
-            $"untested/{u.Key.id}", "untested", Severity.Warning, Reason.Of("finding.untested", ("thing", u.Key.InWords)),
-            Reason.Of("evidence.used-for", ("exercises", FactList.Of(u.Select(a => a.Exercise.Name).Distinct()))), u.First().Line));
+            $"untested/{u.Key.id}",
+            "untested",
+            Severity.Warning,
+            Reason.Of("finding.untested", ("thing", u.Key.InWords)),
+            Reason.Of("evidence.used-for", ("exercises", FactList.Of(u.Select(a => a.Exercise.Name).Distinct()))),
+            u.First().Line
+        ));
     }
 }

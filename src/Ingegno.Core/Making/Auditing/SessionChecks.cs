@@ -23,11 +23,23 @@ internal static class SessionChecks
     private static IEnumerable<Finding> Circuit(AuditedPlan plan) =>
         from day in plan.Exercises.GroupBy(e => e.Day)
         let rests = day.Where(e => e.RestSeconds is not null).ToList()
-        where rests.Count >= FewLines && rests.All(e => e.RestSeconds < RealRest) && !(plan.Approaches.ElementAtOrDefault(day.Key)?.Rest?.Max <= RealRest)
+        where
+            rests.Count >= FewLines
+            && rests.All(e => e.RestSeconds < RealRest)
+            && !(plan.Approaches.ElementAtOrDefault(day.Key)?.Rest?.Max <= RealRest)
         select new Finding(
-            $"circuit/{day.Key}", "all-circuit", Severity.Warning, Reason.Of("finding.all-circuit", ("day", plan.DayName(day.Key))),
-            Reason.Of("evidence.longest-rest", ("rest", Quantity.Seconds(rests.Max(e => e.RestSeconds!.Value)))), null,
-            Remedies.Figures(rests.Where(e => e.Exercise.Structure == ExerciseStructure.Compound), Reason.Of("remedy.rest", ("rest", Quantity.Seconds(90))), (_, e) => e with { RestSeconds = 90 }));
+            $"circuit/{day.Key}",
+            "all-circuit",
+            Severity.Warning,
+            Reason.Of("finding.all-circuit", ("day", plan.DayName(day.Key))),
+            Reason.Of("evidence.longest-rest", ("rest", Quantity.Seconds(rests.Max(e => e.RestSeconds!.Value)))),
+            null,
+            Remedies.Figures(
+                rests.Where(e => e.Exercise.Structure == ExerciseStructure.Compound),
+                Reason.Of("remedy.rest", ("rest", Quantity.Seconds(90))),
+                (_, e) => e with { RestSeconds = 90 }
+            )
+        );
 
     private static IEnumerable<Finding> TooLong(AuditedPlan plan)
     {
@@ -37,9 +49,23 @@ internal static class SessionChecks
             {
                 var cut = Cut(plan, day, minutes.Total - limit);
                 yield return new Finding(
-                    $"too-long/{day}", "too-long", Severity.Warning, Reason.Of("finding.too-long", ("day", plan.DayName(day)), ("over", minutes.Total - limit)),
-                    Reason.Of("evidence.minutes", ("minutes", minutes.Total), ("limit", limit), ("exercises", FactList.Of(cut.Keys.Select(e => e.Exercise.Name)))), null,
-                    Remedies.Figures(cut.Keys, Reason.Of("remedy.drop-sets", ("sets", cut.Values.Sum()), ("minutes", Saved(cut))), (at, e) => e with { Sets = at.Sets - cut[at] }));
+                    $"too-long/{day}",
+                    "too-long",
+                    Severity.Warning,
+                    Reason.Of("finding.too-long", ("day", plan.DayName(day)), ("over", minutes.Total - limit)),
+                    Reason.Of(
+                        "evidence.minutes",
+                        ("minutes", minutes.Total),
+                        ("limit", limit),
+                        ("exercises", FactList.Of(cut.Keys.Select(e => e.Exercise.Name)))
+                    ),
+                    null,
+                    Remedies.Figures(
+                        cut.Keys,
+                        Reason.Of("remedy.drop-sets", ("sets", cut.Values.Sum()), ("minutes", Saved(cut))),
+                        (at, e) => e with { Sets = at.Sets - cut[at] }
+                    )
+                );
             }
         }
     }
@@ -52,8 +78,11 @@ internal static class SessionChecks
     {
         var cut = new Dictionary<AuditedExercise, int>();
         var seconds = 60.0 * (minutesOver + 1);
-        var lines = plan.Exercises.Where(e => e.Day == day && e is { Home: not null, Sets: > 2, Role: not LineRole.Main })
-            .OrderByDescending(e => e.Role).ThenByDescending(e => plan.Exercises.IndexOf(e)).ToList();
+        var lines = plan
+            .Exercises.Where(e => e.Day == day && e is { Home: not null, Sets: > 2, Role: not LineRole.Main })
+            .OrderByDescending(e => e.Role)
+            .ThenByDescending(e => plan.Exercises.IndexOf(e))
+            .ToList();
         for (var round = 1; seconds > 0 && lines.Any(e => e.Sets - round >= 2); round++)
         {
             foreach (var at in lines.Where(e => e.Sets - round >= 2).TakeWhile(_ => seconds > 0))
@@ -66,7 +95,8 @@ internal static class SessionChecks
         return cut;
     }
 
-    private static double Saved(Dictionary<AuditedExercise, int> cut) => Math.Round(cut.Sum(c => c.Value * SecondsOfSet(c.Key)) / 60, MidpointRounding.AwayFromZero);
+    private static double Saved(Dictionary<AuditedExercise, int> cut) =>
+        Math.Round(cut.Sum(c => c.Value * SecondsOfSet(c.Key)) / 60, MidpointRounding.AwayFromZero);
 
     private static double SecondsOfSet(AuditedExercise at) => (at.Home!.Dose.WorkSeconds() / at.Sets) + at.Home.Dose.RestSeconds;
 
@@ -84,8 +114,12 @@ internal static class SessionChecks
             if (both.Count > 0)
             {
                 yield return new Finding(
-                    $"recovery/{day}", "less-than-48-h", Severity.Hint, Reason.Of("finding.recovery", ("day", plan.Days[day]), ("muscles", FactList.Of(both.Take(3)))),
-                    Reason.Of("evidence.recovery"));
+                    $"recovery/{day}",
+                    "less-than-48-h",
+                    Severity.Hint,
+                    Reason.Of("finding.recovery", ("day", plan.Days[day]), ("muscles", FactList.Of(both.Take(3)))),
+                    Reason.Of("evidence.recovery")
+                );
             }
         }
     }
@@ -93,8 +127,12 @@ internal static class SessionChecks
     private static int WeekDay(string name) => WeekDays.IndexOf(name.Length < 3 ? name : name[..3].ToLowerInvariant());
 
     private static IEnumerable<Muscle> Worked(AuditedPlan plan, int day) =>
-        plan.Exercises.Where(e => e.Day == day).SelectMany(e => e.Exercise.PrimeMovers().Select(m => (Muscle: m, e.Sets)))
-            .GroupBy(m => m.Muscle).Where(g => g.Sum(m => m.Sets) >= FewLines).Select(g => g.Key);
+        plan
+            .Exercises.Where(e => e.Day == day)
+            .SelectMany(e => e.Exercise.PrimeMovers().Select(m => (Muscle: m, e.Sets)))
+            .GroupBy(m => m.Muscle)
+            .Where(g => g.Sum(m => m.Sets) >= FewLines)
+            .Select(g => g.Key);
 
     private static IEnumerable<Finding> Rigs(AuditedPlan plan) =>
         from day in plan.Exercises.Where(e => e.Superset is not null && e.Home is not null).GroupBy(e => (e.Day, e.Superset))
@@ -103,23 +141,57 @@ internal static class SessionChecks
         let first = partners[0]
         where first.Line != second.Line && RigUse.Conflict(first.Home!, second.Home!)
         select new Finding(
-            $"rig/{first.Line}/{second.Line}", "rig-conflict", Severity.Warning, Reason.Of("finding.rig-conflict", ("first", first.Exercise.Name), ("second", second.Exercise.Name)),
-            Reason.Of("evidence.setups", ("first", first.Home!.Setup), ("second", second.Home!.Setup)), second.Line);
+            $"rig/{first.Line}/{second.Line}",
+            "rig-conflict",
+            Severity.Warning,
+            Reason.Of("finding.rig-conflict", ("first", first.Exercise.Name), ("second", second.Exercise.Name)),
+            Reason.Of("evidence.setups", ("first", first.Home!.Setup), ("second", second.Home!.Setup)),
+            second.Line
+        );
 
     private static IEnumerable<Finding> Overhead(AuditedPlan plan) =>
         from day in plan.Exercises.GroupBy(e => e.Day)
-        where day.Any(e => e.Exercise.Pattern == MovementPattern.VerticalPush)
-            && !day.Any(e => e.Exercise.Pattern is MovementPattern.ScapularControl or MovementPattern.Mobility or MovementPattern.RearShoulder)
+        where
+            day.Any(e => e.Exercise.Pattern == MovementPattern.VerticalPush)
+            && !day.Any(e =>
+                e.Exercise.Pattern is MovementPattern.ScapularControl or MovementPattern.Mobility or MovementPattern.RearShoulder
+            )
         select new Finding(
-            $"overhead/{day.Key}", "overhead-unprepared", Severity.Hint, Reason.Of("finding.overhead", ("day", plan.DayName(day.Key))),
-            Reason.Of("evidence.exercises", ("exercises", FactList.Of(day.Where(e => e.Exercise.Pattern == MovementPattern.VerticalPush).Select(e => e.Exercise.Name).Distinct()))));
+            $"overhead/{day.Key}",
+            "overhead-unprepared",
+            Severity.Hint,
+            Reason.Of("finding.overhead", ("day", plan.DayName(day.Key))),
+            Reason.Of(
+                "evidence.exercises",
+                (
+                    "exercises",
+                    FactList.Of(day.Where(e => e.Exercise.Pattern == MovementPattern.VerticalPush).Select(e => e.Exercise.Name).Distinct())
+                )
+            )
+        );
 
     private static IEnumerable<Finding> Stability(AuditedPlan plan)
     {
         var tension = plan.Approaches.Any(a => a.Id == "tension");
-        if (tension && plan.Exercises.Length >= FewLines && !plan.Exercises.Any(e => e.Timed || e.Exercise.Stability >= 2 || e.Home?.Dose.Techniques.Any(t => t.StartsWith("isometric", StringComparison.Ordinal) || t.StartsWith("pause", StringComparison.Ordinal)) == true))
+        if (
+            tension
+            && plan.Exercises.Length >= FewLines
+            && !plan.Exercises.Any(e =>
+                e.Timed
+                || e.Exercise.Stability >= 2
+                || e.Home?.Dose.Techniques.Any(t =>
+                    t.StartsWith("isometric", StringComparison.Ordinal) || t.StartsWith("pause", StringComparison.Ordinal)
+                ) == true
+            )
+        )
         {
-            yield return new Finding("no-isometrics", "no-isometrics", Severity.Hint, Reason.Of("finding.no-isometrics"), Reason.Of("evidence.no-isometrics"));
+            yield return new Finding(
+                "no-isometrics",
+                "no-isometrics",
+                Severity.Hint,
+                Reason.Of("finding.no-isometrics"),
+                Reason.Of("evidence.no-isometrics")
+            );
         }
     }
 }

@@ -31,18 +31,41 @@ public sealed class CandidateWriter(ClientAtPlace at)
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(pair);
         Reason[] lead = [Reason.Of("why.pair")];
-        return Build($"{pair.First.Exercise.Id}+{pair.Second.Exercise.Id}", [Home(line, pair.First), Home(line, pair.Second)], pair.Match, pair.Parts, lead);
+        return Build(
+            $"{pair.First.Exercise.Id}+{pair.Second.Exercise.Id}",
+            [Home(line, pair.First), Home(line, pair.Second)],
+            pair.Match,
+            pair.Parts,
+            lead
+        );
     }
 
     private Candidate Build(
-        string id, ImmutableArray<HomeExercise> exercises, double match, ImmutableArray<PartScore> parts, IEnumerable<Reason> lead) => new()
+        string id,
+        ImmutableArray<HomeExercise> exercises,
+        double match,
+        ImmutableArray<PartScore> parts,
+        IEnumerable<Reason> lead
+    ) =>
+        new()
         {
             Id = id,
             Exercises = exercises,
             Match = Math.Clamp(match, 0, 1),
             Parts = parts,
-            Why = [.. lead, .. parts.Where(p => p.Score >= at.Trade.Match.Parts.LossBelow).OrderByDescending(p => p.Weight).Select(p => p.Reason), .. exercises.Select(e => e.Dose.Reason).Distinct()],
-            Lost = [.. parts.Where(p => p.Score < at.Trade.Match.Parts.LossBelow).OrderByDescending(p => (1 - p.Score) * p.Weight).Select(p => p.Reason)],
+            Why =
+            [
+                .. lead,
+                .. parts.Where(p => p.Score >= at.Trade.Match.Parts.LossBelow).OrderByDescending(p => p.Weight).Select(p => p.Reason),
+                .. exercises.Select(e => e.Dose.Reason).Distinct(),
+            ],
+            Lost =
+            [
+                .. parts
+                    .Where(p => p.Score < at.Trade.Match.Parts.LossBelow)
+                    .OrderByDescending(p => (1 - p.Score) * p.Weight)
+                    .Select(p => p.Reason),
+            ],
         };
 
     /// <summary>What bands, objects and things that nobody tested yet add.</summary>
@@ -58,7 +81,12 @@ public sealed class CandidateWriter(ClientAtPlace at)
             yield return Reason.Of("caution.object", ("thing", check.Thing), ("sum", check.Sum), ("advice", check.Advice));
         }
 
-        var untested = loaded.Bindings.Select(b => b.Thing).Where(t => t.Kind.FirstUse.Except(t.Item.Tested).Any()).Select(t => t.InWords).Distinct().ToList();
+        var untested = loaded
+            .Bindings.Select(b => b.Thing)
+            .Where(t => t.Kind.FirstUse.Except(t.Item.Tested).Any())
+            .Select(t => t.InWords)
+            .Distinct()
+            .ToList();
         if (untested.Count > 0 && loaded.Setup.Checks.Any(c => c.Kind != CheckKind.HeightFits))
         {
             yield return Reason.Of("caution.untested", ("things", FactList.Of(untested)));
@@ -78,7 +106,9 @@ public sealed class CandidateWriter(ClientAtPlace at)
             Setup = setup,
             ExternalKg = Math.Round(loaded.External.MassKg, 2),
             SystemLoadKg = loaded.System is { } system ? Math.Round(system.Kg, 1) : null,
-            Resistance = loaded.System is { Range: var range } ? new ResistanceRange(Math.Round(range.Start, 1), Math.Round(range.Middle, 1), Math.Round(range.End, 1)) : null,
+            Resistance = loaded.System is { Range: var range }
+                ? new ResistanceRange(Math.Round(range.Start, 1), Math.Round(range.Middle, 1), Math.Round(range.End, 1))
+                : null,
             LoadEstimated = loaded.System is { Estimated: true },
             LoadBasis = loaded.System?.Basis,
             Checks = loaded.Checks,
@@ -89,30 +119,51 @@ public sealed class CandidateWriter(ClientAtPlace at)
             Dose = Dose(line, exercise, loaded),
             Steps = [.. loaded.Setup.Steps.Select(s => SetupText.Fill(s, loaded.Bindings, load))],
             Cues = exercise.Cues,
-            Cautions = [.. exercise.Cautions.Concat(loaded.Setup.Cautions).Select(Reason.Text), .. CandidateFilter.Cautions(exercise, at.Client), .. LoadCautions(loaded)],
+            Cautions =
+            [
+                .. exercise.Cautions.Concat(loaded.Setup.Cautions).Select(Reason.Text),
+                .. CandidateFilter.Cautions(exercise, at.Client),
+                .. LoadCautions(loaded),
+            ],
             EasierName = exercise.Easier is { } easier ? at.Trade.Catalogue.Find(easier)?.Name : null,
             HarderName = exercise.Harder is { } harder ? at.Trade.Catalogue.Find(harder)?.Name : null,
-            UsesItems = [.. loaded.Bindings.Select(b => b.Thing.Id).Concat(loaded.External.ItemIds).Distinct().Order(StringComparer.Ordinal)],
+            UsesItems =
+            [
+                .. loaded.Bindings.Select(b => b.Thing.Id).Concat(loaded.External.ItemIds).Distinct().Order(StringComparer.Ordinal),
+            ],
         };
     }
 
     private Dose Dose(LineToMatch line, Exercise exercise, LoadedSetup loaded)
     {
         var reps = loaded.Reps?.Mid;
-        var dose = DosePrescriber.Prescribe(line.Line, exercise, at.Client, line.Effort, loaded.Reps, loaded.Techniques, line.Approach, at.Trade);
+        var asked = new DoseQuestion(line.Line, exercise, line.Effort, loaded.Reps, loaded.Techniques, line.Approach);
+        var dose = DosePrescriber.Prescribe(asked, at.Client, at.Trade);
         var (lighter, easier) = (Lighter(exercise, loaded), Easier(exercise));
-        var scheme = SetSchemeChoice.For(new SetSchemeQuestion(line.Line, line.Role, exercise, reps, lighter, easier), at.Client, line.Approach, at.Trade.Techniques);
+        var scheme = SetSchemeChoice.For(
+            new SetSchemeQuestion(line.Line, line.Role, exercise, reps, lighter, easier),
+            at.Client,
+            line.Approach,
+            at.Trade.Techniques
+        );
         return scheme is null ? dose : SetSchemeChoice.Apply(dose, scheme, reps, scheme.Scheme == SetScheme.Drop ? lighter : easier);
     }
 
     /// <summary>The next clearly lighter load of the same set-up, in words.</summary>
     private string? Lighter(Exercise exercise, LoadedSetup loaded) =>
-        at.Ways.SetupsOf(exercise).First(s => s.Setup == loaded.Setup).Safe.Select(w => w.Load).Where(l => l.MassKg < loaded.External.MassKg * ClearlyLighter).OrderByDescending(l => l.MassKg).FirstOrDefault() is { } load
-            ? load.MassKg > 0 ? load.InWords : "no load"
+        at
+            .Ways.SetupsOf(exercise)
+            .First(s => s.Setup == loaded.Setup)
+            .Safe.Select(w => w.Load)
+            .Where(l => l.MassKg < loaded.External.MassKg * ClearlyLighter)
+            .OrderByDescending(l => l.MassKg)
+            .FirstOrDefault()
+            is { } load
+            ? load.MassKg > 0
+                ? load.InWords
+                : "no load"
             : null;
 
     private string? Easier(Exercise exercise) =>
-        exercise.Easier is { } id && at.Trade.Catalogue.Find(id) is { } easier && at.CanDo(easier)
-            ? easier.Name
-            : null;
+        exercise.Easier is { } id && at.Trade.Catalogue.Find(id) is { } easier && at.CanDo(easier) ? easier.Name : null;
 }

@@ -36,5 +36,6 @@ public sealed class ClientAtPlace
     public Ways Ways { get; }
 
     /// <summary>Nothing rules the exercise out for this client, and it can be set up here.</summary>
-    public bool CanDo(Exercise exercise) => CandidateFilter.Why(exercise, Client) is null && Ways.SetupsOf(exercise).Any(s => s.Missing is null);
+    public bool CanDo(Exercise exercise) =>
+        CandidateFilter.Why(exercise, Client) is null && Ways.SetupsOf(exercise).Any(s => s.Missing is null);
 }

@@ -29,19 +29,30 @@ public sealed class KitValue(Trade trade)
         var all = Possible(client, place);
         var nothing = Possible(client, place with { Items = [] });
         var estimated = new KitAtPlace(place, trade.KitKinds).Things.Where(t => t.Estimated).Select(t => t.Id).ToHashSet();
-        return new KitPossibilities(all.Count, nothing.Count, [.. place.Items.Take(MostThings).Select(item =>
-        {
-            var without = Possible(client, place with { Items = place.Items.Remove(item) });
-            var alone = Possible(client, place with { Items = [item] });
-            return new ThingValue(item.Id, Math.Max(alone.Count - nothing.Count, all.Count - without.Count), all.Count - without.Count, estimated.Contains(item.Id));
-        })]);
+        return new KitPossibilities(
+            all.Count,
+            nothing.Count,
+            [
+                .. place
+                    .Items.Take(MostThings)
+                    .Select(item =>
+                    {
+                        var without = Possible(client, place with { Items = place.Items.Remove(item) });
+                        var alone = Possible(client, place with { Items = [item] });
+                        return new ThingValue(
+                            item.Id,
+                            Math.Max(alone.Count - nothing.Count, all.Count - without.Count),
+                            all.Count - without.Count,
+                            estimated.Contains(item.Id)
+                        );
+                    }),
+            ]
+        );
     }
 
     private HashSet<string> Possible(ClientProfile client, PlaceKit place)
     {
         var at = new ClientAtPlace(client, place, trade);
-        return [.. trade.Catalogue.AtHome
-            .Where(e => CandidateFilter.Why(e, client) is null && at.Ways.Any(e))
-            .Select(e => e.Id)];
+        return [.. trade.Catalogue.AtHome.Where(e => CandidateFilter.Why(e, client) is null && at.Ways.Any(e)).Select(e => e.Id)];
     }
 }

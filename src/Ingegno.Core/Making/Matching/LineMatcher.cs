@@ -26,9 +26,14 @@ public sealed class LineMatcher(ClientAtPlace at)
         foreach (var exercise in at.Trade.Catalogue.AtHome)
         {
             var (muscles, pattern) = (
-                PartMatches.MuscleScore(line.Exercise.Muscles, exercise.Muscles, Rules.Parts), PartMatches.PatternScore(line.Exercise, exercise, Rules));
+                PartMatches.MuscleScore(line.Exercise.Muscles, exercise.Muscles, Rules.Parts),
+                PartMatches.PatternScore(line.Exercise, exercise, Rules)
+            );
             var relevance = muscles + (Rules.Relevance.PatternCounts * pattern);
-            if (exercise.Id != line.Exercise.Id && (muscles < Rules.Relevance.Muscles || (pattern <= 0 && muscles < Rules.Relevance.MusclesWithoutPattern)))
+            if (
+                exercise.Id != line.Exercise.Id
+                && (muscles < Rules.Relevance.Muscles || (pattern <= 0 && muscles < Rules.Relevance.MusclesWithoutPattern))
+            )
             {
                 continue;
             }
@@ -42,13 +47,25 @@ public sealed class LineMatcher(ClientAtPlace at)
             var (loaded, missing) = _resistance.Best(exercise, line);
             if (loaded is null)
             {
-                ruledOut.Add((new RuledOut(exercise.Id, exercise.Name, "kit", Reason.Of("ruled-out.kit", ("missing", missing!))), relevance));
+                ruledOut.Add(
+                    (new RuledOut(exercise.Id, exercise.Name, "kit", Reason.Of("ruled-out.kit", ("missing", missing!))), relevance)
+                );
                 continue;
             }
 
             if (loaded.Reps is { Mid: < 1 })
             {
-                ruledOut.Add((new RuledOut(exercise.Id, exercise.Name, "too-hard", Reason.Of("ruled-out.too-hard", ("reps", loaded.Reps.InWords))), relevance));
+                ruledOut.Add(
+                    (
+                        new RuledOut(
+                            exercise.Id,
+                            exercise.Name,
+                            "too-hard",
+                            Reason.Of("ruled-out.too-hard", ("reps", loaded.Reps.InWords))
+                        ),
+                        relevance
+                    )
+                );
                 continue;
             }
 
@@ -56,8 +73,14 @@ public sealed class LineMatcher(ClientAtPlace at)
         }
 
         return (
-            [.. usable.OrderByDescending(s => s.Match).ThenBy(s => s.Exercise.Id == line.Exercise.Id ? 0 : 1).ThenBy(s => s.Exercise.Id, StringComparer.Ordinal)],
-            [.. ruledOut.OrderByDescending(r => r.Relevance).ThenBy(r => r.Row.ExerciseId, StringComparer.Ordinal).Select(r => r.Row)]);
+            [
+                .. usable
+                    .OrderByDescending(s => s.Match)
+                    .ThenBy(s => s.Exercise.Id == line.Exercise.Id ? 0 : 1)
+                    .ThenBy(s => s.Exercise.Id, StringComparer.Ordinal),
+            ],
+            [.. ruledOut.OrderByDescending(r => r.Relevance).ThenBy(r => r.Row.ExerciseId, StringComparer.Ordinal).Select(r => r.Row)]
+        );
     }
 
     /// <summary>Weighted match of an exercise whose resistance part is given; used to judge what missing kit would bring.</summary>
@@ -66,23 +89,36 @@ public sealed class LineMatcher(ClientAtPlace at)
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(exercise);
         var scores = new MatchScores(
-            PartMatches.MuscleScore(line.Exercise.Muscles, exercise.Muscles, Rules.Parts), PartMatches.PatternScore(line.Exercise, exercise, Rules), 0, resistanceScore, 0, 0);
+            PartMatches.MuscleScore(line.Exercise.Muscles, exercise.Muscles, Rules.Parts),
+            PartMatches.PatternScore(line.Exercise, exercise, Rules),
+            0,
+            resistanceScore,
+            0,
+            0
+        );
         return With(line, exercise, scores).Match(line.Role, Rules);
     }
 
     private Scored Score(LineToMatch line, Exercise exercise, LoadedSetup loaded, MatchScores scores)
     {
         var whole = With(line, exercise, scores with { Resistance = loaded.Score });
-        return new Scored(exercise, loaded, whole, whole.Match(line.Role, Rules), new Lazy<ImmutableArray<PartScore>>(() => Parts(line, exercise, loaded)));
+        return new Scored(
+            exercise,
+            loaded,
+            whole,
+            whole.Match(line.Role, Rules),
+            new Lazy<ImmutableArray<PartScore>>(() => Parts(line, exercise, loaded))
+        );
     }
 
     /// <summary>Adds the parts that are asked for only when an exercise is in question at all.</summary>
-    private MatchScores With(LineToMatch line, Exercise exercise, MatchScores scores) => scores with
-    {
-        Structure = PartMatches.Structure(line.Exercise, exercise, Rules.Parts).Score,
-        Profile = PartMatches.Profile(line.Exercise, exercise, Rules.Parts).Score,
-        Skill = PartMatches.Skill(exercise, at.Client.Level, Rules.Parts).Score,
-    };
+    private MatchScores With(LineToMatch line, Exercise exercise, MatchScores scores) =>
+        scores with
+        {
+            Structure = PartMatches.Structure(line.Exercise, exercise, Rules.Parts).Score,
+            Profile = PartMatches.Profile(line.Exercise, exercise, Rules.Parts).Score,
+            Skill = PartMatches.Skill(exercise, at.Client.Level, Rules.Parts).Score,
+        };
 
     private ImmutableArray<PartScore> Parts(LineToMatch line, Exercise exercise, LoadedSetup loaded)
     {

@@ -26,7 +26,8 @@ public sealed record LoadedSetup(
     RepRange? Reps,
     ImmutableArray<Technique> Techniques,
     double Score,
-    Reason? RestsOn)
+    Reason? RestsOn
+)
 {
     /// <summary>What was checked of the objects.</summary>
     public ImmutableArray<ObjectVerdict> Checks { get; init; } = [];

@@ -3,27 +3,34 @@ using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Making.Matching;
 
-/// <summary>Scores of the parts of a match, each 0–1, without a word: a line is scored against hundreds of exercises and says why of few.</summary>
+/// <summary>Scores of the parts of a match, each 0–1, without a word: a line is scored against hundreds of exercises and says why of
+/// few.</summary>
 public readonly record struct MatchScores(double Muscles, double Pattern, double Structure, double Resistance, double Profile, double Skill)
 {
     /// <summary>Score of one part.</summary>
-    public double this[MatchPart part] => part switch
-    {
-        MatchPart.Muscles => Muscles,
-        MatchPart.Pattern => Pattern,
-        MatchPart.Structure => Structure,
-        MatchPart.Resistance => Resistance,
-        MatchPart.Profile => Profile,
-        _ => Skill,
-    };
+    public double this[MatchPart part] =>
+        part switch
+        {
+            MatchPart.Muscles => Muscles,
+            MatchPart.Pattern => Pattern,
+            MatchPart.Structure => Structure,
+            MatchPart.Resistance => Resistance,
+            MatchPart.Profile => Profile,
+            _ => Skill,
+        };
 
     /// <summary>The match that the parts make for a role, 0–1.</summary>
     public double Match(LineRole role, MatchRules rules)
     {
         ArgumentNullException.ThrowIfNull(rules);
         var weights = rules.Weights[role];
-        var sum = (weights[MatchPart.Muscles] * Muscles) + (weights[MatchPart.Pattern] * Pattern) + (weights[MatchPart.Structure] * Structure)
-            + (weights[MatchPart.Resistance] * Resistance) + (weights[MatchPart.Profile] * Profile) + (weights[MatchPart.Skill] * Skill);
+        var sum =
+            (weights[MatchPart.Muscles] * Muscles)
+            + (weights[MatchPart.Pattern] * Pattern)
+            + (weights[MatchPart.Structure] * Structure)
+            + (weights[MatchPart.Resistance] * Resistance)
+            + (weights[MatchPart.Profile] * Profile)
+            + (weights[MatchPart.Skill] * Skill);
         return rules.Combine(role, sum, Resistance);
     }
 }

@@ -42,15 +42,22 @@ public static class PairFinder
         }
 
         ScoredPair? best = null;
-        var pool = usable.Where(s => prime.Any(m => Covers(s, m)) && (s.Exercise.Measure == Measure.Reps || line.Line.Timed))
+        var pool = usable
+            .Where(s => prime.Any(m => Covers(s, m)) && (s.Exercise.Measure == Measure.Reps || line.Line.Timed))
             .OrderByDescending(s => prime.Count(m => Covers(s, m)) * s.Of(MatchPart.Resistance))
-            .ThenByDescending(s => s.Match).Take(Pool).ToList();
+            .ThenByDescending(s => s.Match)
+            .Take(Pool)
+            .ToList();
         for (var i = 0; i < pool.Count; i++)
         {
             for (var j = i + 1; j < pool.Count; j++)
             {
                 var (a, b) = (pool[i], pool[j]);
-                if (Complete(a, b, prime, rules) && Score(line, a, b, prime, rules) is var pair && (best is null || pair.Match > best.Match + 1e-9))
+                if (
+                    Complete(a, b, prime, rules)
+                    && Score(line, a, b, prime, rules) is var pair
+                    && (best is null || pair.Match > best.Match + 1e-9)
+                )
                 {
                     best = pair;
                 }
@@ -71,8 +78,7 @@ public static class PairFinder
         && prime.Any(m => Covers(b, m) && !Covers(a, m))
         && !RigConflict.Between(a.Loaded.External.ItemIds, a.Loaded.External.MassKg, b.Loaded.External.ItemIds, b.Loaded.External.MassKg);
 
-    private static bool Covers(Scored scored, Muscle muscle) =>
-        scored.Exercise.InvolvementOf(muscle) >= Exercise.PrimeMoverInvolvement;
+    private static bool Covers(Scored scored, Muscle muscle) => scored.Exercise.InvolvementOf(muscle) >= Exercise.PrimeMoverInvolvement;
 
     /// <summary>The pair of two given exercises, the harder one first.</summary>
     public static ScoredPair Of(LineToMatch line, Scored a, Scored b, MatchRules rules)
@@ -89,7 +95,8 @@ public static class PairFinder
         var weights = rules.Weights[line.Role];
 
         // The sets of both halves add up, as they do when hard sets are counted: two half involvements make a whole.
-        var union = a.Exercise.Muscles.Keys.Union(b.Exercise.Muscles.Keys)
+        var union = a
+            .Exercise.Muscles.Keys.Union(b.Exercise.Muscles.Keys)
             .ToDictionary(m => m, m => Math.Min(1, a.Exercise.InvolvementOf(m) + b.Exercise.InvolvementOf(m)));
         var muscles = PartMatches.Muscles(line.Exercise.Muscles, union, rules.Parts);
         var (pa, pb) = (prime.Count(m => Covers(a, m)), prime.Count(m => Covers(b, m)));
@@ -98,24 +105,62 @@ public static class PairFinder
         // The half that carries the load decides what the pair feels like.
         var (la, lb) = (a.Of(MatchPart.Resistance) + 0.05, b.Of(MatchPart.Resistance) + 0.05);
         double ByLoad(MatchPart part) => ((la * a.Of(part)) + (lb * b.Of(part))) / (la + lb);
-        var halves = Reason.Of("pair.covers", ("first", a.Exercise.Name), ("by_first", FactList.Of(prime.Where(m => Covers(a, m)))), ("second", b.Exercise.Name), ("by_second", FactList.Of(prime.Where(m => Covers(b, m)))));
+        var halves = Reason.Of(
+            "pair.covers",
+            ("first", a.Exercise.Name),
+            ("by_first", FactList.Of(prime.Where(m => Covers(a, m)))),
+            ("second", b.Exercise.Name),
+            ("by_second", FactList.Of(prime.Where(m => Covers(b, m))))
+        );
         var heavier = pa >= pb ? a : b;
 
         // The first half takes the load near failure; the second follows on tired muscles, so its own part may be light.
-        var resistance = (rules.Pairs.FirstHalf * Math.Max(a.Of(MatchPart.Resistance), b.Of(MatchPart.Resistance)))
+        var resistance =
+            (rules.Pairs.FirstHalf * Math.Max(a.Of(MatchPart.Resistance), b.Of(MatchPart.Resistance)))
             + ((1 - rules.Pairs.FirstHalf) * Math.Min(a.Of(MatchPart.Resistance), b.Of(MatchPart.Resistance)));
         ImmutableArray<PartScore> parts =
         [
             new(MatchPart.Muscles, muscles.Score, weights[MatchPart.Muscles], halves),
-            new(MatchPart.Pattern, ByLoad(MatchPart.Pattern), weights[MatchPart.Pattern], Reason.Of("pair.pattern", ("first", Term.For(a.Exercise.Pattern)), ("second", Term.For(b.Exercise.Pattern)), ("planned", Term.For(line.Exercise.Pattern)))),
+            new(
+                MatchPart.Pattern,
+                ByLoad(MatchPart.Pattern),
+                weights[MatchPart.Pattern],
+                Reason.Of(
+                    "pair.pattern",
+                    ("first", Term.For(a.Exercise.Pattern)),
+                    ("second", Term.For(b.Exercise.Pattern)),
+                    ("planned", Term.For(line.Exercise.Pattern))
+                )
+            ),
             new(MatchPart.Structure, Shared(MatchPart.Structure), weights[MatchPart.Structure], Reason.Of("pair.structure")),
-            new(MatchPart.Resistance, resistance, weights[MatchPart.Resistance], Reason.Of("pair.resistance", ("first", a.Exercise.Name), ("first_reason", a.Why(MatchPart.Resistance)), ("second", b.Exercise.Name), ("second_reason", b.Why(MatchPart.Resistance)))),
+            new(
+                MatchPart.Resistance,
+                resistance,
+                weights[MatchPart.Resistance],
+                Reason.Of(
+                    "pair.resistance",
+                    ("first", a.Exercise.Name),
+                    ("first_reason", a.Why(MatchPart.Resistance)),
+                    ("second", b.Exercise.Name),
+                    ("second_reason", b.Why(MatchPart.Resistance))
+                )
+            ),
             new(MatchPart.Profile, Shared(MatchPart.Profile), weights[MatchPart.Profile], heavier.Why(MatchPart.Profile)),
-            new(MatchPart.Skill, Math.Min(a.Of(MatchPart.Skill), b.Of(MatchPart.Skill)), weights[MatchPart.Skill], heavier.Why(MatchPart.Skill)),
+            new(
+                MatchPart.Skill,
+                Math.Min(a.Of(MatchPart.Skill), b.Of(MatchPart.Skill)),
+                weights[MatchPart.Skill],
+                heavier.Why(MatchPart.Skill)
+            ),
         ];
 
         // The harder half goes first: it must not be done tired.
         var (first, second) = a.Of(MatchPart.Resistance) >= b.Of(MatchPart.Resistance) ? (a, b) : (b, a);
-        return new ScoredPair(first, second, parts, rules.Combine(line.Role, parts.Sum(p => p.Score * p.Weight), resistance) - rules.Pairs.Cost);
+        return new ScoredPair(
+            first,
+            second,
+            parts,
+            rules.Combine(line.Role, parts.Sum(p => p.Score * p.Weight), resistance) - rules.Pairs.Cost
+        );
     }
 }

@@ -16,7 +16,10 @@ public static class PartMatches
     {
         ArgumentNullException.ThrowIfNull(gym);
         ArgumentNullException.ThrowIfNull(home);
-        double kept = 0, wanted = 0, both = 0, either = 0;
+        double kept = 0,
+            wanted = 0,
+            both = 0,
+            either = 0;
         foreach (var (muscle, involvement) in gym)
         {
             var at = home.GetValueOrDefault(muscle);
@@ -50,7 +53,10 @@ public static class PartMatches
     /// as the line uses it (Σ gym·min / Σ gym²), else how little is added beside it (Σ min / Σ max).
     /// </summary>
     public static (double Score, Reason Reason) Muscles(
-        IReadOnlyDictionary<Muscle, double> gym, IReadOnlyDictionary<Muscle, double> home, PartRules rules)
+        IReadOnlyDictionary<Muscle, double> gym,
+        IReadOnlyDictionary<Muscle, double> home,
+        PartRules rules
+    )
     {
         ArgumentNullException.ThrowIfNull(gym);
         ArgumentNullException.ThrowIfNull(home);
@@ -59,9 +65,26 @@ public static class PartMatches
         var reached = prime.Where(m => home.GetValueOrDefault(m) >= Exercise.PrimeMoverInvolvement).ToList();
         var partly = prime.Except(reached).Where(m => home.GetValueOrDefault(m) >= Exercise.SynergistInvolvement).ToList();
         var missed = prime.Except(reached).Except(partly).ToList();
-        var helpers = missed.Count + partly.Count > 0 ? [] : gym
-            .Where(m => m.Value is >= Exercise.SynergistInvolvement and < Exercise.PrimeMoverInvolvement && home.GetValueOrDefault(m.Key) < rules.HelperFrom).Select(m => m.Key).Order().ToList();
-        return (score, Reason.Of("part.muscles", ("missed", FactList.Of(missed)), ("partly", FactList.Of(partly)), ("helpers", FactList.Of(helpers)), ("reached", FactList.Of(reached))));
+        var helpers =
+            missed.Count + partly.Count > 0
+                ? []
+                : gym.Where(m =>
+                        m.Value is >= Exercise.SynergistInvolvement and < Exercise.PrimeMoverInvolvement
+                        && home.GetValueOrDefault(m.Key) < rules.HelperFrom
+                    )
+                    .Select(m => m.Key)
+                    .Order()
+                    .ToList();
+        return (
+            score,
+            Reason.Of(
+                "part.muscles",
+                ("missed", FactList.Of(missed)),
+                ("partly", FactList.Of(partly)),
+                ("helpers", FactList.Of(helpers)),
+                ("reached", FactList.Of(reached))
+            )
+        );
     }
 
     /// <summary>Movement pattern, and a small loss when the plane differs.</summary>
@@ -75,10 +98,25 @@ public static class PartMatches
         {
             return gym.Plane == home.Plane
                 ? (1, Reason.Of("part.pattern-same", ("pattern", Term.For(gym.Pattern))))
-                : (rules.Parts.OtherPlane, Reason.Of("part.pattern-plane", ("pattern", Term.For(gym.Pattern)), ("plane", Term.For(home.Plane)), ("planned", Term.For(gym.Plane))));
+                : (
+                    rules.Parts.OtherPlane,
+                    Reason.Of(
+                        "part.pattern-plane",
+                        ("pattern", Term.For(gym.Pattern)),
+                        ("plane", Term.For(home.Plane)),
+                        ("planned", Term.For(gym.Plane))
+                    )
+                );
         }
 
-        return (score, Reason.Of(score > 0 ? "part.pattern-near" : "part.pattern-other", ("pattern", Term.For(home.Pattern)), ("planned", Term.For(gym.Pattern))));
+        return (
+            score,
+            Reason.Of(
+                score > 0 ? "part.pattern-near" : "part.pattern-other",
+                ("pattern", Term.For(home.Pattern)),
+                ("planned", Term.For(gym.Pattern))
+            )
+        );
     }
 
     /// <summary>Compound or isolation, sides, chain, demand on balance.</summary>
@@ -97,14 +135,29 @@ public static class PartMatches
             }
         }
 
-        Lose(gym.Structure != home.Structure, rules.OtherStructure, Reason.Of("loss.structure", ("structure", Term.For(home.Structure)), ("planned", Term.For(gym.Structure))));
-        Lose(gym.Sides != home.Sides, gym.Sides == Sides.Unilateral ? rules.UnilateralLost : rules.BilateralLost, Reason.Of(home.Sides == Sides.Unilateral ? "loss.one-side" : "loss.both-sides"));
-        Lose(gym.Chain != home.Chain, rules.OtherChain, Reason.Of("loss.chain", ("chain", Term.For(home.Chain)), ("planned", Term.For(gym.Chain))));
+        Lose(
+            gym.Structure != home.Structure,
+            rules.OtherStructure,
+            Reason.Of("loss.structure", ("structure", Term.For(home.Structure)), ("planned", Term.For(gym.Structure)))
+        );
+        Lose(
+            gym.Sides != home.Sides,
+            gym.Sides == Sides.Unilateral ? rules.UnilateralLost : rules.BilateralLost,
+            Reason.Of(home.Sides == Sides.Unilateral ? "loss.one-side" : "loss.both-sides")
+        );
+        Lose(
+            gym.Chain != home.Chain,
+            rules.OtherChain,
+            Reason.Of("loss.chain", ("chain", Term.For(home.Chain)), ("planned", Term.For(gym.Chain)))
+        );
         var wobble = Math.Max(0, home.Stability - gym.Stability);
         Lose(wobble > 0, rules.Balance * wobble, Reason.Of("loss.balance"));
-        return (Math.Max(0, score), losses.Count == 0
-            ? Reason.Of("part.structure-same", ("structure", Term.For(gym.Structure)), ("one_side", gym.Sides == Sides.Unilateral))
-            : Reason.Of("part.structure-loss", ("losses", FactList.Of(losses))));
+        return (
+            Math.Max(0, score),
+            losses.Count == 0
+                ? Reason.Of("part.structure-same", ("structure", Term.For(gym.Structure)), ("one_side", gym.Sides == Sides.Unilateral))
+                : Reason.Of("part.structure-loss", ("losses", FactList.Of(losses)))
+        );
     }
 
     /// <summary>Where in the range it is hardest.</summary>
@@ -117,8 +170,13 @@ public static class PartMatches
             return (1, Reason.Of("part.profile-same", ("profile", Term.For(gym.Profile))));
         }
 
-        var near = gym.Profile is Knowledge.Catalogue.Profile.Middle or Knowledge.Catalogue.Profile.Even || home.Profile is Knowledge.Catalogue.Profile.Middle or Knowledge.Catalogue.Profile.Even;
-        return (near ? rules.ProfileNear : rules.ProfileFar, Reason.Of("part.profile-other", ("profile", Term.For(home.Profile)), ("planned", Term.For(gym.Profile))));
+        var near =
+            gym.Profile is Knowledge.Catalogue.Profile.Middle or Knowledge.Catalogue.Profile.Even
+            || home.Profile is Knowledge.Catalogue.Profile.Middle or Knowledge.Catalogue.Profile.Even;
+        return (
+            near ? rules.ProfileNear : rules.ProfileFar,
+            Reason.Of("part.profile-other", ("profile", Term.For(home.Profile)), ("planned", Term.For(gym.Profile)))
+        );
     }
 
     /// <summary>Whether the skill fits the level.</summary>

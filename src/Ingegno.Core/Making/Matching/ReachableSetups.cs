@@ -24,8 +24,17 @@ namespace Ingegno.Core.Making.Matching;
 /// <param name="Basis">What it rests on.</param>
 /// <param name="Warnings">What to take care of.</param>
 public sealed record ReachableSetup(
-    string SetupId, string Text, double SystemKg, ResistanceRange Range, double ExternalKg, string? Reps, double? Step, bool Estimated, Reason Basis,
-    ImmutableArray<Reason> Warnings);
+    string SetupId,
+    string Text,
+    double SystemKg,
+    ResistanceRange Range,
+    double ExternalKg,
+    string? Reps,
+    double? Step,
+    bool Estimated,
+    Reason Basis,
+    ImmutableArray<Reason> Warnings
+);
 
 /// <summary>The largest step between neighbours.</summary>
 /// <param name="After">Index of the set-up below the gap.</param>
@@ -34,7 +43,13 @@ public sealed record ReachableSetup(
 public sealed record LoadGap(int After, double Step, ImmutableArray<Reason> Fill);
 
 /// <summary>All set-ups of an exercise at a place, lightest first.</summary>
-public sealed record SetupRange(string ExerciseId, string Name, ImmutableArray<ReachableSetup> Setups, LoadGap? Gap, ImmutableArray<Reason> Missing);
+public sealed record SetupRange(
+    string ExerciseId,
+    string Name,
+    ImmutableArray<ReachableSetup> Setups,
+    LoadGap? Gap,
+    ImmutableArray<Reason> Missing
+);
 
 /// <summary>Lists every reachable set-up of an exercise at a place: what a ladder is built from.</summary>
 public sealed class ReachableSetups(Trade trade)
@@ -51,18 +66,84 @@ public sealed class ReachableSetups(Trade trade)
     /// <summary>Small things that a client can usually find, tried one by one to fill a gap.</summary>
     internal static readonly ImmutableArray<KitItem> EasyToFind =
     [
-        new() { Id = "fill-bottle", Kind = "bottle", Count = 2, MassKg = 1.53 },
-        new() { Id = "fill-half-bottle", Kind = "bottle", Name = "half-litre bottle of water", Count = 2, MassKg = 0.52 },
-        new() { Id = "fill-rice", Kind = "rice", Count = 2, MassKg = 1 },
-        new() { Id = "fill-brick", Kind = "brick", Count = 2, MassKg = 2.3 },
+        new()
+        {
+            Id = "fill-bottle",
+            Kind = "bottle",
+            Count = 2,
+            MassKg = 1.53,
+        },
+        new()
+        {
+            Id = "fill-half-bottle",
+            Kind = "bottle",
+            Name = "half-litre bottle of water",
+            Count = 2,
+            MassKg = 0.52,
+        },
+        new()
+        {
+            Id = "fill-rice",
+            Kind = "rice",
+            Count = 2,
+            MassKg = 1,
+        },
+        new()
+        {
+            Id = "fill-brick",
+            Kind = "brick",
+            Count = 2,
+            MassKg = 2.3,
+        },
         new() { Id = "fill-rucksack", Kind = "rucksack" },
-        new() { Id = "fill-jug", Kind = "jug", VolumeL = 5 },
-        new() { Id = "fill-band", Kind = "band-loop", Name = "loop of 6 mm", RestLengthCm = 104, WidthMm = 6, ThicknessMm = 4.5 },
-        new() { Id = "fill-band-2", Kind = "band-loop", Name = "loop of 13 mm", RestLengthCm = 104, WidthMm = 13, ThicknessMm = 4.5 },
-        new() { Id = "fill-block", Kind = "books-block", HeightCm = 20 },
-        new() { Id = "fill-step", Kind = "step", HeightCm = 30 },
-        new() { Id = "fill-chair", Kind = "chair", HeightCm = 46 },
-        new() { Id = "fill-table", Kind = "dining-table", HeightCm = 74 },
+        new()
+        {
+            Id = "fill-jug",
+            Kind = "jug",
+            VolumeL = 5,
+        },
+        new()
+        {
+            Id = "fill-band",
+            Kind = "band-loop",
+            Name = "loop of 6 mm",
+            RestLengthCm = 104,
+            WidthMm = 6,
+            ThicknessMm = 4.5,
+        },
+        new()
+        {
+            Id = "fill-band-2",
+            Kind = "band-loop",
+            Name = "loop of 13 mm",
+            RestLengthCm = 104,
+            WidthMm = 13,
+            ThicknessMm = 4.5,
+        },
+        new()
+        {
+            Id = "fill-block",
+            Kind = "books-block",
+            HeightCm = 20,
+        },
+        new()
+        {
+            Id = "fill-step",
+            Kind = "step",
+            HeightCm = 30,
+        },
+        new()
+        {
+            Id = "fill-chair",
+            Kind = "chair",
+            HeightCm = 46,
+        },
+        new()
+        {
+            Id = "fill-table",
+            Kind = "dining-table",
+            HeightCm = 74,
+        },
     ];
 
     /// <summary>All set-ups of an exercise for a client at a place, with the largest gap and what would fill it.</summary>
@@ -76,7 +157,11 @@ public sealed class ReachableSetups(Trade trade)
         return new SetupRange(exercise.Id, exercise.Name, setups, Gap(exercise, client, place, setups), missing);
     }
 
-    private (ImmutableArray<ReachableSetup> Setups, ImmutableArray<Reason> Missing) List(Exercise exercise, ClientProfile client, PlaceKit place)
+    private (ImmutableArray<ReachableSetup> Setups, ImmutableArray<Reason> Missing) List(
+        Exercise exercise,
+        ClientProfile client,
+        PlaceKit place
+    )
     {
         var at = new ClientAtPlace(client, place, trade);
         var estimate = at.Strength.For(exercise);
@@ -93,7 +178,15 @@ public sealed class ReachableSetups(Trade trade)
             {
                 if (way.Refused is { } refused)
                 {
-                    missing.Add(Reason.Of("setups.not-up-to-it", ("thing", refused.Thing), ("load", Quantity.Kg(way.System.Kg, 0)), ("sum", refused.Sum), ("advice", refused.Advice)));
+                    missing.Add(
+                        Reason.Of(
+                            "setups.not-up-to-it",
+                            ("thing", refused.Thing),
+                            ("load", Quantity.Kg(way.System.Kg, 0)),
+                            ("sum", refused.Sum),
+                            ("advice", refused.Advice)
+                        )
+                    );
                 }
                 else
                 {
@@ -108,13 +201,25 @@ public sealed class ReachableSetups(Trade trade)
     private static ReachableSetup Of(Exercise exercise, Way way, StrengthEstimate? estimate)
     {
         var (setup, system) = (way.Setup, way.System);
-        var reps = estimate is null || exercise.Measure == Measure.Seconds || system.Kg <= 0
-            ? null
-            : ClientStrength.RepsAt(estimate, system.Kg, exercise.Strength!.Curve).InWords;
-        var care = way.Checks.Where(c => c.Verdict == Verdict.Care).Select(c => Reason.Of("setups.check", ("sum", c.Sum), ("advice", c.Advice)));
+        var reps =
+            estimate is null || exercise.Measure == Measure.Seconds || system.Kg <= 0
+                ? null
+                : ClientStrength.RepsAt(estimate, system.Kg, exercise.Strength!.Curve).InWords;
+        var care = way
+            .Checks.Where(c => c.Verdict == Verdict.Care)
+            .Select(c => Reason.Of("setups.check", ("sum", c.Sum), ("advice", c.Advice)));
         return new ReachableSetup(
-            setup.Id, SetupText.Fill(setup.Text, way.Bindings, way.Load.InWords), system.Kg, system.Range, way.Load.MassKg, reps, null,
-            system.Estimated, system.Basis, [.. care.Prepend(way.Load.Warning).OfType<Reason>()]);
+            setup.Id,
+            SetupText.Fill(setup.Text, way.Bindings, way.Load.InWords),
+            system.Kg,
+            system.Range,
+            way.Load.MassKg,
+            reps,
+            null,
+            system.Estimated,
+            system.Basis,
+            [.. care.Prepend(way.Load.Warning).OfType<Reason>()]
+        );
     }
 
     /// <summary>Lightest first, nearly equal ones merged, with the step from one to the next.</summary>
@@ -128,10 +233,12 @@ public sealed class ReachableSetups(Trade trade)
                 continue;
             }
 
-            ordered.Add(setup with
-            {
-                Step = ordered.Count == 0 || ordered[^1].SystemKg <= 0 ? null : (setup.SystemKg / ordered[^1].SystemKg) - 1,
-            });
+            ordered.Add(
+                setup with
+                {
+                    Step = ordered.Count == 0 || ordered[^1].SystemKg <= 0 ? null : (setup.SystemKg / ordered[^1].SystemKg) - 1,
+                }
+            );
         }
 
         return [.. ordered.Take(Most)];
@@ -139,7 +246,11 @@ public sealed class ReachableSetups(Trade trade)
 
     private LoadGap? Gap(Exercise exercise, ClientProfile client, PlaceKit place, ImmutableArray<ReachableSetup> setups)
     {
-        var widest = setups.Select((s, i) => (s.Step, Index: i)).Where(s => s.Step is not null).OrderByDescending(s => s.Step).FirstOrDefault();
+        var widest = setups
+            .Select((s, i) => (s.Step, Index: i))
+            .Where(s => s.Step is not null)
+            .OrderByDescending(s => s.Step)
+            .FirstOrDefault();
         if (widest.Step is not { } step)
         {
             return null;
@@ -155,7 +266,10 @@ public sealed class ReachableSetups(Trade trade)
         var helped =
             from item in EasyToFind
             let with = List(exercise, client, place with { Items = place.Items.Add(item) }).Setups
-            let between = with.Where(s => s.SystemKg > below * (1 + Same) && s.SystemKg < above * (1 - Same)).Select(s => s.SystemKg).Order().ToList()
+            let between = with.Where(s => s.SystemKg > below * (1 + Same) && s.SystemKg < above * (1 - Same))
+                .Select(s => s.SystemKg)
+                .Order()
+                .ToList()
             where between.Count > 0
             let left = between.Prepend(below).Zip(between.Append(above), (a, b) => (b / a) - 1).Max()
             where left < step * 0.8

@@ -37,7 +37,9 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         {
             foreach (var way in Prepare(exercise, here).Ways)
             {
-                var rating = way.Straight is { } straight ? Rate(way.Way, straight, line, techniques) : new Rating(way.Way, null, TechniqueSet.None, unmeasured);
+                var rating = way.Straight is { } straight
+                    ? Rate(way.Way, straight, line, techniques)
+                    : new Rating(way.Way, null, TechniqueSet.None, unmeasured);
 
                 // The first of equals stays: set-ups are listed simplest first, loads lightest first.
                 if (best is null || rating.Score > best.Value.Score + 1e-9)
@@ -92,9 +94,20 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         var estimate = exercise.Measure == Measure.Seconds ? null : at.Strength.For(exercise);
         var own = OwnTempoLeaves(exercise);
         return _prepared[here.Setup] = new Prepared(
-            [.. here.Safe.Select(w => new WayHere(w, estimate is null ? null : Scale(ClientStrength.RepsAt(estimate, w.System.Kg, exercise.Strength!.Curve), own)))],
-            [.. here.Ways.Select(w => w.Refused).OfType<ObjectVerdict>().Select(r => Reason.Of("kit.not-up-to-it", ("thing", r.Thing), ("sum", r.Sum), ("advice", r.Advice)))],
-            []);
+            [
+                .. here.Safe.Select(w => new WayHere(
+                    w,
+                    estimate is null ? null : Scale(ClientStrength.RepsAt(estimate, w.System.Kg, exercise.Strength!.Curve), own)
+                )),
+            ],
+            [
+                .. here
+                    .Ways.Select(w => w.Refused)
+                    .OfType<ObjectVerdict>()
+                    .Select(r => Reason.Of("kit.not-up-to-it", ("thing", r.Thing), ("sum", r.Sum), ("advice", r.Advice))),
+            ],
+            []
+        );
     }
 
     private ImmutableArray<TechniqueSet> TechniquesFor(Exercise exercise, Approach approach)
@@ -132,18 +145,30 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     {
         var way = rating.Way;
         return rating.Reps is { } reps
-            ? new LoadedSetup(way.Setup, way.Bindings, way.Load, way.System, reps, rating.Techniques.Steps, rating.Score, at.Strength.For(exercise)?.RestsOn) { Checks = way.Checks }
+            ? new LoadedSetup(
+                way.Setup,
+                way.Bindings,
+                way.Load,
+                way.System,
+                reps,
+                rating.Techniques.Steps,
+                rating.Score,
+                at.Strength.For(exercise)?.RestsOn
+            )
+            {
+                Checks = way.Checks,
+            }
             : new LoadedSetup(way.Setup, way.Bindings, way.Load, null, null, [], rating.Score, null) { Checks = way.Checks };
     }
 
     private double UnmeasuredScore(Exercise exercise, LineToMatch line) =>
         ResistanceReason.IsHoldForHold(line) ? Rules.HoldForHold
         : exercise.Measure != Measure.Seconds ? Rules.Control
-        : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.HoldForIsolationReps : Rules.HoldForReps;
+        : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.HoldForIsolationReps
+        : Rules.HoldForReps;
 
     /// <summary>Share of reps left by the slow tempo that belongs to the exercise itself.</summary>
-    private double OwnTempoLeaves(Exercise exercise) =>
-        exercise.Tempo is { } tempo ? at.Trade.TempoCost.Of(tempo) : 1;
+    private double OwnTempoLeaves(Exercise exercise) => exercise.Tempo is { } tempo ? at.Trade.TempoCost.Of(tempo) : 1;
 
     private static RepRange Scale(RepRange reps, double factor) =>
         factor >= 1 ? reps : new RepRange(reps.Low * factor, reps.Mid * factor, reps.High * factor);
@@ -155,9 +180,10 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             return 0;
         }
 
-        var (distance, spread) = reps > high
-            ? (Math.Log(reps / high), Rules.TooEasySpread)
-            : reps < low ? (Math.Log(low / reps), Rules.TooHardSpread) : (0, 1);
+        var (distance, spread) =
+            reps > high ? (Math.Log(reps / high), Rules.TooEasySpread)
+            : reps < low ? (Math.Log(low / reps), Rules.TooHardSpread)
+            : (0, 1);
         return Math.Exp(-(distance * distance) / (2 * spread * spread));
     }
 }

@@ -15,8 +15,13 @@ internal static class ResistanceReason
 {
     /// <summary>Expected against wanted reps, with what brings them there; where reps are not the measure, what stands for what.</summary>
     public static Reason Of(LoadedSetup loaded, Exercise exercise, LineToMatch line, MatchRules rules) =>
-        loaded.Reps is { } reps ? Of(reps, line.Effort, line.Aim(rules), loaded.Techniques)
-        : Reason.Of(IsHoldForHold(line) ? "part.hold-for-hold" : exercise.Measure == Measure.Seconds ? "part.hold-for-reps" : "part.control");
+        loaded.Reps is { } reps
+            ? Of(reps, line.Effort, line.Aim(rules), loaded.Techniques)
+            : Reason.Of(
+                IsHoldForHold(line) ? "part.hold-for-hold"
+                : exercise.Measure == Measure.Seconds ? "part.hold-for-reps"
+                : "part.control"
+            );
 
     /// <summary>Whether the gym line is held, or has no load that measures it.</summary>
     public static bool IsHoldForHold(LineToMatch line) => line.Line.Timed || line.Exercise.Strength is null;
@@ -24,7 +29,12 @@ internal static class ResistanceReason
     private static Reason Of(RepRange reps, WantedEffort effort, RepAim aim, ImmutableArray<Technique> techniques)
     {
         double Whole(double value) => Math.Round(value, MidpointRounding.AwayFromZero);
-        List<Fact> facts = [("reps", reps.InWords), ("techniques", FactList.Of(techniques.Select(t => t.Label))), ("low", Whole(effort.Low))];
+        List<Fact> facts =
+        [
+            ("reps", reps.InWords),
+            ("techniques", FactList.Of(techniques.Select(t => t.Label))),
+            ("low", Whole(effort.Low)),
+        ];
         if (effort.Low < effort.High - 0.5)
         {
             facts.Add(("high", Whole(effort.High)));

@@ -13,7 +13,13 @@ namespace Ingegno.Core.Making.Matching;
 /// <param name="Load">External load or band; <see cref="ReachableLoad.None"/> for neither.</param>
 /// <param name="System">Load that the working limbs move.</param>
 /// <param name="Checks">What the objects say to it.</param>
-public sealed record Way(Setup Setup, ImmutableArray<Binding> Bindings, ReachableLoad Load, SystemLoad System, ImmutableArray<ObjectVerdict> Checks)
+public sealed record Way(
+    Setup Setup,
+    ImmutableArray<Binding> Bindings,
+    ReachableLoad Load,
+    SystemLoad System,
+    ImmutableArray<ObjectVerdict> Checks
+)
 {
     /// <summary>The object that is not up to it; null when all are.</summary>
     public ObjectVerdict? Refused => Checks.FirstOrDefault(c => c.Verdict == Verdict.Refused);
@@ -23,7 +29,8 @@ public sealed record Way(Setup Setup, ImmutableArray<Binding> Bindings, Reachabl
 /// <param name="Setup">The set-up.</param>
 /// <param name="Bindings">Things that play its roles; empty when something is missing.</param>
 /// <param name="Missing">What is missing here; null when it can be set up.</param>
-/// <param name="Ways">Every load or band that it can take, lightest first, those that an object refuses among them; empty when nothing here loads it.</param>
+/// <param name="Ways">Every load or band that it can take, lightest first, those that an object refuses among them; empty when nothing
+/// here loads it.</param>
 public sealed record SetupHere(Setup Setup, ImmutableArray<Binding> Bindings, Reason? Missing, ImmutableArray<Way> Ways)
 {
     /// <summary>Ways that no object refuses.</summary>

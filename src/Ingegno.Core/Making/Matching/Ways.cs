@@ -52,8 +52,12 @@ public sealed class Ways
     public SetupHere? Of(HomeExercise home)
     {
         ArgumentNullException.ThrowIfNull(home);
-        return _trade.Catalogue.Find(home.ExerciseId) is { } exercise && exercise.Setups.FirstOrDefault(s => s.Id == home.SetupId) is { } setup
-            && Of(exercise, setup) is { Missing: null } here ? here : null;
+        return
+            _trade.Catalogue.Find(home.ExerciseId) is { } exercise
+            && exercise.Setups.FirstOrDefault(s => s.Id == home.SetupId) is { } setup
+            && Of(exercise, setup) is { Missing: null } here
+            ? here
+            : null;
     }
 
     /// <summary>Whether there is any way, without working them all out.</summary>
@@ -82,10 +86,13 @@ public sealed class Ways
 
         // Where load is not the measure, the body stands on it.
         var onIt = exercise.Measure == Measure.Seconds || exercise.Strength is null ? _strength.BodyMassKg : system.Kg;
-        ImmutableArray<ObjectVerdict> checks = [.. from check in setup.Checks
-                                                   let binding = bindings.FirstOrDefault(b => b.Role == check.Role)
-                                                   where binding is not null
-                                                   select ObjectChecks.Run(check, binding.Thing, onIt, _strength.StatureCm)];
+        ImmutableArray<ObjectVerdict> checks =
+        [
+            .. from check in setup.Checks
+            let binding = bindings.FirstOrDefault(b => b.Role == check.Role)
+            where binding is not null
+            select ObjectChecks.Run(check, binding.Thing, onIt, _strength.StatureCm),
+        ];
         return new Way(setup, bindings, load, system, checks);
     }
 
@@ -95,14 +102,21 @@ public sealed class Ways
         if (!_options.TryGetValue(model, out var options))
         {
             var (weights, bands) = (ExternalOf(model), BandsOf(model));
-            _options[model] = options = [.. Unloaded(model), .. weights, .. bands.Where(_ => model.External is not { Required: true }), .. Both(weights, bands)];
+            _options[model] = options = [
+                .. Unloaded(model),
+                .. weights,
+                .. bands.Where(_ => model.External is not { Required: true }),
+                .. Both(weights, bands),
+            ];
         }
 
         return options;
     }
 
     private bool CanLoad(LoadModel model) =>
-        Unloaded(model).Any() || (model.External is { } external && _loads.Any(external.From)) || (model.External is not { Required: true } && BandsOf(model).Count > 0);
+        Unloaded(model).Any()
+        || (model.External is { } external && _loads.Any(external.From))
+        || (model.External is not { Required: true } && BandsOf(model).Count > 0);
 
     /// <summary>The heaviest weights with a light and a strong rig of one band: below them a heavier weight does it alone.</summary>
     private static IEnumerable<ReachableLoad> Both(ImmutableArray<ReachableLoad> weights, IReadOnlyList<ReachableLoad> bands)
@@ -114,9 +128,7 @@ public sealed class Ways
         }
 
         ReachableLoad[] rigs = [single[0], single[single.Count / 2], single[^1]];
-        return from weight in weights.TakeLast(2)
-               from rig in rigs.Distinct()
-               select weight.With(rig);
+        return from weight in weights.TakeLast(2) from rig in rigs.Distinct() select weight.With(rig);
     }
 
     private static IEnumerable<ReachableLoad> Unloaded(LoadModel model) =>
@@ -124,5 +136,6 @@ public sealed class Ways
 
     private ImmutableArray<ReachableLoad> ExternalOf(LoadModel model) => model.External is { } external ? _loads.From(external.From) : [];
 
-    private IReadOnlyList<ReachableLoad> BandsOf(LoadModel model) => model.Band is { } band ? BandOptions.For(_kit, band, _strength.StatureCm) : [];
+    private IReadOnlyList<ReachableLoad> BandsOf(LoadModel model) =>
+        model.Band is { } band ? BandOptions.For(_kit, band, _strength.StatureCm) : [];
 }

@@ -48,7 +48,11 @@ public static partial class ApproachCheck
             yield return $"The note takes at most {LongestText} characters.";
         }
 
-        foreach (var fault in Range("Reps", approach.Reps, 1, 100).Concat(Range("Sets", approach.Sets, 1, 20)).Concat(Range("Rests", approach.Rest, 0, 600)))
+        foreach (
+            var fault in Range("Reps", approach.Reps, 1, 100)
+                .Concat(Range("Sets", approach.Sets, 1, 20))
+                .Concat(Range("Rests", approach.Rest, 0, 600))
+        )
         {
             yield return fault;
         }
@@ -59,7 +63,9 @@ public static partial class ApproachCheck
         }
 
         var known = trade.Techniques.Select(t => t.Of).ToHashSet();
-        foreach (var technique in Given(approach.Prefers).Concat(Given(approach.Avoids)).Where(t => t is null || !known.Contains(t)).Distinct())
+        foreach (
+            var technique in Given(approach.Prefers).Concat(Given(approach.Avoids)).Where(t => t is null || !known.Contains(t)).Distinct()
+        )
         {
             yield return $"There is no technique \"{technique}\".";
         }
@@ -82,7 +88,9 @@ public static partial class ApproachCheck
                 continue;
             }
 
-            foreach (var fault in Range($"Reps of {phase.Name}", phase.Reps, 1, 100).Concat(Range($"Sets of {phase.Name}", phase.Sets, 1, 20)))
+            foreach (
+                var fault in Range($"Reps of {phase.Name}", phase.Reps, 1, 100).Concat(Range($"Sets of {phase.Name}", phase.Sets, 1, 20))
+            )
             {
                 yield return fault;
             }

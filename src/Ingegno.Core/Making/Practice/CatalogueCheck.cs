@@ -16,14 +16,22 @@ public static class CatalogueCheck
 {
     /// <summary>All faults found, each as a sentence that names the exercise; empty when the catalogue is sound.</summary>
     public static ImmutableArray<string> Faults(
-        ExerciseCatalogue catalogue, KitKinds kinds, StrengthTables strength, IReadOnlyCollection<string> techniques)
+        ExerciseCatalogue catalogue,
+        KitKinds kinds,
+        StrengthTables strength,
+        IReadOnlyCollection<string> techniques
+    )
     {
         ArgumentNullException.ThrowIfNull(catalogue);
-        var names = catalogue.All
-            .SelectMany(e => e.Synonyms.Prepend(e.Name).Select(n => (Name: Words.Normalise(n), e.Id)))
-            .GroupBy(n => n.Name).Where(g => g.Select(n => n.Id).Distinct().Count() > 1)
+        var names = catalogue
+            .All.SelectMany(e => e.Synonyms.Prepend(e.Name).Select(n => (Name: Words.Normalise(n), e.Id)))
+            .GroupBy(n => n.Name)
+            .Where(g => g.Select(n => n.Id).Distinct().Count() > 1)
             .Select(g => $"the name \"{g.Key}\" stands for {Words.Join([.. g.Select(n => n.Id)])}");
-        return [.. names.Concat(catalogue.All.SelectMany(e => Faults(e, catalogue, kinds, strength, techniques).Select(f => $"{e.Id}: {f}")))];
+        return
+        [
+            .. names.Concat(catalogue.All.SelectMany(e => Faults(e, catalogue, kinds, strength, techniques).Select(f => $"{e.Id}: {f}"))),
+        ];
     }
 
     /// <summary>
@@ -44,11 +52,24 @@ public static class CatalogueCheck
             where names.Contains(Words.Normalise(name))
             select $"the name \"{name}\" already stands for {other.Name}";
         var techniques = trade.Techniques.Select(t => t.Of).ToHashSet();
-        return [.. OwnExerciseLimits.Faults(own).Concat(taken).Concat(Faults(own, trade.Catalogue, trade.KitKinds, trade.Strength, techniques, mutual: false)).Select(f => Words.Sentence(f) + ".")];
+        return
+        [
+            .. OwnExerciseLimits
+                .Faults(own)
+                .Concat(taken)
+                .Concat(Faults(own, trade.Catalogue, trade.KitKinds, trade.Strength, techniques, mutual: false))
+                .Select(f => Words.Sentence(f) + "."),
+        ];
     }
 
     private static IEnumerable<string> Faults(
-        Exercise e, ExerciseCatalogue catalogue, KitKinds kinds, StrengthTables strength, IReadOnlyCollection<string> techniques, bool mutual = true)
+        Exercise e,
+        ExerciseCatalogue catalogue,
+        KitKinds kinds,
+        StrengthTables strength,
+        IReadOnlyCollection<string> techniques,
+        bool mutual = true
+    )
     {
         foreach (var (id, back) in new[] { (e.Easier, (Func<Exercise, string?>)(o => o.Harder)), (e.Harder, o => o.Easier) })
         {
@@ -120,14 +141,18 @@ public static class CatalogueCheck
             yield return $"nothing plays the role {{{role}}} of its text";
         }
 
-        var played = setup.Checks.Select(c => c.Role)
+        var played = setup
+            .Checks.Select(c => c.Role)
             .Concat(new[] { setup.Load.Leverage?.Hands, setup.Load.Leverage?.Feet, setup.Load.Leverage?.Grip }.OfType<string>());
         foreach (var role in played.Where(r => !roles.Contains(r)))
         {
             yield return $"a check or its leverage rests on {role}, which nothing plays";
         }
 
-        if (setup.Load.Band is { } band && (band.Rig == AtHome.Loading.Bands.BandRigKind.Anchored ? band.Travel <= 0 : band.Start == band.End))
+        if (
+            setup.Load.Band is { } band
+            && (band.Rig == AtHome.Loading.Bands.BandRigKind.Anchored ? band.Travel <= 0 : band.Start == band.End)
+        )
         {
             yield return "its band does not change its length over the rep";
         }
@@ -147,7 +172,5 @@ public static class CatalogueCheck
     }
 
     private static IEnumerable<Requirement> Leaves(Requirement need) =>
-        need.All.IsDefaultOrEmpty && need.Any.IsDefaultOrEmpty
-            ? [need]
-            : need.All.Concat(need.Any).SelectMany(Leaves);
+        need.All.IsDefaultOrEmpty && need.Any.IsDefaultOrEmpty ? [need] : need.All.Concat(need.Any).SelectMany(Leaves);
 }

@@ -17,10 +17,16 @@ public static class ApproachIntent
         ArgumentNullException.ThrowIfNull(approach);
         ArgumentNullException.ThrowIfNull(line);
         var heavy = role == LineRole.Main && line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } };
-        var ofPhase = approach.Phase is { Reps: { } wanted } phase && (phase.RepsFor.IsDefaultOrEmpty || phase.RepsFor.Contains(role)) ? wanted : null;
+        var ofPhase =
+            approach.Phase is { Reps: { } wanted } phase && (phase.RepsFor.IsDefaultOrEmpty || phase.RepsFor.Contains(role))
+                ? wanted
+                : null;
         var zone = ofPhase ?? (heavy && approach.KeepsHeavy ? null : approach.Reps);
         var reps = line.Timed || line.Target.IsOpen ? null : zone;
-        var sets = (approach.Phase?.Sets ?? approach.Sets) is { } bounds && (approach.SetsFor.IsEmpty || approach.SetsFor.Contains(role)) ? bounds.Clamp(line.Sets) : line.Sets;
+        var sets =
+            (approach.Phase?.Sets ?? approach.Sets) is { } bounds && (approach.SetsFor.IsEmpty || approach.SetsFor.Contains(role))
+                ? bounds.Clamp(line.Sets)
+                : line.Sets;
         var rir = approach.Phase?.Rir ?? approach.Rir;
         var half = approach.HalvedPerSide && line.PerSide ? 2 : 1;
         return line with

@@ -46,7 +46,13 @@ public static class Calibration
         }
 
         var how = Reason.Of(client.Level == Level.Beginner ? "instruction.open-beginner" : "instruction.open");
-        return (home with { Dose = home.Dose with { LastSetOpen = true, Calibrates = true, Instructions = home.Dose.Instructions.Add(how) } }, null);
+        return (
+            home with
+            {
+                Dose = home.Dose with { LastSetOpen = true, Calibrates = true, Instructions = home.Dose.Instructions.Add(how) },
+            },
+            null
+        );
     }
 
     /// <summary>The dose once the session is done.</summary>
@@ -64,7 +70,10 @@ public static class Calibration
     /// <summary>Why a set near the limit is not safe here (docs/trade/cautions); null when it is.</summary>
     private static Reason? WhyNot(HomeExercise home, Exercise exercise, ClientProfile client, KitAtPlace kit)
     {
-        var joint = client.SoreJoints.Where(s => exercise.Joints.GetValueOrDefault(s.Joint) > 0).Select(s => (Joint?)s.Joint).FirstOrDefault();
+        var joint = client
+            .SoreJoints.Where(s => exercise.Joints.GetValueOrDefault(s.Joint) > 0)
+            .Select(s => (Joint?)s.Joint)
+            .FirstOrDefault();
         return client.HighBloodPressure ? Reason.Of("not-open.blood-pressure")
             : !client.Screening.IsDefaultOrEmpty && client.Clearance is null ? Reason.Of("not-open.clearance")
             : joint is { } sore ? Reason.Of("not-open.joint", ("joint", Term.For(sore)))

@@ -21,35 +21,29 @@ public static class DosePrescriber
     public const int HeavyReps = 6;
 
     /// <summary>Prescribes one exercise.</summary>
-    /// <param name="line">The gym line.</param>
-    /// <param name="home">The exercise that takes its place.</param>
+    /// <param name="asked">What for.</param>
     /// <param name="client">The client.</param>
-    /// <param name="effort">How hard the line is meant.</param>
-    /// <param name="expected">Expected reps to failure with <paramref name="techniques"/>; null when reps are not the measure.</param>
-    /// <param name="techniques">Techniques taken.</param>
-    /// <param name="approach">The school that the line follows.</param>
     /// <param name="trade">The trade, as it costs the client.</param>
-    public static Dose Prescribe(
-        GymLine line, Exercise home, ClientProfile client, WantedEffort effort, RepRange? expected, ImmutableArray<Technique> techniques, Approach approach, Trade trade)
+    public static Dose Prescribe(DoseQuestion asked, ClientProfile client, Trade trade)
     {
-        ArgumentNullException.ThrowIfNull(approach);
-        ArgumentNullException.ThrowIfNull(trade);
-        ArgumentNullException.ThrowIfNull(line);
-        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(asked);
         ArgumentNullException.ThrowIfNull(client);
-        ArgumentNullException.ThrowIfNull(effort);
+        ArgumentNullException.ThrowIfNull(trade);
+        var (line, home, effort, expected, techniques, approach) = asked;
         var repsToFailure = expected?.Mid;
         var standard = home.Measure == Measure.Reps && !line.Target.IsOpen ? approach.Standard(home.Rung) : null;
         var explosive = IsExplosive(line, home, client, effort, repsToFailure, trade.Dose);
-        var (wanted, reason) = explosive
-            ? (line.Target, Reason.Of("dose.explosive"))
-            : standard is { } reps
-                ? Milestone(reps, effort, repsToFailure)
-                : Target(line, home, effort, repsToFailure, trade.Dose);
+        var (wanted, reason) =
+            explosive ? (line.Target, Reason.Of("dose.explosive"))
+            : standard is { } reps ? Milestone(reps, effort, repsToFailure)
+            : Target(line, home, effort, repsToFailure, trade.Dose);
         var timed = home.Measure == Measure.Seconds;
         var rest = line.RestSeconds ?? trade.Dose.UsualRest(client.Goal, line.Target);
         var unchanged = home.Id == line.ExerciseId && wanted == line.Target; // what the client does already
-        var target = timed || explosive || unchanged || expected is null ? wanted : KeptTarget.Of(wanted, expected, WorkingSets(line), rest, effort.Rir, trade.Fatigue);
+        var target =
+            timed || explosive || unchanged || expected is null
+                ? wanted
+                : KeptTarget.Of(wanted, expected, WorkingSets(line), rest, effort.Rir, trade.Fatigue);
         var zone = timed || explosive || line.Timed || wanted.Max > line.Target.Max || line.Target.IsOpen ? null : line.Target;
         var perSide = home.Sides == Sides.Unilateral;
         techniques = explosive ? [.. techniques, trade.Techniques.First(t => t.Explosive)] : techniques;
@@ -67,7 +61,11 @@ public static class DosePrescriber
             RestSeconds = rest,
             Rir = effort.Rir,
             Techniques = [.. techniques.Select(t => t.Id)],
-            Instructions = [.. techniques.Select(t => Reason.Text(t.How)), .. techniques.Select(t => t.Caution).OfType<string>().Select(Reason.Text)],
+            Instructions =
+            [
+                .. techniques.Select(t => Reason.Text(t.How)),
+                .. techniques.Select(t => t.Caution).OfType<string>().Select(Reason.Text),
+            ],
             Reason = target == wanted ? reason : reason.Then(Kept(target, wanted)),
         };
     }
@@ -82,7 +80,14 @@ public static class DosePrescriber
     /// A heavy line for a client whose goal is strength, with a load far too light for it and nothing that stands against
     /// speed: beginners, sore joints that the exercise loads, and exercises with a tempo of their own go without.
     /// </summary>
-    private static bool IsExplosive(GymLine line, Exercise home, ClientProfile client, WantedEffort effort, double? repsToFailure, DoseRules rules) =>
+    private static bool IsExplosive(
+        GymLine line,
+        Exercise home,
+        ClientProfile client,
+        WantedEffort effort,
+        double? repsToFailure,
+        DoseRules rules
+    ) =>
         client is { Goal: Goal.Strength, Level: > Level.Beginner }
         && line is { Timed: false, Target: { IsOpen: false, Max: <= HeavyReps } }
         && home is { Measure: Measure.Reps, Tempo: null }
@@ -97,7 +102,13 @@ public static class DosePrescriber
             : (new SetTarget(able, standard), Reason.Of("dose.to-standard", ("standard", standard)));
     }
 
-    private static (SetTarget Target, Reason Reason) Target(GymLine line, Exercise home, WantedEffort effort, double? repsToFailure, DoseRules rules)
+    private static (SetTarget Target, Reason Reason) Target(
+        GymLine line,
+        Exercise home,
+        WantedEffort effort,
+        double? repsToFailure,
+        DoseRules rules
+    )
     {
         if (home.Measure == Measure.Seconds)
         {
@@ -121,7 +132,10 @@ public static class DosePrescriber
         if (reserve < line.Target.Min)
         {
             var most = Math.Max(1, reserve);
-            return (new SetTarget(most, most), Reason.Of("dose.fewer", ("planned", line.Target.InWords), ("able", Math.Floor(toFailure)), ("rir", effort.Rir)));
+            return (
+                new SetTarget(most, most),
+                Reason.Of("dose.fewer", ("planned", line.Target.InWords), ("able", Math.Floor(toFailure)), ("rir", effort.Rir))
+            );
         }
 
         if (toFailure > effort.High * rules.TooEasy)

@@ -10,7 +10,8 @@ namespace Ingegno.Core.Making.Prescribing;
 /// </summary>
 public static class KeptTarget
 {
-    /// <summary>How far below the middle of the expected range a careful reckoning stands, as a share of the way to its low end (own estimate).</summary>
+    /// <summary>How far below the middle of the expected range a careful reckoning stands, as a share of the way to its low end (own
+    /// estimate).</summary>
     private const double Care = 0.5;
 
     /// <summary>The target with its bottom lowered to what the last set has; itself when the last set has it anyway.</summary>

@@ -43,15 +43,23 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
         Reason[] warmUp =
         [
             Reason.Of("prepare.raise", ("stepping", Landing(client))),
-            .. Fitting(MovementPattern.Mobility, worked, client).Take(Mobilised).Select(e => Reason.Of("prepare.mobilise", ("exercise", e.Name), ("side", e.Sides == Sides.Unilateral))),
+            .. Fitting(MovementPattern.Mobility, worked, client)
+                .Take(Mobilised)
+                .Select(e => Reason.Of("prepare.mobilise", ("exercise", e.Name), ("side", e.Sides == Sides.Unilateral))),
             Reason.Of(lower ? "prepare.stabilise-leg" : "prepare.stabilise-plank"),
-            .. Activation(day, worked, client).Select(e => Reason.Of("prepare.activate", ("exercise", e.Name), ("side", e.Sides == Sides.Unilateral))),
-            .. first.Exercise is null ? Enumerable.Empty<Reason>() : [Reason.Of("prepare.easy-set", ("exercise", first.Exercise.Name), ("reps", Math.Max(2, first.Reps / 2)))],
+            .. Activation(day, worked, client)
+                .Select(e => Reason.Of("prepare.activate", ("exercise", e.Name), ("side", e.Sides == Sides.Unilateral))),
+            .. first.Exercise is null
+                ? Enumerable.Empty<Reason>()
+                : [Reason.Of("prepare.easy-set", ("exercise", first.Exercise.Name), ("reps", Math.Max(2, first.Reps / 2)))],
         ];
         Reason[] coolDown =
         [
             Reason.Of("prepare.breathe"),
-            Reason.Of("prepare.stretch", ("muscles", FactList.Of(worked.OrderByDescending(w => w.Value).ThenBy(w => w.Key).Take(Stretched).Select(w => w.Key)))),
+            Reason.Of(
+                "prepare.stretch",
+                ("muscles", FactList.Of(worked.OrderByDescending(w => w.Value).ThenBy(w => w.Key).Take(Stretched).Select(w => w.Key)))
+            ),
         ];
         return new DayPreparation([.. warmUp], [.. coolDown]);
     }
@@ -76,21 +84,43 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
     /// <summary>Exercises of a pattern that this client may do with nothing, those that prepare most of what is worked first.</summary>
     private IEnumerable<Exercise> Fitting(MovementPattern pattern, Dictionary<Muscle, double> worked, ClientProfile client) =>
         from exercise in catalogue.AtHome
-        where exercise.Pattern == pattern && exercise.Setups.Any(s => s.Needs is null && s.Load.External is not { Required: true }) && CandidateFilter.Why(exercise, client) is null
+        where
+            exercise.Pattern == pattern
+            && exercise.Setups.Any(s => s.Needs is null && s.Load.External is not { Required: true })
+            && CandidateFilter.Why(exercise, client) is null
         let related = exercise.Muscles.Sum(m => m.Value * Math.Min(1, worked.GetValueOrDefault(m.Key) / 4)) / exercise.Muscles.Values.Sum()
         where related >= RelatedMuscles
         orderby related descending, exercise.Rung, exercise.Id
         select exercise;
 
-    /// <summary>One drill for the shoulder blades on upper-body days, one for the hips on lower-body days, none that is in the plan anyway.</summary>
-    private IEnumerable<Exercise> Activation(IReadOnlyList<(Exercise Exercise, int Reps, int Sets)> day, Dictionary<Muscle, double> worked, ClientProfile client)
+    /// <summary>One drill for the shoulder blades on upper-body days, one for the hips on lower-body days, none that is in the plan
+    /// anyway.</summary>
+    private IEnumerable<Exercise> Activation(
+        IReadOnlyList<(Exercise Exercise, int Reps, int Sets)> day,
+        Dictionary<Muscle, double> worked,
+        ClientProfile client
+    )
     {
         var planned = day.Select(d => d.Exercise.Id).ToHashSet();
-        var upper = day.Any(d => d.Exercise.Pattern is MovementPattern.HorizontalPush or MovementPattern.VerticalPush or MovementPattern.HorizontalPull or MovementPattern.VerticalPull);
+        var upper = day.Any(d =>
+            d.Exercise.Pattern
+                is MovementPattern.HorizontalPush
+                    or MovementPattern.VerticalPush
+                    or MovementPattern.HorizontalPull
+                    or MovementPattern.VerticalPull
+        );
         var lower = day.Any(d => BodyRegions.Of(d.Exercise.Pattern) == BodyRegion.Lower);
         Exercise? Easiest(MovementPattern pattern, Dictionary<Muscle, double> muscles) =>
-            Fitting(pattern, muscles, client).Where(e => !planned.Contains(e.Id) && e is { Measure: Measure.Reps, Skill: 1 }).OrderBy(e => e.Rung).ThenBy(e => e.Id, StringComparer.Ordinal).FirstOrDefault();
+            Fitting(pattern, muscles, client)
+                .Where(e => !planned.Contains(e.Id) && e is { Measure: Measure.Reps, Skill: 1 })
+                .OrderBy(e => e.Rung)
+                .ThenBy(e => e.Id, StringComparer.Ordinal)
+                .FirstOrDefault();
         var blades = new Dictionary<Muscle, double>(worked) { [Muscle.Serratus] = 4 };
-        return new[] { upper ? Easiest(MovementPattern.ScapularControl, blades) : null, lower ? Easiest(MovementPattern.HipExtension, worked) : null }.OfType<Exercise>();
+        return new[]
+        {
+            upper ? Easiest(MovementPattern.ScapularControl, blades) : null,
+            lower ? Easiest(MovementPattern.HipExtension, worked) : null,
+        }.OfType<Exercise>();
     }
 }

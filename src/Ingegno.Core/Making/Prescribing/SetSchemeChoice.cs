@@ -16,7 +16,14 @@ namespace Ingegno.Core.Making.Prescribing;
 /// <param name="Reps">Expected reps to failure; null when reps are not the measure.</param>
 /// <param name="LighterLoad">A clearly lighter load in words that can be taken at once; null when there is none.</param>
 /// <param name="EasierVersion">Name of an easier version that can be done here; null when there is none.</param>
-public sealed record SetSchemeQuestion(GymLine Line, LineRole Role, Exercise Home, double? Reps, string? LighterLoad, string? EasierVersion);
+public sealed record SetSchemeQuestion(
+    GymLine Line,
+    LineRole Role,
+    Exercise Home,
+    double? Reps,
+    string? LighterLoad,
+    string? EasierVersion
+);
 
 /// <summary>
 /// How the sets run, where the approach prefers something other than straight sets: rest-pause for light work, a drop in
@@ -36,19 +43,28 @@ public static class SetSchemeChoice
         ArgumentNullException.ThrowIfNull(at);
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(approach);
-        return at.Role == LineRole.Main || at.Role == LineRole.Activation || client.Goal == Goal.Strength || at.Line.Sets < 2 || at.Line.Target.IsOpen
+        return
+            at.Role == LineRole.Main
+            || at.Role == LineRole.Activation
+            || client.Goal == Goal.Strength
+            || at.Line.Sets < 2
+            || at.Line.Target.IsOpen
             ? null
-            : all.Where(t => t.Scheme is not null && approach.Prefers.Contains(t.Of) && t.Fits(at.Home, client) && Suits(t.Scheme.Value, at))
-                .OrderBy(t => approach.RankOf(t.Of)).FirstOrDefault();
+            : all.Where(t =>
+                    t.Scheme is not null && approach.Prefers.Contains(t.Of) && t.Fits(at.Home, client) && Suits(t.Scheme.Value, at)
+                )
+                .OrderBy(t => approach.RankOf(t.Of))
+                .FirstOrDefault();
     }
 
-    private static bool Suits(SetScheme scheme, SetSchemeQuestion at) => scheme switch
-    {
-        SetScheme.RestPause => at.Reps >= LongSet && !IsHeavyCompound(at),
-        SetScheme.Drop => at.LighterLoad is not null,
-        SetScheme.MechanicalDrop => at.EasierVersion is not null && at.Reps is not null,
-        _ => false, // pre-exhaust is a matter of the whole day
-    };
+    private static bool Suits(SetScheme scheme, SetSchemeQuestion at) =>
+        scheme switch
+        {
+            SetScheme.RestPause => at.Reps >= LongSet && !IsHeavyCompound(at),
+            SetScheme.Drop => at.LighterLoad is not null,
+            SetScheme.MechanicalDrop => at.EasierVersion is not null && at.Reps is not null,
+            _ => false, // pre-exhaust is a matter of the whole day
+        };
 
     private static bool IsHeavyCompound(SetSchemeQuestion at) =>
         at.Home.Structure == ExerciseStructure.Compound && at.Line.Target.Max <= HeavyCompound;
@@ -73,11 +89,24 @@ public static class SetSchemeChoice
                 Target = new SetTarget(first, first),
                 Zone = null,
                 Rir = Math.Min(dose.Rir, 1),
-                Instructions = changed.Instructions.Add(Reason.Of("instruction.rest-pause", ("how", scheme.How), ("first", first), ("rest", Quantity.Seconds(RestPause.RestSeconds)), ("small", FactList.Of(small)))),
+                Instructions = changed.Instructions.Add(
+                    Reason.Of(
+                        "instruction.rest-pause",
+                        ("how", scheme.How),
+                        ("first", first),
+                        ("rest", Quantity.Seconds(RestPause.RestSeconds)),
+                        ("small", FactList.Of(small))
+                    )
+                ),
                 Reason = dose.Reason.Then(Reason.Of("dose.rest-pause", ("sets", RestPause.StandsForSets))),
             };
         }
 
-        return changed with { Instructions = changed.Instructions.Add(goesOnWith is null ? Reason.Text(scheme.How) : Reason.Of("instruction.goes-on", ("how", scheme.How), ("with", goesOnWith))) };
+        return changed with
+        {
+            Instructions = changed.Instructions.Add(
+                goesOnWith is null ? Reason.Text(scheme.How) : Reason.Of("instruction.goes-on", ("how", scheme.How), ("with", goesOnWith))
+            ),
+        };
     }
 }

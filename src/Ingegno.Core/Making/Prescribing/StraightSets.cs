@@ -21,7 +21,8 @@ public static class StraightSets
         return TechniqueChoice.RepsLeft(taken) * tempo;
     }
 
-    /// <summary>The technique that takes the reps, whether chosen or typed as a tempo; several when it is more than one, null for straight sets.</summary>
+    /// <summary>The technique that takes the reps, whether chosen or typed as a tempo; several when it is more than one, null for
+    /// straight sets.</summary>
     public static string? TechniqueOf(Dose dose, Trade trade)
     {
         ArgumentNullException.ThrowIfNull(dose);
@@ -29,10 +30,19 @@ public static class StraightSets
         var taken = trade.Techniques.Where(t => dose.Techniques.Contains(t.Id) && t.RepsLeft < 1).Select(t => t.Of).Distinct().ToList();
         if (taken.Count == 0)
         {
-            IEnumerable<string> typed = [.. dose.Tempo.Eccentric > Tempo.Usual.Eccentric ? ["slow-eccentric"] : Array.Empty<string>(), .. Math.Max(dose.Tempo.PauseStretched, dose.Tempo.PauseShortened) > 1 ? ["pause"] : Array.Empty<string>()];
+            IEnumerable<string> typed =
+            [
+                .. dose.Tempo.Eccentric > Tempo.Usual.Eccentric ? ["slow-eccentric"] : Array.Empty<string>(),
+                .. Math.Max(dose.Tempo.PauseStretched, dose.Tempo.PauseShortened) > 1 ? ["pause"] : Array.Empty<string>(),
+            ];
             taken.AddRange(typed);
         }
 
-        return taken.Count switch { 0 => null, 1 => taken[0], _ => Several };
+        return taken.Count switch
+        {
+            0 => null,
+            1 => taken[0],
+            _ => Several,
+        };
     }
 }

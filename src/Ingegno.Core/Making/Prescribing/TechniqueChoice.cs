@@ -13,23 +13,31 @@ public static class TechniqueChoice
     public const int LastUsualOrder = 5;
 
     /// <summary>Most techniques at a time: one, two on the lower body from intermediate on, two everywhere for advanced.</summary>
-    public static int Most(Level level, MovementPattern pattern) => level switch
-    {
-        Level.Advanced => 2,
-        Level.Intermediate when BodyRegions.Of(pattern) == BodyRegion.Lower => 2,
-        _ => 1,
-    };
+    public static int Most(Level level, MovementPattern pattern) =>
+        level switch
+        {
+            Level.Advanced => 2,
+            Level.Intermediate when BodyRegions.Of(pattern) == BodyRegion.Lower => 2,
+            _ => 1,
+        };
 
     /// <summary>
     /// Every set of technique steps that fits an exercise, a client and an approach: fewest first, among them those the
     /// approach prefers, then the cheapest.
     /// </summary>
-    public static ImmutableArray<TechniqueSet> SetsFor(Exercise exercise, ClientProfile client, Approach approach, ImmutableArray<Technique> all)
+    public static ImmutableArray<TechniqueSet> SetsFor(
+        Exercise exercise,
+        ClientProfile client,
+        Approach approach,
+        ImmutableArray<Technique> all
+    )
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(approach);
-        var fitting = all.Where(t => t is { Scheme: null, RepsLeft: < 1 } && t.Fits(exercise, client) && !approach.Avoids.Contains(t.Of)).OrderBy(t => t.Order).ToList();
+        var fitting = all.Where(t => t is { Scheme: null, RepsLeft: < 1 } && t.Fits(exercise, client) && !approach.Avoids.Contains(t.Of))
+            .OrderBy(t => t.Order)
+            .ToList();
         var sets = fitting.Select(t => ImmutableArray.Create(t));
         if (Most(client.Level, exercise.Pattern) > 1)
         {
@@ -37,13 +45,22 @@ public static class TechniqueChoice
                 from a in fitting
                 from b in fitting
                 where string.CompareOrdinal(a.Of, b.Of) < 0 && !SamePhase(a, b)
-                select ImmutableArray.Create(a, b));
+                select ImmutableArray.Create(a, b)
+            );
         }
 
-        return [.. sets.Select(s => new TechniqueSet(s, RepsLeft(s), s.All(t => t.Order <= LastUsualOrder || approach.Prefers.Contains(t.Of)), s.All(t => t.Order <= LastUsualOrder)))
-            .OrderBy(s => s.Steps.Length)
-            .ThenBy(s => s.Steps.Sum(t => approach.RankOf(t.Of)))
-            .ThenBy(s => s.Steps.Sum(t => t.Order))];
+        return
+        [
+            .. sets.Select(s => new TechniqueSet(
+                    s,
+                    RepsLeft(s),
+                    s.All(t => t.Order <= LastUsualOrder || approach.Prefers.Contains(t.Of)),
+                    s.All(t => t.Order <= LastUsualOrder)
+                ))
+                .OrderBy(s => s.Steps.Length)
+                .ThenBy(s => s.Steps.Sum(t => approach.RankOf(t.Of)))
+                .ThenBy(s => s.Steps.Sum(t => t.Order)),
+        ];
     }
 
     /// <summary>Both set the same phase of the tempo: done together the longer one alone would show.</summary>
@@ -54,7 +71,8 @@ public static class TechniqueChoice
     /// The cheapest set of technique steps with which <paramref name="reps"/> fall to <paramref name="high"/> or
     /// below without falling under <paramref name="low"/>; when none does, the one that comes nearest. The long steps (see
     /// <see cref="LastUsualOrder"/>) are kept for sets that would still run past thirty reps by usual means, so that a
-    /// heavier load never asks for more; none at all when the reps are low enough as they are. Heavy lines (six reps and fewer) take no long steps: a set of five
+    /// heavier load never asks for more; none at all when the reps are low enough as they are. Heavy lines (six reps and fewer) take no
+    /// long steps: a set of five
     /// that lasts a minute and a half is no strength work.
     /// </summary>
     public static TechniqueSet For(ImmutableArray<TechniqueSet> sets, double reps, double low, double high)
@@ -93,15 +111,21 @@ public static class TechniqueChoice
 
     /// <summary>The choice for one exercise, see <see cref="For(ImmutableArray{TechniqueSet}, double, double, double)"/>.</summary>
     public static ImmutableArray<Technique> For(
-        Exercise exercise, ClientProfile client, Approach approach, double reps, double low, double high, ImmutableArray<Technique> all)
+        Exercise exercise,
+        ClientProfile client,
+        Approach approach,
+        double reps,
+        double low,
+        double high,
+        ImmutableArray<Technique> all
+    )
     {
         ArgumentNullException.ThrowIfNull(exercise);
         return exercise.Measure == Measure.Seconds ? [] : For(SetsFor(exercise, client, approach, all), reps, low, high).Steps;
     }
 
     /// <summary>Share of straight-set reps that a set of techniques leaves: the product of the single shares.</summary>
-    public static double RepsLeft(IEnumerable<Technique> techniques) =>
-        techniques.Aggregate(1.0, (left, t) => left * t.RepsLeft);
+    public static double RepsLeft(IEnumerable<Technique> techniques) => techniques.Aggregate(1.0, (left, t) => left * t.RepsLeft);
 }
 
 /// <summary>Steps taken together.</summary>

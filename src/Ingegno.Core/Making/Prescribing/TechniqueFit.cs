@@ -13,8 +13,18 @@ public static class TechniqueFit
         ArgumentNullException.ThrowIfNull(technique);
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(client);
-        var named = technique.Requires.IsEmpty ? exercise.Techniques.Contains(technique.Of) : technique.Requires.All(r => exercise.Techniques.Contains(r));
-        var everywhere = technique.Everywhere && exercise is { Measure: Measure.Reps, Impact: 0, Strength: not null, Pattern: not (MovementPattern.Mobility or MovementPattern.Breathing) };
+        var named = technique.Requires.IsEmpty
+            ? exercise.Techniques.Contains(technique.Of)
+            : technique.Requires.All(r => exercise.Techniques.Contains(r));
+        var everywhere =
+            technique.Everywhere
+            && exercise
+                is {
+                    Measure: Measure.Reps,
+                    Impact: 0,
+                    Strength: not null,
+                    Pattern: not (MovementPattern.Mobility or MovementPattern.Breathing)
+                };
         return (named || everywhere)
             && (technique.Patterns.IsEmpty || technique.Patterns.Contains(exercise.Pattern))
             && (technique.Structure is null || technique.Structure == exercise.Structure)

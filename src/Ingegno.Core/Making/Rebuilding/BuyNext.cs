@@ -22,11 +22,17 @@ public sealed class BuyNext(RebuildEngine engine, WeekRules rules)
         ArgumentNullException.ThrowIfNull(plans);
         ArgumentNullException.ThrowIfNull(offers);
         var before = plans.Select(p => (Request: p, engine.Rebuild(p).Plan.Lines)).ToList();
-        return [.. offers
-            .Where(o => o.Price > 0 && (budget is null || o.Price <= budget))
-            .AsParallel().AsOrdered().Select(o => Gain(o, before))
-            .Where(g => g.Lines.Length > 0)
-            .OrderByDescending(g => g.GainPer100).ThenBy(g => g.Name, StringComparer.Ordinal)];
+        return
+        [
+            .. offers
+                .Where(o => o.Price > 0 && (budget is null || o.Price <= budget))
+                .AsParallel()
+                .AsOrdered()
+                .Select(o => Gain(o, before))
+                .Where(g => g.Lines.Length > 0)
+                .OrderByDescending(g => g.GainPer100)
+                .ThenBy(g => g.Name, StringComparer.Ordinal),
+        ];
     }
 
     private PurchaseGain Gain(Purchase offer, List<(RebuildRequest Request, ImmutableArray<HomeLine> Lines)> before)
@@ -44,14 +50,32 @@ public sealed class BuyNext(RebuildEngine engine, WeekRules rules)
                 gain += weight * (to - from);
                 if (to - from > Noticeable)
                 {
-                    improved.Add((new ImprovedLine(plan, old.GymExerciseName, old.Chosen?.Name ?? "nothing", now.Chosen?.Name ?? "nothing", from, to), weight * (to - from)));
+                    improved.Add(
+                        (
+                            new ImprovedLine(
+                                plan,
+                                old.GymExerciseName,
+                                old.Chosen?.Name ?? "nothing",
+                                now.Chosen?.Name ?? "nothing",
+                                from,
+                                to
+                            ),
+                            weight * (to - from)
+                        )
+                    );
                 }
             }
         }
 
         gain = Math.Max(0, gain);
         return new PurchaseGain(
-            offer.Name, offer.Price, gain, 100 * gain / offer.Price, offer.Item, gain <= 0 ? [] : [.. improved.OrderByDescending(i => i.Gain).Select(i => i.Line)]);
+            offer.Name,
+            offer.Price,
+            gain,
+            100 * gain / offer.Price,
+            offer.Item,
+            gain <= 0 ? [] : [.. improved.OrderByDescending(i => i.Gain).Select(i => i.Line)]
+        );
     }
 
     private static string FreshId(PlaceKit kit)

@@ -52,7 +52,10 @@ public sealed partial class DoseShorthand(ExerciseNames names)
 
         var whole = SetsFirst().IsMatch(text) && !LoadAlone().IsMatch(text);
         var reps = RepsAlone().IsMatch(text);
-        var dose = whole ? text : reps ? $"1x{text.Trim()}" : Placeholder + (LoadAlone().IsMatch(text) ? $"@ {text.Trim()}" : text.Trim());
+        var dose =
+            whole ? text
+            : reps ? $"1x{text.Trim()}"
+            : Placeholder + (LoadAlone().IsMatch(text) ? $"@ {text.Trim()}" : text.Trim());
         var read = new ShorthandParser(names).Parse($"{name} {dose}");
         if (read.Lines is not [{ } got])
         {
@@ -70,9 +73,12 @@ public sealed partial class DoseShorthand(ExerciseNames names)
                 Rir = got.Reserve,
                 ExternalKg = got.Load?.TotalKg,
             },
-            null);
+            null
+        );
     }
 
     private static ReadDose InRange(int sets, HomeEdit edit) =>
-        sets is >= 1 and <= ShorthandLimits.Sets ? new ReadDose(edit with { Sets = sets }, null) : new ReadDose(null, $"Sets lie between 1 and {ShorthandLimits.Sets}.");
+        sets is >= 1 and <= ShorthandLimits.Sets
+            ? new ReadDose(edit with { Sets = sets }, null)
+            : new ReadDose(null, $"Sets lie between 1 and {ShorthandLimits.Sets}.");
 }

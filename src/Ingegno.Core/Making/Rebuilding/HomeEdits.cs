@@ -24,8 +24,10 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
             return line;
         }
 
-        var exercises = chosen.Exercises
-            .Select(e => edits.LastOrDefault(x => x.Line == line.Gym.Key && x.ExerciseId == e.ExerciseId) is { } edit ? Apply(e, edit, line.Gym) : e)
+        var exercises = chosen
+            .Exercises.Select(e =>
+                edits.LastOrDefault(x => x.Line == line.Gym.Key && x.ExerciseId == e.ExerciseId) is { } edit ? Apply(e, edit, line.Gym) : e
+            )
             .ToImmutableArray();
         return line with { Chosen = chosen with { Exercises = exercises } };
     }

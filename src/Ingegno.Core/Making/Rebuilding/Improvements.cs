@@ -21,12 +21,24 @@ public static class Improvements
         ArgumentNullException.ThrowIfNull(matcher);
         ArgumentNullException.ThrowIfNull(trade);
         var now = line.Chosen?.Match ?? 0;
-        return [.. line.RuledOut
-            .Where(r => r.Code == "kit")
-            .Select(r => (Row: r, Match: matcher.MatchIf(match, trade.Catalogue.Get(r.ExerciseId), AssumedResistance)))
-            .Where(r => r.Match > now + Clear)
-            .OrderByDescending(r => r.Match).ThenBy(r => r.Row.ExerciseId, StringComparer.Ordinal)
-            .Take(Most)
-            .Select(r => Reason.Of("better.with-kit", ("exercise", r.Row.Name), ("then", Quantity.Percent(r.Match)), ("now", Quantity.Percent(now)), ("missing", r.Row.Reason)))];
+        return
+        [
+            .. line
+                .RuledOut.Where(r => r.Code == "kit")
+                .Select(r => (Row: r, Match: matcher.MatchIf(match, trade.Catalogue.Get(r.ExerciseId), AssumedResistance)))
+                .Where(r => r.Match > now + Clear)
+                .OrderByDescending(r => r.Match)
+                .ThenBy(r => r.Row.ExerciseId, StringComparer.Ordinal)
+                .Take(Most)
+                .Select(r =>
+                    Reason.Of(
+                        "better.with-kit",
+                        ("exercise", r.Row.Name),
+                        ("then", Quantity.Percent(r.Match)),
+                        ("now", Quantity.Percent(now)),
+                        ("missing", r.Row.Reason)
+                    )
+                ),
+        ];
     }
 }

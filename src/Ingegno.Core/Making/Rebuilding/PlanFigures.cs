@@ -32,9 +32,11 @@ public static class PlanFigures
     {
         ArgumentNullException.ThrowIfNull(exercise);
         return from m in exercise.Muscles
-               let share = m.Value >= Exercise.PrimeMoverInvolvement ? 1 : m.Value >= Exercise.SynergistInvolvement ? 0.5 : 0
-               where share > 0
-               select (m.Key, share * sets);
+            let share = m.Value >= Exercise.PrimeMoverInvolvement ? 1
+            : m.Value >= Exercise.SynergistInvolvement ? 0.5
+            : 0
+            where share > 0
+            select (m.Key, share * sets);
     }
 
     /// <summary>Work, change-over and, where the line has its own, rest of a candidate, s.</summary>

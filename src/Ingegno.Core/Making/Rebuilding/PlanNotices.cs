@@ -13,14 +13,26 @@ namespace Ingegno.Core.Making.Rebuilding;
 public static class PlanNotices
 {
     /// <summary>All remarks, warnings first.</summary>
-    public static ImmutableArray<PlanNotice> For(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines, ImmutableArray<HomeDay> days, Trade trade)
+    public static ImmutableArray<PlanNotice> For(
+        RebuildRequest request,
+        KitAtPlace kit,
+        ImmutableArray<HomeLine> lines,
+        ImmutableArray<HomeDay> days,
+        Trade trade
+    )
     {
         ArgumentNullException.ThrowIfNull(request);
         ArgumentNullException.ThrowIfNull(kit);
         return [.. All(request, kit, lines, days, trade).OrderByDescending(n => n.Level)];
     }
 
-    private static IEnumerable<PlanNotice> All(RebuildRequest request, KitAtPlace kit, ImmutableArray<HomeLine> lines, ImmutableArray<HomeDay> days, Trade trade)
+    private static IEnumerable<PlanNotice> All(
+        RebuildRequest request,
+        KitAtPlace kit,
+        ImmutableArray<HomeLine> lines,
+        ImmutableArray<HomeDay> days,
+        Trade trade
+    )
     {
         if (kit.Things.IsEmpty)
         {
@@ -31,20 +43,36 @@ public static class PlanNotices
         {
             if (id is not null && approach.Id != id)
             {
-                yield return new PlanNotice("unknown-approach", NoticeLevel.Warning, Reason.Of("notice.unknown-approach", ("id", id), ("approach", approach.Name)));
+                yield return new PlanNotice(
+                    "unknown-approach",
+                    NoticeLevel.Warning,
+                    Reason.Of("notice.unknown-approach", ("id", id), ("approach", approach.Name))
+                );
             }
 
             if (approach.Conditioning)
             {
-                yield return new PlanNotice("conditioning", NoticeLevel.Warning, Reason.Of("notice.conditioning", ("approach", approach.Name), ("against", approach.Against)));
+                yield return new PlanNotice(
+                    "conditioning",
+                    NoticeLevel.Warning,
+                    Reason.Of("notice.conditioning", ("approach", approach.Name), ("against", approach.Against))
+                );
             }
             else if (approach.Phase is { } phase)
             {
-                yield return new PlanNotice("approach", NoticeLevel.Info, Reason.Of("notice.phase", ("approach", approach.Name), ("phase", phase.Name), ("idea", phase.Idea)));
+                yield return new PlanNotice(
+                    "approach",
+                    NoticeLevel.Info,
+                    Reason.Of("notice.phase", ("approach", approach.Name), ("phase", phase.Name), ("idea", phase.Idea))
+                );
             }
             else if (approach.Id != Knowledge.TradeData.Approach.Default)
             {
-                yield return new PlanNotice("approach", NoticeLevel.Info, Reason.Of("notice.approach", [("approach", approach.Name), ("idea", approach.Idea), .. Note(approach)]));
+                yield return new PlanNotice(
+                    "approach",
+                    NoticeLevel.Info,
+                    Reason.Of("notice.approach", [("approach", approach.Name), ("idea", approach.Idea), .. Note(approach)])
+                );
             }
         }
 
@@ -52,23 +80,46 @@ public static class PlanNotices
         {
             var all = lines.SelectMany(l => l.Chosen?.Exercises ?? []).ToList();
             var open = all.Count(e => e.Dose.Calibrates);
-            var kept = all.Select(e => (e.Name, Why: Prescribing.Calibration.Open(e, trade.Catalogue.Get(e.ExerciseId), request.Client, kit).WhyNot)).Where(e => e.Why is not null).Select(e => Reason.Of("notice.not-open", ("exercise", e.Name), ("why", e.Why!)));
-            yield return new PlanNotice("calibration", NoticeLevel.Info, Reason.Of(open > 0 ? "notice.calibration" : "notice.calibrated", ("open", open), ("closed", FactList.Of(kept))));
+            var kept = all.Select(e =>
+                    (e.Name, Why: Prescribing.Calibration.Open(e, trade.Catalogue.Get(e.ExerciseId), request.Client, kit).WhyNot)
+                )
+                .Where(e => e.Why is not null)
+                .Select(e => Reason.Of("notice.not-open", ("exercise", e.Name), ("why", e.Why!)));
+            yield return new PlanNotice(
+                "calibration",
+                NoticeLevel.Info,
+                Reason.Of(open > 0 ? "notice.calibration" : "notice.calibrated", ("open", open), ("closed", FactList.Of(kept)))
+            );
         }
 
         if (request.Client.BodyMassKg is null)
         {
-            yield return new PlanNotice("assumed-body-mass", NoticeLevel.Warning, Reason.Of("notice.body-mass", ("mass", Quantity.Kg(Trainee.Strength.ClientStrength.AssumedBodyMassKg))));
+            yield return new PlanNotice(
+                "assumed-body-mass",
+                NoticeLevel.Warning,
+                Reason.Of("notice.body-mass", ("mass", Quantity.Kg(Trainee.Strength.ClientStrength.AssumedBodyMassKg)))
+            );
         }
 
         if (request.Client.StatureCm is null)
         {
-            yield return new PlanNotice("assumed-stature", NoticeLevel.Info, Reason.Of("notice.stature", ("stature", Quantity.Cm(Trainee.Strength.ClientStrength.AssumedStatureCm))));
+            yield return new PlanNotice(
+                "assumed-stature",
+                NoticeLevel.Info,
+                Reason.Of("notice.stature", ("stature", Quantity.Cm(Trainee.Strength.ClientStrength.AssumedStatureCm)))
+            );
         }
 
         foreach (var line in lines.Where(l => l.Chosen is null))
         {
-            yield return new PlanNotice("line-without-substitute", NoticeLevel.Warning, Reason.Of("notice.no-substitute", [("exercise", line.GymExerciseName), .. line.RuledOut.Take(1).Select(r => (Fact)("why", r.Reason))]));
+            yield return new PlanNotice(
+                "line-without-substitute",
+                NoticeLevel.Warning,
+                Reason.Of(
+                    "notice.no-substitute",
+                    [("exercise", line.GymExerciseName), .. line.RuledOut.Take(1).Select(r => (Fact)("why", r.Reason))]
+                )
+            );
         }
 
         foreach (var choice in request.Choices.Where(c => c.CandidateId is not null))
@@ -76,14 +127,22 @@ public static class PlanNotices
             var line = lines.FirstOrDefault(l => l.Gym.Key == choice.Line);
             if (line is not null && !line.Locked)
             {
-                yield return new PlanNotice("choice-not-kept", NoticeLevel.Warning, Reason.Of("notice.choice-not-kept", ("exercise", line.GymExerciseName)));
+                yield return new PlanNotice(
+                    "choice-not-kept",
+                    NoticeLevel.Warning,
+                    Reason.Of("notice.choice-not-kept", ("exercise", line.GymExerciseName))
+                );
             }
         }
 
         var estimated = kit.Things.Where(t => t.Estimated).Select(t => t.InWords).ToList();
         if (estimated.Count > 0)
         {
-            yield return new PlanNotice("estimated-kit", NoticeLevel.Info, Reason.Of("notice.estimated-kit", ("things", FactList.Of(estimated.Take(4))), ("more", estimated.Count > 4)));
+            yield return new PlanNotice(
+                "estimated-kit",
+                NoticeLevel.Info,
+                Reason.Of("notice.estimated-kit", ("things", FactList.Of(estimated.Take(4))), ("more", estimated.Count > 4))
+            );
         }
     }
 

@@ -30,7 +30,9 @@ public sealed class RebuildEngine(Trade trade)
         ArgumentNullException.ThrowIfNull(request);
 
         // Rests and techniques cost each client their own.
-        return request.Client.Costs.IsDefaultOrEmpty ? Whole(request) : new RebuildEngine(trade.WithCosts(request.Client.Costs)).Whole(request);
+        return request.Client.Costs.IsDefaultOrEmpty
+            ? Whole(request)
+            : new RebuildEngine(trade.WithCosts(request.Client.Costs)).Whole(request);
     }
 
     private RebuildResult Whole(RebuildRequest request)
@@ -38,21 +40,18 @@ public sealed class RebuildEngine(Trade trade)
         var parsed = LineKeys.Kept(new ShorthandParser(trade.Names).Parse(string.Join('\n', request.GymLines)), request.Keyed);
         var at = new ClientAtPlace(request.Client, request.Kit, trade);
         var (kit, matcher, writer) = (at.Kit, new LineMatcher(at), new CandidateWriter(at));
-        var drafts = parsed.Lines.GroupBy(l => l.Day)
+        var drafts = parsed
+            .Lines.GroupBy(l => l.Day)
             .SelectMany(day => day.Select((line, i) => Draft(line, i, day.Count(), request, parsed.Days[line.Day].Name, matcher, writer)))
             .ToImmutableArray();
         var choice = new WeekChoice(trade.Catalogue, trade.Match.Week);
-        var taken = choice.Choose([.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))], request.Client.MinutesPerSession);
-        var edits = new HomeEdits(request.Edits, at);
-        var lines = drafts.Select((d, i) => edits.Apply(d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] })).ToImmutableArray();
-        if (request.Calibrate)
-        {
-            lines = [.. lines.Select(l => Calibrated(l, request.Client, kit))];
-        }
-
-        var planner = new SessionPlanner(trade, request.Client);
-        var sessions = parsed.Days.Select(d => planner.Plan([.. lines.Where(l => l.Gym.Day == d.Index)], request.ApproachOn(d.Name, trade), request.FitToMinutes)).ToList();
-        lines = [.. sessions.SelectMany(s => s.Lines).OrderBy(l => l.Gym.Line).Select(l => Finish(l, request.Client, kit))];
+        var taken = choice.Choose(
+            [.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))],
+            request.Client.MinutesPerSession
+        );
+        var chosen = drafts.Select((d, i) => d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] });
+        var sessions = new DosePipeline(request, at).Run(chosen, parsed.Days);
+        var lines = sessions.SelectMany(s => s.Lines).OrderBy(l => l.Gym.Line).ToImmutableArray();
         lines = [.. lines.Select((line, i) => line with { Better = Improvements.For(line, drafts[i].Match, matcher, trade) })];
         var days = parsed.Days.Select((d, i) => Day(d, sessions[i], request.Client)).ToImmutableArray();
         var plan = new HomePlan
@@ -66,31 +65,15 @@ public sealed class RebuildEngine(Trade trade)
         return new RebuildResult(plan, parsed.Errors) { Keyed = LineKeys.Remembered(parsed, request.Keyed) };
     }
 
-    private HomeLine Calibrated(HomeLine line, ClientProfile client, KitAtPlace kit) => line.Chosen is not { } chosen
-        ? line
-        : line with { Chosen = chosen with { Exercises = [.. chosen.Exercises.Select(e => Calibration.Open(e, trade.Catalogue.Get(e.ExerciseId), client, kit).Home)] } };
-
-    /// <summary>What the interface shows of a line that is taken: the effect of its dose, the techniques that could be added.</summary>
-    private HomeLine Finish(HomeLine line, ClientProfile client, KitAtPlace kit) => line.Chosen is not { } chosen
-        ? line
-        : line with
-        {
-            Chosen = chosen with
-            {
-                Exercises = [.. chosen.Exercises.Select(e => e with
-                {
-                    Effect = DoseEffect.Of(e, trade.Fatigue),
-                    TechniquesThatFit = [.. trade.Techniques.Where(t => t.Fits(trade.Catalogue.Get(e.ExerciseId), client) && kit.Meets(t.Needs).Possible).OrderBy(t => t.Order).Select(t => t.Id)],
-                })],
-            },
-        };
-
     private HomeDay Day(GymDay day, LaidOutSession session, ClientProfile client)
     {
         // The warm-up looks at what comes first.
         var order = session.Groups.SelectMany(g => g.Lines).ToList();
-        var exercises = session.Lines.OrderBy(l => order.IndexOf(l.Gym.Key)).SelectMany(l => l.Chosen?.Exercises ?? [])
-            .Select(e => (trade.Catalogue.Get(e.ExerciseId), e.Dose.Timed ? 0 : e.Dose.Target.Max, e.Dose.Sets)).ToList();
+        var exercises = session
+            .Lines.OrderBy(l => order.IndexOf(l.Gym.Key))
+            .SelectMany(l => l.Chosen?.Exercises ?? [])
+            .Select(e => (trade.Catalogue.Get(e.ExerciseId), e.Dose.Timed ? 0 : e.Dose.Target.Max, e.Dose.Sets))
+            .ToList();
         var preparation = new Preparation(trade.Catalogue).For(exercises, client);
         return new HomeDay(day.Name, session.Minutes)
         {
@@ -102,7 +85,14 @@ public sealed class RebuildEngine(Trade trade)
     }
 
     private LineDraft Draft(
-        GymLine line, int position, int count, RebuildRequest request, string day, LineMatcher matcher, CandidateWriter writer)
+        GymLine line,
+        int position,
+        int count,
+        RebuildRequest request,
+        string day,
+        LineMatcher matcher,
+        CandidateWriter writer
+    )
     {
         var exercise = trade.Catalogue.Get(line.ExerciseId);
         var choice = request.Choices.LastOrDefault(c => c.Line == line.Key);
@@ -117,10 +107,21 @@ public sealed class RebuildEngine(Trade trade)
             candidates.Add(writer.Write(match, pair));
         }
 
-        candidates = [.. candidates.OrderByDescending(c => c.Match).ThenBy(c => c.Id == exercise.Id ? 0 : 1).ThenBy(c => c.Id, StringComparer.Ordinal)];
-        var wanted = choice?.CandidateId is { } id ? candidates.FirstOrDefault(c => c.Id == id) ?? FromBeyond(id, match, usable, writer) : null;
+        candidates =
+        [
+            .. candidates
+                .OrderByDescending(c => c.Match)
+                .ThenBy(c => c.Id == exercise.Id ? 0 : 1)
+                .ThenBy(c => c.Id, StringComparer.Ordinal),
+        ];
+        var wanted = choice?.CandidateId is { } id
+            ? candidates.FirstOrDefault(c => c.Id == id) ?? FromBeyond(id, match, usable, writer)
+            : null;
         var before = request.Before.LastOrDefault(b => b.GymExerciseId == exercise.Id && (b.Day is null || b.Day == day))?.CandidateId;
-        var stood = wanted is null && before is not null ? candidates.FirstOrDefault(c => c.Id == before) ?? FromBeyond(before, match, usable, writer) : null;
+        var stood =
+            wanted is null && before is not null
+                ? candidates.FirstOrDefault(c => c.Id == before) ?? FromBeyond(before, match, usable, writer)
+                : null;
         foreach (var named in new[] { wanted, stood }.OfType<Candidate>().Where(c => !candidates.Contains(c)).ToList())
         {
             candidates.Add(named);

@@ -65,17 +65,25 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
             WantedSets = [.. wanted],
             MissedSet = rules.MissedSet,
             ExtraSet = rules.ExtraSet,
-            SecondsPerDay = minutesPerSession is { } minutes ? Math.Max(0, 60 * (minutes - Sessions.SessionTime.WarmUpAndCoolDownMinutes)) : null,
+            SecondsPerDay = minutesPerSession is { } minutes
+                ? Math.Max(0, 60 * (minutes - Sessions.SessionTime.WarmUpAndCoolDownMinutes))
+                : null,
             OverSecond = rules.OverMinute / 60,
             Clashes = [.. lines.Select((_, i) => Clashes(lines, rigs, i))],
         };
     }
 
     private static int[] Canonical(IReadOnlyList<LineOptions> lines) =>
-        [.. Enumerable.Range(0, lines.Count)
-            .GroupBy(i => lines[i].Line.Day)
-            .OrderBy(day => string.Join('\n', day.Select(i => $"{lines[i].Line.ExerciseId} {Shorthand.Write(lines[i].Line)}")), StringComparer.Ordinal)
-            .SelectMany(day => day)];
+        [
+            .. Enumerable
+                .Range(0, lines.Count)
+                .GroupBy(i => lines[i].Line.Day)
+                .OrderBy(
+                    day => string.Join('\n', day.Select(i => $"{lines[i].Line.ExerciseId} {Shorthand.Write(lines[i].Line)}")),
+                    StringComparer.Ordinal
+                )
+                .SelectMany(day => day),
+        ];
 
     private static bool FirstOfSuperset(ImmutableArray<LineOptions> lines, int index) =>
         lines[index].Line.SupersetLetter is not { } letter
@@ -86,7 +94,11 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
         var sets = new SortedDictionary<int, double>();
         foreach (var home in candidate.Exercises)
         {
-            foreach (var (muscle, count) in catalogue.Find(home.ExerciseId) is { } exercise ? PlanFigures.SetsOf(exercise, home.Dose.HardSets) : [])
+            foreach (
+                var (muscle, count) in catalogue.Find(home.ExerciseId) is { } exercise
+                    ? PlanFigures.SetsOf(exercise, home.Dose.HardSets)
+                    : []
+            )
             {
                 sets[(int)muscle] = sets.GetValueOrDefault((int)muscle) + count;
             }
@@ -94,7 +106,10 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
 
         var head = candidate.Id == line.Kept ? rules.Kept : 0;
         return new ChoiceOption(
-            (candidate.Match * rules.RoleWeight[line.Role]) + head, [.. sets.Select(s => (s.Key, s.Value))], PlanFigures.Seconds(candidate, rests));
+            (candidate.Match * rules.RoleWeight[line.Role]) + head,
+            [.. sets.Select(s => (s.Key, s.Value))],
+            PlanFigures.Seconds(candidate, rests)
+        );
     }
 
     private ImmutableArray<double[,]> Clashes(ImmutableArray<LineOptions> lines, Rig[][] rigs, int line)
@@ -152,13 +167,21 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
     }
 
     /// <summary>What of a candidate can clash with another.</summary>
-    private sealed record Rig(ImmutableArray<string> Exercises, ImmutableArray<string> Names, ImmutableArray<string> Neighbours, ImmutableArray<string> Items, double Kg)
+    private sealed record Rig(
+        ImmutableArray<string> Exercises,
+        ImmutableArray<string> Names,
+        ImmutableArray<string> Neighbours,
+        ImmutableArray<string> Items,
+        double Kg
+    )
     {
-        public static Rig Of(Candidate candidate) => new(
-            [.. candidate.Exercises.Select(e => e.ExerciseId)],
-            [.. candidate.Exercises.Select(e => e.Name)],
-            [.. new[] { candidate.Exercises[0].HarderName, candidate.Exercises[0].EasierName }.OfType<string>()],
-            candidate.Exercises[0].UsesItems,
-            candidate.Exercises[0].ExternalKg);
+        public static Rig Of(Candidate candidate) =>
+            new(
+                [.. candidate.Exercises.Select(e => e.ExerciseId)],
+                [.. candidate.Exercises.Select(e => e.Name)],
+                [.. new[] { candidate.Exercises[0].HarderName, candidate.Exercises[0].EasierName }.OfType<string>()],
+                candidate.Exercises[0].UsesItems,
+                candidate.Exercises[0].ExternalKg
+            );
     }
 }

@@ -10,4 +10,8 @@ namespace Ingegno.Core.Making.Sessions;
 /// <param name="Minutes">Minutes of the day.</param>
 /// <param name="Cut">What was done to fit the client's minutes, in sentences.</param>
 public sealed record LaidOutSession(
-    ImmutableArray<HomeLine> Lines, ImmutableArray<RoundGroup> Groups, SessionMinutes Minutes, ImmutableArray<Reason> Cut);
+    ImmutableArray<HomeLine> Lines,
+    ImmutableArray<RoundGroup> Groups,
+    SessionMinutes Minutes,
+    ImmutableArray<Reason> Cut
+);

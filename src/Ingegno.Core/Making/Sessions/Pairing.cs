@@ -13,7 +13,10 @@ internal static class Pairing
         ([MovementPattern.HorizontalPush, MovementPattern.Fly], [MovementPattern.HorizontalPull, MovementPattern.RearShoulder]),
         ([MovementPattern.VerticalPush, MovementPattern.LateralRaise], [MovementPattern.VerticalPull]),
         ([MovementPattern.ElbowFlexion], [MovementPattern.ElbowExtension]),
-        ([MovementPattern.Squat, MovementPattern.Lunge, MovementPattern.KneeExtension], [MovementPattern.Hinge, MovementPattern.HipExtension, MovementPattern.KneeFlexion]),
+        (
+            [MovementPattern.Squat, MovementPattern.Lunge, MovementPattern.KneeExtension],
+            [MovementPattern.Hinge, MovementPattern.HipExtension, MovementPattern.KneeFlexion]
+        ),
         ([MovementPattern.HipAbduction], [MovementPattern.HipAdduction]),
         ([MovementPattern.PlantarFlexion], [MovementPattern.DorsiFlexion]),
     ];
@@ -24,7 +27,11 @@ internal static class Pairing
     /// </summary>
     public static int Fit(HomeLine one, HomeLine other, ExerciseCatalogue catalogue)
     {
-        if (one.Chosen is not { Exercises.Length: 1 } a || other.Chosen is not { Exercises.Length: 1 } b || RigUse.Conflict(a.Exercises[0], b.Exercises[0]))
+        if (
+            one.Chosen is not { Exercises.Length: 1 } a
+            || other.Chosen is not { Exercises.Length: 1 } b
+            || RigUse.Conflict(a.Exercises[0], b.Exercises[0])
+        )
         {
             return 0;
         }
@@ -35,15 +42,23 @@ internal static class Pairing
             return 0;
         }
 
-        return Opposites.Any(o => (o.A.Contains(x.Pattern) && o.B.Contains(y.Pattern)) || (o.A.Contains(y.Pattern) && o.B.Contains(x.Pattern))) ? 3
-            : BodyRegions.Of(x.Pattern) != BodyRegions.Of(y.Pattern) ? 2 : 1;
+        return Opposites.Any(o =>
+                (o.A.Contains(x.Pattern) && o.B.Contains(y.Pattern)) || (o.A.Contains(y.Pattern) && o.B.Contains(x.Pattern))
+            )
+                ? 3
+            : BodyRegions.Of(x.Pattern) != BodyRegions.Of(y.Pattern) ? 2
+            : 1;
     }
 
     /// <summary>Pairs of lines, best fit first; a line stands in one pair at most.</summary>
     /// <param name="lines">Lines that may be paired, in order.</param>
     /// <param name="atLeast">Least fit wanted.</param>
     /// <param name="catalogue">The catalogue.</param>
-    public static ImmutableArray<(HomeLine First, HomeLine Second, int Fit)> Find(IReadOnlyList<HomeLine> lines, int atLeast, ExerciseCatalogue catalogue)
+    public static ImmutableArray<(HomeLine First, HomeLine Second, int Fit)> Find(
+        IReadOnlyList<HomeLine> lines,
+        int atLeast,
+        ExerciseCatalogue catalogue
+    )
     {
         var possible =
             from i in Enumerable.Range(0, lines.Count)
@@ -53,6 +68,16 @@ internal static class Pairing
             orderby fit descending, j - i, i
             select (First: lines[i], Second: lines[j], Fit: fit);
         var taken = new HashSet<LineKey>();
-        return [.. possible.ToList().Where(p => !taken.Contains(p.First.Gym.Key) && !taken.Contains(p.Second.Gym.Key) && taken.Add(p.First.Gym.Key) && taken.Add(p.Second.Gym.Key))];
+        return
+        [
+            .. possible
+                .ToList()
+                .Where(p =>
+                    !taken.Contains(p.First.Gym.Key)
+                    && !taken.Contains(p.Second.Gym.Key)
+                    && taken.Add(p.First.Gym.Key)
+                    && taken.Add(p.Second.Gym.Key)
+                ),
+        ];
     }
 }

@@ -49,7 +49,9 @@ internal sealed class SessionDraft
         foreach (var line in ordered.Where(l => !done.Contains(l.Gym.Key)))
         {
             var joined = _joined.FirstOrDefault(j => j.Lines.Contains(line.Gym.Key));
-            var lines = joined.Lines.IsDefaultOrEmpty ? [line] : joined.Lines.Select(n => ordered.FirstOrDefault(l => l.Gym.Key == n)).OfType<HomeLine>().ToImmutableArray();
+            var lines = joined.Lines.IsDefaultOrEmpty
+                ? [line]
+                : joined.Lines.Select(n => ordered.FirstOrDefault(l => l.Gym.Key == n)).OfType<HomeLine>().ToImmutableArray();
             done.UnionWith(lines.Select(l => l.Gym.Key));
             groups.Add(Group(lines, groups.Count, lines.Length > 1 ? joined.Why : null));
         }
@@ -61,7 +63,13 @@ internal sealed class SessionDraft
     {
         var doses = lines.Select(l => l.Chosen!.Exercises[^1].Dose).ToList();
         return new RoundGroup(
-            RoundGroup.KindOf(lines.Length), Label(index), [.. lines.Select(l => l.Gym.Key)], doses.Max(d => d.Sets), doses[^1].RestSeconds, why);
+            RoundGroup.KindOf(lines.Length),
+            Label(index),
+            [.. lines.Select(l => l.Gym.Key)],
+            doses.Max(d => d.Sets),
+            doses[^1].RestSeconds,
+            why
+        );
     }
 
     private static string Label(int index) => index < 26 ? ((char)('A' + index)).ToString() : $"Z{index - 25}";
@@ -71,5 +79,10 @@ internal sealed class SessionDraft
 
     /// <summary>Changes the dose of a line on its own; the last of a pair carries its rest.</summary>
     public void Dose(HomeLine line, Func<Dose, Dose> change) =>
-        Replace(line with { Chosen = line.Chosen! with { Exercises = [.. line.Chosen.Exercises.Select(e => e with { Dose = change(e.Dose) })] } });
+        Replace(
+            line with
+            {
+                Chosen = line.Chosen! with { Exercises = [.. line.Chosen.Exercises.Select(e => e with { Dose = change(e.Dose) })] },
+            }
+        );
 }

@@ -59,10 +59,18 @@ internal static class SessionFit
         }
     }
 
-    private static void CutRests(SessionDraft draft, Approach approach, ClientProfile client, LineRole role, ImmutableArray<Reason>.Builder said)
+    private static void CutRests(
+        SessionDraft draft,
+        Approach approach,
+        ClientProfile client,
+        LineRole role,
+        ImmutableArray<Reason>.Builder said
+    )
     {
         var shortest = approach.Rest?.Min ?? ShortestRest(client.Goal);
-        var cut = draft.Lines.Where(l => l.Role == role && l.Chosen is not null && MayGive(l) && l.Chosen.Exercises[^1].Dose.RestSeconds > shortest).ToList();
+        var cut = draft
+            .Lines.Where(l => l.Role == role && l.Chosen is not null && MayGive(l) && l.Chosen.Exercises[^1].Dose.RestSeconds > shortest)
+            .ToList();
         foreach (var line in cut)
         {
             draft.Dose(line, d => d with { RestSeconds = Math.Min(d.RestSeconds, shortest) });
@@ -70,18 +78,26 @@ internal static class SessionFit
 
         if (cut.Count > 0)
         {
-            said.Add(Reason.Of("fit.rests", ("exercises", FactList.Of(cut.Select(l => l.Chosen!.Name).Distinct())), ("rest", Quantity.Seconds(shortest))));
+            said.Add(
+                Reason.Of(
+                    "fit.rests",
+                    ("exercises", FactList.Of(cut.Select(l => l.Chosen!.Name).Distinct())),
+                    ("rest", Quantity.Seconds(shortest))
+                )
+            );
         }
     }
 
-    /// <summary>Shortest rest that still serves the goal (docs/trade/prescription: strength 2–5 min on main lifts, muscle 1–2 min, endurance 30–60 s), s.</summary>
-    private static int ShortestRest(Goal goal) => goal switch
-    {
-        Goal.Strength => 90,
-        Goal.Muscle => 60,
-        Goal.Endurance => 30,
-        _ => 45,
-    };
+    /// <summary>Shortest rest that still serves the goal (docs/trade/prescription: strength 2–5 min on main lifts, muscle 1–2 min,
+    /// endurance 30–60 s), s.</summary>
+    private static int ShortestRest(Goal goal) =>
+        goal switch
+        {
+            Goal.Strength => 90,
+            Goal.Muscle => 60,
+            Goal.Endurance => 30,
+            _ => 45,
+        };
 
     private static void DropSets(SessionDraft draft, Approach approach, int limit, ImmutableArray<Reason>.Builder said)
     {
@@ -89,8 +105,12 @@ internal static class SessionFit
         while (draft.Minutes(approach) > limit)
         {
             // Least valuable first; among equals the longest line, then the later one.
-            var line = draft.Lines.Where(l => l.Chosen is not null && MayGive(l) && l.Chosen.Exercises[^1].Dose.Sets > FewestSets)
-                .OrderByDescending(l => l.Role).ThenByDescending(l => l.Chosen!.Exercises[^1].Dose.Sets).ThenByDescending(l => l.Gym.Line).FirstOrDefault();
+            var line = draft
+                .Lines.Where(l => l.Chosen is not null && MayGive(l) && l.Chosen.Exercises[^1].Dose.Sets > FewestSets)
+                .OrderByDescending(l => l.Role)
+                .ThenByDescending(l => l.Chosen!.Exercises[^1].Dose.Sets)
+                .ThenByDescending(l => l.Gym.Line)
+                .FirstOrDefault();
             if (line is null)
             {
                 break;
@@ -100,9 +120,11 @@ internal static class SessionFit
             dropped[line.Gym.Key] = dropped.GetValueOrDefault(line.Gym.Key) + 1;
         }
 
-        said.AddRange(from line in draft.Lines
-                      where dropped.ContainsKey(line.Gym.Key)
-                      let sets = dropped[line.Gym.Key]
-                      select Reason.Of("fit.sets", ("sets", sets), ("exercise", line.Chosen!.Name)));
+        said.AddRange(
+            from line in draft.Lines
+            where dropped.ContainsKey(line.Gym.Key)
+            let sets = dropped[line.Gym.Key]
+            select Reason.Of("fit.sets", ("sets", sets), ("exercise", line.Chosen!.Name))
+        );
     }
 }

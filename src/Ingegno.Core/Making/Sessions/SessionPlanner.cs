@@ -58,9 +58,12 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
         foreach (var line in draft.Free.Where(l => IsTooEasy(l, technique)).ToList())
         {
             var muscles = trade.Catalogue.Get(line.Chosen!.Exercises[0].ExerciseId).PrimeMovers().ToList();
-            var first = draft.Free.FirstOrDefault(l => l.Gym.Key != line.Gym.Key && IsIsolation(l)
+            var first = draft.Free.FirstOrDefault(l =>
+                l.Gym.Key != line.Gym.Key
+                && IsIsolation(l)
                 && trade.Catalogue.Get(l.Chosen!.Exercises[0].ExerciseId).PrimeMovers().Intersect(muscles).Any()
-                && !RigUse.Conflict(l.Chosen.Exercises[0], line.Chosen.Exercises[0]));
+                && !RigUse.Conflict(l.Chosen.Exercises[0], line.Chosen.Exercises[0])
+            );
             if (first is null)
             {
                 continue;
@@ -69,17 +72,25 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
             var tired = Tired(line, technique);
             draft.Replace(tired);
             draft.Replace(first = Straight(first));
-            draft.Join([first, tired], Reason.Of("group.pre-exhaust", ("first", first.Chosen!.Exercises[0].Name), ("second", tired.Chosen!.Exercises[0].Name)));
+            draft.Join(
+                [first, tired],
+                Reason.Of("group.pre-exhaust", ("first", first.Chosen!.Exercises[0].Name), ("second", tired.Chosen!.Exercises[0].Name))
+            );
         }
     }
 
     private bool IsTooEasy(HomeLine line, Technique technique) =>
-        line is { Role: LineRole.Main or LineRole.Secondary, Chosen.Exercises: [{ EditedByCoach: false, Dose.Scheme: null, Expected: not null, Wanted: not null } home] }
+        line
+            is {
+                Role: LineRole.Main or LineRole.Secondary,
+                Chosen.Exercises: [{ EditedByCoach: false, Dose.Scheme: null, Expected: not null, Wanted: not null } home]
+            }
         && home.Expected.Mid > home.Wanted.Max * trade.Dose.TooEasy
         && technique.Fits(trade.Catalogue.Get(home.ExerciseId), client);
 
     private bool IsIsolation(HomeLine line) =>
-        line.Chosen is { Exercises: [{ Dose.Timed: false } home] } && trade.Catalogue.Get(home.ExerciseId).Structure == ExerciseStructure.Isolation;
+        line.Chosen is { Exercises: [{ Dose.Timed: false } home] }
+        && trade.Catalogue.Get(home.ExerciseId).Structure == ExerciseStructure.Isolation;
 
     /// <summary>Straight sets in place of one rest-pause set, so that both lines run the same rounds.</summary>
     private static HomeLine Straight(HomeLine line)

@@ -33,7 +33,9 @@ public static class SessionTime
         ArgumentNullException.ThrowIfNull(group);
         ArgumentNullException.ThrowIfNull(lines);
         var chosen = group.Lines.Select(l => lines[l].Chosen).OfType<Candidate>().ToList();
-        return chosen.Sum(Work) + (chosen.Count * ChangeOverSeconds) + (group.Rounds * group.RestSeconds)
+        return chosen.Sum(Work)
+            + (chosen.Count * ChangeOverSeconds)
+            + (group.Rounds * group.RestSeconds)
             + (Math.Max(0, chosen.Count - 1) * group.Rounds * WithinRoundSeconds);
     }
 

@@ -13,13 +13,14 @@ public static class CandidateFilter
     private const int MediumStress = 2;
 
     /// <summary>Highest skill a level is trusted with, 1–5. Common practice.</summary>
-    public static int SkillCeiling(Level level) => level switch
-    {
-        Level.Beginner => 2,
-        Level.Novice => 3,
-        Level.Intermediate => 4,
-        _ => 5,
-    };
+    public static int SkillCeiling(Level level) =>
+        level switch
+        {
+            Level.Beginner => 2,
+            Level.Novice => 3,
+            Level.Intermediate => 4,
+            _ => 5,
+        };
 
     /// <summary>Why the exercise is out for this client, or null when it is not.</summary>
     public static (string Code, Reason Reason)? Why(Exercise exercise, ClientProfile client)
@@ -41,7 +42,15 @@ public static class CandidateFilter
             var limit = sore.Severity == Soreness.Injured ? MediumStress : HeavyStress;
             if (exercise.Joints.GetValueOrDefault(sore.Joint) >= limit)
             {
-                return ("joint", Reason.Of("filter.joint", ("joint", Term.For(sore.Joint)), ("heavily", exercise.Joints[sore.Joint] >= HeavyStress), ("soreness", Term.For(sore.Severity))));
+                return (
+                    "joint",
+                    Reason.Of(
+                        "filter.joint",
+                        ("joint", Term.For(sore.Joint)),
+                        ("heavily", exercise.Joints[sore.Joint] >= HeavyStress),
+                        ("soreness", Term.For(sore.Severity))
+                    )
+                );
             }
         }
 
@@ -65,8 +74,9 @@ public static class CandidateFilter
 
     /// <summary>Cautions that the client's joints add to an exercise that is let through.</summary>
     public static IEnumerable<Reason> Cautions(Exercise exercise, ClientProfile client) =>
-        (from sore in client.SoreJoints
-         where sore.Severity == Soreness.Sore && exercise.Joints.GetValueOrDefault(sore.Joint) == MediumStress
-         select Reason.Of("caution.spare-joint", ("joint", Term.For(sore.Joint))))
-        .Concat(exercise.OffByDefault is { } off ? [Reason.Of("caution.switched-on", ("why", off))] : Array.Empty<Reason>());
+        (
+            from sore in client.SoreJoints
+            where sore.Severity == Soreness.Sore && exercise.Joints.GetValueOrDefault(sore.Joint) == MediumStress
+            select Reason.Of("caution.spare-joint", ("joint", Term.For(sore.Joint)))
+        ).Concat(exercise.OffByDefault is { } off ? [Reason.Of("caution.switched-on", ("why", off))] : Array.Empty<Reason>());
 }

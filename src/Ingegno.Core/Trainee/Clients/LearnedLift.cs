@@ -1,4 +1,5 @@
 using Ingegno.Core.Ground.Reasons;
+
 namespace Ingegno.Core.Trainee.Clients;
 
 /// <summary>A one-rep maximum that logs taught, of an exercise or of the anchor lift of its family.</summary>

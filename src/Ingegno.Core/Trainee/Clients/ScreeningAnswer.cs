@@ -8,6 +8,13 @@ namespace Ingegno.Core.Trainee.Clients;
 /// </summary>
 public enum ScreeningAnswer
 {
-    HeartOrVascular, MetabolicOrKidney, ChestPainOrFainting, UncontrolledBloodPressure, PregnancyOrRecentBirth, RecentSurgery, JointUnderTreatment,
-    UnderSixteenWithoutGuardian, LongInactiveWithRisk,
+    HeartOrVascular,
+    MetabolicOrKidney,
+    ChestPainOrFainting,
+    UncontrolledBloodPressure,
+    PregnancyOrRecentBirth,
+    RecentSurgery,
+    JointUnderTreatment,
+    UnderSixteenWithoutGuardian,
+    LongInactiveWithRisk,
 }

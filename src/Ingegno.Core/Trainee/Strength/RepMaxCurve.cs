@@ -13,13 +13,14 @@ public static class RepMaxCurve
     public const double MostReps = 100;
 
     /// <summary>k of the curve kind.</summary>
-    public static double Constant(CurveKind kind) => kind switch
-    {
-        CurveKind.Lower => 50,
-        CurveKind.Middle => 30,
-        CurveKind.SingleJoint => 24,
-        _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "Unknown rep-maximum curve."),
-    };
+    public static double Constant(CurveKind kind) =>
+        kind switch
+        {
+            CurveKind.Lower => 50,
+            CurveKind.Middle => 30,
+            CurveKind.SingleJoint => 24,
+            _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "Unknown rep-maximum curve."),
+        };
 
     /// <summary>
     /// Reps to failure at a system load, 0 when it is above the one-rep maximum, at least 1 at or below it, at most

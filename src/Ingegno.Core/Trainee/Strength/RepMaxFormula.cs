@@ -21,8 +21,20 @@ public sealed record RepMaxFormula(string Id, string Name, string Equation)
         new("brzycki", "Brzycki 1993", "36 w / (37 − r)", r => 36 / (37 - r), q => 37 - (36 / q)),
         new("lombardi", "Lombardi 1989", "w r^0.10", r => Math.Pow(r, 0.1), q => Math.Pow(q, 10)),
         new("oconner", "O'Conner 1989", "w (1 + 0.025 r)", r => 1 + (0.025 * r), q => (q - 1) / 0.025),
-        new("mayhew", "Mayhew 1992", "100 w / (52.2 + 41.9 e^(−0.055 r))", r => 100 / (52.2 + (41.9 * Math.Exp(-0.055 * r))), q => Exponential(q, 52.2, 41.9, 0.055)),
-        new("wathan", "Wathan 1994", "100 w / (48.8 + 53.8 e^(−0.075 r))", r => 100 / (48.8 + (53.8 * Math.Exp(-0.075 * r))), q => Exponential(q, 48.8, 53.8, 0.075)),
+        new(
+            "mayhew",
+            "Mayhew 1992",
+            "100 w / (52.2 + 41.9 e^(−0.055 r))",
+            r => 100 / (52.2 + (41.9 * Math.Exp(-0.055 * r))),
+            q => Exponential(q, 52.2, 41.9, 0.055)
+        ),
+        new(
+            "wathan",
+            "Wathan 1994",
+            "100 w / (48.8 + 53.8 e^(−0.075 r))",
+            r => 100 / (48.8 + (53.8 * Math.Exp(-0.075 * r))),
+            q => Exponential(q, 48.8, 53.8, 0.075)
+        ),
     ];
 
     /// <summary>The formula of that key; null when there is none.</summary>

@@ -29,7 +29,9 @@ public sealed record RepRange(double Low, double Mid, double High)
                 return "50 or more";
             }
 
-            return low >= high ? $"{low}" : high >= 100 ? $"{low} or more" : $"{low}–{high}";
+            return low >= high ? $"{low}"
+                : high >= 100 ? $"{low} or more"
+                : $"{low}–{high}";
         }
     }
 }
@@ -46,7 +48,8 @@ public sealed class ClientStrength
     /// <summary>Stature assumed when none was entered, cm.</summary>
     public const double AssumedStatureCm = 172;
 
-    /// <summary>Spread of a lift that follows from other known lifts, as a share (docs/trade/strength-relations, common practice).</summary>
+    /// <summary>Spread of a lift that follows from other known lifts, as a share (docs/trade/strength-relations, common
+    /// practice).</summary>
     public const double SpreadRelated = 0.25;
 
     // Spreads of docs/trade/strength-relations, common practice.
@@ -114,7 +117,11 @@ public sealed class ClientStrength
         {
             var curve = anchor.BodyShareMale > 0.5 ? CurveKind.Lower : CurveKind.Middle;
             var external = RepMaxCurve.OneRepMax(known.LoadKg + body, known.Reps, curve);
-            return new StrengthEstimate(external, SpreadKnown, Reason.Of("strength.known-lift", ("lift", anchor.Label), ("load", Quantity.Kg(known.LoadKg)), ("reps", known.Reps)));
+            return new StrengthEstimate(
+                external,
+                SpreadKnown,
+                Reason.Of("strength.known-lift", ("lift", anchor.Label), ("load", Quantity.Kg(known.LoadKg)), ("reps", known.Reps))
+            );
         }
 
         var byLevel = (anchor.ExternalShare(_client.Level, _client.Sex) * BodyMassKg * AgeFactor()) + body;

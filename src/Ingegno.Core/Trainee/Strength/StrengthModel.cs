@@ -38,11 +38,16 @@ public sealed class StrengthModel(ClientProfile client, StrengthTables tables)
     /// <param name="observations">Logged days, in any order; those after <paramref name="today"/> are left out.</param>
     /// <param name="exercise">The exercise of a key; null when there is none any more.</param>
     /// <param name="today">The day for which it is asked.</param>
-    public ImmutableArray<LearnedLift> Learn(IEnumerable<StrengthObservation> observations, Func<string, Exercise?> exercise, DateOnly today)
+    public ImmutableArray<LearnedLift> Learn(
+        IEnumerable<StrengthObservation> observations,
+        Func<string, Exercise?> exercise,
+        DateOnly today
+    )
     {
         ArgumentNullException.ThrowIfNull(observations);
         ArgumentNullException.ThrowIfNull(exercise);
-        var known = observations.Where(o => o.Day <= today)
+        var known = observations
+            .Where(o => o.Day <= today)
             .Select(o => (Seen: o, Exercise: exercise(o.ExerciseId)))
             .Where(o => o.Exercise?.Strength is not null)
             .GroupBy(o => o.Exercise!.Strength!.Anchor, StringComparer.Ordinal)
@@ -50,8 +55,11 @@ public sealed class StrengthModel(ClientProfile client, StrengthTables tables)
         var learned = ImmutableArray.CreateBuilder<LearnedLift>();
         foreach (var family in known)
         {
-            var byExercise = family.GroupBy(o => o.Exercise!.Id, StringComparer.Ordinal).OrderBy(g => g.Key, StringComparer.Ordinal)
-                .Select(g => (Exercise: g.First().Exercise!, Own: Gather(g.Select(o => o.Seen), today))).ToList();
+            var byExercise = family
+                .GroupBy(o => o.Exercise!.Id, StringComparer.Ordinal)
+                .OrderBy(g => g.Key, StringComparer.Ordinal)
+                .Select(g => (Exercise: g.First().Exercise!, Own: Gather(g.Select(o => o.Seen), today)))
+                .ToList();
             foreach (var (own, seen) in byExercise)
             {
                 var others = byExercise.Where(b => b.Exercise.Id != own.Id).Select(b => AsRatio(b.Exercise, b.Own)).ToList();
@@ -60,8 +68,19 @@ public sealed class StrengthModel(ClientProfile client, StrengthTables tables)
 
             if (AnchorPrior(family.Key) is { } anchor && FamilyOf([.. byExercise.Select(b => AsRatio(b.Exercise, b.Own))]) is { } ratio)
             {
-                var (log, precision) = Weigh((Math.Log(anchor.OneRepMaxKg), Precision(anchor.Spread)), (Math.Log(anchor.OneRepMaxKg) + ratio.Log, ratio.Precision));
-                learned.Add(new LearnedLift(family.Key, null, Math.Exp(log), SpreadOf(precision), Reason.Of("strength.logs-of-family", ("exercises", byExercise.Count))));
+                var (log, precision) = Weigh(
+                    (Math.Log(anchor.OneRepMaxKg), Precision(anchor.Spread)),
+                    (Math.Log(anchor.OneRepMaxKg) + ratio.Log, ratio.Precision)
+                );
+                learned.Add(
+                    new LearnedLift(
+                        family.Key,
+                        null,
+                        Math.Exp(log),
+                        SpreadOf(precision),
+                        Reason.Of("strength.logs-of-family", ("exercises", byExercise.Count))
+                    )
+                );
             }
         }
 
@@ -74,7 +93,10 @@ public sealed class StrengthModel(ClientProfile client, StrengthTables tables)
     private static Gathered Gather(IEnumerable<StrengthObservation> days, DateOnly today)
     {
         // One observation a day: of two entries of the same session the better one counts.
-        var seen = days.GroupBy(d => d.Day).Select(g => (Day: g.Key, Log: Math.Log(g.Max(d => d.OneRepMaxKg)))).OrderBy(d => d.Day).ToList();
+        var seen = days.GroupBy(d => d.Day)
+            .Select(g => (Day: g.Key, Log: Math.Log(g.Max(d => d.OneRepMaxKg))))
+            .OrderBy(d => d.Day)
+            .ToList();
         var sorted = seen.Select(d => d.Log).Order().ToList();
         var median = sorted[sorted.Count / 2];
         double Drawn(double log) => Math.Clamp(log, median + Math.Log(1 - FarthestFromMedian), median + Math.Log(1 + FarthestFromMedian));
@@ -86,9 +108,20 @@ public sealed class StrengthModel(ClientProfile client, StrengthTables tables)
     private LearnedLift Lift(Exercise exercise, Gathered own, (double Log, double Precision)? family)
     {
         var prior = _prior.For(exercise)!;
-        (double, double)[] evidence = [(Math.Log(prior.OneRepMaxKg), Precision(prior.Spread)), (own.Log, own.Precision), .. family is { } f ? [(Math.Log(prior.OneRepMaxKg) + f.Log, f.Precision)] : Array.Empty<(double, double)>()];
+        (double, double)[] evidence =
+        [
+            (Math.Log(prior.OneRepMaxKg), Precision(prior.Spread)),
+            (own.Log, own.Precision),
+            .. family is { } f ? [(Math.Log(prior.OneRepMaxKg) + f.Log, f.Precision)] : Array.Empty<(double, double)>(),
+        ];
         var (log, precision) = Weigh(evidence);
-        return new LearnedLift(exercise.Strength!.Anchor, exercise.Id, Math.Exp(log), SpreadOf(precision), Reason.Of("strength.logs", ("days", own.Days), ("last", own.Newest.ToString("O"))));
+        return new LearnedLift(
+            exercise.Strength!.Anchor,
+            exercise.Id,
+            Math.Exp(log),
+            SpreadOf(precision),
+            Reason.Of("strength.logs", ("days", own.Days), ("last", own.Newest.ToString("O")))
+        );
     }
 
     /// <summary>How an exercise's logs compare with its prior: what carries over to the family.</summary>

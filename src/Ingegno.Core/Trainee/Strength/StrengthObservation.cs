@@ -36,7 +36,10 @@ public sealed record StrengthObservation(DateOnly Day, string ExerciseId, double
             return null;
         }
 
-        var best = sets.Where(s => s is { SystemKg: > 0, Reps: > 0 }).Select(s => s.OneRepMaxKg(strength.Curve, formula)).DefaultIfEmpty(0).Max();
+        var best = sets.Where(s => s is { SystemKg: > 0, Reps: > 0 })
+            .Select(s => s.OneRepMaxKg(strength.Curve, formula))
+            .DefaultIfEmpty(0)
+            .Max();
         return best > 0 ? new StrengthObservation(day, exercise.Id, best) : null;
     }
 }

@@ -15,10 +15,12 @@ public sealed record Dose
     /// <summary>Zone in which double progression moves the target; null when the target is the zone.</summary>
     public SetTarget? Zone { get; init; }
 
-    /// <summary>Reps that end the work on this exercise when every set has them, then comes the next step; null where the approach has no such standards.</summary>
+    /// <summary>Reps that end the work on this exercise when every set has them, then comes the next step; null where the approach has no
+    /// such standards.</summary>
     public int? Standard { get; init; }
 
-    /// <summary>Logged day on which the dose was decided: until a later one it waits to be trained; null when nothing was decided.</summary>
+    /// <summary>Logged day on which the dose was decided: until a later one it waits to be trained; null when nothing was
+    /// decided.</summary>
     public DateOnly? DecidedAfter { get; init; }
 
     /// <summary>First day of the week of a block for which the dose was decided; null outside a block.</summary>
@@ -92,7 +94,8 @@ public sealed record Dose
         var seconds = Sets * SecondsUnderTension * (PerSide ? 2 : 1);
         return Scheme switch
         {
-            SetScheme.RestPause when !Target.IsOpen => (2 * seconds) + (Sets * RestPause.RestSeconds * RestPause.MiniSets(Target.Max).Length),
+            SetScheme.RestPause when !Target.IsOpen => (2 * seconds)
+                + (Sets * RestPause.RestSeconds * RestPause.MiniSets(Target.Max).Length),
             SetScheme.Drop or SetScheme.MechanicalDrop => seconds + (SecondsUnderTension * (PerSide ? 2 : 1)),
             _ => seconds,
         };

@@ -11,7 +11,13 @@ namespace Ingegno.Core.Written.Plans;
 /// <param name="Minutes">Minutes of all sets with their rests.</param>
 /// <param name="HardSets">Sets that it counts for.</param>
 public sealed record DoseEffect(
-    ImmutableArray<int> RepsBySet, int? ReserveFirst, int? ReserveLast, int SecondsUnderTension, double Minutes, int HardSets)
+    ImmutableArray<int> RepsBySet,
+    int? ReserveFirst,
+    int? ReserveLast,
+    int SecondsUnderTension,
+    double Minutes,
+    int HardSets
+)
 {
     /// <summary>The effect of a home exercise as prescribed or edited.</summary>
     public static DoseEffect Of(HomeExercise home, SetFatigue fatigue)
@@ -27,6 +33,7 @@ public sealed record DoseEffect(
             bySet.IsEmpty ? null : Reserve(bySet.Length - 1),
             (int)Math.Round(dose.SecondsUnderTension),
             Math.Round(dose.Minutes, 1),
-            dose.HardSets);
+            dose.HardSets
+        );
     }
 }

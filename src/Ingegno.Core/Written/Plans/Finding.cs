@@ -14,4 +14,12 @@ namespace Ingegno.Core.Written.Plans;
 /// <param name="Remedy">What one press would change; null where a coach must decide.</param>
 /// <param name="Accepted">Why the coach accepts it; null when it stands.</param>
 public sealed record Finding(
-    string Key, string Code, Severity Severity, Reason Text, Reason Evidence, LineKey? Line = null, Remedy? Remedy = null, string? Accepted = null);
+    string Key,
+    string Code,
+    Severity Severity,
+    Reason Text,
+    Reason Evidence,
+    LineKey? Line = null,
+    Remedy? Remedy = null,
+    string? Accepted = null
+);

@@ -21,7 +21,15 @@ public sealed record HomePlan
 
     /// <summary>What stands for each line that has something: what decisions about the plan start from.</summary>
     public ImmutableArray<StandingLine> Standing =>
-        [.. from line in Lines
+        [
+            .. from line in Lines
             where line.Chosen is not null
-            select new StandingLine(line.Gym.Key, line.Gym.Day < Days.Length ? Days[line.Gym.Day].Name : string.Empty, line.Gym.ExerciseId, line.Chosen!.Id, line.Role)];
+            select new StandingLine(
+                line.Gym.Key,
+                line.Gym.Day < Days.Length ? Days[line.Gym.Day].Name : string.Empty,
+                line.Gym.ExerciseId,
+                line.Chosen!.Id,
+                line.Role
+            ),
+        ];
 }

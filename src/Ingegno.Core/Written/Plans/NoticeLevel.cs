@@ -3,4 +3,8 @@ using System.Collections.Immutable;
 namespace Ingegno.Core.Written.Plans;
 
 /// <summary>How much a notice matters.</summary>
-public enum NoticeLevel { Info, Warning }
+public enum NoticeLevel
+{
+    Info,
+    Warning,
+}

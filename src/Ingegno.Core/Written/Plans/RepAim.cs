@@ -19,5 +19,8 @@ public enum RepFit
 public sealed record RepAim(double Low, double High)
 {
     /// <summary>How so many reps lie to the aim.</summary>
-    public RepFit Of(double reps) => reps < Low ? RepFit.Harder : reps > High ? RepFit.Easier : RepFit.InZone;
+    public RepFit Of(double reps) =>
+        reps < Low ? RepFit.Harder
+        : reps > High ? RepFit.Easier
+        : RepFit.InZone;
 }

@@ -11,14 +11,22 @@ namespace Ingegno.Core.Written.Plans;
 /// <param name="Rounds">How often it is gone through.</param>
 /// <param name="RestSeconds">Rest after each round, s.</param>
 /// <param name="Why">Why they stand together; null for a line on its own.</param>
-public sealed record RoundGroup(RoundKind Kind, string Label, ImmutableArray<LineKey> Lines, int Rounds, int RestSeconds, Reason? Why = null)
+public sealed record RoundGroup(
+    RoundKind Kind,
+    string Label,
+    ImmutableArray<LineKey> Lines,
+    int Rounds,
+    int RestSeconds,
+    Reason? Why = null
+)
 {
     /// <summary>Kind of a group of so many lines.</summary>
-    public static RoundKind KindOf(int lines) => lines switch
-    {
-        1 => RoundKind.Straight,
-        2 => RoundKind.Superset,
-        3 => RoundKind.TriSet,
-        _ => RoundKind.GiantSet,
-    };
+    public static RoundKind KindOf(int lines) =>
+        lines switch
+        {
+            1 => RoundKind.Straight,
+            2 => RoundKind.Superset,
+            3 => RoundKind.TriSet,
+            _ => RoundKind.GiantSet,
+        };
 }

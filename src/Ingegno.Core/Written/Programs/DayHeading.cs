@@ -47,9 +47,14 @@ public static partial class DayHeading
     public static string Write(string dayName) => "= " + dayName;
 
     private static string Short(string name, string otherwise) =>
-        name.Length == 0 ? otherwise : name.Length > NameLength ? name[..NameLength].TrimEnd() : name;
+        name.Length == 0 ? otherwise
+        : name.Length > NameLength ? name[..NameLength].TrimEnd()
+        : name;
 
-    [GeneratedRegex(@"^(day|session|workout)\s*[A-Za-z0-9]{1,3}\b|^(mon|tues?|wed(nes)?|thu(rs)?|fri|sat(ur)?|sun)(day)?\b", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]
+    [GeneratedRegex(
+        @"^(day|session|workout)\s*[A-Za-z0-9]{1,3}\b|^(mon|tues?|wed(nes)?|thu(rs)?|fri|sat(ur)?|sun)(day)?\b",
+        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant
+    )]
     private static partial Regex DayWords();
 
     [GeneratedRegex(@"^week\s*[0-9]{1,3}\b", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]

@@ -43,7 +43,11 @@ public static class LineKeys
         ArgumentNullException.ThrowIfNull(read);
         var now = read.Lines.Select(l => Of(l, read)).ToImmutableArray();
         var keys = now.Select(l => l.Key).ToHashSet();
-        var gone = (before.IsDefault ? [] : before).Where(b => !keys.Contains(b.Key)).DistinctBy(b => b.Key).Select(b => b with { Gone = true }).ToList();
+        var gone = (before.IsDefault ? [] : before)
+            .Where(b => !keys.Contains(b.Key))
+            .DistinctBy(b => b.Key)
+            .Select(b => b with { Gone = true })
+            .ToList();
         return [.. now, .. gone.TakeLast(RememberedGone)];
     }
 

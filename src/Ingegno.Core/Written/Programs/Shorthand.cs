@@ -70,6 +70,5 @@ public static class Shorthand
         return (load.Pieces > 1 ? load.Pieces + "x" : string.Empty) + Words.Number(load.Kg, 3) + " kg";
     }
 
-    private static string Target(GymLine line) =>
-        line.Timed && !line.Target.IsOpen ? line.Target.Written + " s" : line.Target.Written;
+    private static string Target(GymLine line) => line.Timed && !line.Target.IsOpen ? line.Target.Written + " s" : line.Target.Written;
 }

@@ -9,8 +9,7 @@ namespace Ingegno.Core.Written.Programs;
 /// <param name="Code">Stable code, for instance <c>shorthand.unknown-exercise</c>.</param>
 /// <param name="Message">What is wrong, what was expected and what to do, in plain words.</param>
 /// <param name="Suggestions">Nearest exercise names, best first, for an unknown one.</param>
-public sealed record ShorthandError(
-    int Line, int Column, int Length, string Code, string Message, ImmutableArray<string> Suggestions);
+public sealed record ShorthandError(int Line, int Column, int Length, string Code, string Message, ImmutableArray<string> Suggestions);
 
 /// <summary>What was read: the good lines, and what is wrong with the others.</summary>
 public sealed record ShorthandResult(ImmutableArray<GymLine> Lines, ImmutableArray<ShorthandError> Errors)

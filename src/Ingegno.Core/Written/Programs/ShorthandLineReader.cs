@@ -13,7 +13,14 @@ internal sealed partial class ShorthandLineReader(string row, int line, Exercise
 {
     private readonly TextCursor _at = new(row);
     private readonly HashSet<string> _given = [];
-    private GymLine _read = new() { Line = line, ExerciseId = string.Empty, Name = string.Empty, Sets = 0, Target = SetTarget.Open };
+    private GymLine _read = new()
+    {
+        Line = line,
+        ExerciseId = string.Empty,
+        Name = string.Empty,
+        Sets = 0,
+        Target = SetTarget.Open,
+    };
 
     [GeneratedRegex(@"(?<=^|\s)[0-9]+\s*[x×]\s*(?:[0-9]|amrap)", RegexOptions.IgnoreCase)]
     private static partial Regex DoseStart();
@@ -28,7 +35,12 @@ internal sealed partial class ShorthandLineReader(string row, int line, Exercise
     {
         if (row.Length > ShorthandLimits.LineLength)
         {
-            Fail(ShorthandLimits.LineLength, 1, "shorthand.line-too-long", $"The line is longer than {ShorthandLimits.LineLength} characters. Shorten the note or split the line.");
+            Fail(
+                ShorthandLimits.LineLength,
+                1,
+                "shorthand.line-too-long",
+                $"The line is longer than {ShorthandLimits.LineLength} characters. Shorten the note or split the line."
+            );
         }
 
         _at.SkipSpaces();
@@ -56,7 +68,12 @@ internal sealed partial class ShorthandLineReader(string row, int line, Exercise
         if (!dose.Success)
         {
             var end = row.TrimEnd().Length;
-            Fail(Math.Min(end, row.Length), 1, "shorthand.no-dose", "Expected sets and reps after the exercise, for instance 3x8, 4x8-12, 3x30 s or 3xAMRAP.");
+            Fail(
+                Math.Min(end, row.Length),
+                1,
+                "shorthand.no-dose",
+                "Expected sets and reps after the exercise, for instance 3x8, 4x8-12, 3x30 s or 3xAMRAP."
+            );
         }
 
         var name = row[start..dose.Index].Trim().TrimEnd(':', ',', '-', '–').TrimEnd();
@@ -69,7 +86,8 @@ internal sealed partial class ShorthandLineReader(string row, int line, Exercise
         if (exercise is null)
         {
             var near = names.Nearest(name);
-            var hint = near.Length == 0 ? "Check the spelling, or pick one from the catalogue." : "Nearest: " + string.Join(", ", near) + ".";
+            var hint =
+                near.Length == 0 ? "Check the spelling, or pick one from the catalogue." : "Nearest: " + string.Join(", ", near) + ".";
             Fail(start, name.Length, "shorthand.unknown-exercise", $"The catalogue has no exercise called \"{name}\". {hint}", near);
         }
 
@@ -239,7 +257,11 @@ internal sealed partial class ShorthandLineReader(string row, int line, Exercise
         }
         else
         {
-            Unexpected(marked ? "a percentage, RPE, RIR, tempo or load after @" : "a percentage (75%), RPE 8, RIR 2, tempo 3-1-1-0, load (20 kg), rest (90 s) or a note after #");
+            Unexpected(
+                marked
+                    ? "a percentage, RPE, RIR, tempo or load after @"
+                    : "a percentage (75%), RPE 8, RIR 2, tempo 3-1-1-0, load (20 kg), rest (90 s) or a note after #"
+            );
         }
     }
 
@@ -251,7 +273,12 @@ internal sealed partial class ShorthandLineReader(string row, int line, Exercise
         Once("effort", start, _at.Position - start);
         if (value < lowest || value > highest || (name == "RIR" && value % 1 != 0) || value * 2 % 1 != 0)
         {
-            Fail(at, _at.Position - at, "shorthand.out-of-range", $"{name} runs from {lowest} to {highest}{(name == "RIR" ? " in whole reps" : " in halves")}; {Words.Number(value, 2)} is not possible.");
+            Fail(
+                at,
+                _at.Position - at,
+                "shorthand.out-of-range",
+                $"{name} runs from {lowest} to {highest}{(name == "RIR" ? " in whole reps" : " in halves")}; {Words.Number(value, 2)} is not possible."
+            );
         }
 
         return value;
@@ -299,7 +326,12 @@ internal sealed partial class ShorthandLineReader(string row, int line, Exercise
         }
         else
         {
-            Fail(start, Math.Max(1, _at.Position - start), "shorthand.unexpected", $"The figure {row[start.._at.Position].Trim()} has no unit. Write %, kg, lb, s or min after it.");
+            Fail(
+                start,
+                Math.Max(1, _at.Position - start),
+                "shorthand.unexpected",
+                $"The figure {row[start.._at.Position].Trim()} has no unit. Write %, kg, lb, s or min after it."
+            );
         }
     }
 
@@ -309,7 +341,12 @@ internal sealed partial class ShorthandLineReader(string row, int line, Exercise
         Once("load", start, length);
         if (kg <= 0 || kg * pieces > ShorthandLimits.LoadKg || pieces is < 1 or > 4)
         {
-            Fail(start, length, "shorthand.out-of-range", $"A load lies above 0 and at most at {Words.Number(ShorthandLimits.LoadKg, 0)} kg, in 1 to 4 pieces.");
+            Fail(
+                start,
+                length,
+                "shorthand.out-of-range",
+                $"A load lies above 0 and at most at {Words.Number(ShorthandLimits.LoadKg, 0)} kg, in 1 to 4 pieces."
+            );
         }
 
         _read = _read with { Load = new PlannedLoad(kg, pieces) };
@@ -367,14 +404,21 @@ internal sealed partial class ShorthandLineReader(string row, int line, Exercise
         if (value < lowest || value > highest)
         {
             var suffix = unit is null ? string.Empty : " " + unit;
-            Fail(start, Math.Max(1, length), "shorthand.out-of-range", $"{what} must be between {Words.Number(lowest, 0)} and {Words.Number(highest, 0)}{suffix}; check the figure.");
+            Fail(
+                start,
+                Math.Max(1, length),
+                "shorthand.out-of-range",
+                $"{what} must be between {Words.Number(lowest, 0)} and {Words.Number(highest, 0)}{suffix}; check the figure."
+            );
         }
     }
 
     [DoesNotReturn]
     private void Unexpected(string expected)
     {
-        var found = _at.AtEnd ? "the end of the line" : $"\"{row.Substring(_at.Position, Math.Min(_at.WordLength(), row.Length - _at.Position))}\"";
+        var found = _at.AtEnd
+            ? "the end of the line"
+            : $"\"{row.Substring(_at.Position, Math.Min(_at.WordLength(), row.Length - _at.Position))}\"";
         Fail(_at.Position, _at.AtEnd ? 1 : _at.WordLength(), "shorthand.unexpected", $"Expected {expected}; found {found}.");
     }
 
@@ -387,6 +431,7 @@ internal sealed partial class ShorthandLineReader(string row, int line, Exercise
 
     [DoesNotReturn]
     private void Fail(int position, int length, string code, string message, ImmutableArray<string> suggestions = default) =>
-        throw new ShorthandException(new ShorthandError(
-            line, position + 1, length, code, message, suggestions.IsDefault ? [] : suggestions));
+        throw new ShorthandException(
+            new ShorthandError(line, position + 1, length, code, message, suggestions.IsDefault ? [] : suggestions)
+        );
 }

@@ -4,7 +4,8 @@ using Ingegno.Core.Knowledge.Catalogue;
 namespace Ingegno.Core.Written.Programs;
 
 /// <summary>
-/// Reads a gym week in shorthand, one line per exercise, with headings for its days. The grammar is written down in <c>docs/shorthand.md</c>.
+/// Reads a gym week in shorthand, one line per exercise, with headings for its days. The grammar is written down in
+/// <c>docs/shorthand.md</c>.
 /// Lines that cannot be read are reported with line and column; the others are returned all the same.
 /// </summary>
 public sealed class ShorthandParser(ExerciseNames names)
@@ -15,7 +16,10 @@ public sealed class ShorthandParser(ExerciseNames names)
         ArgumentNullException.ThrowIfNull(text);
         if (text.Length > ShorthandLimits.TextLength)
         {
-            return Nothing("shorthand.too-long", $"The text has {text.Length:N0} characters; a week takes at most {ShorthandLimits.TextLength:N0}. Paste one week at a time.");
+            return Nothing(
+                "shorthand.too-long",
+                $"The text has {text.Length:N0} characters; a week takes at most {ShorthandLimits.TextLength:N0}. Paste one week at a time."
+            );
         }
 
         var rows = text.ReplaceLineEndings("\n").Split('\n');
@@ -36,7 +40,16 @@ public sealed class ShorthandParser(ExerciseNames names)
 
             if (DayHeading.Week(rows[i]) is { } week)
             {
-                errors.Add(new ShorthandError(i + 1, 1, rows[i].Length, "shorthand.several-weeks", $"\"{week}\" starts another week; here stands one week. Use Import at the gym program to bring in several.", []));
+                errors.Add(
+                    new ShorthandError(
+                        i + 1,
+                        1,
+                        rows[i].Length,
+                        "shorthand.several-weeks",
+                        $"\"{week}\" starts another week; here stands one week. Use Import at the gym program to bring in several.",
+                        []
+                    )
+                );
                 continue;
             }
 
@@ -77,8 +90,7 @@ public sealed class ShorthandParser(ExerciseNames names)
         return unused;
     }
 
-    private static ShorthandResult Nothing(string code, string message) =>
-        new([], [new ShorthandError(1, 1, 1, code, message, [])]);
+    private static ShorthandResult Nothing(string code, string message) => new([], [new ShorthandError(1, 1, 1, code, message, [])]);
 }
 
 /// <summary>Carries the error of one line out of the reader; never leaves the parser.</summary>

@@ -27,9 +27,11 @@ internal sealed class TextCursor(string text)
         foreach (var word in words)
         {
             var end = Position + word.Length;
-            if (end <= text.Length
+            if (
+                end <= text.Length
                 && string.Compare(text, Position, word, 0, word.Length, StringComparison.OrdinalIgnoreCase) == 0
-                && (end == text.Length || !char.IsLetter(text[end]) || !char.IsLetter(word[^1])))
+                && (end == text.Length || !char.IsLetter(text[end]) || !char.IsLetter(word[^1]))
+            )
             {
                 Position = end;
                 return true;

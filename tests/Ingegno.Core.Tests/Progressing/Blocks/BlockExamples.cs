@@ -28,10 +28,16 @@ internal static class BlockExamples
         FitToMinutes = false,
     };
 
-    /// <summary>Client B of docs/trade/strength-relations after some sessions of squats, a band and light dumbbells, under the default.</summary>
+    /// <summary>Client B of docs/trade/strength-relations after some sessions of squats, a band and light dumbbells, under the
+    /// default.</summary>
     public static readonly RebuildRequest Beginner = new()
     {
-        Client = Examples.ClientB with { DaysPerWeek = 2, MinutesPerSession = 40, Learned = [new LearnedLift("back-squat", null, 84, 0.1, Reason.Text("sessions of squats"))] },
+        Client = Examples.ClientB with
+        {
+            DaysPerWeek = 2,
+            MinutesPerSession = 40,
+            Learned = [new LearnedLift("back-squat", null, 84, 0.1, Reason.Text("sessions of squats"))],
+        },
         Kit = Examples.Kit("dumbbell 4 x2", "band-loop 12"),
         GymLines = ["Back squat 3x8 3 min", "Lat pulldown 3x10", "Lateral raise 3x12-15"],
         FitToMinutes = false,
@@ -46,8 +52,18 @@ internal static class BlockExamples
         Planner.Plan(request, Plan(request), setup, before, today ?? Monday);
 
     /// <summary>Cells of a line by week.</summary>
-    public static ImmutableArray<BlockCell> Line(Block block, LineKey line) => [.. block.Weeks.Select(w => w.Cells.First(c => c.Line == line))];
+    public static ImmutableArray<BlockCell> Line(Block block, LineKey line) =>
+        [.. block.Weeks.Select(w => w.Cells.First(c => c.Line == line))];
 
     public static BlockEdit Edit(BlockCell cell, int week, int sets, bool onlyThisWeek = false) =>
-        new(week, new HomeEdit { Line = cell.Line, ExerciseId = cell.ExerciseId, Sets = sets }, onlyThisWeek);
+        new(
+            week,
+            new HomeEdit
+            {
+                Line = cell.Line,
+                ExerciseId = cell.ExerciseId,
+                Sets = sets,
+            },
+            onlyThisWeek
+        );
 }

@@ -52,7 +52,22 @@ public class BlockGuideTests
     [Fact]
     public void A_cell_the_coach_set_comes_before_a_step_up_and_after_what_makes_it_easier()
     {
-        var set = Setup with { LighterWeeks = [], Edits = [new BlockEdit(2, new HomeEdit { Line = new LineKey(1), ExerciseId = Squat.ExerciseId, Sets = 5 })] };
+        var set = Setup with
+        {
+            LighterWeeks = [],
+            Edits =
+            [
+                new BlockEdit(
+                    2,
+                    new HomeEdit
+                    {
+                        Line = new LineKey(1),
+                        ExerciseId = Squat.ExerciseId,
+                        Sets = 5,
+                    }
+                ),
+            ],
+        };
 
         var said = Review(set, Done(8, 2));
         (said.Decision, said.Dose.Sets).ShouldBe((Decision.AsPlanned, 5));
@@ -65,11 +80,16 @@ public class BlockGuideTests
     [Fact]
     public void A_new_phase_is_announced_and_not_written_line_by_line()
     {
-        var phases = Setup with { LighterWeeks = [], Phases = [new BlockPhase("First", 1), new BlockPhase("Strength", 4, "tension", "Strength")] };
+        var phases = Setup with
+        {
+            LighterWeeks = [],
+            Phases = [new BlockPhase("First", 1), new BlockPhase("Strength", 4, "tension", "Strength")],
+        };
         var said = Review(phases, Done(8, 2));
         said.Decision.ShouldBe(Decision.NewPhase);
         said.Dose.Figures.ShouldBe(Squat.Dose.Figures, "other days of the week may still be to come");
-        Review(phases with { Phases = [new BlockPhase("First", 2), phases.Phases[1] with { Weeks = 3 }] }, Done(8, 2)).Decision.ShouldBe(Decision.MoreReps);
+        Review(phases with { Phases = [new BlockPhase("First", 2), phases.Phases[1] with { Weeks = 3 }] }, Done(8, 2))
+            .Decision.ShouldBe(Decision.MoreReps);
     }
 
     [Fact]
@@ -101,6 +121,12 @@ public class BlockGuideTests
     {
         var log = new LoggedSession(BlockExamples.Monday, [new LoggedExercise(new LineKey(1), Squat.ExerciseId, sets)]);
         return new NextSession(Trade.Shipped).Propose(
-            BlockExamples.Beginner.Client, BlockExamples.Beginner.Kit, Plan.Lines, [log], BlockExamples.Monday.AddDays(daysLater), Guide(setup))[0];
+            BlockExamples.Beginner.Client,
+            BlockExamples.Beginner.Kit,
+            Plan.Lines,
+            [log],
+            BlockExamples.Monday.AddDays(daysLater),
+            Guide(setup)
+        )[0];
     }
 }

@@ -21,10 +21,16 @@ public class BlockPlannerTests
         var squat = BlockExamples.Line(OfBeginner, new LineKey(1));
 
         squat.Select(c => c.Dose.Figures).ShouldBe(["3x8", "3x9", "3x10", "3x11", "3x12", "2x12"]);
-        squat.Select(c => c.Step).ShouldBe([null, Decision.MoreReps, Decision.MoreReps, Decision.MoreReps, Decision.MoreReps, Decision.Deload]);
+        squat
+            .Select(c => c.Step)
+            .ShouldBe([null, Decision.MoreReps, Decision.MoreReps, Decision.MoreReps, Decision.MoreReps, Decision.Deload]);
         squat[5].ExternalKg.ShouldBe(squat[4].ExternalKg, "the load stays");
         squat.Select(c => c.Asks!.Value).Take(5).ShouldBeInOrder(SortDirection.Ascending);
-        squat[4].Asks!.Value.ShouldBeGreaterThan(1.05, "four reps more than today's strength has in reserve: k = 50, (1 + 14/50) / (1 + 10/50) is 1.067");
+        squat[4]
+            .Asks!.Value.ShouldBeGreaterThan(
+                1.05,
+                "four reps more than today's strength has in reserve: k = 50, (1 + 14/50) / (1 + 10/50) is 1.067"
+            );
     }
 
     [Fact]
@@ -40,7 +46,16 @@ public class BlockPlannerTests
     public void Each_phase_starts_as_the_engine_prescribes_it()
     {
         var press = BlockExamples.Line(OfStrong, new LineKey(1));
-        var strength = BlockExamples.Plan(BlockExamples.Strong with { Phase = "Strength", Choices = [new CoachChoice(new LineKey(1), press[0].ExerciseId, LineRole.Main)] }).Lines[0].Chosen!.Exercises[0];
+        var strength = BlockExamples
+            .Plan(
+                BlockExamples.Strong with
+                {
+                    Phase = "Strength",
+                    Choices = [new CoachChoice(new LineKey(1), press[0].ExerciseId, LineRole.Main)],
+                }
+            )
+            .Lines[0]
+            .Chosen!.Exercises[0];
 
         OfStrong.Weeks.Where(w => w.PhaseStarts).Select(w => (w.Number, w.Phase)).ShouldBe([(3, "Strength"), (5, "Size")]);
         press[2].Dose.Target.ShouldBe(strength.Dose.Target);
@@ -60,9 +75,13 @@ public class BlockPlannerTests
 
         after.Select(c => c.Dose.Figures).ShouldBe(["3x8", "3x9", "4x10", "4x11", "4x12", "2x12"]);
         after.Select(c => c.SetByCoach).ShouldBe([false, false, true, false, false, false]);
-        Edited(BlockExamples.Edit(before[2], 3, sets: 4, onlyThisWeek: true)).Select(c => c.Dose.Figures).ShouldBe(["3x8", "3x9", "4x10", "3x11", "3x12", "2x12"]);
-        BlockExamples.Line(BlockExamples.Block(BlockExamples.Beginner, setup with { Edits = [BlockExamples.Edit(before[2], 3, 4)] }), new LineKey(2))
-            .Select(c => c.Dose.Figures).ShouldBe(BlockExamples.Line(OfBeginner, new LineKey(2)).Select(c => c.Dose.Figures), "other lines are not touched");
+        Edited(BlockExamples.Edit(before[2], 3, sets: 4, onlyThisWeek: true))
+            .Select(c => c.Dose.Figures)
+            .ShouldBe(["3x8", "3x9", "4x10", "3x11", "3x12", "2x12"]);
+        BlockExamples
+            .Line(BlockExamples.Block(BlockExamples.Beginner, setup with { Edits = [BlockExamples.Edit(before[2], 3, 4)] }), new LineKey(2))
+            .Select(c => c.Dose.Figures)
+            .ShouldBe(BlockExamples.Line(OfBeginner, new LineKey(2)).Select(c => c.Dose.Figures), "other lines are not touched");
 
         IEnumerable<BlockCell> Edited(BlockEdit edit) =>
             BlockExamples.Line(BlockExamples.Block(BlockExamples.Beginner, setup with { Edits = [edit] }), new LineKey(1));
@@ -75,8 +94,28 @@ public class BlockPlannerTests
         Week2(new SetTarget(11, 11)).Dose.Target.Min.ShouldBe(12, "8–12: from 11 to 12");
         Week2(new SetTarget(20, 20)).Dose.Target.Min.ShouldBe(21);
 
-        BlockCell Week2(SetTarget target) => BlockExamples.Line(
-            BlockExamples.Block(BlockExamples.Strong, BlockExamples.Setup(BlockExamples.Strong) with { Edits = [new BlockEdit(1, new HomeEdit { Line = new LineKey(1), ExerciseId = push.ExerciseId, Target = target })] }), new LineKey(1))[1];
+        BlockCell Week2(SetTarget target) =>
+            BlockExamples.Line(
+                BlockExamples.Block(
+                    BlockExamples.Strong,
+                    BlockExamples.Setup(BlockExamples.Strong) with
+                    {
+                        Edits =
+                        [
+                            new BlockEdit(
+                                1,
+                                new HomeEdit
+                                {
+                                    Line = new LineKey(1),
+                                    ExerciseId = push.ExerciseId,
+                                    Target = target,
+                                }
+                            ),
+                        ],
+                    }
+                ),
+                new LineKey(1)
+            )[1];
     }
 
     [Theory]
@@ -95,16 +134,22 @@ public class BlockPlannerTests
             foreach (var cell in week.Cells)
             {
                 var (_, home) = exercises.Single(e => e.Key == cell.Line && e.Home.ExerciseId == cell.ExerciseId);
-                (home.Dose.Figures, home.Dose.Tempo, home.Dose.RestSeconds, home.Dose.Rir, home.ExternalKg)
-                    .ShouldBe((cell.Dose.Figures, cell.Dose.Tempo, cell.Dose.RestSeconds, cell.Dose.Rir, cell.ExternalKg), $"{cell.Name}, week {number}");
+                (home.Dose.Figures, home.Dose.Tempo, home.Dose.RestSeconds, home.Dose.Rir, home.ExternalKg).ShouldBe(
+                    (cell.Dose.Figures, cell.Dose.Tempo, cell.Dose.RestSeconds, cell.Dose.Rir, cell.ExternalKg),
+                    $"{cell.Name}, week {number}"
+                );
                 home.Dose.BlockWeek.ShouldBe(week.Starts);
                 home.Dose.Techniques.ShouldBe(cell.Dose.Techniques, cell.Name);
             }
 
             // Laid out anew from the plan that has taken it, the week is the same, and so are those after it.
             var again = BlockExamples.Planner.Plan(taken, BlockExamples.Plan(taken), BlockExamples.Setup(request), block, week.Starts);
-            again.Weeks.Select(w => string.Join(';', w.Cells.Select(c => $"{c.Dose.Figures}@{c.ExternalKg}"))).ShouldBe(
-                block.Weeks.Select(w => string.Join(';', w.Cells.Select(c => $"{c.Dose.Figures}@{c.ExternalKg}"))), $"week {number} taken");
+            again
+                .Weeks.Select(w => string.Join(';', w.Cells.Select(c => $"{c.Dose.Figures}@{c.ExternalKg}")))
+                .ShouldBe(
+                    block.Weeks.Select(w => string.Join(';', w.Cells.Select(c => $"{c.Dose.Figures}@{c.ExternalKg}"))),
+                    $"week {number} taken"
+                );
         }
     }
 
@@ -112,12 +157,26 @@ public class BlockPlannerTests
     public void Weeks_that_are_past_stand_as_they_were_planned()
     {
         var setup = BlockExamples.Setup(BlockExamples.Beginner);
-        var thinner = BlockExamples.Beginner with { Edits = [new HomeEdit { Line = new LineKey(1), ExerciseId = BlockExamples.Line(OfBeginner, new LineKey(1))[0].ExerciseId, Sets = 2 }] };
+        var thinner = BlockExamples.Beginner with
+        {
+            Edits =
+            [
+                new HomeEdit
+                {
+                    Line = new LineKey(1),
+                    ExerciseId = BlockExamples.Line(OfBeginner, new LineKey(1))[0].ExerciseId,
+                    Sets = 2,
+                },
+            ],
+        };
         var now = BlockExamples.Line(BlockExamples.Block(thinner, setup, OfBeginner, BlockExamples.Monday.AddDays(15)), new LineKey(1));
 
         now.Take(2).ShouldBe(BlockExamples.Line(OfBeginner, new LineKey(1)).Take(2));
         now[2].Dose.Sets.ShouldBe(2, "the week that runs is what the plan says");
-        BlockExamples.Block(thinner, setup, OfBeginner, BlockExamples.Monday.AddDays(60)).Weeks.SelectMany(w => w.Cells).ShouldBe(OfBeginner.Weeks.SelectMany(w => w.Cells), "after its end nothing moves");
+        BlockExamples
+            .Block(thinner, setup, OfBeginner, BlockExamples.Monday.AddDays(60))
+            .Weeks.SelectMany(w => w.Cells)
+            .ShouldBe(OfBeginner.Weeks.SelectMany(w => w.Cells), "after its end nothing moves");
     }
 
     [Fact]
@@ -136,9 +195,14 @@ public class BlockPlannerTests
     public void Cells_that_the_plan_has_taken_are_no_edits_any_more()
     {
         var cell = BlockExamples.Line(OfBeginner, new LineKey(1))[1];
-        var setup = BlockExamples.Setup(BlockExamples.Beginner) with { Edits = [BlockExamples.Edit(cell, 2, 4), BlockExamples.Edit(cell, 3, 5)] };
+        var setup = BlockExamples.Setup(BlockExamples.Beginner) with
+        {
+            Edits = [BlockExamples.Edit(cell, 2, 4), BlockExamples.Edit(cell, 3, 5)],
+        };
         var block = BlockExamples.Block(BlockExamples.Beginner, setup);
-        var taken = BlockExamples.Plan(BlockPlanner.Taken(BlockExamples.Beginner, BlockExamples.Plan(BlockExamples.Beginner), setup, block.Weeks[1], []));
+        var taken = BlockExamples.Plan(
+            BlockPlanner.Taken(BlockExamples.Beginner, BlockExamples.Plan(BlockExamples.Beginner), setup, block.Weeks[1], [])
+        );
 
         BlockPlanner.Settled(setup, taken).Edits.ShouldBe([setup.Edits[1]]);
         BlockPlanner.Settled(setup, BlockExamples.Plan(BlockExamples.Beginner)).Edits.ShouldBe(setup.Edits);
@@ -150,12 +214,15 @@ public class BlockPlannerTests
         var setup = BlockExamples.Setup(BlockExamples.Beginner);
         Notices(setup with { LighterWeeks = [] }).ShouldContain(n => n.StartsWith("No lighter week in 6", StringComparison.Ordinal));
         Notices(setup).ShouldNotContain(n => n.StartsWith("No lighter week", StringComparison.Ordinal));
-        Notices(setup with { EventOn = setup.Ends.AddDays(20), EventName = "the spring head race" }).ShouldContain("The spring head race comes 3 weeks after this block: a next block leads up to it.");
+        Notices(setup with { EventOn = setup.Ends.AddDays(20), EventName = "the spring head race" })
+            .ShouldContain("The spring head race comes 3 weeks after this block: a next block leads up to it.");
         Notices(setup with { EventOn = setup.Starts.AddDays(2) }).ShouldContain(n => n.Contains("no time to build up"));
         Notices(setup, BlockExamples.Beginner.Client with { MinutesPerSession = 20 }).ShouldContain(n => n.Contains("of 20 minutes"));
         Notices(setup, BlockExamples.Beginner.Client with { MinutesPerSession = 200 }).ShouldNotContain(n => n.Contains("minutes"));
 
         IEnumerable<string> Notices(BlockSetup with, Trainee.Clients.ClientProfile? client = null) =>
-            BlockExamples.Block(BlockExamples.Beginner with { Client = client ?? BlockExamples.Beginner.Client }, with).Notices.Select(n => n.Said());
+            BlockExamples
+                .Block(BlockExamples.Beginner with { Client = client ?? BlockExamples.Beginner.Client }, with)
+                .Notices.Select(n => n.Said());
     }
 }

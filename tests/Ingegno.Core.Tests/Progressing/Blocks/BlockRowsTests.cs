@@ -19,15 +19,22 @@ public class BlockRowsTests
 
         rows.Length.ShouldBe(Laid.Weeks.Sum(w => w.Cells.Length));
         var cell = BlockExamples.Line(Laid, new LineKey(1))[1];
-        rows.First(r => r.Week.StartsWith("Week 2,", StringComparison.Ordinal)).ShouldSatisfyAllConditions(
-            r => r.Exercise.ShouldBe(cell.Name),
-            r => (r.Sets, r.Reps).ShouldBe(("3", "9")),
-            r => r.Load.ShouldBe("5.38 kg"),
-            r => (r.Tempo, r.Rest, r.Rir).ShouldBe((cell.Dose.Tempo.ToString(), "180 s", "2")),
-            r => r.Note.ShouldBe("from 2026-11-30, pause 2"));
+        rows.First(r => r.Week.StartsWith("Week 2,", StringComparison.Ordinal))
+            .ShouldSatisfyAllConditions(
+                r => r.Exercise.ShouldBe(cell.Name),
+                r => (r.Sets, r.Reps).ShouldBe(("3", "9")),
+                r => r.Load.ShouldBe("5.38 kg"),
+                r => (r.Tempo, r.Rest, r.Rir).ShouldBe((cell.Dose.Tempo.ToString(), "180 s", "2")),
+                r => r.Note.ShouldBe("from 2026-11-30, pause 2")
+            );
         rows[^1].Note.ShouldContain("lighter", customMessage: "the last week is half of the one before");
-        BlockRows.Of(BlockExamples.Block(BlockExamples.Beginner, Setup with { Edits = [BlockExamples.Edit(cell, 2, 5)] }), BlockExamples.Plan(BlockExamples.Beginner))
-            .Single(r => r.Note.Contains("set by the coach")).Sets.ShouldBe("5");
+        BlockRows
+            .Of(
+                BlockExamples.Block(BlockExamples.Beginner, Setup with { Edits = [BlockExamples.Edit(cell, 2, 5)] }),
+                BlockExamples.Plan(BlockExamples.Beginner)
+            )
+            .Single(r => r.Note.Contains("set by the coach"))
+            .Sets.ShouldBe("5");
     }
 
     [Fact]
@@ -41,7 +48,11 @@ public class BlockRowsTests
 
             read.Errors.ShouldBeEmpty();
             read.Lines.Select(l => (l.ExerciseId, l.Sets, l.Target, l.Rir, l.RestSeconds))
-                .ShouldBe(block.Weeks.SelectMany(w => w.Cells).Select(c => (c.ExerciseId, c.Dose.Sets, c.Dose.Target, (int?)c.Dose.Rir, (int?)c.Dose.RestSeconds)));
+                .ShouldBe(
+                    block
+                        .Weeks.SelectMany(w => w.Cells)
+                        .Select(c => (c.ExerciseId, c.Dose.Sets, c.Dose.Target, (int?)c.Dose.Rir, (int?)c.Dose.RestSeconds))
+                );
         }
     }
 }

@@ -20,7 +20,8 @@ public class BlockShapeTests
     public void Phases_share_the_weeks_and_the_last_week_is_lighter()
     {
         var six = Propose("tension", 6);
-        six.Phases.Select(p => (p.Name, p.Weeks)).ShouldBe([("Stability", 2), ("Strength", 2), ("Size", 2)], "five weeks of work in three, and the lighter one");
+        six.Phases.Select(p => (p.Name, p.Weeks))
+            .ShouldBe([("Stability", 2), ("Strength", 2), ("Size", 2)], "five weeks of work in three, and the lighter one");
         six.LighterWeeks.ShouldBe([6]);
         six.Ends.ShouldBe(Monday.AddDays(41));
         Propose("tension", 4).Phases.Select(p => p.Weeks).ShouldBe([1, 1, 2]);
@@ -39,7 +40,10 @@ public class BlockShapeTests
         var setup = BlockShape.Propose(Trade.Shipped.ApproachOf("mirror"), Rules, Monday, null, Monday.AddDays(33));
         setup.Weeks.ShouldBe(5);
         setup.LighterWeeks.ShouldBeEmpty();
-        Enumerable.Range(1, 5).Select(w => BlockShape.KindOf(setup, w)).ShouldBe([WeekKind.Build, WeekKind.Build, WeekKind.Build, WeekKind.Taper, WeekKind.Event]);
+        Enumerable
+            .Range(1, 5)
+            .Select(w => BlockShape.KindOf(setup, w))
+            .ShouldBe([WeekKind.Build, WeekKind.Build, WeekKind.Build, WeekKind.Taper, WeekKind.Event]);
 
         var far = BlockShape.Propose(Trade.Shipped.ApproachOf("mirror"), Rules, Monday, null, Monday.AddDays(100));
         (far.Weeks, far.LighterWeeks[0]).ShouldBe((6, 6));
@@ -66,7 +70,10 @@ public class BlockShapeTests
     [InlineData(4)]
     [InlineData(5)]
     [InlineData(6)]
-    [Trait("source", "Bosquet, Montpetit, Arvisais, Mujika 2007, Effects of tapering on performance: a meta-analysis (from memory): 41-60 % less volume over two weeks")]
+    [Trait(
+        "source",
+        "Bosquet, Montpetit, Arvisais, Mujika 2007, Effects of tapering on performance: a meta-analysis (from memory): 41-60 % less volume over two weeks"
+    )]
     public void The_last_two_weeks_before_an_event_take_away_about_half_of_the_work(int sets)
     {
         var dose = Dose(sets);
@@ -77,12 +84,17 @@ public class BlockShapeTests
     [Fact]
     public void A_lighter_week_halves_the_sets_and_gives_up_reps_only_for_what_must_stay_in_reserve()
     {
-        BlockShape.Shaped(Dose(3), WeekKind.Lighter, Rules).ShouldBe(Dose(3) with { Sets = 2, SetsBefore = 3 }, "docs/trade/progression: half the sets, same load");
+        BlockShape
+            .Shaped(Dose(3), WeekKind.Lighter, Rules)
+            .ShouldBe(Dose(3) with { Sets = 2, SetsBefore = 3 }, "docs/trade/progression: half the sets, same load");
         BlockShape.Shaped(Dose(1), WeekKind.Lighter, Rules).Sets.ShouldBe(1);
         BlockShape.Shaped(Dose(4), WeekKind.Build, Rules).ShouldBe(Dose(4));
 
         var toEvent = BlockShape.Shaped(Dose(4) with { Rir = 0 }, WeekKind.Event, Rules);
-        (toEvent.Sets, toEvent.Rir, toEvent.Target).ShouldBe((2, 2, new SetTarget(6, 10)), "two reps less, two more in reserve: the load stays");
+        (toEvent.Sets, toEvent.Rir, toEvent.Target).ShouldBe(
+            (2, 2, new SetTarget(6, 10)),
+            "two reps less, two more in reserve: the load stays"
+        );
         var twice = BlockShape.Shaped(BlockShape.Shaped(Dose(4), WeekKind.Taper, Rules), WeekKind.Event, Rules);
         (twice.Sets, twice.SetsBefore).ShouldBe((2, 4), "a share of the full sets, not of those left");
         LighterWeek.Full(twice).Sets.ShouldBe(4);
@@ -98,7 +110,8 @@ public class BlockShapeTests
         Faults(good with { Phases = [new BlockPhase("x", 4, "nothing")] }).ShouldContain(f => f.Contains("no approach \"nothing\""));
         Faults(good with { Phases = [new BlockPhase("x", 4, "tension", "Speed")] }).ShouldContain("Tension has no phase \"Speed\".");
         Faults(good with { LighterWeeks = [7] }).ShouldContain("Lighter weeks lie between 1 and 6.");
-        Faults(good with { EventOn = Monday.AddDays(-1) }).ShouldContain(f => f.StartsWith("The event lies before the block", StringComparison.Ordinal));
+        Faults(good with { EventOn = Monday.AddDays(-1) })
+            .ShouldContain(f => f.StartsWith("The event lies before the block", StringComparison.Ordinal));
         Faults(good with { EventName = new string('x', 61) }).ShouldNotBeEmpty();
         Faults(good with { Edits = [new BlockEdit(0, new() { Line = new LineKey(1), ExerciseId = "push-up" })] }).ShouldNotBeEmpty();
     }
@@ -107,7 +120,14 @@ public class BlockShapeTests
     public void A_phase_changes_what_main_lines_ask_for_and_leaves_accessories_their_reps()
     {
         var strength = Trade.Shipped.ApproachOf("tension").InPhase("Strength");
-        var line = new GymLine { Line = 1, ExerciseId = "bench-press", Name = "Bench press", Sets = 3, Target = new SetTarget(12, 15) };
+        var line = new GymLine
+        {
+            Line = 1,
+            ExerciseId = "bench-press",
+            Name = "Bench press",
+            Sets = 3,
+            Target = new SetTarget(12, 15),
+        };
         strength.Intent(line, LineRole.Main, 90).Target.ShouldBe(new SetTarget(5, 8));
         strength.Intent(line, LineRole.Accessory, 90).Target.ShouldBe(new SetTarget(12, 15), "five reps of a lateral raise help nobody");
         strength.Intent(line, LineRole.Accessory, 90).Rir.ShouldBe(2);
@@ -115,9 +135,19 @@ public class BlockShapeTests
         Trade.Shipped.ApproachOf("tension").InPhase("no such").Phase.ShouldBeNull();
     }
 
-    private static BlockSetup Propose(string approach, int? weeks) => BlockShape.Propose(Trade.Shipped.ApproachOf(approach), Rules, Monday, weeks);
+    private static BlockSetup Propose(string approach, int? weeks) =>
+        BlockShape.Propose(Trade.Shipped.ApproachOf(approach), Rules, Monday, weeks);
 
-    private static ImmutableArray<string> Faults(BlockSetup setup) => [.. BlockShape.Faults(setup, Rules, Trade.Shipped).Select(f => f.Said())];
+    private static ImmutableArray<string> Faults(BlockSetup setup) =>
+        [.. BlockShape.Faults(setup, Rules, Trade.Shipped).Select(f => f.Said())];
 
-    private static Dose Dose(int sets) => new() { Sets = sets, Target = new SetTarget(8, 12), Tempo = Tempo.Parse("2-0-1-0"), RestSeconds = 90, Rir = 2 };
+    private static Dose Dose(int sets) =>
+        new()
+        {
+            Sets = sets,
+            Target = new SetTarget(8, 12),
+            Tempo = Tempo.Parse("2-0-1-0"),
+            RestSeconds = 90,
+            Rir = 2,
+        };
 }

@@ -3,7 +3,8 @@ using Ingegno.Core.Making.Rebuilding.Choosing;
 
 namespace Ingegno.Core.Tests.Rebuilding.Choosing;
 
-/// <summary>The choice for a week as a constraint model of whole numbers, everything in millionths; also the rival in the benchmark.</summary>
+/// <summary>The choice for a week as a constraint model of whole numbers, everything in millionths; also the rival in the
+/// benchmark.</summary>
 internal static class ChoiceByCpSat
 {
     private const double Scale = 1_000_000;
@@ -35,7 +36,9 @@ internal static class ChoiceByCpSat
         AddOvertime(problem, model, taken, worth);
         model.Maximize(LinearExpr.Sum(worth));
         var solver = new CpSolver { StringParameters = "num_workers:1" };
-        return solver.Solve(model) == CpSolverStatus.Optimal ? solver.ObjectiveValue / Scale : throw new InvalidOperationException("CP-SAT proved nothing.");
+        return solver.Solve(model) == CpSolverStatus.Optimal
+            ? solver.ObjectiveValue / Scale
+            : throw new InvalidOperationException("CP-SAT proved nothing.");
     }
 
     private static long Scaled(double value) => (long)Math.Round(value * Scale);
@@ -45,7 +48,12 @@ internal static class ChoiceByCpSat
         for (var m = 0; m < problem.WantedSets.Length; m++)
         {
             // Counted in halves of a set; each costs half of what a set does.
-            var halves = taken.SelectMany((l, i) => l.Select((x, o) => (long)Math.Round(2 * problem.Lines[i][o].Sets.Where(s => s.Muscle == m).Sum(s => s.Sets)) * x)).ToList();
+            var halves = taken
+                .SelectMany(
+                    (l, i) =>
+                        l.Select((x, o) => (long)Math.Round(2 * problem.Lines[i][o].Sets.Where(s => s.Muscle == m).Sum(s => s.Sets)) * x)
+                )
+                .ToList();
             var (missed, extra) = (model.NewIntVar(0, 10_000, $"missed{m}"), model.NewIntVar(0, 10_000, $"extra{m}"));
             model.Add(LinearExpr.Sum(halves) + missed - extra == (long)Math.Round(2 * problem.WantedSets[m]));
             worth.Add(-Scaled(problem.MissedSet / 2) * missed);
@@ -57,7 +65,9 @@ internal static class ChoiceByCpSat
     {
         for (var d = 0; d < problem.Days && problem.SecondsPerDay is not null; d++)
         {
-            var seconds = LinearExpr.Sum(taken.SelectMany((l, i) => problem.Day[i] == d ? l.Select((x, o) => (long)Math.Round(problem.Lines[i][o].Seconds) * x) : []));
+            var seconds = LinearExpr.Sum(
+                taken.SelectMany((l, i) => problem.Day[i] == d ? l.Select((x, o) => (long)Math.Round(problem.Lines[i][o].Seconds) * x) : [])
+            );
             var over = model.NewIntVar(0, 100_000, $"over{d}");
             model.Add(over >= seconds - (long)Math.Round(problem.SecondsPerDay.Value));
             worth.Add(-Scaled(problem.OverSecond) * over);

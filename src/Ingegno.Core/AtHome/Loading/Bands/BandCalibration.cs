@@ -20,7 +20,9 @@ public static class BandCalibration
         var flat = band.RestLengthCm;
         if (!(flat > 0))
         {
-            throw new BandMeasureException($"The rest length of {band.InWords} is missing or zero. Measure it lying flat, from end to end.");
+            throw new BandMeasureException(
+                $"The rest length of {band.InWords} is missing or zero. Measure it lying flat, from end to end."
+            );
         }
 
         if (!band.Item.Calibration.IsDefaultOrEmpty)
@@ -30,12 +32,20 @@ public static class BandCalibration
 
         if (band.WidthMm > 0 && band.ThicknessMm > 0 && band.Item.ForceKg is null)
         {
-            return new BandForceCurve(flat * strands, strands, band.WidthMm * band.ThicknessMm * RubberLaw.NaturalRubberMpa, 0, BandBasis.Size);
+            return new BandForceCurve(
+                flat * strands,
+                strands,
+                band.WidthMm * band.ThicknessMm * RubberLaw.NaturalRubberMpa,
+                0,
+                BandBasis.Size
+            );
         }
 
         if (!(band.ForceKg > 0))
         {
-            throw new BandMeasureException($"Nothing is known of the force of {band.InWords}. Enter width and thickness, a nominal force, or calibrate it.");
+            throw new BandMeasureException(
+                $"Nothing is known of the force of {band.InWords}. Enter width and thickness, a nominal force, or calibrate it."
+            );
         }
 
         var tension = band.ForceKg * Units.StandardGravity / strands;
@@ -49,7 +59,8 @@ public static class BandCalibration
     /// <param name="flatCm">Length end to end at rest, in cm, above 0.</param>
     /// <param name="strands">Strands that share the force.</param>
     /// <param name="points">Lengths and forces in any order.</param>
-    /// <exception cref="BandMeasureException">A length is not above the rest length, a force not above 0, or a longer point has less force.</exception>
+    /// <exception cref="BandMeasureException">A length is not above the rest length, a force not above 0, or a longer point has less
+    /// force.</exception>
     public static BandForceCurve Fit(double flatCm, int strands, ImmutableArray<CalibrationPoint> points)
     {
         Check(flatCm, points);
@@ -72,14 +83,16 @@ public static class BandCalibration
         }
 
         var error = Units.ToKg(strands * Math.Sqrt(Missed(best.A, best.B) / samples.Count));
-        return new BandForceCurve(
-            flatCm * strands, strands, best.A, best.B, BandBasis.Calibrated, samples.Max(s => s.Stretch), error);
+        return new BandForceCurve(flatCm * strands, strands, best.A, best.B, BandBasis.Calibrated, samples.Max(s => s.Stretch), error);
 
         // The free optimum, and the optima on the two edges of what keeps the force rising.
         IEnumerable<(double A, double B)> Candidates()
         {
-            double xx = samples.Sum(s => s.X * s.X), xy = samples.Sum(s => s.X * s.Y), yy = samples.Sum(s => s.Y * s.Y);
-            double xt = samples.Sum(s => s.X * s.Tension), yt = samples.Sum(s => s.Y * s.Tension);
+            double xx = samples.Sum(s => s.X * s.X),
+                xy = samples.Sum(s => s.X * s.Y),
+                yy = samples.Sum(s => s.Y * s.Y);
+            double xt = samples.Sum(s => s.X * s.Tension),
+                yt = samples.Sum(s => s.Y * s.Tension);
             var determinant = (xx * yy) - (xy * xy);
             if (determinant > 1e-12 * xx * yy)
             {
@@ -103,7 +116,9 @@ public static class BandCalibration
         {
             if (!(point.LengthCm > flatCm))
             {
-                throw new BandMeasureException($"{Words.Number(point.LengthCm)} cm is not longer than the band at rest ({Words.Number(flatCm)} cm): a slack band pulls with nothing. Check the length.");
+                throw new BandMeasureException(
+                    $"{Words.Number(point.LengthCm)} cm is not longer than the band at rest ({Words.Number(flatCm)} cm): a slack band pulls with nothing. Check the length."
+                );
             }
 
             if (!(point.ForceKg > 0))
@@ -118,7 +133,8 @@ public static class BandCalibration
             if (longer.LengthCm > shorter.LengthCm && longer.ForceKg < shorter.ForceKg)
             {
                 throw new BandMeasureException(
-                    $"The force falls from {Words.Number(shorter.ForceKg)} kg at {Words.Number(shorter.LengthCm)} cm to {Words.Number(longer.ForceKg)} kg at {Words.Number(longer.LengthCm)} cm: a band pulls harder the longer it is. Measure one of the two again.");
+                    $"The force falls from {Words.Number(shorter.ForceKg)} kg at {Words.Number(shorter.LengthCm)} cm to {Words.Number(longer.ForceKg)} kg at {Words.Number(longer.LengthCm)} cm: a band pulls harder the longer it is. Measure one of the two again."
+                );
             }
         }
     }

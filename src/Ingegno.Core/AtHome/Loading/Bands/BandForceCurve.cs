@@ -28,7 +28,14 @@ public enum BandBasis
 /// <param name="LargestMeasured">Largest stretch that was measured, null when nothing was.</param>
 /// <param name="ErrorKg">Root mean square of what the fit misses, in kg of the whole band; null when not calibrated.</param>
 public sealed record BandForceCurve(
-    double RestCm, int Strands, double A, double B, BandBasis Basis, double? LargestMeasured = null, double? ErrorKg = null)
+    double RestCm,
+    int Strands,
+    double A,
+    double B,
+    BandBasis Basis,
+    double? LargestMeasured = null,
+    double? ErrorKg = null
+)
 {
     /// <summary>Past this stretch life and safety drop (common practice: 300 % of the rest length).</summary>
     public const double WarnStretch = 3;
@@ -64,9 +71,11 @@ public sealed record BandForceCurve(
 
 /// <summary>A band would be stretched further than it was measured or than is safe.</summary>
 public sealed class StretchLimitException(double stretch, BandForceCurve curve)
-    : Exception(curve.LargestMeasured is { } measured && measured * BandForceCurve.BeyondMeasured < BandForceCurve.MostStretch
-        ? $"A stretch to {Words.Number(stretch)} times its length is further than it was measured ({Words.Number(measured)} times, and a fifth more). Measure at a longer length, or use a longer band."
-        : $"A stretch to {Words.Number(stretch)} times its length is more than a band bears ({Words.Number(BandForceCurve.MostStretch)}). Stand closer, or use a longer band.")
+    : Exception(
+        curve.LargestMeasured is { } measured && measured * BandForceCurve.BeyondMeasured < BandForceCurve.MostStretch
+            ? $"A stretch to {Words.Number(stretch)} times its length is further than it was measured ({Words.Number(measured)} times, and a fifth more). Measure at a longer length, or use a longer band."
+            : $"A stretch to {Words.Number(stretch)} times its length is more than a band bears ({Words.Number(BandForceCurve.MostStretch)}). Stand closer, or use a longer band."
+    )
 {
     public double Stretch { get; } = stretch;
 }

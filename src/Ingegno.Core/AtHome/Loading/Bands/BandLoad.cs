@@ -32,7 +32,15 @@ public enum BandRigKind
 /// </param>
 /// <param name="Required">True when the exercise makes no sense without a band.</param>
 public sealed record BandLoad(
-    BandRigKind Rig, double Start = 0, double End = 0, double Travel = 0, double HandHeight = 0, int Hands = 1, double Peak = 0, bool Required = true)
+    BandRigKind Rig,
+    double Start = 0,
+    double End = 0,
+    double Travel = 0,
+    double HandHeight = 0,
+    int Hands = 1,
+    double Peak = 0,
+    bool Required = true
+)
 {
     /// <summary>The band takes load off instead of adding it.</summary>
     public bool Assists => Rig == BandRigKind.Assist;

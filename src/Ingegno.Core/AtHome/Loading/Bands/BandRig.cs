@@ -10,7 +10,13 @@ namespace Ingegno.Core.AtHome.Loading.Bands;
 /// <param name="StanceCm">Stood on: distance between the feet in cm; 0 for one foot.</param>
 /// <param name="AnchorCm">Anchored: level distance from the anchor to the hand at the start of the rep, in cm.</param>
 /// <param name="AnchorHeightCm">Anchored: height of the anchor in cm; null when it is level with the hands.</param>
-public sealed record BandGrip(bool Doubled = false, double ChokeCm = 0, double StanceCm = 0, double AnchorCm = 0, double? AnchorHeightCm = null);
+public sealed record BandGrip(
+    bool Doubled = false,
+    double ChokeCm = 0,
+    double StanceCm = 0,
+    double AnchorCm = 0,
+    double? AnchorHeightCm = null
+);
 
 /// <summary>Force of a rigged band at three points of a rep.</summary>
 /// <param name="Force">kg at the start (muscle long), middle and end (muscle short).</param>
@@ -22,9 +28,14 @@ public sealed record BandRep(ResistanceRange Force, double StartStretch, double 
     public double MostStretch => Math.Max(StartStretch, EndStretch);
 
     /// <summary>Why to take care, null when there is no reason.</summary>
-    public Reason? Warning => MostStretch > BandForceCurve.WarnStretch
-        ? Reason.Of("band.far", ("stretch", Math.Round(MostStretch, 1, MidpointRounding.AwayFromZero)), ("limit", BandForceCurve.WarnStretch))
-        : null;
+    public Reason? Warning =>
+        MostStretch > BandForceCurve.WarnStretch
+            ? Reason.Of(
+                "band.far",
+                ("stretch", Math.Round(MostStretch, 1, MidpointRounding.AwayFromZero)),
+                ("limit", BandForceCurve.WarnStretch)
+            )
+            : null;
 }
 
 /// <summary>Geometry of a band in a set-up: from stature and grip to the force over the rep.</summary>
@@ -45,8 +56,7 @@ public static class BandRig
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(statureCm);
         var (start, end) = Positions(load, grip, statureCm);
         var middle = (start + end) / 2;
-        return new BandRep(
-            new ResistanceRange(At(start).ForceKg, At(middle).ForceKg, At(end).ForceKg), At(start).Stretch, At(end).Stretch);
+        return new BandRep(new ResistanceRange(At(start).ForceKg, At(middle).ForceKg, At(end).ForceKg), At(start).Stretch, At(end).Stretch);
 
         (double ForceKg, double Stretch) At(double cm) => ForceAt(curve, load, grip, cm, statureCm);
     }
@@ -60,9 +70,10 @@ public static class BandRig
     }
 
     /// <summary>Height of the hands, or length of the band, at start and end of the rep, in cm.</summary>
-    private static (double Start, double End) Positions(BandLoad load, BandGrip grip, double statureCm) => load.Rig == BandRigKind.Anchored
-        ? (grip.AnchorCm, grip.AnchorCm + (load.Travel * statureCm))
-        : (load.Start * statureCm, load.End * statureCm);
+    private static (double Start, double End) Positions(BandLoad load, BandGrip grip, double statureCm) =>
+        load.Rig == BandRigKind.Anchored
+            ? (grip.AnchorCm, grip.AnchorCm + (load.Travel * statureCm))
+            : (load.Start * statureCm, load.End * statureCm);
 
     private static (double ForceKg, double Stretch) ForceAt(BandForceCurve curve, BandLoad load, BandGrip grip, double cm, double statureCm)
     {
@@ -93,6 +104,8 @@ public static class BandRig
         var active = curve.RestCm - (bundles * grip.ChokeCm);
         return active > 0.2 * curve.RestCm
             ? active
-            : throw new BandMeasureException($"Gripped {Words.Number(grip.ChokeCm)} cm short, nothing is left of a band of {Words.Number(curve.FlatCm)} cm. Grip it longer.");
+            : throw new BandMeasureException(
+                $"Gripped {Words.Number(grip.ChokeCm)} cm short, nothing is left of a band of {Words.Number(curve.FlatCm)} cm. Grip it longer."
+            );
     }
 }

@@ -1,7 +1,12 @@
 namespace Ingegno.Core.AtHome.Loading.Bands;
 
 /// <summary>What to change to reach a wanted force.</summary>
-public enum BandKnob { Choke, Stance, Anchor }
+public enum BandKnob
+{
+    Choke,
+    Stance,
+    Anchor,
+}
 
 /// <summary>The other way round: which grip gives a wanted force where the rep is hardest?</summary>
 public static class BandSolver
@@ -78,10 +83,11 @@ public static class BandSolver
         };
     }
 
-    private static (double Low, double High) Range(BandForceCurve curve, BandGrip grip, double statureCm, BandKnob knob) => knob switch
-    {
-        BandKnob.Choke => (0, 0.75 * curve.FlatCm / (grip.Doubled ? 2 : 1)),
-        BandKnob.Stance => (0, 0.6 * statureCm),
-        _ => (BandRig.TautCm(curve, grip) * 0.6, 400),
-    };
+    private static (double Low, double High) Range(BandForceCurve curve, BandGrip grip, double statureCm, BandKnob knob) =>
+        knob switch
+        {
+            BandKnob.Choke => (0, 0.75 * curve.FlatCm / (grip.Doubled ? 2 : 1)),
+            BandKnob.Stance => (0, 0.6 * statureCm),
+            _ => (BandRig.TautCm(curve, grip) * 0.6, 400),
+        };
 }

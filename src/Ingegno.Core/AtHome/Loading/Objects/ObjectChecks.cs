@@ -30,7 +30,12 @@ public enum CheckKind
 public sealed record SetupCheck(string Role, CheckKind Kind, double Share = 1, double LowShare = 0, double HighShare = 1);
 
 /// <summary>How a check ends.</summary>
-public enum Verdict { Fine, Care, Refused }
+public enum Verdict
+{
+    Fine,
+    Care,
+    Refused,
+}
 
 /// <summary>The outcome of a check, with the sum behind it.</summary>
 /// <param name="Thing">The object in words.</param>
@@ -76,8 +81,21 @@ public static class ObjectChecks
 
         var factor = thing.MassKg * thing.LegToCentreCm / (loadKg * thing.OverhangCm);
         var needed = RefusedBelow * loadKg * thing.OverhangCm / thing.LegToCentreCm;
-        var sum = Reason.Of("check.tipping", ("load", Quantity.Kg(loadKg, 0)), ("overhang", Quantity.Cm(thing.OverhangCm)), ("mass", Quantity.Kg(thing.MassKg)), ("arm", Quantity.Cm(thing.LegToCentreCm)), ("factor", Told(factor)));
-        return Judge(thing, CheckKind.Tipping, factor, sum, Reason.Of("check.tipping-advice", ("load", Quantity.Kg(Math.Max(1, Math.Ceiling(needed - thing.MassKg)), 0))));
+        var sum = Reason.Of(
+            "check.tipping",
+            ("load", Quantity.Kg(loadKg, 0)),
+            ("overhang", Quantity.Cm(thing.OverhangCm)),
+            ("mass", Quantity.Kg(thing.MassKg)),
+            ("arm", Quantity.Cm(thing.LegToCentreCm)),
+            ("factor", Told(factor))
+        );
+        return Judge(
+            thing,
+            CheckKind.Tipping,
+            factor,
+            sum,
+            Reason.Of("check.tipping-advice", ("load", Quantity.Kg(Math.Max(1, Math.Ceiling(needed - thing.MassKg)), 0)))
+        );
     }
 
     /// <summary>What it carries over what hangs or stands on it.</summary>
@@ -90,7 +108,13 @@ public static class ObjectChecks
         }
 
         var factor = thing.MaxLoadKg / loadKg;
-        var sum = Reason.Of("check.rated", ("carries", Quantity.Kg(thing.MaxLoadKg, 0)), ("entered", thing.Item.MaxLoadKg is not null), ("load", Quantity.Kg(loadKg, 0)), ("factor", Told(factor)));
+        var sum = Reason.Of(
+            "check.rated",
+            ("carries", Quantity.Kg(thing.MaxLoadKg, 0)),
+            ("entered", thing.Item.MaxLoadKg is not null),
+            ("load", Quantity.Kg(loadKg, 0)),
+            ("factor", Told(factor))
+        );
         return Judge(thing, CheckKind.Rated, factor, sum, Reason.Of("check.rated-advice"));
     }
 
@@ -106,9 +130,23 @@ public static class ObjectChecks
 
         var factor = thing.MassKg * thing.LegToCentreCm / (half * thing.OverhangCm);
         var counterweight = Counterweight(half, thing.OverhangCm, thing.MassKg, thing.LegToCentreCm);
-        var sum = Reason.Of("check.chair-back", ("load", Quantity.Kg(half, 0)), ("overhang", Quantity.Cm(thing.OverhangCm)), ("mass", Quantity.Kg(thing.MassKg)), ("arm", Quantity.Cm(thing.LegToCentreCm)), ("factor", Told(factor)));
+        var sum = Reason.Of(
+            "check.chair-back",
+            ("load", Quantity.Kg(half, 0)),
+            ("overhang", Quantity.Cm(thing.OverhangCm)),
+            ("mass", Quantity.Kg(thing.MassKg)),
+            ("arm", Quantity.Cm(thing.LegToCentreCm)),
+            ("factor", Told(factor))
+        );
         return counterweight > 0
-            ? new ObjectVerdict(thing.InWords, CheckKind.ChairBack, Verdict.Care, factor, sum, Reason.Of("check.counterweight", ("load", Quantity.Kg(Math.Ceiling(counterweight), 0))))
+            ? new ObjectVerdict(
+                thing.InWords,
+                CheckKind.ChairBack,
+                Verdict.Care,
+                factor,
+                sum,
+                Reason.Of("check.counterweight", ("load", Quantity.Kg(Math.Ceiling(counterweight), 0)))
+            )
             : Judge(thing, CheckKind.ChairBack, factor, sum, Reason.None);
     }
 
@@ -119,12 +157,16 @@ public static class ObjectChecks
     private static ObjectVerdict Height(SetupCheck check, Thing thing, double statureCm)
     {
         var (low, high) = (check.LowShare * statureCm, check.HighShare * statureCm);
-        var sum = Reason.Of("check.height", ("height", Quantity.Cm(thing.HeightCm, 0)), ("low", Quantity.Cm(low, 0).Value), ("high", Quantity.Cm(high, 0)), ("stature", Quantity.Cm(statureCm, 0)));
-        return thing.HeightCm > high
-            ? new ObjectVerdict(thing.InWords, check.Kind, Verdict.Care, null, sum, Reason.Of("check.too-high"))
-            : thing.HeightCm < low
-                ? new ObjectVerdict(thing.InWords, check.Kind, Verdict.Care, null, sum, Reason.Of("check.too-low"))
-                : new ObjectVerdict(thing.InWords, check.Kind, Verdict.Fine, null, sum, Reason.None);
+        var sum = Reason.Of(
+            "check.height",
+            ("height", Quantity.Cm(thing.HeightCm, 0)),
+            ("low", Quantity.Cm(low, 0).Value),
+            ("high", Quantity.Cm(high, 0)),
+            ("stature", Quantity.Cm(statureCm, 0))
+        );
+        return thing.HeightCm > high ? new ObjectVerdict(thing.InWords, check.Kind, Verdict.Care, null, sum, Reason.Of("check.too-high"))
+            : thing.HeightCm < low ? new ObjectVerdict(thing.InWords, check.Kind, Verdict.Care, null, sum, Reason.Of("check.too-low"))
+            : new ObjectVerdict(thing.InWords, check.Kind, Verdict.Fine, null, sum, Reason.None);
     }
 
     /// <summary>A safety factor as it is told, to a tenth.</summary>
@@ -132,7 +174,10 @@ public static class ObjectChecks
 
     private static ObjectVerdict Judge(Thing thing, CheckKind kind, double factor, Reason sum, Reason advice)
     {
-        var verdict = factor < RefusedBelow ? Verdict.Refused : factor < CareBelow ? Verdict.Care : Verdict.Fine;
+        var verdict =
+            factor < RefusedBelow ? Verdict.Refused
+            : factor < CareBelow ? Verdict.Care
+            : Verdict.Fine;
         return new ObjectVerdict(thing.InWords, kind, verdict, factor, sum, verdict == Verdict.Fine ? Reason.None : advice);
     }
 }

@@ -65,7 +65,11 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
         ArgumentNullException.ThrowIfNull(wish);
         if (!(wish.TargetKg is > 0 and <= MostKg))
         {
-            throw new ArgumentOutOfRangeException(nameof(wish), wish.TargetKg, $"A load to build lies above 0 and at most at {MostKg} kg in a hand.");
+            throw new ArgumentOutOfRangeException(
+                nameof(wish),
+                wish.TargetKg,
+                $"A load to build lies above 0 and at most at {MostKg} kg in a hand."
+            );
         }
 
         ArgumentOutOfRangeException.ThrowIfLessThan(wish.Hands, 1);
@@ -73,15 +77,24 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
         var usable = containers.Where(c => c.Count >= wish.Hands).ToList();
         if (usable.Count == 0)
         {
-            return new LoadAnswer(null, null, null, wish.Hands == 2
-                ? "Two equal containers are needed for two hands; there is no such pair here."
-                : "There is nothing here to fill.");
+            return new LoadAnswer(
+                null,
+                null,
+                null,
+                wish.Hands == 2
+                    ? "Two equal containers are needed for two hands; there is no such pair here."
+                    : "There is nothing here to fill."
+            );
         }
 
         var found = usable.SelectMany(c => Near(c, wish)).ToList();
         var target = PackingTable.ToUnits(wish.TargetKg);
         int Units(LoadRecipe r) => PackingTable.ToUnits(r.MassKg);
-        var exact = found.Where(r => Units(r) == target).OrderBy(r => r.PieceCount).ThenBy(r => r.Container.Id, StringComparer.Ordinal).FirstOrDefault();
+        var exact = found
+            .Where(r => Units(r) == target)
+            .OrderBy(r => r.PieceCount)
+            .ThenBy(r => r.Container.Id, StringComparer.Ordinal)
+            .FirstOrDefault();
         if (exact is not null)
         {
             return new LoadAnswer(exact, null, null, null);
@@ -186,19 +199,31 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
         return best is null && full > 0 ? Recipe(container, Nothing, new PouredFiller(filler, full), hands) : null;
     }
 
-    private static double MostLitres(Container container, Filler filler, double packedKg, double packedL) => Math.Max(0, Math.Min(
-        Math.Min(container.VolumeL - packedL, filler.AvailableL),
-        (Math.Min(container.ContentLimitKg, MostKg) - packedKg) / filler.DensityKgPerL));
+    private static double MostLitres(Container container, Filler filler, double packedKg, double packedL) =>
+        Math.Max(
+            0,
+            Math.Min(
+                Math.Min(container.VolumeL - packedL, filler.AvailableL),
+                (Math.Min(container.ContentLimitKg, MostKg) - packedKg) / filler.DensityKgPerL
+            )
+        );
 
-    private static LoadRecipe Recipe(Container container, Packing packed, PouredFiller? poured, int hands) => new(
-        container, packed, poured, Math.Round(container.TareKg + packed.MassKg + (poured?.MassKg ?? 0), 2, MidpointRounding.AwayFromZero), hands);
+    private static LoadRecipe Recipe(Container container, Packing packed, PouredFiller? poured, int hands) =>
+        new(
+            container,
+            packed,
+            poured,
+            Math.Round(container.TareKg + packed.MassKg + (poured?.MassKg ?? 0), 2, MidpointRounding.AwayFromZero),
+            hands
+        );
 
     /// <summary>What each hand gets of the loose objects.</summary>
     private IEnumerable<LooseObject> Shared(int hands) => objects.Select(o => o with { Count = o.Count / hands });
 
-    private IEnumerable<Filler> Fits(Container container, int hands) => fillers
-        .Where(f => (container.HoldsWater || !f.Wet) && f.DensityKgPerL > 0)
-        .Select(f => f with { AvailableL = f.AvailableL / hands });
+    private IEnumerable<Filler> Fits(Container container, int hands) =>
+        fillers
+            .Where(f => (container.HoldsWater || !f.Wet) && f.DensityKgPerL > 0)
+            .Select(f => f with { AvailableL = f.AvailableL / hands });
 
     /// <summary>Why even the heaviest recipe stays below the wish.</summary>
     private string Ends(List<Container> usable, LoadRecipe? heaviest, int hands)
@@ -206,7 +231,11 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
         var container = heaviest?.Container ?? usable[0];
         var here = Shared(hands).ToList();
         var endless = Fits(container, hands).Any(f => f.AvailableL >= container.VolumeL);
-        if (endless ? container.VolumeL * Fits(container, hands).Max(f => f.DensityKgPerL) > container.ContentLimitKg : here.Sum(o => o.MassKg * o.Count) > container.ContentLimitKg)
+        if (
+            endless
+                ? container.VolumeL * Fits(container, hands).Max(f => f.DensityKgPerL) > container.ContentLimitKg
+                : here.Sum(o => o.MassKg * o.Count) > container.ContentLimitKg
+        )
         {
             return $"{Words.Sentence(container.Name)} may carry {Words.Number(container.ContentLimitKg)} kg.";
         }

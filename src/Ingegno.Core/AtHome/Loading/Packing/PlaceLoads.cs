@@ -20,7 +20,12 @@ public static class PlaceLoads
     public static ImmutableArray<LooseObject> Objects(KitAtPlace kit)
     {
         ArgumentNullException.ThrowIfNull(kit);
-        return [.. kit.UsableThatAre("pack").Where(t => t.MassKg > 0).Select(t => new LooseObject(t.Id, t.InWords, t.MassKg, t.VolumeL, t.Count))];
+        return
+        [
+            .. kit.UsableThatAre("pack")
+                .Where(t => t.MassKg > 0)
+                .Select(t => new LooseObject(t.Id, t.InWords, t.MassKg, t.VolumeL, t.Count)),
+        ];
     }
 
     public static ImmutableArray<Filler> Fillers(KitAtPlace kit)
@@ -37,7 +42,15 @@ public static class PlaceLoads
     public static Container ToContainer(Thing thing)
     {
         ArgumentNullException.ThrowIfNull(thing);
-        return new(thing.Id, thing.InWords, thing.MassKg, thing.VolumeL, Math.Min(thing.MaxLoadKg, PackingTable.MostKg), thing.Kind.Is("holds-water"), thing.Count);
+        return new(
+            thing.Id,
+            thing.InWords,
+            thing.MassKg,
+            thing.VolumeL,
+            Math.Min(thing.MaxLoadKg, PackingTable.MostKg),
+            thing.Kind.Is("holds-water"),
+            thing.Count
+        );
     }
 
     private static bool IsWet(KitKind kind) => kind.Id is "water" or "milk" or "detergent" or "wet-towels";

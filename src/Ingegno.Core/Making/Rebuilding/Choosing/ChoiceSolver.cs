@@ -73,7 +73,7 @@ public static class ChoiceSolver
     private static int[] Exchange(ChoiceProblem problem, int[] taken)
     {
         var worth = problem.Worth(taken);
-        for (var better = true; better;)
+        for (var better = true; better; )
         {
             better = false;
             for (var line = 0; line < taken.Length; line++)
@@ -101,9 +101,7 @@ public static class ChoiceSolver
         var days = new List<DayChoices>();
         for (int first = 0, next; first < problem.Lines.Length; first = next)
         {
-            for (next = first + 1; next < problem.Lines.Length && problem.Day[next] == problem.Day[first]; next++)
-            {
-            }
+            for (next = first + 1; next < problem.Lines.Length && problem.Day[next] == problem.Day[first]; next++) { }
 
             days.Add(new DayChoices(problem, prices, first, next));
         }

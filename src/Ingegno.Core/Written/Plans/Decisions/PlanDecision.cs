@@ -22,7 +22,8 @@ namespace Ingegno.Core.Written.Plans.Decisions;
 [JsonDerivedType(typeof(TakeWeek), "take-week")]
 public abstract record PlanDecision
 {
-    /// <summary>Keys of the lines that a coach points at; none where a decision is about the plan, or takes what stood in another one.</summary>
+    /// <summary>Keys of the lines that a coach points at; none where a decision is about the plan, or takes what stood in another
+    /// one.</summary>
     public virtual ImmutableArray<LineKey> PointsAt() => [];
 }
 

@@ -14,7 +14,11 @@ public static class PlanDecisions
     /// <param name="request">What it is built from now.</param>
     /// <param name="standing">What stands in it (<see cref="HomePlan.Standing"/>): only what a decision touches changes.</param>
     /// <param name="decisions">The decisions.</param>
-    public static RebuildRequest Take(RebuildRequest request, ImmutableArray<StandingLine> standing, params IEnumerable<PlanDecision> decisions)
+    public static RebuildRequest Take(
+        RebuildRequest request,
+        ImmutableArray<StandingLine> standing,
+        params IEnumerable<PlanDecision> decisions
+    )
     {
         ArgumentNullException.ThrowIfNull(request);
         ArgumentNullException.ThrowIfNull(decisions);
@@ -30,23 +34,43 @@ public static class PlanDecisions
         return [.. decisions.SelectMany(d => d.PointsAt()).Distinct().Except(known.Select(k => k.Key))];
     }
 
-    private static RebuildRequest Take(RebuildRequest now, ImmutableArray<StandingLine> standing, PlanDecision decision) => decision switch
-    {
-        ChooseCandidate choose => With(now, choose.Line, c => c with { CandidateId = choose.CandidateId }),
-        LeaveToEngine leave => With(now, leave.Line, c => c with { CandidateId = null }),
-        SetRole set => With(now, set.Line, c => c with { Role = set.Role }),
-        LeaveOutExercise left => now with { Choices = [.. now.Choices.Where(c => !Has(c.CandidateId, left.ExerciseId))] },
-        SetFigures set => now with { Edits = Over(now.Edits, set.Edits) },
-        RepeatFigures repeat => now with { Edits = Over(now.Edits, Repeated(repeat, standing)) },
-        TakeRemedy { Remedy: var remedy } => remedy.Choices.Aggregate(now with { Edits = Over(now.Edits, remedy.Edits) }, (r, choice) => With(r, choice.Line, _ => choice)),
-        AcceptFinding accept => now with { Accepted = [.. now.Accepted.Where(a => a.Key != accept.Key), .. accept.Note.Length > 0 ? [new AcceptedFinding(accept.Key, accept.Note)] : Array.Empty<AcceptedFinding>()] },
-        FollowApproach follow => Follow(now, follow),
-        FitToMinutes fit => now with { FitToMinutes = fit.On },
-        Calibrate calibrate => now with { Calibrate = calibrate.On },
-        AcceptProposals accept => Accept(now, standing, accept.Proposals),
-        TakeWeek week => now with { Approach = week.Approach ?? now.Approach, Phase = week.Phase, Choices = Kept(standing), Edits = week.Cells },
-        _ => throw new ArgumentOutOfRangeException(nameof(decision), decision, "There is no such decision."),
-    };
+    private static RebuildRequest Take(RebuildRequest now, ImmutableArray<StandingLine> standing, PlanDecision decision) =>
+        decision switch
+        {
+            ChooseCandidate choose => With(now, choose.Line, c => c with { CandidateId = choose.CandidateId }),
+            LeaveToEngine leave => With(now, leave.Line, c => c with { CandidateId = null }),
+            SetRole set => With(now, set.Line, c => c with { Role = set.Role }),
+            LeaveOutExercise left => now with { Choices = [.. now.Choices.Where(c => !Has(c.CandidateId, left.ExerciseId))] },
+            SetFigures set => now with { Edits = Over(now.Edits, set.Edits) },
+            RepeatFigures repeat => now with { Edits = Over(now.Edits, Repeated(repeat, standing)) },
+            TakeRemedy { Remedy: var remedy } => remedy.Choices.Aggregate(
+                now with
+                {
+                    Edits = Over(now.Edits, remedy.Edits),
+                },
+                (r, choice) => With(r, choice.Line, _ => choice)
+            ),
+            AcceptFinding accept => now with
+            {
+                Accepted =
+                [
+                    .. now.Accepted.Where(a => a.Key != accept.Key),
+                    .. accept.Note.Length > 0 ? [new AcceptedFinding(accept.Key, accept.Note)] : Array.Empty<AcceptedFinding>(),
+                ],
+            },
+            FollowApproach follow => Follow(now, follow),
+            FitToMinutes fit => now with { FitToMinutes = fit.On },
+            Calibrate calibrate => now with { Calibrate = calibrate.On },
+            AcceptProposals accept => Accept(now, standing, accept.Proposals),
+            TakeWeek week => now with
+            {
+                Approach = week.Approach ?? now.Approach,
+                Phase = week.Phase,
+                Choices = Kept(standing),
+                Edits = week.Cells,
+            },
+            _ => throw new ArgumentOutOfRangeException(nameof(decision), decision, "There is no such decision."),
+        };
 
     /// <summary>What stands, as choices: an accepted plan keeps its exercises.</summary>
     public static ImmutableArray<CoachChoice> Kept(ImmutableArray<StandingLine> standing) => [.. standing.Select(s => s.AsChoice())];
@@ -87,7 +111,12 @@ public static class PlanDecisions
         from line in standing
         where repeat.Lines.Contains(line.Line)
         from exercise in line.CandidateId.Split('+')
-        select repeat.Figures with { Line = line.Line, ExerciseId = exercise, ExternalKg = null };
+        select repeat.Figures with
+        {
+            Line = line.Line,
+            ExerciseId = exercise,
+            ExternalKg = null,
+        };
 
     private static RebuildRequest Follow(RebuildRequest now, FollowApproach follow)
     {
@@ -101,21 +130,37 @@ public static class PlanDecisions
         return now with { DayApproaches = asWeek ? [.. others] : [.. others, new DayApproach(day, follow.Approach)] };
     }
 
-    private static RebuildRequest Accept(RebuildRequest now, ImmutableArray<StandingLine> standing, ImmutableArray<AcceptedProposal> accepted)
+    private static RebuildRequest Accept(
+        RebuildRequest now,
+        ImmutableArray<StandingLine> standing,
+        ImmutableArray<AcceptedProposal> accepted
+    )
     {
-        var figures = from a in accepted
-                      where a.Typed is not null || (a.Figures is not null && a.ToExerciseId is null)
-                      let before = now.Edits.LastOrDefault(e => e.IsOf(a.Line, a.ExerciseId))
+        var figures =
+            from a in accepted
+            where a.Typed is not null || (a.Figures is not null && a.ToExerciseId is null)
+            let before = now.Edits.LastOrDefault(e => e.IsOf(a.Line, a.ExerciseId))
 
-                      // Techniques that were set before stay so: a proposal without any of its own must not bring back what was taken off.
-                      let kept = new HomeEdit { Line = a.Line, ExerciseId = a.ExerciseId, Techniques = before?.Techniques }
-                      let proposed = a.Figures is null ? kept : a.Figures.Replacing(kept)
-                      select a.Typed is null ? proposed : a.Typed.Replacing(proposed);
+            // Techniques that were set before stay so: a proposal without any of its own must not bring back what was taken off.
+            let kept = new HomeEdit
+            {
+                Line = a.Line,
+                ExerciseId = a.ExerciseId,
+                Techniques = before?.Techniques,
+            }
+            let proposed = a.Figures is null ? kept : a.Figures.Replacing(kept)
+            select a.Typed is null ? proposed : a.Typed.Replacing(proposed);
         var steps = accepted.Where(a => a is { ToExerciseId: not null, Typed: null }).ToList();
         return now with
         {
             Edits = [.. now.Edits.Where(e => !accepted.Any(a => e.IsOf(a.Line, a.ExerciseId))), .. figures],
-            Choices = [.. Kept(standing).Select(c => steps.FirstOrDefault(s => s.Line == c.Line) is { } step ? c with { CandidateId = Stepped(c.CandidateId!, step) } : c)],
+            Choices =
+            [
+                .. Kept(standing)
+                    .Select(c =>
+                        steps.FirstOrDefault(s => s.Line == c.Line) is { } step ? c with { CandidateId = Stepped(c.CandidateId!, step) } : c
+                    ),
+            ],
         };
     }
 

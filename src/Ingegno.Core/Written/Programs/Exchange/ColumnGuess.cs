@@ -97,9 +97,17 @@ public static class ColumnGuess
 
         // "Weight (kg)", "Rest [s]": what stands in brackets is the unit.
         var end = plain.LastIndexOf(' ');
-        return end > 0 && Heads.TryGetValue(plain[..end], out var before) ? before : head.Trim() == "%" ? ProgramField.Percent : null;
+        return end > 0 && Heads.TryGetValue(plain[..end], out var before) ? before
+            : head.Trim() == "%" ? ProgramField.Percent
+            : null;
     }
 
     private static string Plain(string head) =>
-        string.Join(' ', new string([.. head.ToLowerInvariant().Select(c => char.IsLetterOrDigit(c) ? c : ' ')]).Split(' ', StringSplitOptions.RemoveEmptyEntries));
+        string.Join(
+            ' ',
+            new string([.. head.ToLowerInvariant().Select(c => char.IsLetterOrDigit(c) ? c : ' ')]).Split(
+                ' ',
+                StringSplitOptions.RemoveEmptyEntries
+            )
+        );
 }

@@ -19,7 +19,9 @@ internal static partial class ProgramCell
         var text = Spaces().Replace(cell.Trim(), " ");
         return field switch
         {
-            ProgramField.Sets => Whole(text) is { } sets ? (sets, null) : (null, $"\"{text}\" is no number of sets; write a whole number such as 3."),
+            ProgramField.Sets => Whole(text) is { } sets
+                ? (sets, null)
+                : (null, $"\"{text}\" is no number of sets; write a whole number such as 3."),
             ProgramField.Reps => Reps(text),
             ProgramField.Load => (Load(text, loadUnit), null),
             ProgramField.Percent => Percent(text),
@@ -39,7 +41,12 @@ internal static partial class ProgramCell
     public static string? MeantBy(string date)
     {
         var match = DayAndMonth().Match(date.Trim());
-        var month = match.Success ? Array.FindIndex(CultureInfo.InvariantCulture.DateTimeFormat.AbbreviatedMonthNames, m => m.Equals(match.Groups["month"].Value, StringComparison.OrdinalIgnoreCase)) + 1 : 0;
+        var month = match.Success
+            ? Array.FindIndex(
+                CultureInfo.InvariantCulture.DateTimeFormat.AbbreviatedMonthNames,
+                m => m.Equals(match.Groups["month"].Value, StringComparison.OrdinalIgnoreCase)
+            ) + 1
+            : 0;
         return month == 0 ? null : RangeOf(int.Parse(match.Groups["day"].Value, CultureInfo.InvariantCulture), month);
     }
 
@@ -47,7 +54,10 @@ internal static partial class ProgramCell
     {
         if (LooksLikeDate().IsMatch(text))
         {
-            return (null, $"\"{text}\" is a date; spreadsheets turn a range such as 8-12 into one. Format the column as text and write the reps.");
+            return (
+                null,
+                $"\"{text}\" is a date; spreadsheets turn a range such as 8-12 into one. Format the column as text and write the reps."
+            );
         }
 
         var reps = To().Replace(text, "-");
@@ -134,6 +144,9 @@ internal static partial class ProgramCell
     [GeneratedRegex(@"^[0-9]+(?:\.[0-9]+)?\s*(?:s|sec|secs|seconds|min|mins|minutes)$|^[0-9]{1,2}:[0-9]{2}$", RegexOptions.IgnoreCase)]
     private static partial Regex RestTime();
 
-    [GeneratedRegex(@"^[0-9]{1,4}[-./][0-9]{1,2}[-./][0-9]{2,4}|^[0-9]{1,2}[-. ]*(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*[-. ]*[0-9]", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"^[0-9]{1,4}[-./][0-9]{1,2}[-./][0-9]{2,4}|^[0-9]{1,2}[-. ]*(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*[-. ]*[0-9]",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex LooksLikeDate();
 }

@@ -31,9 +31,20 @@ public sealed record ProgramDocument(string Format, int Version, ImmutableArray<
     {
         ArgumentNullException.ThrowIfNull(weeks);
         ArgumentNullException.ThrowIfNull(rows);
-        return new ProgramDocument(FormatName, CurrentVersion, [.. weeks.Select(w => new ProgramWeek(
-            w.Name,
-            [.. rows.Read(w.Text).GroupBy(r => r.Day).Select(d => new ProgramDay(d.Key, [.. d.Select(r => r with { Day = string.Empty })]))]))]);
+        return new ProgramDocument(
+            FormatName,
+            CurrentVersion,
+            [
+                .. weeks.Select(w => new ProgramWeek(
+                    w.Name,
+                    [
+                        .. rows.Read(w.Text)
+                            .GroupBy(r => r.Day)
+                            .Select(d => new ProgramDay(d.Key, [.. d.Select(r => r with { Day = string.Empty })])),
+                    ]
+                )),
+            ]
+        );
     }
 
     private static void LeaveEmptyCellsOut(JsonTypeInfo type)
@@ -48,13 +59,25 @@ public sealed record ProgramDocument(string Format, int Version, ImmutableArray<
     public ImportPreview Preview(ProgramRows rows)
     {
         ArgumentNullException.ThrowIfNull(rows);
-        var weeks = Weeks.Select(w => (w.Name, Rows: w.Days.SelectMany(d => d.Lines.Select(l => l with { Day = d.Name })).ToList())).ToList();
+        var weeks = Weeks
+            .Select(w => (w.Name, Rows: w.Days.SelectMany(d => d.Lines.Select(l => l with { Day = d.Name })).ToList()))
+            .ToList();
         var written = weeks.Select(w => (w.Name, w.Rows, Written: rows.Write(w.Rows))).ToList();
         return new ImportPreview
         {
             Weeks = [.. written.Select(w => new ImportedWeek(w.Name, w.Written.Text, w.Written.Lines))],
-            Faults = [.. written.SelectMany(w => w.Written.Faults.Select(f => new ImportFault(
-                $"{w.Name}, {w.Rows[f.Row].Day} line {f.Row + 1}".Replace(",  ", ", ", StringComparison.Ordinal), string.Empty, f.Field, f.Message, f.Suggestions)))],
+            Faults =
+            [
+                .. written.SelectMany(w =>
+                    w.Written.Faults.Select(f => new ImportFault(
+                        $"{w.Name}, {w.Rows[f.Row].Day} line {f.Row + 1}".Replace(",  ", ", ", StringComparison.Ordinal),
+                        string.Empty,
+                        f.Field,
+                        f.Message,
+                        f.Suggestions
+                    ))
+                ),
+            ],
         };
     }
 }

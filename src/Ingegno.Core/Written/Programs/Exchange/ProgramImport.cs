@@ -70,7 +70,9 @@ public sealed class ProgramImport(ExerciseNames names)
             return new ImportPreview { Weeks = [], Notes = ["There is nothing in it."] };
         }
 
-        var head = settings.HeadRow is { } given ? filled[0].Rows.ToList().FindIndex(r => r.Number == given) : ColumnGuess.HeadRow(filled[0]);
+        var head = settings.HeadRow is { } given
+            ? filled[0].Rows.ToList().FindIndex(r => r.Number == given)
+            : ColumnGuess.HeadRow(filled[0]);
         var heads = head >= 0 ? filled[0].Rows[head].Cells : [];
         var width = filled.Max(s => s.Rows.Max(r => r.Cells.Length));
         var guessed = head >= 0 ? ColumnGuess.Fields(filled[0].Rows[head]) : [];
@@ -122,14 +124,36 @@ public sealed class ProgramImport(ExerciseNames names)
 
         return new ImportPreview
         {
-            Notes = read.Count < filled.Count ? [$"More than {MostErrors} lines cannot be read, so reading stopped after \"{read[^1].Week.Name}\". Is it a gym program?"] : [],
+            Notes =
+                read.Count < filled.Count
+                    ?
+                    [
+                        $"More than {MostErrors} lines cannot be read, so reading stopped after \"{read[^1].Week.Name}\". Is it a gym program?",
+                    ]
+                    : [],
             Weeks = [.. read.Select(r => new ImportedWeek(r.Week.Name, string.Join('\n', r.Week.Lines).Trim('\n'), r.Result.Lines.Length))],
-            Faults = [.. read.SelectMany(r => r.Result.Errors.Select(e => new ImportFault($"line {r.Week.First + e.Line - 1}", string.Empty, ProgramField.Exercise, e.Message, e.Suggestions)))],
+            Faults =
+            [
+                .. read.SelectMany(r =>
+                    r.Result.Errors.Select(e => new ImportFault(
+                        $"line {r.Week.First + e.Line - 1}",
+                        string.Empty,
+                        ProgramField.Exercise,
+                        e.Message,
+                        e.Suggestions
+                    ))
+                ),
+            ],
         };
     }
 
     private static void Collect(
-        Sheet sheet, int head, ImmutableArray<ProgramField?> fields, bool several, List<(string Name, List<ProgramRow> Rows, List<(Sheet, SheetRow)> From)> weeks)
+        Sheet sheet,
+        int head,
+        ImmutableArray<ProgramField?> fields,
+        bool several,
+        List<(string Name, List<ProgramRow> Rows, List<(Sheet, SheetRow)> From)> weeks
+    )
     {
         var (week, day) = (several ? sheet.Name : "Week 1", string.Empty);
         foreach (var row in sheet.Rows.Skip(head + 1))
@@ -167,11 +191,17 @@ public sealed class ProgramImport(ExerciseNames names)
     private static string Numbered(string what, string name)
     {
         var text = name.Trim();
-        return text.All(char.IsDigit) ? $"{what} {text}" : text.Length > DayHeading.NameLength ? text[..DayHeading.NameLength] : text;
+        return text.All(char.IsDigit) ? $"{what} {text}"
+            : text.Length > DayHeading.NameLength ? text[..DayHeading.NameLength]
+            : text;
     }
 
     private ImportPreview Write(
-        List<(string Name, List<ProgramRow> Rows, List<(Sheet Sheet, SheetRow Row)> From)> weeks, ImmutableArray<ProgramField?> fields, string unit, bool several)
+        List<(string Name, List<ProgramRow> Rows, List<(Sheet Sheet, SheetRow Row)> From)> weeks,
+        ImmutableArray<ProgramField?> fields,
+        string unit,
+        bool several
+    )
     {
         var imported = ImmutableArray.CreateBuilder<ImportedWeek>();
         var faults = ImmutableArray.CreateBuilder<ImportFault>();
@@ -181,9 +211,12 @@ public sealed class ProgramImport(ExerciseNames names)
             var order = Enumerable.Range(0, rows.Count).GroupBy(i => rows[i].Day).SelectMany(g => g).ToList();
             var written = _rows.Write([.. order.Select(i => rows[i])], unit, faults.Count);
             imported.Add(new ImportedWeek(name, written.Text, written.Lines));
-            faults.AddRange(written.Faults.Select(f => (Fault: f, From: from[order[f.Row]]))
-                .OrderBy(f => f.From.Row.Number)
-                .Select(f => Fault(f.Fault, f.From.Sheet, f.From.Row, fields, several)));
+            faults.AddRange(
+                written
+                    .Faults.Select(f => (Fault: f, From: from[order[f.Row]]))
+                    .OrderBy(f => f.From.Row.Number)
+                    .Select(f => Fault(f.Fault, f.From.Sheet, f.From.Row, fields, several))
+            );
         }
 
         return new ImportPreview { Weeks = imported.ToImmutable(), Faults = faults.ToImmutable() };
@@ -197,24 +230,54 @@ public sealed class ProgramImport(ExerciseNames names)
         var cell = column < row.Cells.Length ? row.Cells[column] : default;
         var (message, meant) = cell.Kind switch
         {
-            CellKind.Date => ($"\"{cell.Text}\" is a date; spreadsheets turn a range such as 8-12 into one. Format the column as text and write the reps.", cell.Meant),
-            CellKind.FormulaWithoutResult => ("The cell holds a formula whose result is not in the file. Open it in a spreadsheet, save it again, or write the figure.", null),
+            CellKind.Date => (
+                $"\"{cell.Text}\" is a date; spreadsheets turn a range such as 8-12 into one. Format the column as text and write the reps.",
+                cell.Meant
+            ),
+            CellKind.FormulaWithoutResult => (
+                "The cell holds a formula whose result is not in the file. Open it in a spreadsheet, save it again, or write the figure.",
+                null
+            ),
             CellKind.Error => ($"The cell holds an error ({cell.Text}). Mend the formula or write the figure.", null),
             _ => (fault.Message, null),
         };
         return new ImportFault(
-            Sheet.ColumnName(column) + row.Number, several ? sheet.Name : string.Empty, fault.Field, message, meant is null ? fault.Suggestions : [meant, .. fault.Suggestions]);
+            Sheet.ColumnName(column) + row.Number,
+            several ? sheet.Name : string.Empty,
+            fault.Field,
+            message,
+            meant is null ? fault.Suggestions : [meant, .. fault.Suggestions]
+        );
     }
 
-    private static ImportColumn Column(int index, ImmutableArray<SheetCell> heads, ImmutableArray<ProgramField?> fields, Sheet sheet, int head) => new(
-        Sheet.ColumnName(index),
-        index < heads.Length ? heads[index].Text : string.Empty,
-        index < fields.Length ? fields[index] : null,
-        [.. sheet.Rows.Skip(head + 1).Where(r => index < r.Cells.Length && r.Cells[index].Text.Length > 0).Take(SamplesShown).Select(r => r.Cells[index].Text)]);
+    private static ImportColumn Column(
+        int index,
+        ImmutableArray<SheetCell> heads,
+        ImmutableArray<ProgramField?> fields,
+        Sheet sheet,
+        int head
+    ) =>
+        new(
+            Sheet.ColumnName(index),
+            index < heads.Length ? heads[index].Text : string.Empty,
+            index < fields.Length ? fields[index] : null,
+            [
+                .. sheet
+                    .Rows.Skip(head + 1)
+                    .Where(r => index < r.Cells.Length && r.Cells[index].Text.Length > 0)
+                    .Take(SamplesShown)
+                    .Select(r => r.Cells[index].Text),
+            ]
+        );
 
     private static IEnumerable<string> Notes(ImmutableArray<SheetCell> heads, ImmutableArray<ProgramField?> fields, int sheets)
     {
-        foreach (var twice in heads.Where(h => h.Text.Trim().Length > 0).GroupBy(h => h.Text.Trim(), StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1))
+        foreach (
+            var twice in heads
+                .Where(h => h.Text.Trim().Length > 0)
+                .GroupBy(h => h.Text.Trim(), StringComparer.OrdinalIgnoreCase)
+                .Where(g => g.Count() > 1)
+        )
         {
             yield return $"\"{twice.Key}\" heads {twice.Count()} columns; the first is taken. Say below what the others hold.";
         }

@@ -4,7 +4,23 @@ using System.Text.Json.Serialization;
 namespace Ingegno.Core.Written.Programs.Exchange;
 
 /// <summary>A column of a gym program in a table.</summary>
-public enum ProgramField { Week, Day, Label, Exercise, Dose, Sets, Reps, Load, Percent, Rpe, Rir, Tempo, Rest, Note }
+public enum ProgramField
+{
+    Week,
+    Day,
+    Label,
+    Exercise,
+    Dose,
+    Sets,
+    Reps,
+    Load,
+    Percent,
+    Rpe,
+    Rir,
+    Tempo,
+    Rest,
+    Note,
+}
 
 /// <summary>
 /// One line of a gym program as the cells of a table. Cells hold what a coach types; a row that fills the exercise
@@ -52,23 +68,24 @@ public sealed record ProgramRow
     public bool IsEmpty => (Label + Exercise + Sets + Reps + Load + Percent + Rpe + Rir + Tempo + Rest + Note).Trim().Length == 0;
 
     /// <summary>The cell of a field; for <see cref="ProgramField.Dose"/> sets and reps together.</summary>
-    public string Cell(ProgramField field) => field switch
-    {
-        ProgramField.Week => Week,
-        ProgramField.Day => Day,
-        ProgramField.Label => Label,
-        ProgramField.Exercise => Exercise,
-        ProgramField.Dose => Sets.Length == 0 ? Reps : $"{Sets}x{Reps}",
-        ProgramField.Sets => Sets,
-        ProgramField.Reps => Reps,
-        ProgramField.Load => Load,
-        ProgramField.Percent => Percent,
-        ProgramField.Rpe => Rpe,
-        ProgramField.Rir => Rir,
-        ProgramField.Tempo => Tempo,
-        ProgramField.Rest => Rest,
-        _ => Note,
-    };
+    public string Cell(ProgramField field) =>
+        field switch
+        {
+            ProgramField.Week => Week,
+            ProgramField.Day => Day,
+            ProgramField.Label => Label,
+            ProgramField.Exercise => Exercise,
+            ProgramField.Dose => Sets.Length == 0 ? Reps : $"{Sets}x{Reps}",
+            ProgramField.Sets => Sets,
+            ProgramField.Reps => Reps,
+            ProgramField.Load => Load,
+            ProgramField.Percent => Percent,
+            ProgramField.Rpe => Rpe,
+            ProgramField.Rir => Rir,
+            ProgramField.Tempo => Tempo,
+            ProgramField.Rest => Rest,
+            _ => Note,
+        };
 
     /// <summary>The row with another cell; a dose such as 3x8 is parted into sets and reps.</summary>
     public ProgramRow With(ProgramField field, string cell)

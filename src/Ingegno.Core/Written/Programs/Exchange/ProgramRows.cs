@@ -22,7 +22,15 @@ public sealed partial class ProgramRows(ExerciseNames names)
 
     /// <summary>The fields that make up a line, in the order of the shorthand.</summary>
     private static readonly ImmutableArray<ProgramField> Modifiers =
-        [ProgramField.Load, ProgramField.Percent, ProgramField.Rpe, ProgramField.Rir, ProgramField.Tempo, ProgramField.Rest, ProgramField.Note];
+    [
+        ProgramField.Load,
+        ProgramField.Percent,
+        ProgramField.Rpe,
+        ProgramField.Rir,
+        ProgramField.Tempo,
+        ProgramField.Rest,
+        ProgramField.Note,
+    ];
 
     /// <summary>The rows of a week. Lines that cannot be read keep their text as the exercise.</summary>
     public ImmutableArray<ProgramRow> Read(string text, string week = "")
@@ -99,7 +107,12 @@ public sealed partial class ProgramRows(ExerciseNames names)
             return new ProgramRow { Exercise = text.Trim() };
         }
 
-        return Row(around) with { Exercise = parts.Groups["name"].Value, Sets = parts.Groups["sets"].Value, Reps = parts.Groups["reps"].Value };
+        return Row(around) with
+        {
+            Exercise = parts.Groups["name"].Value,
+            Sets = parts.Groups["sets"].Value,
+            Reps = parts.Groups["reps"].Value,
+        };
     }
 
     private GymLine? Line(string text)
@@ -173,7 +186,11 @@ public sealed partial class ProgramRows(ExerciseNames names)
             line.Add(field, Cell(field));
         }
 
-        if (faults.Count == 0 && !noteAlone && (suggest || names.Find(row.Exercise) is not null ? Wrong(line, sets, reps, index) : Unknown(row, index)) is { } fault)
+        if (
+            faults.Count == 0
+            && !noteAlone
+            && (suggest || names.Find(row.Exercise) is not null ? Wrong(line, sets, reps, index) : Unknown(row, index)) is { } fault
+        )
         {
             faults.Add(fault);
         }
@@ -182,7 +199,12 @@ public sealed partial class ProgramRows(ExerciseNames names)
     }
 
     private static ProgramFault Unknown(ProgramRow row, int index) =>
-        new(index, ProgramField.Exercise, $"The catalogue has no exercise called \"{row.Exercise}\". Check the spelling, or pick one from the catalogue.", []);
+        new(
+            index,
+            ProgramField.Exercise,
+            $"The catalogue has no exercise called \"{row.Exercise}\". Check the spelling, or pick one from the catalogue.",
+            []
+        );
 
     private ProgramFault? Wrong(ComposedLine line, string? sets, string? reps, int index)
     {
@@ -196,16 +218,20 @@ public sealed partial class ProgramRows(ExerciseNames names)
             var (field, message) = (line.FieldAt(wrong.Error.Column - 1), wrong.Error.Message);
             if (wrong.Error.Code == "shorthand.no-dose")
             {
-                (field, message) = sets is null && reps is null
-                    ? (ProgramField.Reps, "Sets and reps are missing, for instance 3 and 8-12.")
-                    : sets is null ? (ProgramField.Sets, "The number of sets is missing.") : (ProgramField.Reps, $"\"{reps}\" are no reps; write 8, 8-12, 10/side, 30 s or AMRAP.");
+                (field, message) =
+                    sets is null && reps is null ? (ProgramField.Reps, "Sets and reps are missing, for instance 3 and 8-12.")
+                    : sets is null ? (ProgramField.Sets, "The number of sets is missing.")
+                    : (ProgramField.Reps, $"\"{reps}\" are no reps; write 8, 8-12, 10/side, 30 s or AMRAP.");
             }
 
             return new ProgramFault(index, field, message, wrong.Error.Suggestions);
         }
     }
 
-    [GeneratedRegex(@"^\s*(?<label>[A-Za-z][0-9]{1,2}(?=[.):\s])[.):]?|[A-Za-z][.):](?=\s))?\s*(?<name>\S.*?)\s+(?<sets>[0-9]+)\s*[x×]\s*(?<reps>\S+)(?<rest>.*)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"^\s*(?<label>[A-Za-z][0-9]{1,2}(?=[.):\s])[.):]?|[A-Za-z][.):](?=\s))?\s*(?<name>\S.*?)\s+(?<sets>[0-9]+)\s*[x×]\s*(?<reps>\S+)(?<rest>.*)$",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex NameAndDose();
 
     /// <summary>A cell may hold line breaks; a line of the shorthand cannot.</summary>

@@ -1,0 +1,23 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Making.Prescribing;
+
+/// <summary>What a dose is asked for.</summary>
+/// <param name="Line">The gym line under its approach.</param>
+/// <param name="Home">The exercise that takes its place.</param>
+/// <param name="Effort">How hard the line is meant.</param>
+/// <param name="Expected">Expected reps to failure with <paramref name="Techniques"/>; null when reps are not the measure.</param>
+/// <param name="Techniques">Techniques taken.</param>
+/// <param name="Approach">The school that the line follows.</param>
+public sealed record DoseQuestion(
+    GymLine Line,
+    Exercise Home,
+    WantedEffort Effort,
+    RepRange? Expected,
+    ImmutableArray<Technique> Techniques,
+    Approach Approach
+);

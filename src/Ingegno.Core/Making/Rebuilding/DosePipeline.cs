@@ -1,0 +1,61 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Making.Sessions;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Making.Rebuilding;
+
+/// <summary>
+/// Who has the last word on a dose, in order; each hand takes the lines as the one before left them.
+/// <list type="number">
+/// <item>The gym line under its approach (<see cref="ApproachIntent"/>): before anything is matched, for what is wanted decides what is found.</item>
+/// <item>What the load makes of it (<see cref="DosePrescriber"/>) and</item>
+/// <item>how its sets run (<see cref="SetSchemeChoice"/>): both for every candidate, which shows its dose before it is taken.</item>
+/// <item>Figures of the coach, of a proposal that was accepted or of a block (<see cref="HomeEdits"/>).</item>
+/// <item>Calibration, where it is on (<see cref="Calibration"/>): a last set without a figure.</item>
+/// <item>The day (<see cref="SessionPlanner"/>): tired beforehand, done in turn, cut to the minutes; what a coach set is not cut.</item>
+/// </list>
+/// This file runs the last three, once the week's exercises are chosen.
+/// </summary>
+internal sealed class DosePipeline(RebuildRequest request, ClientAtPlace at)
+{
+    /// <summary>The days laid out with their final doses.</summary>
+    /// <param name="chosen">Lines with the candidates taken, in the order of the text.</param>
+    /// <param name="days">Days of the week.</param>
+    public ImmutableArray<LaidOutSession> Run(IEnumerable<HomeLine> chosen, ImmutableArray<GymDay> days)
+    {
+        var figures = new HomeEdits(request.Edits, at);
+        var lines = chosen.Select(figures.Apply).Select(Calibrated).ToLookup(l => l.Gym.Day);
+        var planner = new SessionPlanner(at.Trade, request.Client);
+        return [.. days.Select(d => Shown(planner.Plan([.. lines[d.Index]], request.ApproachOn(d.Name, at.Trade), request.FitToMinutes)))];
+    }
+
+    private HomeLine Calibrated(HomeLine line) =>
+        request.Calibrate
+            ? OfEach(line, home => Calibration.Open(home, at.Trade.Catalogue.Get(home.ExerciseId), request.Client, at.Kit).Home)
+            : line;
+
+    /// <summary>What is shown of a final dose: its effect, the techniques that could be added.</summary>
+    private LaidOutSession Shown(LaidOutSession session) =>
+        session with
+        {
+            Lines =
+            [
+                .. session.Lines.Select(l =>
+                    OfEach(l, h => h with { Effect = DoseEffect.Of(h, at.Trade.Fatigue), TechniquesThatFit = Fit(h) })
+                ),
+            ],
+        };
+
+    private ImmutableArray<string> Fit(HomeExercise home)
+    {
+        var exercise = at.Trade.Catalogue.Get(home.ExerciseId);
+        var fit = at.Trade.Techniques.Where(t => t.Fits(exercise, request.Client) && at.Kit.Meets(t.Needs).Possible);
+        return [.. fit.OrderBy(t => t.Order).Select(t => t.Id)];
+    }
+
+    private static HomeLine OfEach(HomeLine line, Func<HomeExercise, HomeExercise> change) =>
+        line.Chosen is { } chosen ? line with { Chosen = chosen with { Exercises = [.. chosen.Exercises.Select(change)] } } : line;
+}
