@@ -36,6 +36,11 @@ class Trade {
     return sentence(steps.length === 1 ? steps[0]!.label.replace(/^an? /, '') : inWords(of));
   }
 
+  /** Name of one step of a technique: "five-second eccentric"; its key in words when there is none any more. */
+  stepName(id: string): string {
+    return this.summary?.techniqueSteps.find((s) => s.id === id)?.label ?? inWords(id);
+  }
+
   kind(id: string): KitKind | undefined {
     return this.summary?.kitKinds.find((k) => k.id === id);
   }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { rest } from '../words';
+  import { trade } from '../trade.svelte';
   import TempoLine from '../workbench/TempoLine.svelte';
   import type { BlockBook } from './blockBook.svelte';
   import { asksMore, figuresOf, hopefulFrom, keyOf } from './cells';
@@ -35,7 +36,7 @@
         <span class="text-primary">RIR {cell.dose.rir}</span>
       </p>
       {#if cell.dose.techniques.length > 0}<p class="soft text-plain">
-          {cell.dose.techniques.join(', ')}
+          {cell.dose.techniques.map((id) => trade.stepName(id)).join(', ')}
         </p>{/if}
     </div>
     <div class="w-64 text-plain">
