@@ -1,0 +1,132 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Tests.Blocks;
+
+/// <summary>What a block says in the review, and what comes before it (docs/trade/progression).</summary>
+public class BlockGuideTests
+{
+    private static readonly HomePlan Plan = BlockExamples.Plan(BlockExamples.Beginner);
+    private static readonly BlockSetup Setup = BlockExamples.Setup(BlockExamples.Beginner) with { LighterWeeks = [2] };
+
+    [Fact]
+    public void A_lighter_week_comes_before_a_step_up()
+    {
+        var said = Review(Setup, Done(reps: 8, rir: 2));
+
+        (said.Decision, said.Dose.Sets, said.Dose.SetsBefore, said.Dose.BlockWeek).ShouldBe((Decision.Deload, 2, 3, Setup.StartOf(2)));
+        said.Dose.Target.Min.ShouldBe(8, "no rep more on top of less work");
+        said.Reason.Said().ShouldStartWith("Week 2 of the block is a lighter one");
+        Review(Setup with { LighterWeeks = [3] }, Done(8, 2)).Decision.ShouldBe(Decision.MoreReps);
+    }
+
+    [Fact]
+    public void What_was_too_hard_gets_easier_in_a_lighter_week_too()
+    {
+        var said = Review(Setup, Done(reps: 5, rir: 0));
+        said.Decision.ShouldBe(Decision.Deload);
+        said.Reason.Said().ShouldStartWith("5 reps in the best set, 8 wanted");
+        Squat.Dose.Techniques.ShouldNotBeEmpty();
+        said.Dose.Techniques.ShouldBeEmpty("the technique goes first, in a lighter week as in any other");
+    }
+
+    [Theory]
+    [InlineData(6, Decision.Swap)]
+    [InlineData(3, Decision.Ease)]
+    [InlineData(0, Decision.Deload)]
+    public void Pain_comes_before_the_block(int pain, Decision decision) =>
+        Review(Setup, [.. Done(8, 2).Select(s => s with { Pain = pain, PainJoint = Joint.Knee })]).Decision.ShouldBe(decision);
+
+    [Fact]
+    public void A_return_after_a_missed_week_comes_before_the_block() =>
+        Review(Setup with { LighterWeeks = [3] }, Done(8, 2), daysLater: 16).Decision.ShouldBe(Decision.EaseIn);
+
+    [Fact]
+    public void A_cell_the_coach_set_comes_before_a_step_up_and_after_what_makes_it_easier()
+    {
+        var set = Setup with
+        {
+            LighterWeeks = [],
+            Edits =
+            [
+                new BlockEdit(
+                    2,
+                    new HomeEdit
+                    {
+                        Line = new LineKey(1),
+                        ExerciseId = Squat.ExerciseId,
+                        Sets = 5,
+                    }
+                ),
+            ],
+        };
+
+        var said = Review(set, Done(8, 2));
+        (said.Decision, said.Dose.Sets).ShouldBe((Decision.AsPlanned, 5));
+        said.Reason.Said().ShouldStartWith("You set 5x");
+        var back = Review(set, Done(5, 0));
+        back.Decision.ShouldBe(Decision.TechniqueOff);
+        back.Reason.Said().ShouldContain("The block had 5x");
+    }
+
+    [Fact]
+    public void A_new_phase_is_announced_and_not_written_line_by_line()
+    {
+        var phases = Setup with
+        {
+            LighterWeeks = [],
+            Phases = [new BlockPhase("First", 1), new BlockPhase("Strength", 4, "tension", "Strength")],
+        };
+        var said = Review(phases, Done(8, 2));
+        said.Decision.ShouldBe(Decision.NewPhase);
+        said.Dose.Figures.ShouldBe(Squat.Dose.Figures, "other days of the week may still be to come");
+        Review(phases with { Phases = [new BlockPhase("First", 2), phases.Phases[1] with { Weeks = 3 }] }, Done(8, 2))
+            .Decision.ShouldBe(Decision.MoreReps);
+    }
+
+    [Fact]
+    public void Before_and_after_the_block_the_log_decides()
+    {
+        Review(Setup with { Starts = Setup.Starts.AddDays(28) }, Done(8, 2)).Decision.ShouldBe(Decision.MoreReps);
+        Review(Setup with { Starts = Setup.Starts.AddDays(-60) }, Done(8, 2)).Decision.ShouldBe(Decision.MoreReps);
+        Guide(Setup).For(new LineKey(1), Squat.ExerciseId, new LineHistory([], Setup.Starts, null)).ShouldBeNull();
+    }
+
+    [Fact]
+    public void With_several_sessions_a_week_the_week_is_filled_first()
+    {
+        var day = new LineDay(Setup.Starts, Done(8, 2), null);
+        var once = new LineHistory([day], Setup.Starts, Setup.Starts);
+        var twice = new LineHistory([day with { Day = Setup.Starts.AddDays(3) }, day], Setup.Starts.AddDays(3), Setup.Starts.AddDays(3));
+        Guide(Setup, sessionsPerWeek: 2).For(new LineKey(1), Squat.ExerciseId, once)!.Week.ShouldBe(1);
+        Guide(Setup, sessionsPerWeek: 2).For(new LineKey(1), Squat.ExerciseId, twice)!.Week.ShouldBe(2);
+    }
+
+    private static HomeExercise Squat => Plan.Lines[0].Chosen!.Exercises[0];
+
+    private static BlockGuide Guide(BlockSetup setup, int sessionsPerWeek = 1) =>
+        new(setup, BlockExamples.Block(BlockExamples.Beginner, setup), sessionsPerWeek, Trade.Shipped.Blocks);
+
+    private static ImmutableArray<LoggedSet> Done(int reps, int rir) => [.. Enumerable.Repeat(new LoggedSet { Reps = reps, Rir = rir }, 3)];
+
+    private static Proposal Review(BlockSetup setup, ImmutableArray<LoggedSet> sets, int daysLater = 1)
+    {
+        var log = new LoggedSession(BlockExamples.Monday, [new LoggedExercise(new LineKey(1), Squat.ExerciseId, sets)]);
+        return new NextSession(Trade.Shipped).Propose(
+            BlockExamples.Beginner.Client,
+            BlockExamples.Beginner.Kit,
+            Plan.Lines,
+            [log],
+            BlockExamples.Monday.AddDays(daysLater),
+            Guide(setup)
+        )[0];
+    }
+}

@@ -1,0 +1,58 @@
+using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Exchange;
+
+namespace Ingegno.Core.Tests.Blocks;
+
+/// <summary>A block as a table: what it says, and that the program screen reads it again.</summary>
+public class BlockRowsTests
+{
+    private static readonly BlockSetup Setup = BlockExamples.Setup(BlockExamples.Beginner);
+    private static readonly Block Laid = BlockExamples.Block(BlockExamples.Beginner, Setup);
+
+    [Fact]
+    public void A_row_says_what_a_cell_says()
+    {
+        var rows = BlockRows.Of(Laid, BlockExamples.Plan(BlockExamples.Beginner));
+
+        rows.Length.ShouldBe(Laid.Weeks.Sum(w => w.Cells.Length));
+        var cell = BlockExamples.Line(Laid, new LineKey(1))[1];
+        rows.First(r => r.Week.StartsWith("Week 2,", StringComparison.Ordinal))
+            .ShouldSatisfyAllConditions(
+                r => r.Exercise.ShouldBe(cell.Name),
+                r => (r.Sets, r.Reps).ShouldBe(("3", "9")),
+                r => r.Load.ShouldBe("5.38 kg"),
+                r => (r.Tempo, r.Rest, r.Rir).ShouldBe((cell.Dose.Tempo.ToString(), "180 s", "2")),
+                r => r.Note.ShouldBe("from 2026-11-30, pause 2")
+            );
+        rows[^1].Note.ShouldContain("lighter", customMessage: "the last week is half of the one before");
+        BlockRows
+            .Of(
+                BlockExamples.Block(BlockExamples.Beginner, Setup with { Edits = [BlockExamples.Edit(cell, 2, 5)] }),
+                BlockExamples.Plan(BlockExamples.Beginner)
+            )
+            .Single(r => r.Note.Contains("set by the coach"))
+            .Sets.ShouldBe("5");
+    }
+
+    [Fact]
+    public void Every_row_is_a_line_of_shorthand_with_the_same_figures()
+    {
+        foreach (var request in new[] { BlockExamples.Strong, BlockExamples.Beginner })
+        {
+            var block = BlockExamples.Block(request, BlockExamples.Setup(request));
+            var rows = BlockRows.Of(block, BlockExamples.Plan(request));
+            var read = new ShorthandParser(Trade.Shipped.Names).Parse(new ProgramRows(Trade.Shipped.Names).Write(rows).Text);
+
+            read.Errors.ShouldBeEmpty();
+            read.Lines.Select(l => (l.ExerciseId, l.Sets, l.Target, l.Rir, l.RestSeconds))
+                .ShouldBe(
+                    block
+                        .Weeks.SelectMany(w => w.Cells)
+                        .Select(c => (c.ExerciseId, c.Dose.Sets, c.Dose.Target, (int?)c.Dose.Rir, (int?)c.Dose.RestSeconds))
+                );
+        }
+    }
+}

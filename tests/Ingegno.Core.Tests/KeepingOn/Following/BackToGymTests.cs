@@ -1,0 +1,104 @@
+using System.Collections.Immutable;
+using CsCheck;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Tests.Following;
+
+/// <summary>The way back to the gym (docs/trade/progression, common practice).</summary>
+[Trait("source", "common practice (docs/trade/progression): 4+ weeks away 70, 80, 90, 100 %; shorter breaks, shorter ramps")]
+public class BackToGymTests
+{
+    private const string Week =
+        "= Day 1\nBench press 4x8 @ 80 kg RIR 2\nBack squat 4x6 @ 100 kg\n\n= Day 2\nDumbbell bench press 3x10 2x10 kg\nPlank 3x40 s\nSeated cable row 3x10";
+
+    [Theory]
+    [InlineData(0, false, "1")]
+    [InlineData(1, false, "0.9 1")]
+    [InlineData(3, false, "0.8 0.9 1")]
+    [InlineData(4, false, "0.7 0.8 0.9 1")]
+    [InlineData(26, false, "0.7 0.8 0.9 1")]
+    [InlineData(26, true, "0.8 0.9 1")]
+    [InlineData(1, true, "0.9 1")]
+    public void The_ramp_is_as_long_as_the_break(int weeks, bool keptUp, string shares) =>
+        string.Join(' ', BackToGym.Ramp(weeks, keptUp).Select(s => Words.Number(s))).ShouldBe(shares);
+
+    [Fact]
+    public void Loads_rise_to_the_old_ones_and_keep_what_was_gained()
+    {
+        var back = Plan(12, adherence: 0.5, ("bench-press", 0.06), ("back-squat", -0.04));
+
+        back.Lines[0].LoadsKg.ShouldBe([57.5, 67.5, 75, 82.5], "80 kg by 1.06 and the ramp, down to the next plates");
+        back.Lines[0].Reason.Said().ShouldContain("rose by about 6 %");
+        back.Lines[1].LoadsKg[^1].ShouldBe(95, "100 kg less 4 %");
+        back.Lines[2].LoadsKg[0].ShouldBe(7, "10 kg a hand by .74, whole kilograms");
+        back.Lines[3].LoadsKg.ShouldBeEmpty();
+        back.Lines[4].Reason.Said().ShouldContain("by feel");
+    }
+
+    [Fact]
+    public void It_is_a_gym_program_that_can_be_read_again()
+    {
+        var back = Plan(12, adherence: 0.9, ("bench-press", 0.02));
+
+        back.Weeks.Select(w => w.Name).ShouldBe(["Back, week 1 of 3", "Back, week 2 of 3", "Back, week 3 of 3"]);
+        foreach (var week in back.Weeks)
+        {
+            var read = new ShorthandParser(Trade.Shipped.Names).Parse(week.Text);
+            read.Errors.ShouldBeEmpty(week.Text);
+            read.Lines.Length.ShouldBe(5);
+            read.Days.Length.ShouldBe(2);
+        }
+
+        back.Weeks[0].Text.ShouldContain("RIR 3", Case.Sensitive, "easier in the first week");
+        back.Weeks[2].Text.ShouldContain("RIR 2");
+    }
+
+    [Fact]
+    public void A_main_lift_without_a_load_starts_from_what_is_known_of_it()
+    {
+        GymReturn Plan(Core.Trainee.Clients.ClientProfile client) =>
+            new BackToGym(Trade.Shipped).Plan(
+                "Bench press 4x8 RIR 2\nBack squat 3x5\nSeated cable row 3x10",
+                new TimeAtHome(1, null, ImmutableDictionary<string, double>.Empty),
+                client
+            );
+        var known = Plan(Support.Examples.ClientA);
+
+        // Bench 85 kg, ten reps to failure: 85 · 30 / 40 = 63.75; 90 % of it is 57.4. Down to the next plates.
+        known.Lines[0].LoadsKg.ShouldBe([55, 62.5]);
+        known.Lines[0].Reason.Said().ShouldContain("rests on bench press 85 kg");
+        known.Lines[1].LoadsKg[^1].ShouldBeInRange(75, 100, "squat 110 kg, seven reps to failure, the body's part taken off");
+        known.Lines[2].LoadsKg.ShouldBeEmpty("no main lift: by feel");
+        Plan(Support.Examples.ClientB).Lines.ShouldAllBe(l => l.LoadsKg.IsEmpty, "level alone is too little to load a bar by");
+    }
+
+    [Fact]
+    public void Strength_that_fell_spares_no_step() => Plan(12, adherence: 0.9, ("bench-press", -0.05)).Shares.Length.ShouldBe(4);
+
+    [Fact]
+    public void Loads_never_fall_from_week_to_week_nor_pass_the_old_by_more_than_a_tenth() =>
+        Gen.Select(Gen.Int[0, 60], Gen.Double[0, 1], Gen.Double[-0.5, 0.5])
+            .Sample(
+                (weeks, adherence, change) =>
+                    Plan(weeks, adherence, ("bench-press", change)).Lines[0].LoadsKg is var loads
+                    && loads.SequenceEqual(loads.Order())
+                    && loads.All(kg => kg <= 80 * 1.1 + 1e-9)
+                    && loads[0] >= 80 * 0.7 * 0.9 - 2.5
+            );
+
+    [Fact]
+    public void An_empty_week_leads_nowhere_and_says_so() =>
+        new BackToGym(Trade.Shipped).Plan("", new TimeAtHome(5, null, ImmutableDictionary<string, double>.Empty)).Lines.ShouldBeEmpty();
+
+    private static GymReturn Plan(int weeks, double adherence, params (string Anchor, double Change)[] change) =>
+        new BackToGym(Trade.Shipped).Plan(
+            Week,
+            new TimeAtHome(weeks, adherence, change.ToImmutableDictionary(c => c.Anchor, c => c.Change))
+        );
+}

@@ -1,0 +1,106 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Tests.Following;
+
+public class TrendsTests
+{
+    private static readonly DateOnly Today = new(2026, 11, 20);
+
+    [Fact]
+    public void Estimated_strength_rises_with_the_log_and_its_band_narrows()
+    {
+        var lift = Of(Log(8, 9, 10, 11)).Lifts.Single();
+
+        lift.Points.Length.ShouldBe(4);
+        lift.Points.Select(p => p.EstimateKg).ShouldBeInOrder(SortDirection.Ascending);
+        lift.Points.ShouldAllBe(p => p.LowKg < p.EstimateKg && p.EstimateKg < p.HighKg);
+        (lift.Points[3].HighKg - lift.Points[3].LowKg).ShouldBeLessThan(lift.Points[0].HighKg - lift.Points[0].LowKg);
+        lift.Change.ShouldBeGreaterThan(0);
+        lift.Points[3].BestSet.ShouldBe("11 r2");
+        lift.Points[0].SeenKg.ShouldBe(80 * (1 + (10 / 30.0)), 0.05, "eight and two in reserve at 80 kg, by the middle curve");
+    }
+
+    [Fact]
+    public void A_named_formula_takes_the_place_of_the_curve() =>
+        Of(Log(8, 9), RepMaxFormula.Find("lombardi")).Lifts.Single().Points[0].SeenKg.ShouldBe(Math.Round(80 * Math.Pow(10, 0.1), 1));
+
+    [Fact]
+    public void Weeks_count_sessions_sets_and_what_was_reached()
+    {
+        var trends = Of(Log(8, 9, 7));
+
+        trends.Weeks.Length.ShouldBe(3);
+        trends.Weeks.ShouldAllBe(w => w.Sets == 3 && w.PlannedSets == 4 && w.Sessions == 1);
+        trends.Weeks.Select(w => w.ReachedSets).ShouldBe([3, 3, 0], "eight were planned");
+        trends.Weeks[0].HardSets.Single(h => h.Muscle == Muscle.MidChest).Sets.ShouldBe(3);
+        trends.Adherence!.Value.ShouldBe(3 / 7.0, 0.01, "1 of 3 in two weeks that are over, 1 of 1 in the one that is not");
+    }
+
+    [Fact]
+    public void A_week_without_a_session_is_a_week_all_the_same()
+    {
+        var log = Log(8, 9, 10).RemoveAt(1);
+        Of(log).Weeks.Select(w => w.Sessions).ShouldBe([1, 0, 1]);
+    }
+
+    [Fact]
+    public void Pain_is_shown_in_its_week()
+    {
+        var log = Log(8);
+        var hurt = log[0].Session.Exercises[0] with
+        {
+            Sets = [log[0].Session.Exercises[0].Sets[0] with { Pain = 4, PainJoint = Joint.Shoulder }],
+        };
+        var week = Of([log[0] with { Session = log[0].Session with { Exercises = [hurt] } }]).Weeks.Single();
+
+        (week.WorstPain, week.PainJoint).ShouldBe((4, Joint.Shoulder));
+    }
+
+    [Fact]
+    public void Nothing_logged_shows_nothing()
+    {
+        var nothing = Of([]);
+        (nothing.Lifts.IsEmpty, nothing.Weeks.IsEmpty, nothing.Adherence).ShouldBe((true, true, null));
+    }
+
+    /// <summary>One session of push-ups a week, oldest first, the last one today.</summary>
+    private static ImmutableArray<SessionBesidePlan> Log(params int[] reps) =>
+        [
+            .. reps.Select(
+                (r, i) =>
+                    new SessionBesidePlan(
+                        new LoggedSession(
+                            Today.AddDays(-7 * (reps.Length - 1 - i)),
+                            [
+                                new LoggedExercise(
+                                    new LineKey(1),
+                                    "push-up",
+                                    [
+                                        .. Enumerable.Repeat(
+                                            new LoggedSet
+                                            {
+                                                Reps = r,
+                                                Rir = 2,
+                                                Stamp = new SetStamp(80, 1, 8, 2),
+                                            },
+                                            3
+                                        ),
+                                    ]
+                                ),
+                            ]
+                        ),
+                        4
+                    )
+            ),
+        ];
+
+    private static ClientTrends Of(ImmutableArray<SessionBesidePlan> log, RepMaxFormula? formula = null) =>
+        new Trends(Trade.Shipped).Of(Examples.ClientA with { DaysPerWeek = 3 }, log, Today, formula);
+}
