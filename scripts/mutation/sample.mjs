@@ -30,7 +30,8 @@ const configuration = {
     'test-case-filter': mutation.without.map((name) => `FullyQualifiedName!~${name}`).join('&'),
     'coverage-analysis': 'off',
     concurrency: 2,
-    reporters: ['json', 'progress'],
+    configuration: 'Release',
+    reporters: ['json', 'dots'],
     'additional-timeout': mutation.additionalTimeoutMs,
   },
 };

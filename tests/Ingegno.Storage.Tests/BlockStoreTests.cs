@@ -7,7 +7,7 @@ public sealed class BlockStoreTests : IDisposable
 {
     private readonly TestDatabase _db = new();
 
-    private BlockStore Blocks => new(_db.Database, TimeProvider.System);
+    private BlockStore Blocks => new(_db.Database, FixedClock.Monday);
 
     public void Dispose() => _db.Dispose();
 

@@ -13,7 +13,7 @@ public sealed class PracticeStoreTests : IDisposable
     [Fact]
     public void An_own_exercise_comes_back_as_it_was_and_stays_with_its_practice()
     {
-        var store = new OwnExerciseStore(_db.Database, TimeProvider.System);
+        var store = new OwnExerciseStore(_db.Database, FixedClock.Monday);
         var row = Trade.Shipped.Catalogue.Get("table-row");
         var added = store.Add(_db.Coach, row);
 
@@ -26,7 +26,7 @@ public sealed class PracticeStoreTests : IDisposable
     [Fact]
     public void A_practice_has_one_exercise_of_a_key()
     {
-        var store = new OwnExerciseStore(_db.Database, TimeProvider.System);
+        var store = new OwnExerciseStore(_db.Database, FixedClock.Monday);
         store.Add(_db.Coach, Trade.Shipped.Catalogue.Get("table-row"));
 
         Should.Throw<Microsoft.Data.Sqlite.SqliteException>(() => store.Add(_db.Coach, Trade.Shipped.Catalogue.Get("table-row")));

@@ -30,17 +30,17 @@ public sealed class TestDatabase : IDisposable
     /// <summary>A coach who must never see anything of the first one.</summary>
     public long Other { get; }
 
-    public CoachStore Coaches => new(Database, TimeProvider.System);
+    public CoachStore Coaches => new(Database, FixedClock.Monday);
 
-    public ClientStore Clients => new(Database, TimeProvider.System);
+    public ClientStore Clients => new(Database, FixedClock.Monday);
 
-    public PlaceStore Places => new(Database, TimeProvider.System);
+    public PlaceStore Places => new(Database, FixedClock.Monday);
 
-    public GymWeekStore Weeks => new(Database, TimeProvider.System);
+    public GymWeekStore Weeks => new(Database, FixedClock.Monday);
 
-    public PlanStore Plans => new(Database, TimeProvider.System);
+    public PlanStore Plans => new(Database, FixedClock.Monday);
 
-    public LogStore Logs => new(Database, TimeProvider.System);
+    public LogStore Logs => new(Database, FixedClock.Monday);
 
     public static ClientRecord Client(string name = "Tamsin") =>
         new(name, new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle });

@@ -37,14 +37,14 @@ public sealed class UpgradeTests : IDisposable
         }
 
         database.Migrate();
-        var weeks = new GymWeekStore(database, TimeProvider.System).List(1, 1);
-        var plan = new PlanStore(database, TimeProvider.System).List(1).ShouldHaveSingleItem();
+        var weeks = new GymWeekStore(database, FixedClock.Monday).List(1, 1);
+        var plan = new PlanStore(database, FixedClock.Monday).List(1).ShouldHaveSingleItem();
 
         weeks.ShouldHaveSingleItem().Value.ShouldBe(new GymWeek("Day 1", "Bench press 4x8"));
         plan.GymWeekId.ShouldBe(1);
         using var after = database.Open();
         after.Execute("DELETE FROM gym_week WHERE id = 1");
-        new PlanStore(database, TimeProvider.System)
+        new PlanStore(database, FixedClock.Monday)
             .List(1)
             .ShouldHaveSingleItem()
             .GymWeekId.ShouldBeNull("the rule of the foreign key came along");

@@ -259,7 +259,7 @@ public class BlockTests(TestServer server) : IClassFixture<TestServer>
                 .GetInt32();
     }
 
-    private static string Day(int fromToday) => DateTime.UtcNow.AddDays(fromToday).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+    private static string Day(int fromToday) => TestClock.Day(fromToday);
 
     private static object Setup(object[]? phases = null, object[]? edits = null, string? starts = null) =>
         new

@@ -7,7 +7,7 @@ namespace Ingegno.Web.Tests;
 /// <summary>Logs, what they teach and what they ask of the coach, over HTTP.</summary>
 public class LogTests(TestServer server) : IClassFixture<TestServer>
 {
-    private static string Today => DateTime.UtcNow.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
+    private static string Today => TestClock.Day();
 
     [Fact]
     public async Task A_slip_of_the_pen_is_asked_about_and_stored_when_the_coach_is_sure()
@@ -59,7 +59,7 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
         var before = (await browser.Read($"/api/v1/clients/{client}/strength")).GetProperty("lifts").GetArrayLength();
         foreach (var daysAgo in new[] { 9, 5, 1 })
         {
-            var day = DateTime.UtcNow.AddDays(-daysAgo).ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
+            var day = TestClock.Day(-daysAgo);
             await browser.Post($"/api/v1/plans/{plan}/sessions", new { session = LoggedPlan.Session(day, (1, exercise, 12)) });
         }
 

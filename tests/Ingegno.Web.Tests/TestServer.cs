@@ -3,6 +3,8 @@ using System.Text.Json;
 using Ingegno.Core.Ground.Text;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace Ingegno.Web.Tests;
 
@@ -46,6 +48,7 @@ public sealed class TestServer : WebApplicationFactory<IngegnoOptions>
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
         builder.UseSetting("Data", _folder.FullName);
+        builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(new TestClock()));
         builder.UseSetting("Demo", _demo.ToString());
         builder.UseSetting("SignInsPerMinute", _signIns.ToString(System.Globalization.CultureInfo.InvariantCulture));
     }
