@@ -9,11 +9,15 @@ const tested = Object.entries(files)
 const escaped = tested.filter(({ status }) => status === 'Survived' || status === 'NoCoverage');
 for (const { file, location, source, replacement, mutatorName, status } of escaped) {
   const line = source.split('\n')[location.start.line - 1].trim();
-  console.log(`${file.replace(/^.*Ingegno\.Core\//, '')}:${location.start.line}  ${mutatorName}${status === 'NoCoverage' ? ', no test comes here' : ''}`);
+  console.log(
+    `${file.replace(/^.*Ingegno\.Core\//, '')}:${location.start.line}  ${mutatorName}${status === 'NoCoverage' ? ', no test comes here' : ''}`,
+  );
   console.log(`    ${line}\n    → ${replacement?.replaceAll(/\s+/g, ' ').slice(0, 160) ?? ''}`);
 }
 
 const caught = tested.length - escaped.length;
 const share = tested.length === 0 ? 0 : caught / tested.length;
-console.log(`${caught} of ${tested.length} mutants caught: ${(100 * share).toFixed(1)} % (wanted ${100 * mutation.wanted} %)`);
+console.log(
+  `${caught} of ${tested.length} mutants caught: ${(100 * share).toFixed(1)} % (wanted ${100 * mutation.wanted} %)`,
+);
 process.exitCode = share >= mutation.wanted ? 0 : 1;

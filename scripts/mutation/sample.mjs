@@ -5,7 +5,11 @@ import { mutation } from './settings.mjs';
 
 const [seed, wanted, target] = [Number(process.argv[2]), Number(process.argv[3]), process.argv[4]];
 const members = mutation.rooms
-  .flatMap((room) => readdirSync(`${mutation.core}/${room}`, { recursive: true }).map((file) => `${mutation.core}/${room}/${file}`))
+  .flatMap((room) =>
+    readdirSync(`${mutation.core}/${room}`, { recursive: true }).map(
+      (file) => `${mutation.core}/${room}/${file}`,
+    ),
+  )
   .filter((file) => file.endsWith('.cs'))
   .sort()
   .flatMap((file) => membersOf(file));
@@ -44,7 +48,11 @@ function membersOf(file) {
   const found = [];
   for (const block of text.matchAll(/(?:[^\n]+(?:\n|$))+/g)) {
     const code = block[0].replace(/^\s*\/\/.*$/gm, '');
-    const places = (code.match(/[<>]=?\s|==|!=|&&|\|\||[-+*/]\s|\?\s|\bMath\.M|\.(?:Where|First|Last|Any|All|Min|Max|Order|Take|Skip|Sum)\w*\(|;\s*$/gm) ?? []).length;
+    const places = (
+      code.match(
+        /[<>]=?\s|==|!=|&&|\|\||[-+*/]\s|\?\s|\bMath\.M|\.(?:Where|First|Last|Any|All|Min|Max|Order|Take|Skip|Sum)\w*\(|;\s*$/gm,
+      ) ?? []
+    ).length;
     if (places > 0 && !/^\s*(?:using|namespace)\b/.test(code)) {
       found.push({ file, start: block.index, end: block.index + block[0].length, places });
     }
