@@ -48,8 +48,35 @@ public class PlanCheckTests
             { "overhead-unprepared", "Pike push-up 4x8-10", "Band pull-apart 2x15-20\nPike push-up 4x8-10" },
         };
 
+    /// <summary>The figure of a check on both sides of it (docs/trade/prescription; own decisions where it names none).</summary>
+    public static TheoryData<string, string, string> OnBothSides() =>
+        new()
+        {
+            { "past-thirty", "Bodyweight squat 3x20-31", "Bodyweight squat 3x20-30" },
+            { "far-from-failure", "Push-up 3x8-10 RIR 6", "Push-up 3x8-10 RIR 5" },
+            { "push-above-pull", "Push-up 6x8-10\nTable row 3x8-10", "Push-up 6x8-10\nTable row 4x8-10" },
+            { "push-above-pull", "Push-up 6x8-10", "Push-up 5x8-10" },
+            { "knee-above-hip", "Bodyweight squat 6x8-10\nGlute bridge 3x8-10", "Bodyweight squat 6x8-10\nGlute bridge 4x8-10" },
+            {
+                "all-circuit",
+                "Push-up 3x10 44 s\nBodyweight squat 3x10 20 s\nTable row 3x8-10 15 s",
+                "Push-up 3x10 45 s\nBodyweight squat 3x10 20 s\nTable row 3x8-10 15 s"
+            },
+            {
+                "all-circuit",
+                "Push-up 3x10 20 s\nBodyweight squat 3x10 20 s\nTable row 3x8-10 15 s",
+                "Push-up 3x10 20 s\nBodyweight squat 3x10 20 s"
+            },
+            {
+                "less-than-48-h",
+                "= Sunday\nPush-up 4x8-10\n= Monday\nPush-up 4x8-10",
+                "= Sunday\nPush-up 4x8-10\n= Tuesday\nPush-up 4x8-10"
+            },
+        };
+
     [Theory]
     [MemberData(nameof(Pasted))]
+    [MemberData(nameof(OnBothSides))]
     public void A_pasted_plan_shows_what_is_the_matter_and_only_then(string code, string with, string without)
     {
         var client = code is "level" or "impact" ? Examples.ClientB : Examples.ClientA;
