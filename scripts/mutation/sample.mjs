@@ -31,6 +31,7 @@ const configuration = {
     'mutation-level': 'Standard',
     mutate: [...drawn].map(([file, spans]) => `**/${file.slice(mutation.core.length + 1)}${spans.join('')}`),
     'ignore-mutations': mutation.ignored,
+    'ignore-methods': mutation.ignoredCalls,
     'test-case-filter': mutation.without.map((name) => `FullyQualifiedName!~${name}`).join('&'),
     'coverage-analysis': 'off',
     concurrency: 2,
