@@ -13,7 +13,6 @@
 
   const rows = $derived(bench.gym.text.split('\n'));
   const faulty = $derived(new Set(bench.gym.errors.map((e) => e.line)));
-  const written = $derived(rows.filter((r) => r.trim() && !r.trim().startsWith('#')).length);
 
   function goTo(line: number, column: number, length: number): void {
     const start = rows.slice(0, line - 1).reduce((sum, row) => sum + row.length + 1, 0) + column - 1;
@@ -90,7 +89,7 @@
         >
       {/if}
       <span class="soft" role="status"
-        >{count(written - bench.gym.errors.length, 'good line')}{bench.gym.errors.length > 0
+        >{count(bench.gym.good, 'good line')}{bench.gym.errors.length > 0
           ? `, ${bench.gym.errors.length} to mend`
           : ''}</span
       >

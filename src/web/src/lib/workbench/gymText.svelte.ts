@@ -11,6 +11,8 @@ export class GymText {
   weekId = $state<number | null>(null);
   text = $state('');
   errors = $state<ShorthandError[]>([]);
+  /** How many lines could be read as exercises. */
+  good = $state(0);
   conflict = $state<SavedWeek | null>(null);
 
   readonly week = $derived(this.weeks.find((w) => w.id === this.weekId));
@@ -38,10 +40,15 @@ export class GymText {
     const text = this.text;
     try {
       const read = await ask(() => api.POST('/api/v1/shorthand', { body: { text } }));
-      if (text === this.text) this.errors = read.errors;
+      if (text === this.text) this.readAs(read.lines.length, read.errors);
     } catch (error) {
       toasts.problem(error);
     }
+  }
+
+  /** Takes what the server made of the text. */
+  readAs(good: number, errors: ShorthandError[]): void {
+    [this.good, this.errors] = [good, errors];
   }
 
   /** Stores the week when its text changed, and creates the first one. */
