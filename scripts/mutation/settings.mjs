@@ -17,7 +17,7 @@ export const mutation = {
 
   /** Places that look mutable for each mutant that comes of them: measured. */
   placesPerMutant: 1.7,
-  additionalTimeoutMs: 15_000,
+  additionalTimeoutMs: 120_000,
 
   /** Share that is to be caught. */
   wanted: 0.85,

@@ -45,6 +45,16 @@ public class LoadBuilderTests
     }
 
     [Fact]
+    public void With_a_filler_the_fewest_pieces_are_packed_and_of_these_the_heaviest()
+    {
+        var recipe = Build(9, [Rucksack], [Bottle, Dictionary], [Sand with { AvailableL = 3 }]);
+
+        // 8.1 kg of content, at most about 4.8 kg of it sand: three pieces at least, and three bottles are the heaviest three.
+        recipe.Exact!.Packed.Pieces.ShouldHaveSingleItem().Count.ShouldBe(3);
+        recipe.Exact!.InWords.ShouldContain("3 × bottle of water");
+    }
+
+    [Fact]
     public void Water_never_goes_into_a_rucksack_but_sand_may() =>
         (Build(9, [Rucksack], [], [Water]).Exact, Build(9, [Rucksack], [], [Sand]).Exact).ShouldSatisfyAllConditions(
             x => x.Item1.ShouldBeNull(),

@@ -118,6 +118,28 @@ public class DoubleProgressionTests
     }
 
     [Fact]
+    public void Easier_without_a_lighter_load_is_two_reps_fewer()
+    {
+        var sets = Sets(9, 9, 9);
+        var sore = sets.SetItem(1, sets[1] with { Pain = 3, PainJoint = Joint.Shoulder });
+
+        Next(sore, Context(20, [Dumbbells[0]])).Dose.Target.ShouldBe(new SetTarget(6, 10), "two fewer than 8–12");
+    }
+
+    [Fact]
+    public void What_is_accepted_has_figures_unless_the_engine_prescribes_anew()
+    {
+        var more = Next(Sets(9, 9, 9));
+
+        more.Accepted.Figures.ShouldNotBeNull();
+        (more with { ToExerciseId = "push-up" }).Accepted.ShouldSatisfyAllConditions(
+            a => a.Figures.ShouldBeNull(),
+            a => a.ToExerciseId.ShouldBe("push-up")
+        );
+        (more with { Decision = Decision.Calibrated }).Accepted.Figures.ShouldBeNull();
+    }
+
+    [Fact]
     public void No_proposal_raises_the_system_load_by_more_than_a_tenth_unless_it_is_earned() =>
         Gen.Select(Gen.Int[1, 40].Array[3], Gen.Int[0, 4], Gen.Double[1.02, 1.8])
             .Sample(

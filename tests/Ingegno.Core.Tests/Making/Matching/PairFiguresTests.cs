@@ -38,6 +38,47 @@ public class PairFiguresTests
         pair.Parts.First(p => p.Part == MatchPart.Resistance).Score.ShouldBe((0.75 * 0.8) + (0.25 * 0.2), 1e-9);
     }
 
+    [Fact]
+    public void The_half_with_the_load_decides_how_the_pattern_counts()
+    {
+        var heavy = Part("back-squat", 0.8, Muscle.Quads);
+        var light = Part("glute-bridge", 0.2, Muscle.Glutes);
+        var pair = PairFinder.Of(
+            Squat,
+            heavy with
+            {
+                Scores = heavy.Scores with { Pattern = 0.9 },
+            },
+            light with
+            {
+                Scores = light.Scores with { Pattern = 0.3 },
+            },
+            Rules
+        );
+
+        // Weights .85 and .25: (.85 · .9 + .25 · .3) / 1.1, worked by hand.
+        pair.Parts.First(p => p.Part == MatchPart.Pattern).Score.ShouldBe(0.84 / 1.1, 1e-9);
+    }
+
+    [Fact]
+    public void The_half_that_reaches_more_prime_movers_says_where_it_is_hardest()
+    {
+        var one = Saying(Part("glute-bridge", 0.8, Muscle.Glutes), "one");
+        var both = Saying(Half("back-squat", 0.5) with { Exercise = Squat.Exercise }, "both");
+
+        Profile(PairFinder.Of(Squat, one, both, Rules)).ShouldBe(Reason.Text("both"));
+        Profile(PairFinder.Of(Squat, both, one, Rules)).ShouldBe(Reason.Text("both"));
+        Profile(PairFinder.Of(Squat, one, Saying(Part("back-squat", 0.5, Muscle.Quads), "other"), Rules))
+            .ShouldBe(Reason.Text("one"), "of equals the first");
+
+        static Reason Profile(ScoredPair pair) => pair.Parts.First(p => p.Part == MatchPart.Profile).Reason;
+        static Scored Saying(Scored scored, string text) =>
+            scored with
+            {
+                Said = new Lazy<ImmutableArray<PartScore>>([.. scored.Parts.Select(p => p with { Reason = Reason.Text(text) })]),
+            };
+    }
+
     [Theory]
     [InlineData(0.54, true)]
     [InlineData(0.55, false)]

@@ -126,6 +126,18 @@ public class DosePrescriberTests
         Prescribe($"{line} 75 s", 12, Examples.ClientA with { Goal = goal }).RestSeconds.ShouldBe(75, "what the gym plan says stands");
     }
 
+    [Theory]
+    [InlineData("Back squat 3x6-12 @ 85%", 6, 12, 12)] // six to failure at 85 %: the range reaches further
+    [InlineData("Bench press 3x5 @ 70%", 5, 10, 14)] // NSCA table, from memory: 11 to 12 reps at 70 %
+    public void A_share_of_the_maximum_says_how_hard_it_is_meant(string text, double low, double least, double most)
+    {
+        var line = new ShorthandParser(Trade.Shipped.Names).Parse(text).Lines[0];
+        var effort = WantedEffort.Of(line, Examples.Exercise(line.ExerciseId), Level.Intermediate);
+
+        effort.Low.ShouldBe(low);
+        effort.High.ShouldBeInRange(least, most);
+    }
+
     private static Dose Prescribe(
         string text,
         double? toFailure,

@@ -50,6 +50,19 @@ public class TechniqueChoiceTests
         Step(technique).Fits(Examples.Exercise(exercise), Examples.ClientA with { Level = level }).ShouldBe(fits);
 
     [Fact]
+    public void Two_at_once_never_set_the_same_phase_of_the_tempo()
+    {
+        var client = Examples.ClientA with { Level = Level.Advanced };
+        var pairs = TechniqueChoice
+            .SetsFor(Examples.Exercise("bodyweight-squat"), client, Trade.Shipped.ApproachOf(null), Trade.Shipped.Techniques)
+            .Where(s => s.Steps.Length == 2)
+            .ToList();
+
+        pairs.ShouldAllBe(s => s.Steps.Count(t => t.Eccentric != null) <= 1 && s.Steps.Count(t => t.Pause != null) <= 1);
+        pairs.ShouldContain(s => s.Steps.Count(t => t.Eccentric != null) == 1 && s.Steps.Count(t => t.Pause != null) == 1);
+    }
+
+    [Fact]
     public void High_blood_pressure_rules_all_out_holds_out() =>
         Step("isometric-first").Fits(Examples.Exercise("table-row"), Examples.ClientA with { HighBloodPressure = true }).ShouldBeFalse();
 

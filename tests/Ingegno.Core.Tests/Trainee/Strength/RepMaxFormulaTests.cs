@@ -23,6 +23,13 @@ public class RepMaxFormulaTests
         Of(id).OneRepMax(load, reps).ShouldBe(max, 0.06);
 
     [Fact]
+    public void Only_where_a_formula_breaks_down_are_reps_cut_short()
+    {
+        Of("epley").OneRepMax(60, 45).ShouldBe(150, 1e-9, "60 · (1 + 45/30)");
+        Of("brzycki").OneRepMax(60, 45).ShouldBe(60 * 36, 1e-6, "36 / (37 − 36): past 36 reps it has no value");
+    }
+
+    [Fact]
     public void One_rep_is_the_load_itself() => RepMaxFormula.All.ShouldAllBe(f => f.OneRepMax(85, 1) == 85);
 
     /// <summary>NSCA, Essentials of Strength Training and Conditioning; from memory, so within 7 points of % 1RM.</summary>
