@@ -179,6 +179,21 @@ public class LimitsOfProgressTests
     }
 
     [Fact]
+    public void A_rep_left_over_counts_when_a_slower_lowering_is_considered()
+    {
+        // Five down leave .65: nine reps and one left over make (10 + 2) · .65 − 2 = 5.8 in straight sets, enough for 5–9.
+        var full = Dose(5, 9, rest: 90) with
+        {
+            Sets = 4,
+        };
+        Next(full, Sets(3, 9, 9, 9, 9), [Load(20)], cost: Trade.Shipped.TempoCost).Dose.Tempo.ShouldBe(Tempo.Parse("5-0-1-0"));
+
+        // Without it (9 + 2) · .65 − 2 = 5.15 are enough too; for 6–9 they are not.
+        Next(full with { Target = new SetTarget(6, 9) }, Sets(3, 9, 9, 9, 9), [Load(20)], cost: Trade.Shipped.TempoCost)
+            .Dose.Tempo.ShouldNotBe(Tempo.Parse("5-0-1-0"));
+    }
+
+    [Fact]
     public void Far_too_easy_and_nothing_harder_the_rest_gets_shorter_then_there_is_a_set_less()
     {
         var slow = Dose(6, 9, rest: 90) with { Tempo = Tempo.Parse("5-0-1-0") };
