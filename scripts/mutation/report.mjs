@@ -16,7 +16,13 @@ for (const { file, location, source, replacement, mutatorName, status } of escap
 }
 
 const caught = tested.length - escaped.length;
+const late = tested.filter(({ status }) => status === 'Timeout').length;
 const share = tested.length === 0 ? 0 : caught / tested.length;
+if (late > 0) {
+  console.log(
+    `${late} of those caught ran out of time: an endless loop, or a machine that is busy with something else.`,
+  );
+}
 console.log(
   `${caught} of ${tested.length} mutants caught: ${(100 * share).toFixed(1)} % (wanted ${100 * mutation.wanted} %)`,
 );
