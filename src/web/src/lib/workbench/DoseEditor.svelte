@@ -29,7 +29,7 @@
       exerciseId: home.exerciseId,
       sets,
       target: { min: low, max: Math.max(low, max ?? low) },
-      tempo: tempo.trim(),
+      tempo: tempo.trim().toUpperCase(),
       restSeconds: rest,
       rir,
       externalKg: load,
