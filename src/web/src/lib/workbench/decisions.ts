@@ -10,8 +10,8 @@ interface Bench {
   readonly line: HomeLine | undefined;
   readonly decided: Decided;
   readonly marks: Marks;
-  /** Takes a decision; undo takes it back. */
-  take(decision: PlanDecision): Promise<void>;
+  /** Takes a decision; undo takes it back. False when it was refused. */
+  take(decision: PlanDecision): Promise<boolean>;
   /** The plan that a decision would give; nothing here changes. */
   tried(decision: PlanDecision): Promise<RebuildResult>;
   undo(): Promise<void>;
@@ -30,7 +30,7 @@ export class Decisions {
     return this.#bench.tried({ kind: 'follow-approach', approach, day });
   }
 
-  follow(approach: string, day?: string): Promise<void> {
+  follow(approach: string, day?: string): Promise<boolean> {
     return this.#bench.take({ kind: 'follow-approach', approach, day });
   }
 
@@ -55,8 +55,10 @@ export class Decisions {
 
   /** Sets figures of a home exercise. */
   async edit(edit: HomeEdit): Promise<void> {
-    this.#bench.marks.lastEdit = edit;
-    await this.#bench.take({ kind: 'set-figures', edits: [edit] });
+    const { marks } = this.#bench;
+    const before = marks.lastEdit;
+    marks.lastEdit = edit;
+    if (!(await this.#bench.take({ kind: 'set-figures', edits: [edit] }))) marks.lastEdit = before;
   }
 
   /** Does the last edit again: on the marked lines, or on the selected one. */
@@ -65,7 +67,7 @@ export class Decisions {
     const figures = marks.lastEdit;
     const lines = marks.targets(line?.gym.key);
     if (!figures || lines.length === 0) return;
-    await this.#bench.take({ kind: 'repeat-figures', figures, lines });
+    if (!(await this.#bench.take({ kind: 'repeat-figures', figures, lines }))) return;
     toasts.done(
       `${editInWords({ ...figures, externalKg: null })}: ${count(lines.length, 'line')}.`,
       () => void this.#bench.undo(),
@@ -73,22 +75,22 @@ export class Decisions {
   }
 
   /** Cuts the days to the client's minutes, or lets them take what they take. */
-  fit(on: boolean): Promise<void> {
+  fit(on: boolean): Promise<boolean> {
     return this.#bench.take({ kind: 'fit-to-minutes', on });
   }
 
   /** Opens the last set of what was never logged, so that the log can set the dose, or closes it again. */
-  toggleCalibration(): Promise<void> {
+  toggleCalibration(): Promise<boolean> {
     return this.#bench.take({ kind: 'calibrate', on: !this.#bench.decided.calibrate });
   }
 
   /** Does in one press what a finding proposes. */
-  remedy(remedy: Remedy): Promise<void> {
+  remedy(remedy: Remedy): Promise<boolean> {
     return this.#bench.take({ kind: 'take-remedy', remedy });
   }
 
   /** Lets a finding stand, with the reason; an empty one takes that back. */
-  accept(key: string, note: string): Promise<void> {
+  accept(key: string, note: string): Promise<boolean> {
     return this.#bench.take({ kind: 'accept-finding', key, note });
   }
 }

@@ -56,7 +56,7 @@ export class Workbench {
 
   readonly #left = new LeftAtPlaces();
   #opening: Promise<void> = Promise.resolve();
-  #working: Promise<void> = Promise.resolve();
+  #working: Promise<unknown> = Promise.resolve();
 
   get client(): SavedClient | null {
     return this.#client.saved;
@@ -153,14 +153,15 @@ export class Workbench {
   }
 
   /** Proposes a home plan for what is typed. */
-  rebuild(unsaved = true): Promise<void> {
+  async rebuild(unsaved = true): Promise<void> {
     if (!this.busy) this.#working = this.#rebuild(unsaved);
-    return this.#working;
+    await this.#working;
   }
 
-  async #rebuild(unsaved: boolean, decisions: PlanDecision[] = []): Promise<void> {
+  /** True when there is a new plan; what is refused is said and changes nothing. */
+  async #rebuild(unsaved: boolean, decisions: PlanDecision[] = []): Promise<boolean> {
     await this.#opening; // A key may be pressed before everything is there.
-    if (!this.client || this.busy) return;
+    if (!this.client || this.busy) return false;
     this.busy = true;
     try {
       await this.gym.keep(this.client.id);
@@ -171,8 +172,10 @@ export class Workbench {
       this.selected = Math.min(this.selected, Math.max(0, result.plan.lines.length - 1));
       this.editing = result.plan.lines.length === 0;
       this.unsaved = unsaved;
+      return true;
     } catch (error) {
       toasts.problem(error);
+      return false;
     } finally {
       this.busy = false;
     }
@@ -221,10 +224,12 @@ export class Workbench {
     return (await decided(this.request(), this.#standing(), [decision])).result;
   }
 
-  /** Takes a decision as a step that undo takes back. */
-  async take(decision: PlanDecision): Promise<void> {
-    this.#remember();
-    await this.#take(decision);
+  /** Takes a decision as a step that undo takes back; one that is refused is none. */
+  async take(decision: PlanDecision): Promise<boolean> {
+    let before: Step | undefined;
+    const done = await this.#take(decision, () => (before = this.#step()));
+    if (done && before) this.history.remember(before);
+    return done;
   }
 
   /** Leaves an exercise out for this client, from now on and everywhere; undo takes it back. */
@@ -354,9 +359,14 @@ export class Workbench {
   }
 
   /** Takes a decision once what is under way is done. */
-  #take(decision: PlanDecision): Promise<void> {
+  #take(decision: PlanDecision, first: () => void = () => undefined): Promise<boolean> {
     const plain = $state.snapshot(decision) as PlanDecision;
-    return (this.#working = this.#working.then(() => this.#rebuild(true, [plain])));
+    const taken = this.#working.then(() => {
+      first();
+      return this.#rebuild(true, [plain]);
+    });
+    this.#working = taken;
+    return taken;
   }
 
   async #restore(step: Step): Promise<void> {
