@@ -83,6 +83,24 @@ public class DosePrescriberTests
     [Fact]
     public void A_hold_takes_seconds() => Prescribe("Plank 3x40 s", null, exercise: "plank").Figures.ShouldBe("3x40 s");
 
+    [Theory]
+    [Trait("source", "own decision: a quarter above the wanted reps is too easy; 4x8 with two in reserve wants ten to failure")]
+    [InlineData(12.5, "dose.as-planned")]
+    [InlineData(12.6, "dose.more")]
+    public void A_quarter_above_the_wanted_reps_is_too_easy(double toFailure, string reason) =>
+        Prescribe("Bench press 4x8 RIR 2", toFailure).Reason.Code.ShouldBe(reason);
+
+    [Theory]
+    [Trait("source", "own decision: twice as many reps as a heavy line wants; 5x5 with two in reserve wants seven to failure")]
+    [InlineData(14, false)]
+    [InlineData(14.1, true)]
+    public void Twice_too_light_is_far_too_light(double toFailure, bool fast) =>
+        Prescribe("Bench press 5x5 RIR 2", toFailure, Examples.ClientA with { Goal = Goal.Strength }).Tempo.Explosive.ShouldBe(fast);
+
+    [Fact]
+    public void A_hold_for_reps_takes_thirty_to_forty_five_seconds() =>
+        Prescribe("Bench press 4x8", null, exercise: "plank").Target.ShouldBe(new SetTarget(30, 45), "own decision");
+
     [Fact]
     [Trait("source", "docs/trade/prescription: strength without the load is kept by moving fast, and what is lost is said")]
     public void Strength_at_a_far_too_light_load_is_moved_fast()

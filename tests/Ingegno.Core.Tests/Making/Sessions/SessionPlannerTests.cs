@@ -7,6 +7,7 @@ using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Making.Sessions;
 using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 
@@ -250,6 +251,27 @@ public class SessionPlannerTests
             .Rebuild(request with { Approach = "tension" })
             .Plan.Days[0]
             .Groups.ShouldAllBe(b => b.Lines.Length == 1);
+    }
+
+    [Theory]
+    [Trait("source", "own decision: a quarter above the wanted reps, the same figure as for the dose; ten wanted")]
+    [InlineData(12.5, false)]
+    [InlineData(12.6, true)]
+    public void A_compound_a_quarter_above_the_wanted_reps_is_tired_beforehand(double toFailure, bool joined)
+    {
+        var lines = Examples.Rebuild(Examples.ClientA, Examples.Kit("dumbbell 8 x2"), "Bench press 4x8 RIR 2", "Cable fly 3x12").Plan.Lines;
+        var home = lines[0].Chosen!.Exercises[0] with
+        {
+            Expected = new RepRange(toFailure, toFailure, toFailure),
+            Wanted = new Bounds(8, 10),
+        };
+        var bench = lines[0] with { Chosen = lines[0].Chosen! with { Exercises = [home] } };
+
+        var groups = new SessionPlanner(Trade.Shipped, Examples.ClientA)
+            .Plan([bench, lines[1]], Trade.Shipped.ApproachOf("density"), fit: false)
+            .Groups;
+
+        groups.Any(g => g.Why?.Code == "group.pre-exhaust").ShouldBe(joined);
     }
 
     private static Core.Ground.Body.Muscle MainMuscle(HomePlan plan, LineKey line) =>
