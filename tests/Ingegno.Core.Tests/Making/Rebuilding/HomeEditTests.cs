@@ -1,5 +1,6 @@
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Written.Plans;
@@ -70,6 +71,29 @@ public class HomeEditTests
         Set(Edit() with { RestSeconds = 60 }).Dose.Zone.ShouldBe(prescribed.Zone);
         Set(Edit() with { Target = new(6, 6) }).Dose.Zone.ShouldBeNull();
         Set(Edit() with { Target = new(6, 6), Zone = new(6, 9) }).Dose.Zone.ShouldBe(new(6, 9));
+    }
+
+    [Theory]
+    [Trait(
+        "source",
+        "docs/trade/prescription: one rest-pause set stands for the sets of the line, a drop belongs to a set that is done anyway"
+    )]
+    [InlineData(SetScheme.RestPause, 1, 4, true)]
+    [InlineData(SetScheme.Drop, 2, 2, false)]
+    public void Taking_a_scheme_off_brings_back_what_it_stood_for(SetScheme scheme, int sets, int then, bool asTheGym)
+    {
+        var line = new RebuildEngine(Trade.Shipped)
+            .Rebuild(Request with { GymLines = ["Dumbbell overhead press 4x10 RIR 2 2 min"] })
+            .Plan.Lines[0];
+        var home = line.Chosen!.Exercises[0];
+        var run = home with { Dose = home.Dose with { Sets = sets, Scheme = scheme, Target = new(22, 22) } };
+
+        var off = new HomeEdits([], new ClientAtPlace(Request.Client, Request.Kit, Trade.Shipped))
+            .Apply(run, Edit() with { Techniques = [] }, line.Gym)
+            .Dose;
+
+        (off.Scheme, off.Sets, off.Target == line.Gym.Target).ShouldBe((null, then, asTheGym));
+        off.Instructions.ShouldBeEmpty();
     }
 
     [Fact]
