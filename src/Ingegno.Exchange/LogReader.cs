@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Naming;
 using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Exchange;

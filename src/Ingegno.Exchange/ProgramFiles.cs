@@ -6,6 +6,7 @@ using DocumentFormat.OpenXml;
 using DocumentFormat.OpenXml.Packaging;
 using DocumentFormat.OpenXml.Spreadsheet;
 using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Exchange;
 

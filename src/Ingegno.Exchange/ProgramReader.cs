@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Naming;
 using Ingegno.Core.Written.Programs.Exchange;
 
 namespace Ingegno.Exchange;

@@ -118,7 +118,7 @@ public class ProgramReaderTests
         read.Preview.Weeks.Single().Text.Split('\n').Count(l => l.StartsWith('=')).ShouldBe(1);
         read.Preview.Faults.Select(f => f.Cell).ShouldBe(["D2", "C4"]);
         read.Preview.Faults[0].Suggestions.ShouldContain("8-12", "12 August 2026 is what a spreadsheet makes of 8-12");
-        read.Preview.Faults[1].Message.ShouldContain("formula");
+        read.Preview.Faults[1].Message.Code.ShouldBe("cell.formula");
     }
 
     [Fact]

@@ -2,6 +2,7 @@ using FluentValidation;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;

@@ -6,6 +6,7 @@ using Ingegno.Core.Making.Auditing;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 

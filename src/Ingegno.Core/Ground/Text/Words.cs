@@ -68,7 +68,7 @@ public static class Words
 
     /// <summary>The plain letter of an accented one. By table: the invariant culture, in which all runs, does not take letters
     /// apart.</summary>
-    private static char WithoutAccent(char letter)
+    internal static char WithoutAccent(char letter)
     {
         const string Accented = "àáâãäåçèéêëìíîïñòóôõöøùúûüýÿ";
         const string Plain = "aaaaaaceeeeiiiinoooooouuuuyy";

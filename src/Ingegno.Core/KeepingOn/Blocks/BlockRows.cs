@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.KeepingOn.Blocks;
 

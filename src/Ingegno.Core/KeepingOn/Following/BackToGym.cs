@@ -6,6 +6,7 @@ using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.KeepingOn.Following;
 
@@ -143,7 +144,7 @@ public sealed class BackToGym(Trade trade)
 
         var body = trade.Strength.Find(relation.Anchor)!.BodyShare(client.Sex) * strength.BodyMassKg;
         var reps = line.Target.Max + (line.Reserve ?? UsualReserve);
-        var share = line.ShareOfMax ?? RepMaxCurve.Constant(relation.Curve) / (RepMaxCurve.Constant(relation.Curve) + reps);
+        var share = line.WorkingShare ?? RepMaxCurve.Constant(relation.Curve) / (RepMaxCurve.Constant(relation.Curve) + reps);
         var kg = (estimate.OneRepMaxKg * share) - body;
         return kg <= 0
             ? null
@@ -172,6 +173,7 @@ public sealed class BackToGym(Trade trade)
                 {
                     Load = back.LoadsKg.IsEmpty ? null : (line.Load ?? new PlannedLoad(0)) with { Kg = back.LoadsKg[week] },
                     ShareOfMax = null,
+                    ShareOfMaxTo = null,
                     Rir = line.Timed ? line.Rir : easier,
                     Rpe = easier is null ? line.Rpe : null,
                 }

@@ -4,6 +4,7 @@ using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Naming;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 using Ingegno.Core.Written.Programs.Exchange;

@@ -4,6 +4,7 @@ using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Naming;
 
 namespace Ingegno.Core.Knowledge.TradeData;
 
@@ -24,7 +25,8 @@ public sealed record Trade(
     ImmutableArray<Approach> Approaches,
     SetFatigue Fatigue,
     DoseRules Dose,
-    BlockRules Blocks
+    BlockRules Blocks,
+    NamingLexicon Lexicon
 )
 {
     private static readonly Lazy<Trade> LazyShipped = new(ReadShipped);
@@ -33,7 +35,7 @@ public sealed record Trade(
     public static Trade Shipped => LazyShipped.Value;
 
     /// <summary>Names under which the shorthand finds exercises.</summary>
-    public ExerciseNames Names { get; } = new(Catalogue.All);
+    public ExerciseNames Names { get; private init; } = new(Lexicon, Catalogue.All);
 
     /// <summary>What a tempo costs in reps.</summary>
     public TempoCost TempoCost { get; private init; } = new(Techniques);
@@ -64,9 +66,14 @@ public sealed record Trade(
                 Approaches,
                 Fatigue,
                 Dose,
-                Blocks
+                Blocks,
+                Lexicon
             );
     }
+
+    /// <summary>The trade with the names that a practice taught.</summary>
+    public Trade WithNames(ImmutableArray<TaughtName> taught) =>
+        taught.IsDefaultOrEmpty ? this : this with { Names = new ExerciseNames(Lexicon, Catalogue.All, taught) };
 
     /// <summary>The trade with a practice's own approaches after those that ship.</summary>
     public Trade WithApproaches(IReadOnlyCollection<Approach> own)
@@ -118,7 +125,8 @@ public sealed record Trade(
             Read<ImmutableArray<Approach>>("trade/approaches.json"),
             Read<SetFatigue>("trade/set-fatigue.json"),
             Read<DoseRules>("trade/dose.json"),
-            Read<BlockRules>("trade/blocks.json")
+            Read<BlockRules>("trade/blocks.json"),
+            new NamingLexicon(Read<NamingDocument>("names/naming.json"))
         );
 
         T Read<T>(string name)

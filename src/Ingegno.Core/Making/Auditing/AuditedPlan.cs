@@ -137,7 +137,7 @@ public sealed record AuditedPlan
                 || l.Target.Min < l.Target.Max
                 || l.Rir is not null
                 || l.Rpe is not null
-                || l.ShareOfMax is not null
+                || l.WorkingShare is not null
             ),
             Exercises =
             [

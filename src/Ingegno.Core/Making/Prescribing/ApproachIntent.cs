@@ -33,7 +33,12 @@ public static class ApproachIntent
         {
             Target = reps is null ? line.Target : new SetTarget(Math.Max(1, reps.Min / half), Math.Max(1, reps.Max / half)),
             ShareOfMax = reps is null ? line.ShareOfMax : null,
+            ShareOfMaxTo = reps is null ? line.ShareOfMaxTo : null,
+            Each = reps is null && rir is null && sets == line.Sets ? line.Each : [],
+            RepMax = reps is null && rir is null ? line.RepMax : null,
             Rpe = rir is null ? line.Rpe : null,
+            RpeTo = rir is null ? line.RpeTo : null,
+            RirTo = rir is null ? line.RirTo : null,
             Sets = sets,
             LastSetOpen = line.LastSetOpen && sets > 1,
             RestSeconds = approach.Rest is null ? line.RestSeconds : approach.Rest.Clamp(line.RestSeconds ?? usualRest),

@@ -51,11 +51,24 @@ public static class SetSchemeChoice
             || at.Line.Target.IsOpen
             ? null
             : all.Where(t =>
-                    t.Scheme is not null && approach.Prefers.Contains(t.Of) && t.Fits(at.Home, client) && Suits(t.Scheme.Value, at)
+                    t.Scheme is not null
+                    && (approach.Prefers.Contains(t.Of) || AskedBy(at.Line.Method).Contains(t.Scheme))
+                    && t.Fits(at.Home, client)
+                    && Suits(t.Scheme.Value, at)
                 )
-                .OrderBy(t => approach.RankOf(t.Of))
+                .OrderBy(t => AskedBy(at.Line.Method).Contains(t.Scheme) ? 0 : 1)
+                .ThenBy(t => approach.RankOf(t.Of))
                 .FirstOrDefault();
     }
+
+    /// <summary>Schemes that take up a method of the gym line.</summary>
+    public static ImmutableArray<SetScheme?> AskedBy(SetMethod? method) =>
+        method switch
+        {
+            SetMethod.DropSet => [SetScheme.Drop, SetScheme.MechanicalDrop],
+            SetMethod.RestPause or SetMethod.MyoReps => [SetScheme.RestPause],
+            _ => [],
+        };
 
     private static bool Suits(SetScheme scheme, SetSchemeQuestion at) =>
         scheme switch

@@ -35,7 +35,7 @@ public sealed record WantedEffort(double Low, double High, int Rir)
             (min, max) = (Math.Max(1, min / 4), Math.Max(1, max / 4));
         }
 
-        if (line.ShareOfMax is { } share && exercise.Strength is { } strength)
+        if (line.WorkingShare is { } share && exercise.Strength is { } strength)
         {
             var reps = Math.Max(RepMaxCurve.RepsAtShare(share, strength.Curve), min);
             return new WantedEffort(min, Math.Max(reps, max), rir);

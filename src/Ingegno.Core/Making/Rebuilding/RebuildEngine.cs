@@ -11,6 +11,7 @@ using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Making.Rebuilding;
 
@@ -59,10 +60,11 @@ public sealed class RebuildEngine(Trade trade)
             Lines = lines,
             HardSets = PlanFigures.HardSets(lines, trade.Catalogue),
             Days = days,
+            Kept = parsed.Kept,
             Notices = PlanNotices.For(request, kit, lines, days, trade),
         };
         plan = plan with { Findings = PlanCheck.Run(AuditedPlan.Of(request, plan, kit, trade), request.Accepted) };
-        return new RebuildResult(plan, parsed.Errors) { Keyed = LineKeys.Remembered(parsed, request.Keyed) };
+        return new RebuildResult(plan, parsed.Errors) { Rows = parsed.Rows, Keyed = LineKeys.Remembered(parsed, request.Keyed) };
     }
 
     private HomeDay Day(GymDay day, LaidOutSession session, ClientProfile client)
@@ -98,8 +100,9 @@ public sealed class RebuildEngine(Trade trade)
         var choice = request.Choices.LastOrDefault(c => c.Line == line.Key);
         var role = choice?.Role ?? RoleOfLine.Infer(line, exercise, position, count);
         var approach = request.ApproachOn(day, trade);
-        var intent = approach.Intent(line, role, trade.Dose.UsualRest(request.Client.Goal, line.Target));
-        var match = new LineToMatch(intent, exercise, role, WantedEffort.Of(intent, exercise, request.Client.Level), approach);
+        var meant = AsWritten.Of(line, exercise, trade.Lexicon);
+        var intent = approach.Intent(meant.Line, role, trade.Dose.UsualRest(request.Client.Goal, line.Target));
+        var match = new LineToMatch(intent, meant.Exercise, role, WantedEffort.Of(intent, exercise, request.Client.Level), approach);
         var (usable, ruledOut) = matcher.Rank(match);
         var candidates = usable.Take(CandidatesShown).Select(s => writer.Write(match, s)).ToList();
         if (PairFinder.Best(match, usable, trade.Match) is { } pair)

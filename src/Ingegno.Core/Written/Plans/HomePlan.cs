@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Written.Plans;
 
@@ -12,6 +13,9 @@ public sealed record HomePlan
 
     /// <summary>The days of the week in their order.</summary>
     public ImmutableArray<HomeDay> Days { get; init; } = [];
+
+    /// <summary>Work of the gym week that no home exercise takes the place of: kept as written, day by day.</summary>
+    public ImmutableArray<KeptLine> Kept { get; init; } = [];
 
     /// <summary>What the coach should know about the whole: missing kit, estimates, choices that could not be kept.</summary>
     public required ImmutableArray<PlanNotice> Notices { get; init; }

@@ -8,6 +8,9 @@ namespace Ingegno.Core.Written.Plans;
 /// <param name="Errors">Lines that could not be read.</param>
 public sealed record RebuildResult(HomePlan Plan, ImmutableArray<ShorthandError> Errors)
 {
+    /// <summary>Every row of the text as it was understood.</summary>
+    public ImmutableArray<ReadRow> Rows { get; init; } = [];
+
     /// <summary>The lines with their keys, for the next request: by them lines keep their keys when the text is edited.</summary>
     public ImmutableArray<KeyedLine> Keyed { get; init; } = [];
 }

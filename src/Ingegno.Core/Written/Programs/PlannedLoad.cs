@@ -1,7 +1,11 @@
 namespace Ingegno.Core.Written.Programs;
 
 /// <summary>External load as planned: mass of one piece in kg and how many pieces (two dumbbells: 2).</summary>
-public sealed record PlannedLoad(double Kg, int Pieces = 1)
+/// <param name="Kg">Mass of a piece, kg.</param>
+/// <param name="Pieces">How many.</param>
+/// <param name="Added">On top of the body's weight.</param>
+/// <param name="ToKg">Upper end of a range, kg; null for one figure.</param>
+public sealed record PlannedLoad(double Kg, int Pieces = 1, bool Added = false, double? ToKg = null)
 {
     /// <summary>All pieces together, kg.</summary>
     public double TotalKg => Kg * Pieces;

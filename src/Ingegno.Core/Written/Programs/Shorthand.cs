@@ -1,9 +1,11 @@
 using System.Text;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Written.Programs;
 
-/// <summary>Writes lines in the shorthand that <see cref="ShorthandParser"/> reads.</summary>
+/// <summary>Writes lines in Ingegno's own form, which <see cref="ShorthandParser"/> reads as the same.</summary>
 public static class Shorthand
 {
     /// <summary>The line in shorthand; reading it back gives the same line.</summary>
@@ -17,34 +19,9 @@ public static class Shorthand
         }
 
         text.Append(line.Name).Append(' ').Append(Dose(line));
-        if (line.ShareOfMax is { } share)
+        foreach (var part in Parts(line))
         {
-            text.Append(" @ ").Append(Words.Number(share * 100, 2)).Append('%');
-        }
-
-        if (line.Rpe is { } rpe)
-        {
-            text.Append(" @ RPE ").Append(Words.Number(rpe));
-        }
-
-        if (line.Rir is { } rir)
-        {
-            text.Append(" RIR ").Append(rir);
-        }
-
-        if (line.Load is { } load)
-        {
-            text.Append(" @ ").Append(LoadInWords(load));
-        }
-
-        if (line.Tempo is { } tempo)
-        {
-            text.Append(' ').Append(tempo);
-        }
-
-        if (line.RestSeconds is { } rest)
-        {
-            text.Append(' ').Append(rest).Append(" s");
+            text.Append(' ').Append(part);
         }
 
         if (line.Note is { Length: > 0 } note)
@@ -55,20 +32,169 @@ public static class Shorthand
         return text.ToString();
     }
 
-    /// <summary>Sets and reps alone, for instance <c>3x6 + AMRAP</c>.</summary>
+    /// <summary>Sets and reps alone, for instance <c>3x6 + AMRAP</c>, <c>3x10/8/6</c>, <c>1x5 @ RPE 8, 3x5 -10%</c>.</summary>
     public static string Dose(GymLine line)
     {
         ArgumentNullException.ThrowIfNull(line);
+        if (line.Method == SetMethod.FiveThreeOne)
+        {
+            return "5/3/1"
+                + (
+                    line.MethodFigures is { } week ? " " + week
+                    : line.LastSetOpen ? "+"
+                    : string.Empty
+                )
+                + (
+                    line.Each.Any(s => s.ShareOfMax is not null)
+                        ? $" @ {string.Join('/', line.Each.Select(s => Words.Number((s.ShareOfMax ?? 0) * 100, 2)))}%"
+                        : string.Empty
+                );
+        }
+
+        var side = line.PerSide ? "/side" : string.Empty;
+        if (!line.Each.IsEmpty)
+        {
+            return EachSet(line, side);
+        }
+
+        if (line.Method is SetMethod.Cluster or SetMethod.RestPause && line.MethodFigures is { } small)
+        {
+            return $"{line.Sets}x{small}{side}";
+        }
+
         var sets = line.LastSetOpen ? line.Sets - 1 : line.Sets;
-        return $"{sets}x{Target(line)}{(line.PerSide ? "/side" : string.Empty)}{(line.LastSetOpen ? " + AMRAP" : string.Empty)}";
+        return $"{sets}x{Target(line)}{side}{(line.LastSetOpen ? " + AMRAP" : string.Empty)}";
     }
 
     /// <summary>The load as written: <c>2x10 kg</c>.</summary>
     public static string LoadInWords(PlannedLoad load)
     {
         ArgumentNullException.ThrowIfNull(load);
-        return (load.Pieces > 1 ? load.Pieces + "x" : string.Empty) + Words.Number(load.Kg, 3) + " kg";
+        return (load.Added ? "+" : string.Empty)
+            + (load.Pieces > 1 ? load.Pieces + "x" : string.Empty)
+            + Words.Number(load.Kg, 3)
+            + (load.ToKg is { } to ? "-" + Words.Number(to, 3) : string.Empty)
+            + " kg";
     }
 
-    private static string Target(GymLine line) => line.Timed && !line.Target.IsOpen ? line.Target.Written + " s" : line.Target.Written;
+    /// <summary>A range or figure of effort: <c>7-8</c>.</summary>
+    public static string Span(double from, double? to) =>
+        Words.Number(from, 2) + (to is { } upper ? "-" + Words.Number(upper, 2) : string.Empty);
+
+    private static IEnumerable<string> Parts(GymLine line)
+    {
+        if (line.ShareOfMax is { } share)
+        {
+            yield return $"@ {Span(share * 100, line.ShareOfMaxTo * 100)}%";
+        }
+
+        if (line.Rpe is { } rpe)
+        {
+            yield return $"@ RPE {Span(rpe, line.RpeTo)}";
+        }
+
+        if (line.Rir is { } rir)
+        {
+            yield return $"RIR {Span(rir, line.RirTo)}";
+        }
+
+        if (line.RepMax is { } most)
+        {
+            yield return $"{most}RM";
+        }
+
+        if (line.Load is { } load)
+        {
+            yield return (load.Added ? string.Empty : "@ ") + LoadInWords(load);
+        }
+
+        if (line.LoadWord is { } word)
+        {
+            yield return InWords(word);
+        }
+
+        if (line.Tempo is { } tempo)
+        {
+            yield return tempo.ToString();
+        }
+
+        if (line.RestSeconds is { } rest)
+        {
+            yield return $"{Span(rest, line.RestTo)} s rest";
+        }
+
+        if (line.Method is { } method && InWords(method, line.MethodFigures) is { } named)
+        {
+            yield return named;
+        }
+    }
+
+    /// <summary>A load in a word, as it is written and read.</summary>
+    public static string InWords(LoadWord word) =>
+        word switch
+        {
+            LoadWord.BodyWeight => "bodyweight",
+            LoadWord.BarOnly => "bar only",
+            _ => Words.Of(word),
+        };
+
+    /// <summary>The method as it is written and read; null where the sets say it.</summary>
+    public static string? InWords(SetMethod method, string? figures) =>
+        method switch
+        {
+            SetMethod.FiveThreeOne or SetMethod.TwentyOnes => null,
+            SetMethod.TopSet => "top set",
+            SetMethod.DropSet => "drop set",
+            SetMethod.RestPause => "rest-pause",
+            SetMethod.MyoReps => "myo-reps",
+            SetMethod.Emom => figures is null ? "EMOM" : $"every {figures}",
+            SetMethod.Density => figures is null ? "density"
+            : figures.EndsWith("reps", StringComparison.Ordinal) ? figures.Replace("reps", "total reps", StringComparison.Ordinal)
+            : $"density {figures}",
+            _ => Words.Of(method),
+        };
+
+    private static string EachSet(GymLine line, string side)
+    {
+        var plain =
+            line.Each.Zip(line.Each.Skip(1)).All(p => p.First != p.Second)
+            && line.Each.All(s =>
+                s with { Target = line.Each[0].Target } == new PlannedSet(line.Each[0].Target)
+                && s.Target.Min == s.Target.Max
+                && !s.Target.IsOpen
+            );
+        if (plain)
+        {
+            return $"{line.Sets}x{string.Join('/', line.Each.Select(s => s.Target.Min))}{(line.LastSetOpen ? "+" : string.Empty)}{(line.Timed ? " s" : string.Empty)}{side}";
+        }
+
+        // Sets that are alike stand together.
+        var groups = new List<(PlannedSet Set, int Count)>();
+        foreach (var set in line.Each)
+        {
+            if (groups.Count > 0 && groups[^1].Set == set)
+            {
+                groups[^1] = (set, groups[^1].Count + 1);
+            }
+            else
+            {
+                groups.Add((set, 1));
+            }
+        }
+
+        return string.Join(", ", groups.Select(g => $"{g.Count}x{Target(g.Set.Target, line)}{side}{Own(g.Set)}"))
+            + (line.LastSetOpen ? "+" : string.Empty);
+    }
+
+    private static string Own(PlannedSet set) =>
+        (set.ShareOfMax is { } share ? $" @ {Words.Number(share * 100, 2)}%" : string.Empty)
+        + (set.ShareOfTop is { } left ? $" -{Words.Number((1 - left) * 100, 2)}%" : string.Empty)
+        + (set.Rpe is { } rpe ? $" @ RPE {Words.Number(rpe, 2)}" : string.Empty)
+        + (set.Rir is { } rir ? $" RIR {rir}" : string.Empty)
+        + (set.Load is { } load ? $" @ {LoadInWords(load)}" : string.Empty);
+
+    private static string Target(GymLine line) =>
+        line.Metres is { } metres && !line.Target.IsOpen ? metres.Written + " m" : Target(line.Target, line);
+
+    private static string Target(SetTarget target, GymLine line) => line.Timed && !target.IsOpen ? target.Written + " s" : target.Written;
 }

@@ -21,6 +21,9 @@ public static class ShorthandLimits
     /// <summary>Longest timed set, in seconds.</summary>
     public const int HoldSeconds = 1_800;
 
+    /// <summary>Longest distance of a set, in metres.</summary>
+    public const int Metres = 2_000;
+
     /// <summary>Longest rest, in seconds.</summary>
     public const int RestSeconds = 900;
 

@@ -2,6 +2,7 @@ using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Tests.Loading;
 

@@ -3,6 +3,7 @@ using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Tests.Blocks;
 

@@ -7,6 +7,7 @@ using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Tests.Following;
 

@@ -5,6 +5,7 @@ using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Tests.Prescribing;
 

@@ -177,7 +177,7 @@ public class HomeEditTests
         var read = new DoseShorthand(Trade.Shipped.Names).Read(text, new LineKey(1), "push-up", "Push-up");
 
         read.Edit.ShouldBeNull();
-        read.Error!.Length.ShouldBeGreaterThan(20);
+        read.Error.ShouldNotBeNull().Parts.Last().Code.ShouldBe("dose.example");
     }
 
     private static HomeEdit Edit() => new() { Line = new LineKey(1), ExerciseId = "dumbbell-overhead-press" };

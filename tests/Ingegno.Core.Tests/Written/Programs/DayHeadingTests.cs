@@ -1,5 +1,6 @@
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Tests.Programs;
 

@@ -5,6 +5,7 @@ using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Tests.Programs;
 

@@ -1,7 +1,9 @@
 using CsCheck;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Written.Programs;
 using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Tests.Programs;
 
@@ -45,9 +47,9 @@ public class ProgramRowsTests
     [InlineData("3", "8-12", "60", "", "", "", "", "", "3x8-12 @ 60 kg")]
     [InlineData("3.0", "8 to 12", "62,5", "", "", "", "", "", "3x8-12 @ 62.5 kg")]
     [InlineData("4", "10.0", "2x10", "", "", "", "3110", "90", "4x10 @ 2x10 kg 3-1-1-0 90 s")]
-    [InlineData("5", "5", "", "0.8", "", "", "31x0", "3 min", "5x5 @ 80% 3-1-X-0 3 min")]
-    [InlineData("5", "5", "", "80%", "8", "", "3/1/1/0", "2'", "5x5 @ 80% @ RPE 8 3-1-1-0 2 min")]
-    [InlineData("3", "30 s", "bw", "", "", "2", "", "1:30", "3x30 s bodyweight RIR 2 1:30")]
+    [InlineData("5", "5", "", "0.8", "", "", "31x0", "3 min", "5x5 @ 80% 3-1-X-0 180 s")]
+    [InlineData("5", "5", "", "80%", "8", "", "3/1/1/0", "2'", "5x5 @ 80% @ RPE 8 3-1-1-0 120 s")]
+    [InlineData("3", "30 s", "bw", "", "", "2", "", "1:30", "3x30 s bodyweight RIR 2 90 s")]
     [InlineData("3", "AMRAP", "45 lb", "", "RPE 9", "", "", "rest 60", "3xAMRAP @ 45 lb @ RPE 9 60 s")]
     [Trait("source", "common practice: how coaches fill their tables")]
     public void Cells_are_read_the_way_tables_are_filled(
@@ -115,7 +117,7 @@ public class ProgramRowsTests
 
         fault.Row.ShouldBe(1);
         fault.Field.ShouldBe(field);
-        (fault.Message + string.Join(' ', fault.Suggestions)).ShouldContain(says);
+        (fault.Message.Said() + string.Join(' ', fault.Suggestions)).ShouldContain(says);
     }
 
     [Fact]
@@ -135,18 +137,18 @@ public class ProgramRowsTests
     public void Missing_sets_and_reps_are_named_each()
     {
         Rows.Write([new ProgramRow { Exercise = "Bench press", Reps = "8" }]).Faults[0].Field.ShouldBe(ProgramField.Sets);
-        Rows.Write([new ProgramRow { Exercise = "Bench press" }]).Faults[0].Message.ShouldContain("Sets and reps are missing");
+        Rows.Write([new ProgramRow { Exercise = "Bench press" }]).Faults[0].Message.Code.ShouldBe("cell.no-dose");
     }
 
     [Fact]
     public void A_line_with_a_fault_keeps_its_other_cells()
     {
-        var row = Rows.Read("A1 Bulgarian curtsy flight 3x12-Aug @ 60 kg 90 s # slow").ShouldHaveSingleItem();
+        var row = Rows.Read("A1 Whammy sparkle 3x12 @ 60 kg 90 s # slow").ShouldHaveSingleItem();
 
         (row.Label, row.Exercise, row.Sets, row.Reps, row.Load, row.Rest, row.Note).ShouldBe(
-            ("A1", "Bulgarian curtsy flight", "3", "12-Aug", "60 kg", "90 s", "slow")
+            ("A1", "Whammy sparkle", "3", "12", "60 kg", "90 s", "slow")
         );
-        Rows.Read("no dose at all").ShouldHaveSingleItem().Exercise.ShouldBe("no dose at all");
+        Rows.Read("said beside the program").ShouldHaveSingleItem().Note.ShouldBe("said beside the program");
     }
 
     [Fact]

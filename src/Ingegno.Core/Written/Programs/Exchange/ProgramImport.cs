@@ -1,5 +1,8 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Naming;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Written.Programs.Exchange;
 
@@ -28,7 +31,7 @@ public sealed record ImportedWeek(string Name, string Text, int Lines);
 /// <param name="Field">What it was taken for.</param>
 /// <param name="Message">What is wrong and what to do.</param>
 /// <param name="Suggestions">What could be meant.</param>
-public sealed record ImportFault(string Cell, string Sheet, ProgramField Field, string Message, ImmutableArray<string> Suggestions);
+public sealed record ImportFault(string Cell, string Sheet, ProgramField Field, Reason Message, ImmutableArray<string> Suggestions);
 
 /// <summary>What an import would bring in; nothing is stored before a coach says so.</summary>
 public sealed record ImportPreview
@@ -78,7 +81,7 @@ public sealed class ProgramImport(ExerciseNames names)
         var guessed = head >= 0 ? ColumnGuess.Fields(filled[0].Rows[head]) : [];
         var fields = settings.Fields ?? [.. Enumerable.Range(0, width).Select(i => i < guessed.Length ? guessed[i] : null)];
         var load = fields.IndexOf(ProgramField.Load);
-        var unit = settings.LoadUnit ?? (load >= 0 && load < heads.Length ? ColumnGuess.LoadUnit(heads[load].Text) : "kg");
+        var unit = settings.LoadUnit ?? (load >= 0 && load < heads.Length ? ColumnHeads.LoadUnit(heads[load].Text) : "kg");
         var weeks = new List<(string Name, List<ProgramRow> Rows, List<(Sheet Sheet, SheetRow Row)> From)>();
         foreach (var sheet in filled)
         {
@@ -136,12 +139,23 @@ public sealed class ProgramImport(ExerciseNames names)
             [
                 .. read.SelectMany(r =>
                     r.Result.Errors.Select(e => new ImportFault(
-                        $"line {r.Week.First + e.Line - 1}",
-                        string.Empty,
-                        ProgramField.Exercise,
-                        e.Message,
-                        e.Suggestions
-                    ))
+                            $"line {r.Week.First + e.Line - 1}",
+                            string.Empty,
+                            ProgramField.Exercise,
+                            e.Message,
+                            e.Suggestions
+                        ))
+                        .Concat(
+                            from row in r.Result.Rows
+                            where row is { Kind: RowKind.Line, Certainty: not Certainty.Sure }
+                            select new ImportFault(
+                                $"line {r.Week.First + row.Line - 1}",
+                                string.Empty,
+                                ProgramField.Exercise,
+                                row.Doubts[0].Message,
+                                [row.ReadAs, .. row.Doubts[0].Others.Select(o => o.Label)]
+                            )
+                        )
                 ),
             ],
         };
@@ -209,7 +223,7 @@ public sealed class ProgramImport(ExerciseNames names)
         {
             // Days that come in any order are brought together, each at its first place.
             var order = Enumerable.Range(0, rows.Count).GroupBy(i => rows[i].Day).SelectMany(g => g).ToList();
-            var written = _rows.Write([.. order.Select(i => rows[i])], unit, faults.Count);
+            var written = _rows.Write([.. order.Select(i => rows[i])], unit);
             imported.Add(new ImportedWeek(name, written.Text, written.Lines));
             faults.AddRange(
                 written
@@ -230,15 +244,9 @@ public sealed class ProgramImport(ExerciseNames names)
         var cell = column < row.Cells.Length ? row.Cells[column] : default;
         var (message, meant) = cell.Kind switch
         {
-            CellKind.Date => (
-                $"\"{cell.Text}\" is a date; spreadsheets turn a range such as 8-12 into one. Format the column as text and write the reps.",
-                cell.Meant
-            ),
-            CellKind.FormulaWithoutResult => (
-                "The cell holds a formula whose result is not in the file. Open it in a spreadsheet, save it again, or write the figure.",
-                null
-            ),
-            CellKind.Error => ($"The cell holds an error ({cell.Text}). Mend the formula or write the figure.", null),
+            CellKind.Date => (Reason.Of("cell.date", ("text", cell.Text)), cell.Meant),
+            CellKind.FormulaWithoutResult => (Reason.Of("cell.formula"), null),
+            CellKind.Error => (Reason.Of("cell.error", ("text", cell.Text)), null),
             _ => (fault.Message, null),
         };
         return new ImportFault(

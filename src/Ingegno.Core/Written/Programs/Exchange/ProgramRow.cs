@@ -1,26 +1,9 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Written.Programs.Exchange;
-
-/// <summary>A column of a gym program in a table.</summary>
-public enum ProgramField
-{
-    Week,
-    Day,
-    Label,
-    Exercise,
-    Dose,
-    Sets,
-    Reps,
-    Load,
-    Percent,
-    Rpe,
-    Rir,
-    Tempo,
-    Rest,
-    Note,
-}
 
 /// <summary>
 /// One line of a gym program as the cells of a table. Cells hold what a coach types; a row that fills the exercise
@@ -61,11 +44,14 @@ public sealed record ProgramRow
     /// <summary>90 s, 1:30, 2 min.</summary>
     public string Rest { get; init; } = string.Empty;
 
+    /// <summary>How the sets run: drop set, rest-pause, EMOM.</summary>
+    public string Method { get; init; } = string.Empty;
+
     public string Note { get; init; } = string.Empty;
 
     /// <summary>True when nothing of a line is filled in.</summary>
     [JsonIgnore]
-    public bool IsEmpty => (Label + Exercise + Sets + Reps + Load + Percent + Rpe + Rir + Tempo + Rest + Note).Trim().Length == 0;
+    public bool IsEmpty => (Label + Exercise + Sets + Reps + Load + Percent + Rpe + Rir + Tempo + Rest + Method + Note).Trim().Length == 0;
 
     /// <summary>The cell of a field; for <see cref="ProgramField.Dose"/> sets and reps together.</summary>
     public string Cell(ProgramField field) =>
@@ -84,6 +70,7 @@ public sealed record ProgramRow
             ProgramField.Rir => Rir,
             ProgramField.Tempo => Tempo,
             ProgramField.Rest => Rest,
+            ProgramField.Method => Method,
             _ => Note,
         };
 
@@ -106,6 +93,7 @@ public sealed record ProgramRow
             ProgramField.Rir => this with { Rir = cell },
             ProgramField.Tempo => this with { Tempo = cell },
             ProgramField.Rest => this with { Rest = cell },
+            ProgramField.Method => this with { Method = cell },
             _ => this with { Note = cell },
         };
     }
@@ -122,4 +110,4 @@ public sealed record ProgramRow
 /// <param name="Field">Its column.</param>
 /// <param name="Message">What is wrong and what to write instead.</param>
 /// <param name="Suggestions">What could be meant, best first.</param>
-public sealed record ProgramFault(int Row, ProgramField Field, string Message, ImmutableArray<string> Suggestions);
+public sealed record ProgramFault(int Row, ProgramField Field, Reason Message, ImmutableArray<string> Suggestions);

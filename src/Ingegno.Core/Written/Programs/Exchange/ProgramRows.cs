@@ -1,8 +1,10 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using System.Text;
-using System.Text.RegularExpressions;
-using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Naming;
+using Ingegno.Core.Written.Programs.Reading;
 
 namespace Ingegno.Core.Written.Programs.Exchange;
 
@@ -13,12 +15,9 @@ namespace Ingegno.Core.Written.Programs.Exchange;
 public sealed record WrittenRows(string Text, ImmutableArray<ProgramFault> Faults, int Lines);
 
 /// <summary>Turns a gym week in shorthand into rows of a table, and back without loss.</summary>
-public sealed partial class ProgramRows(ExerciseNames names)
+public sealed class ProgramRows(ExerciseNames names)
 {
-    /// <summary>Nearest names are looked for this often; after that an unknown exercise is named without them.</summary>
-    public const int MostSuggestions = 40;
-
-    private readonly string _anyName = names.Any;
+    private readonly ShorthandParser _parser = new(names);
 
     /// <summary>The fields that make up a line, in the order of the shorthand.</summary>
     private static readonly ImmutableArray<ProgramField> Modifiers =
@@ -29,6 +28,7 @@ public sealed partial class ProgramRows(ExerciseNames names)
         ProgramField.Rir,
         ProgramField.Tempo,
         ProgramField.Rest,
+        ProgramField.Method,
         ProgramField.Note,
     ];
 
@@ -37,16 +37,24 @@ public sealed partial class ProgramRows(ExerciseNames names)
     {
         ArgumentNullException.ThrowIfNull(text);
         var rows = ImmutableArray.CreateBuilder<ProgramRow>();
+        var read = _parser.Parse(text);
+        var lines = read.Lines.ToLookup(l => l.Line);
+        var written = text.ReplaceLineEndings("\n").Split('\n');
+        var headings = read.Days.ToDictionary(d => d.Line, d => d.Name);
         var day = string.Empty;
-        foreach (var line in text.ReplaceLineEndings("\n").Split('\n'))
+        for (var i = 1; i <= written.Length; i++)
         {
-            if (DayHeading.Day(line) is { } heading)
+            if (headings.TryGetValue(i, out var heading))
             {
                 day = heading;
             }
-            else if (!string.IsNullOrWhiteSpace(line))
+            else if (lines[i].Any())
             {
-                rows.Add(Read(line) with { Week = week, Day = day });
+                rows.AddRange(lines[i].Select(l => Row(l) with { Week = week, Day = day }));
+            }
+            else if (!string.IsNullOrWhiteSpace(written[i - 1]))
+            {
+                rows.Add(Other(written[i - 1], read, i) with { Week = week, Day = day });
             }
         }
 
@@ -56,8 +64,7 @@ public sealed partial class ProgramRows(ExerciseNames names)
     /// <summary>The text of the rows of one week, days headed as they change.</summary>
     /// <param name="rows">Rows in order; a row without a day belongs to the day above.</param>
     /// <param name="loadUnit">Unit of loads written without one: kg or lb.</param>
-    /// <param name="faultsBefore">Faults already found in the same file.</param>
-    public WrittenRows Write(IReadOnlyList<ProgramRow> rows, string loadUnit = "kg", int faultsBefore = 0)
+    public WrittenRows Write(IReadOnlyList<ProgramRow> rows, string loadUnit = "kg")
     {
         ArgumentNullException.ThrowIfNull(rows);
         var text = new StringBuilder();
@@ -76,81 +83,89 @@ public sealed partial class ProgramRows(ExerciseNames names)
                 continue;
             }
 
-            var (line, wrong) = Write(rows[i], i, loadUnit, faultsBefore + faults.Count < MostSuggestions);
+            var (line, wrong, read) = Write(rows[i], i, loadUnit);
             text.Append(line).Append('\n');
             faults.AddRange(wrong);
-            lines += wrong.IsEmpty && !line.StartsWith('#') ? 1 : 0;
+            lines += read;
         }
 
         return new WrittenRows(text.ToString().TrimEnd('\n'), faults.ToImmutable(), lines);
     }
 
-    private ProgramRow Read(string text)
+    /// <summary>A row that is no line: a remark, other work, or a name that is not known with the dose that stands beside it.</summary>
+    private ProgramRow Other(string text, ShorthandResult read, int number)
     {
-        if (text.TrimStart().StartsWith('#'))
+        if (read.Rows.FirstOrDefault(r => r.Line == number) is { Kind: RowKind.Comment or RowKind.Section } remark)
         {
-            return new ProgramRow { Note = text.TrimStart('#', ' ').Trim() };
+            return new ProgramRow { Note = remark.Text.TrimStart('#', ' ').Trim() };
         }
 
-        return Line(text) is { } line ? Row(line) : Faulty(text);
-    }
-
-    /// <summary>
-    /// A line with a fault in its name or dose: what stands around it is read all the same, with a known name and dose
-    /// in their place. A fault elsewhere leaves the whole line as the exercise.
-    /// </summary>
-    private ProgramRow Faulty(string text)
-    {
-        var parts = NameAndDose().Match(text);
-        if (!parts.Success || Line($"{parts.Groups["label"].Value} {_anyName} 1x1{parts.Groups["rest"].Value}") is not { } around)
+        if (
+            text.Length > ShorthandLimits.LineLength
+            || read.Errors.FirstOrDefault(e => e.Line == number) is not { Code: "shorthand.unknown-exercise" } unknown
+        )
         {
-            return new ProgramRow { Exercise = text.Trim() };
+            return new ProgramRow { Exercise = OneLine(text) };
         }
 
-        return Row(around) with
-        {
-            Exercise = parts.Groups["name"].Value,
-            Sets = parts.Groups["sets"].Value,
-            Reps = parts.Groups["reps"].Value,
-        };
-    }
-
-    private GymLine? Line(string text)
-    {
-        try
-        {
-            return new ShorthandLineReader(text, 1, names).Read();
-        }
-        catch (ShorthandException)
-        {
-            return null;
-        }
+        // With a known name in its place the dose can be read.
+        var (start, name) = (
+            unknown.Column - 1,
+            text.Substring(unknown.Column - 1, Math.Min(unknown.Length, text.Length - unknown.Column + 1))
+        );
+        var around = _parser.Parse(string.Concat(text.AsSpan(0, start), names.Any, text.AsSpan(start + name.Length)));
+        return around.Lines is [{ } line] && around.Errors.IsEmpty
+            ? Row(line) with
+            {
+                Exercise = name.Trim(),
+            }
+            : new ProgramRow { Exercise = OneLine(text) };
     }
 
     private static ProgramRow Row(GymLine line)
     {
         var dose = Shorthand.Dose(line);
-        var cross = dose.IndexOf('x', StringComparison.Ordinal);
+        var cross = line.Method == SetMethod.FiveThreeOne ? -1 : dose.IndexOf('x', StringComparison.Ordinal);
         return new ProgramRow
         {
             Label = line.Label ?? string.Empty,
             Exercise = line.Name,
-            Sets = dose[..cross],
+            Sets = cross < 0 ? string.Empty : dose[..cross],
             Reps = dose[(cross + 1)..],
-            Load = line.Load is { } load ? Shorthand.LoadInWords(load) : string.Empty,
-            Percent = line.ShareOfMax is { } share ? Words.Number(share * 100, 2) : string.Empty,
-            Rpe = line.Rpe is { } rpe ? Words.Number(rpe) : string.Empty,
-            Rir = line.Rir is { } rir ? Words.Number(rir) : string.Empty,
+            Load = string.Join(' ', Loads(line)),
+            Percent = line.ShareOfMax is { } share ? Shorthand.Span(share * 100, line.ShareOfMaxTo * 100) : string.Empty,
+            Rpe = line.Rpe is { } rpe ? Shorthand.Span(rpe, line.RpeTo) : string.Empty,
+            Rir = line.Rir is { } rir ? Shorthand.Span(rir, line.RirTo) : string.Empty,
             Tempo = line.Tempo?.ToString() ?? string.Empty,
-            Rest = line.RestSeconds is { } rest ? $"{rest} s" : string.Empty,
+            Rest = line.RestSeconds is { } rest ? $"{Shorthand.Span(rest, line.RestTo)} s" : string.Empty,
+            Method = line.Method is { } method ? Shorthand.InWords(method, line.MethodFigures) ?? string.Empty : string.Empty,
             Note = line.Note ?? string.Empty,
         };
     }
 
-    private (string Line, ImmutableArray<ProgramFault> Faults) Write(ProgramRow row, int index, string loadUnit, bool suggest)
+    private static IEnumerable<string> Loads(GymLine line)
     {
-        var line = new ComposedLine();
+        if (line.Load is { } load)
+        {
+            yield return Shorthand.LoadInWords(load);
+        }
+
+        if (line.LoadWord is { } word)
+        {
+            yield return Shorthand.InWords(word);
+        }
+
+        if (line.RepMax is { } most)
+        {
+            yield return $"{most}RM";
+        }
+    }
+
+    private (string Line, ImmutableArray<ProgramFault> Faults, int Lines) Write(ProgramRow row, int index, string loadUnit)
+    {
+        var line = new StringBuilder();
         var faults = ImmutableArray.CreateBuilder<ProgramFault>();
+        void Add(string? words) => line.Append(line.Length > 0 && words is { Length: > 0 } ? " " : string.Empty).Append(words);
         string? Cell(ProgramField field)
         {
             if (string.IsNullOrWhiteSpace(row.Cell(field)))
@@ -169,95 +184,86 @@ public sealed partial class ProgramRows(ExerciseNames names)
 
         if (row.Label.Trim() is { Length: > 0 } label)
         {
-            line.Add(ProgramField.Label, label.Length == 1 ? label + "." : label);
+            Add(label.Length == 1 ? label + "." : label);
+        }
+
+        Add(OneLine(row.Exercise));
+        var (sets, reps) = (Cell(ProgramField.Sets), Cell(ProgramField.Reps));
+        Add(
+            sets is null ? (reps is { Length: > 0 } && reps.All(c => char.IsAsciiDigit(c) || c == '-') ? "x" + reps : reps)
+            : reps is null ? $"{sets} sets"
+            : $"{sets}x{reps}"
+        );
+        foreach (var field in Modifiers)
+        {
+            Add(Cell(field));
         }
 
         var noteAlone = row.Exercise.Trim().Length == 0 && row.Note.Length > 0 && (row with { Note = string.Empty }).IsEmpty;
-        line.Add(ProgramField.Exercise, OneLine(row.Exercise));
-        var (sets, reps) = (Cell(ProgramField.Sets), Cell(ProgramField.Reps));
-        if (sets is not null || reps is not null)
-        {
-            line.Add(ProgramField.Sets, sets);
-            line.Add(ProgramField.Reps, "x" + reps, joined: sets is not null);
-        }
-
-        foreach (var field in Modifiers)
-        {
-            line.Add(field, Cell(field));
-        }
-
-        if (
-            faults.Count == 0
-            && !noteAlone
-            && (suggest || names.Find(row.Exercise) is not null ? Wrong(line, sets, reps, index) : Unknown(row, index)) is { } fault
-        )
+        var read = noteAlone ? null : _parser.Parse(line.ToString());
+        if (faults.Count == 0 && read is not null && Wrong(read, sets, reps, index) is { } fault)
         {
             faults.Add(fault);
         }
 
-        return (line.Text, faults.ToImmutable());
+        return (line.ToString(), faults.ToImmutable(), faults.Any(f => f.Field != ProgramField.Exercise) ? 0 : read?.Lines.Length ?? 0);
     }
 
-    private static ProgramFault Unknown(ProgramRow row, int index) =>
-        new(
-            index,
-            ProgramField.Exercise,
-            $"The catalogue has no exercise called \"{row.Exercise}\". Check the spelling, or pick one from the catalogue.",
-            []
-        );
-
-    private ProgramFault? Wrong(ComposedLine line, string? sets, string? reps, int index)
+    private static ProgramFault? Wrong(ShorthandResult read, string? sets, string? reps, int index)
     {
-        try
+        if (read.Errors.FirstOrDefault() is { } wrong)
         {
-            _ = new ShorthandLineReader(line.Text, 1, names).Read();
-            return null;
+            return new ProgramFault(index, FieldOf(wrong.Code, wrong.Message), wrong.Message, wrong.Suggestions);
         }
-        catch (ShorthandException wrong)
-        {
-            var (field, message) = (line.FieldAt(wrong.Error.Column - 1), wrong.Error.Message);
-            if (wrong.Error.Code == "shorthand.no-dose")
-            {
-                (field, message) =
-                    sets is null && reps is null ? (ProgramField.Reps, "Sets and reps are missing, for instance 3 and 8-12.")
-                    : sets is null ? (ProgramField.Sets, "The number of sets is missing.")
-                    : (ProgramField.Reps, $"\"{reps}\" are no reps; write 8, 8-12, 10/side, 30 s or AMRAP.");
-            }
 
-            return new ProgramFault(index, field, message, wrong.Error.Suggestions);
+        if (read.Lines.IsEmpty)
+        {
+            // Other work is kept as it is; a name without a dose that is no exercise wants one.
+            return !read.Kept.IsEmpty || read.Rows.Any(r => r.Kind is RowKind.Section or RowKind.Day)
+                ? null
+                : new ProgramFault(index, ProgramField.Exercise, Reason.Of("cell.no-line"), []);
         }
+
+        return sets is null && reps is null ? new ProgramFault(index, ProgramField.Reps, Reason.Of("cell.no-dose"), [])
+            : reps is null ? new ProgramFault(index, ProgramField.Reps, Reason.Of("cell.no-reps"), [])
+            : sets is null && read.Lines[0].Method is null && read.Lines[0].Each.IsEmpty
+                ? new ProgramFault(index, ProgramField.Sets, Reason.Of("cell.no-sets"), [])
+            : read.Rows[0].Doubts.FirstOrDefault(d => d.Message.Code == "shorthand.range-reversed") is { } reversed
+                ? new ProgramFault(index, ProgramField.Reps, reversed.Message, [])
+            : read.Rows[0].Certainty != Certainty.Sure
+                ? new ProgramFault(
+                    index,
+                    ProgramField.Exercise,
+                    read.Rows[0].Doubts[0].Message,
+                    [read.Rows[0].ReadAs, .. read.Rows[0].Doubts[0].Others.Select(o => o.Label)]
+                )
+            : read.Rows[0].Doubts.Any(d => d.Message.Code == "shorthand.no-reps") || OtherSets(read.Lines[0], sets)
+                ? new ProgramFault(index, ProgramField.Reps, Reason.Of("cell.reps", ("text", reps)), [])
+            : null;
     }
 
-    [GeneratedRegex(
-        @"^\s*(?<label>[A-Za-z][0-9]{1,2}(?=[.):\s])[.):]?|[A-Za-z][.):](?=\s))?\s*(?<name>\S.*?)\s+(?<sets>[0-9]+)\s*[x×]\s*(?<reps>\S+)(?<rest>.*)$",
-        RegexOptions.IgnoreCase
-    )]
-    private static partial Regex NameAndDose();
+    /// <summary>The line has other sets than the cell: the reps were taken for something else.</summary>
+    private static bool OtherSets(GymLine line, string? sets) =>
+        int.TryParse(sets, NumberStyles.None, CultureInfo.InvariantCulture, out var wanted)
+        && line.Each.IsEmpty
+        && line.Sets != wanted
+        && !line.LastSetOpen;
+
+    /// <summary>The cell that a fault is about.</summary>
+    private static ProgramField FieldOf(string code, Reason message) =>
+        code == "shorthand.out-of-range"
+            ? message.Code[(message.Code.LastIndexOf('-') + 1)..] switch
+            {
+                "sets" => ProgramField.Sets,
+                "share" => ProgramField.Percent,
+                "rpe" => ProgramField.Rpe,
+                "rir" => ProgramField.Rir,
+                "load" => ProgramField.Load,
+                "rest" => ProgramField.Rest,
+                _ => ProgramField.Reps,
+            }
+            : ProgramField.Exercise;
 
     /// <summary>A cell may hold line breaks; a line of the shorthand cannot.</summary>
     private static string OneLine(string cell) => cell.ReplaceLineEndings(" ").Trim();
-
-    /// <summary>A line put together of cells that remembers which cell stands where.</summary>
-    private sealed class ComposedLine
-    {
-        private readonly StringBuilder _text = new();
-        private readonly List<(int Start, ProgramField Field)> _spans = [];
-
-        public string Text => _text.ToString();
-
-        public void Add(ProgramField field, string? words, bool joined = false)
-        {
-            if (string.IsNullOrEmpty(words))
-            {
-                return;
-            }
-
-            _text.Append(_text.Length > 0 && !joined ? " " : string.Empty);
-            _spans.Add((_text.Length, field));
-            _text.Append(words);
-        }
-
-        public ProgramField FieldAt(int column) =>
-            _spans.Where(s => s.Start <= column).Select(s => s.Field).DefaultIfEmpty(ProgramField.Exercise).Last();
-    }
 }

@@ -1,0 +1,43 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Knowledge.Catalogue;
+
+namespace Ingegno.Core.Knowledge.Naming;
+
+/// <summary>How sure a reading is.</summary>
+public enum Certainty
+{
+    /// <summary>It says what the coach wrote.</summary>
+    Sure,
+
+    /// <summary>The likeliest; it is kept and marked.</summary>
+    Probable,
+
+    /// <summary>Nothing in the catalogue is like it.</summary>
+    Unknown,
+}
+
+/// <summary>Something that a written name says beyond the exercise it was read as.</summary>
+/// <param name="Kind">What it is about.</param>
+/// <param name="Id">Key of the concept, or the word as it was written.</param>
+public sealed record NameModifier(NameFeatureKind Kind, string Id);
+
+/// <summary>A name that was taught: what a practice calls an exercise.</summary>
+/// <param name="Name">The name as coaches of the practice write it.</param>
+/// <param name="ExerciseId">What they mean.</param>
+public sealed record TaughtName(string Name, string ExerciseId);
+
+/// <summary>What a written name was read as.</summary>
+/// <param name="Exercise">The exercise; null for other work.</param>
+/// <param name="Other">Kind of other work; null for an exercise.</param>
+/// <param name="Certainty">How sure that is.</param>
+/// <param name="Modifiers">What the name says beyond it.</param>
+/// <param name="Alternatives">What else it could be, likeliest first.</param>
+/// <param name="Exact">The written name is one of the exercise's own.</param>
+public sealed record NameReading(
+    Exercise? Exercise,
+    OtherWork? Other,
+    Certainty Certainty,
+    ImmutableArray<NameModifier> Modifiers,
+    ImmutableArray<Exercise> Alternatives,
+    bool Exact = false
+);

@@ -1,0 +1,187 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Naming;
+
+namespace Ingegno.Core.Written.Programs.Reading;
+
+/// <summary>What became of a row.</summary>
+/// <param name="Row">As it was understood.</param>
+/// <param name="Line">The exercise with its dose; null when it is none.</param>
+/// <param name="Kept">Other work; null when it is none.</param>
+/// <param name="Error">Why it cannot be read; null when it can.</param>
+internal sealed record AssembledRow(ReadRow Row, GymLine? Line = null, KeptLine? Kept = null, ShorthandError? Error = null);
+
+/// <summary>Makes a line of what was read of a row, with what is in doubt and what else it could be.</summary>
+internal sealed class LineAssembly(ExerciseNames names, string? usual)
+{
+    /// <summary>Metres or seconds from which a row without a load is on the machine (common practice).</summary>
+    private const double OnTheMachineMetres = 200;
+
+    private const double OnTheMachineSeconds = 180;
+
+    /// <summary>Makes what a row says of its parts.</summary>
+    /// <param name="row">The row.</param>
+    /// <param name="number">Its line in the text, 1 first.</param>
+    /// <param name="draft">Its parts.</param>
+    /// <param name="label">Label before it.</param>
+    public AssembledRow Of(string row, int number, LineDraft draft, string? label)
+    {
+        var name = NameInRow.Find(row, draft, names, usual);
+        draft.Notes.InsertRange(0, name.Notes);
+        var dosed = draft.HasDose || draft.Durations.Count > 0 || draft.Bare.Count > 0;
+        if (name.Reading.Certainty == Certainty.Unknown)
+        {
+            return dosed ? Unknown(row, number, name) : new AssembledRow(new ReadRow(number, RowKind.Comment, row.Trim()));
+        }
+
+        if (name.Reading.Other is { } other || OnTheMachine(name.Reading.Exercise!, draft, out other))
+        {
+            return new AssembledRow(
+                new ReadRow(number, RowKind.Kept, row.Trim()) { ReadAs = string.Empty, Name = name.Text },
+                Kept: new KeptLine(number, 0, other, row.Trim())
+            );
+        }
+
+        // A sentence that happens to hold a movement's name is said beside the program.
+        if (!dosed && (draft.Notes.Count > 1 || name.Reading.Certainty != Certainty.Sure || name.Text.Split(' ').Length > 6))
+        {
+            return new AssembledRow(new ReadRow(number, RowKind.Comment, row.Trim()));
+        }
+
+        try
+        {
+            return Read(row, number, draft, label, name, name.Reading.Exercise!);
+        }
+        catch (UnreadableRowException wrong)
+        {
+            return new AssembledRow(
+                new ReadRow(number, RowKind.Unread, row.Trim()),
+                Error: new ShorthandError(number, 1, Math.Max(1, row.Length), wrong.Code, wrong.Said, [])
+            );
+        }
+    }
+
+    private static AssembledRow Read(string row, int number, LineDraft draft, string? label, NameInRow name, Exercise exercise)
+    {
+        var line = new GymLine
+        {
+            Line = number,
+            Label = label,
+            ExerciseId = exercise.Id,
+            Name = name.Text,
+            Sets = 0,
+            Target = SetTarget.Open,
+            Modifiers = name.Reading.Modifiers,
+            Note = draft.Notes.Count > 0 ? string.Join("; ", draft.Notes) : null,
+        };
+        line = DoseAssembly.Of(line, draft, exercise);
+        return new AssembledRow(
+            new ReadRow(number, RowKind.Line, Shorthand.Write(line))
+            {
+                ReadAs = exercise.Name,
+                Name = name.Text,
+                Certainty = name.Reading.Certainty,
+                Doubts = [.. NameDoubt(line, name, exercise), .. draft.Doubts.Select(d => Doubt(d, row, line)), .. Unlikely(line, row)],
+            },
+            line
+        );
+    }
+
+    private static IEnumerable<ReadingDoubt> NameDoubt(GymLine line, NameInRow name, Exercise exercise)
+    {
+        if (name.Reading.Certainty == Certainty.Sure)
+        {
+            yield break;
+        }
+
+        yield return new ReadingDoubt(
+            name.Start + 1,
+            Math.Max(1, name.Length),
+            Reason.Of("reading.name", ("name", name.Text), ("exercise", exercise.Name)),
+            [.. name.Reading.Alternatives.Select(e => new OtherReading(e.Name, Shorthand.Write(line with { Name = e.Name }), e.Id))]
+        );
+    }
+
+    private static ReadingDoubt Doubt(DraftDoubt doubt, string row, GymLine line)
+    {
+        var others = doubt.What.Code == "shorthand.figure-without-unit" && doubt.What["figure"] is double figure ? Units(figure, line) : [];
+        return new ReadingDoubt(doubt.Start + 1, Math.Min(doubt.Length, Math.Max(1, row.Length)), doubt.What, [.. others]);
+    }
+
+    /// <summary>What a figure without a unit could be.</summary>
+    private static IEnumerable<OtherReading> Units(double figure, GymLine line)
+    {
+        if (figure is >= 30 and <= 110)
+        {
+            var percent = line with { ShareOfMax = figure / 100 };
+            yield return new OtherReading($"{figure:0.#} %", Shorthand.Write(percent));
+        }
+
+        if (figure is > 0 and <= ShorthandLimits.LoadKg)
+        {
+            yield return new OtherReading($"{figure:0.#} kg", Shorthand.Write(line with { Load = new PlannedLoad(figure) }));
+            yield return new OtherReading(
+                $"{figure:0.#} lb",
+                Shorthand.Write(line with { Load = new PlannedLoad(Math.Round(figure * Ground.Quantities.Units.KgPerPound, 3)) })
+            );
+        }
+
+        if (figure is >= 15 and <= ShorthandLimits.RestSeconds)
+        {
+            yield return new OtherReading($"{figure:0} s rest", Shorthand.Write(line with { RestSeconds = (int)figure }));
+        }
+    }
+
+    /// <summary>Figures that are possible and that nobody plans.</summary>
+    private static IEnumerable<ReadingDoubt> Unlikely(GymLine line, string row)
+    {
+        if (line is { Timed: false, Metres: null } && !line.Target.IsOpen && line.Target.Max > 50 && line.Sets > 1)
+        {
+            yield return new ReadingDoubt(1, Math.Max(1, row.Length), Reason.Of("reading.many-reps", ("reps", line.Target.Max)), []);
+        }
+    }
+
+    private AssembledRow Unknown(string row, int number, NameInRow name)
+    {
+        var near = names.Nearest(name.Text);
+        return name.Text.Length == 0
+            ? new AssembledRow(
+                new ReadRow(number, RowKind.Unread, row.Trim()),
+                Error: new ShorthandError(number, 1, Math.Max(1, row.Length), "shorthand.no-name", Reason.Of("shorthand.no-name"), [])
+            )
+            : new AssembledRow(
+                new ReadRow(number, RowKind.Kept, row.Trim()) { Name = name.Text, Certainty = Certainty.Unknown },
+                Kept: new KeptLine(number, 0, OtherWork.Unknown, row.Trim()),
+                Error: new ShorthandError(
+                    number,
+                    name.Start + 1,
+                    Math.Max(1, name.Length),
+                    "shorthand.unknown-exercise",
+                    Reason.Of("shorthand.unknown-exercise", ("name", name.Text), ("near", FactList.Of(near))),
+                    near
+                )
+            );
+    }
+
+    /// <summary>Rows of hundreds of metres or of minutes are done on the machine: "Row 500 m".</summary>
+    private static bool OnTheMachine(Exercise exercise, LineDraft draft, out OtherWork other)
+    {
+        other = OtherWork.Conditioning;
+        if (exercise.Pattern != MovementPattern.HorizontalPull || draft.Load is not null)
+        {
+            return false;
+        }
+
+        var reps = draft.Groups.Exists(g => g.Counts.Count > 0 && g.Unit == CountUnit.Reps);
+        return draft.Groups.Exists(g => g.Unit == CountUnit.Metres && g.Counts[0].To >= OnTheMachineMetres)
+            || (
+                !reps
+                && (
+                    draft.Groups.Exists(g => g.Unit == CountUnit.Seconds && g.Counts[0].To >= OnTheMachineSeconds)
+                    || draft.Durations.Exists(d => d.Seconds.To >= OnTheMachineSeconds)
+                )
+            );
+    }
+}

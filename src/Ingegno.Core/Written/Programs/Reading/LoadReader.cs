@@ -1,0 +1,221 @@
+using Ingegno.Core.Ground.Quantities;
+
+namespace Ingegno.Core.Written.Programs.Reading;
+
+/// <summary>Reads loads: 75 kg, @165lb, 2x20 kg, 2x20s, 20 kg each, +10kg, BW+10, 10RM, heavy, bar only.</summary>
+internal static class LoadReader
+{
+    private const int MostPieces = 4;
+
+    public static bool Read(TokenCursor at, LineDraft draft)
+    {
+        var start = at.At;
+        return Said(at, draft) || (at.Back(start) || RepMax(at, draft)) || (at.Back(start) || Weighed(at, draft)) || at.Back(start);
+    }
+
+    private static bool Weighed(TokenCursor at, LineDraft draft)
+    {
+        var marked = at.TakeAny("@", "with", "w", "using", "at").Length > 0;
+        marked |= at.Take("/");
+        at.TakeAny("a", "the");
+        var added = at.Now.Is("+") && at.Ahead(1).IsNumber && at.Take("+");
+        var pieces = at.TakePhrase("pair of") || at.TakePhrase("two") ? 2 : 1;
+        marked |= pieces > 1;
+        if (at.Now.IsWhole && at.Now.Value <= MostPieces && at.Ahead(1).Text is "x" or "*" && at.Ahead(2).IsNumber)
+        {
+            pieces = (int)at.Now.Value;
+            at.At += 2;
+            marked = true;
+        }
+
+        if (!added && pieces == 1 && OfEachSet(at, draft))
+        {
+            return true;
+        }
+
+        if (Figures.Range(at) is not { } range)
+        {
+            return false;
+        }
+
+        var per = at.Now.Text switch
+        {
+            "kg" or "kgs" or "kilos" or "kilo" or "kilograms" or "kilogram" or "kilogramm" => 1.0,
+            "lb" or "lbs" or "pounds" or "pound" or "#" => Units.KgPerPound,
+
+            // 2x20s: a pair of twenties, of the unit of the gym.
+            "s" when marked && !at.Now.Spaced && pieces > 1 => 1.0,
+            _ => 0,
+        };
+        if (per == 0)
+        {
+            return added
+                && pieces == 1
+                && range.Upper is null
+                && at.Now.Text is not ("x" or "*" or "sets" or "%")
+                && Bare(draft, range, pieces);
+        }
+
+        at.At++;
+        pieces = Hands(at, pieces);
+        at.TakeAny("dumbbells", "dbs", "db", "kb", "kettlebell", "kettlebells", "plate", "vest");
+        at.TakeAny("total");
+        return Take(draft, range, per, pieces, added);
+    }
+
+    /// <summary>60/65/70 kg: a load for each set.</summary>
+    private static bool OfEachSet(TokenCursor at, LineDraft draft)
+    {
+        var start = at.At;
+        var loads = new List<double>();
+        while (Figures.Number(at) is { } kg && loads.Count < ShorthandLimits.Sets)
+        {
+            loads.Add(kg);
+            if (!(at.Now.Text is "/" or "," or "-" && at.Ahead(1).IsNumber))
+            {
+                break;
+            }
+
+            at.At++;
+        }
+
+        var per =
+            at.TakeAny("kg", "kgs", "kilos").Length > 0 ? 1.0
+            : at.TakeAny("lb", "lbs").Length > 0 ? Units.KgPerPound
+            : 0;
+        if (loads.Count < 3 || per == 0)
+        {
+            return at.Back(start);
+        }
+
+        draft.Loads.AddRange(loads.Select(l => new PlannedLoad(Kg(l, per))));
+        draft.Load ??= new PlannedLoad(Kg(loads.Min(), per), ToKg: loads.Max() > loads.Min() ? Kg(loads.Max(), per) : null);
+        return true;
+    }
+
+    /// <summary>+10 without a unit is added in kilograms.</summary>
+    private static bool Bare(LineDraft draft, Span range, int pieces) => draft.HasDose && Take(draft, range, 1, pieces, added: true);
+
+    private static int Hands(TokenCursor at, int pieces)
+    {
+        var start = at.At;
+        at.TakeAny("/", "per", "in", "a");
+        if (at.At > start && at.TakeAny("hand", "hands", "db", "dumbbell", "arm", "dbs").Length > 0)
+        {
+            return Math.Max(2, pieces);
+        }
+
+        at.At = start;
+        if (at.TakeAny("each", "ea", "apiece").Length > 0)
+        {
+            at.TakeAny("hand", "db", "dumbbell", "arm");
+            return Math.Max(2, pieces);
+        }
+
+        if (at.TakePhrase("per hand") || at.TakePhrase("in each hand"))
+        {
+            return Math.Max(2, pieces);
+        }
+
+        return pieces;
+    }
+
+    private static bool Take(LineDraft draft, Span range, double per, int pieces, bool added)
+    {
+        var load = new PlannedLoad(Kg(range.From, per), pieces, added, range.Upper is { } to ? Kg(to, per) : null);
+        draft.Load ??= load;
+        if (draft.Current is { } group)
+        {
+            group.Load ??= load;
+        }
+
+        return true;
+    }
+
+    private static double Kg(double figure, double per) => Math.Round(figure * per, 3);
+
+    private static bool RepMax(TokenCursor at, LineDraft draft)
+    {
+        at.TakeAny("@", "at", "with");
+        at.TakeAny("~", "a", "the", "your");
+        if (!at.Now.IsWhole || at.Ahead(1) is not { Text: "rm" } || at.Now.Value is < 2 or > 30)
+        {
+            return false;
+        }
+
+        draft.RepMax = (int)at.Now.Value;
+        at.At += 2;
+        at.TakeAny("load", "weight");
+        return true;
+    }
+
+    private static bool Said(TokenCursor at, LineDraft draft)
+    {
+        var start = at.At;
+        at.TakeAny("@", "with", "at");
+        if (at.TakeAny("bw", "bodyweight").Length > 0 || at.TakePhrase("body weight"))
+        {
+            // Bodyweight squat is a name; a load only beside or after sets and reps.
+            if (at.At == start + 1 && !draft.HasDose && at.Now.Kind == TokenKind.Word)
+            {
+                return false;
+            }
+
+            draft.LoadWord ??= LoadWord.BodyWeight;
+            if (at.Now.Is("+") && at.Ahead(1).IsNumber)
+            {
+                at.At++;
+                return Figures.Range(at) is { } more && Added(at, draft, more);
+            }
+
+            at.TakeAny("only");
+            return true;
+        }
+
+        if (at.TakeAnyPhrase("bar only", "empty bar", "just the bar", "just bar", "empty barbell", "the bar"))
+        {
+            draft.LoadWord ??= LoadWord.BarOnly;
+            return true;
+        }
+
+        if (!draft.HasDose && at.At == start && start == 0)
+        {
+            return false;
+        }
+
+        if (at.TakePhrase("as heavy as possible"))
+        {
+            draft.LoadWord ??= LoadWord.Heavy;
+            return true;
+        }
+
+        var word = at.Now.Text switch
+        {
+            "light" or "easy" or "lite" => LoadWord.Light,
+            "moderate" or "medium" or "mod" or "moderately" => LoadWord.Moderate,
+            "heavy" or "hard" or "heavyish" => LoadWord.Heavy,
+            _ => (LoadWord?)null,
+        };
+        if (
+            word is null
+            || at.Ahead(1).Text is "band" or "bands" or "kb" or "db" or "dbs" or "bag" or "chain"
+            || (!draft.HasDose && at.Ahead(1).Kind == TokenKind.Word)
+        )
+        {
+            return false;
+        }
+
+        draft.LoadWord ??= word;
+        at.At++;
+        at.TakeAny("weight", "load", "day");
+        return true;
+    }
+
+    private static bool Added(TokenCursor at, LineDraft draft, Span more)
+    {
+        var per = at.TakeAny("lb", "lbs", "pounds").Length > 0 ? Units.KgPerPound : 1;
+        at.TakeAny("kg", "kgs", "kilos");
+        draft.LoadWord = null;
+        return Take(draft, more, per, 1, added: true);
+    }
+}

@@ -1,0 +1,364 @@
+namespace Ingegno.Core.Written.Programs.Reading;
+
+/// <summary>Reads methods: drop set, rest-pause, cluster, myo-reps, EMOM, pyramid, top set, wave, 5/3/1, ladder, density.</summary>
+internal static class MethodReader
+{
+    public static bool Read(TokenCursor at, LineDraft draft)
+    {
+        var start = at.At;
+        return Wave531(at, draft)
+            || (at.Back(start) || Emom(at, draft))
+            || (at.Back(start) || Density(at, draft))
+            || (at.Back(start) || Ladder(at, draft))
+            || (at.Back(start) || TopSet(at, draft))
+            || (at.Back(start) || Named(at, draft))
+            || at.Back(start);
+    }
+
+    /// <summary>5/3/1, with a week or without.</summary>
+    private static bool Wave531(TokenCursor at, LineDraft draft)
+    {
+        if (
+            !(
+                at.Now.Is531()
+                && at.Ahead(1).Text is "/" or "-"
+                && at.Ahead(2) is { IsNumber: true, Text: "3" }
+                && at.Ahead(3).Text is "/" or "-"
+                && at.Ahead(4) is { IsNumber: true, Text: "1" }
+            )
+            || at.Ahead(5).Text is "-" or "/" or "%"
+            || draft.HasDose
+        )
+        {
+            return false;
+        }
+
+        at.At += 5;
+        var open = at.Take("+");
+        draft.Method = SetMethod.FiveThreeOne;
+        at.TakeAny(",", "(", "-");
+        if (at.TakeAny("week", "wk", "w").Length > 0 && at.Now.IsWhole)
+        {
+            draft.Week = (int)Math.Clamp(at.Now.Value, 1, 4);
+            at.At++;
+            at.Take(")");
+        }
+
+        // Weeks of the wave: fives, threes, then five, three and one; the last set of each open (published method, figures from memory).
+        List<Span> counts = draft.Week switch
+        {
+            1 => [new(5, 5), new(5, 5), new(5, 5)],
+            2 => [new(3, 3), new(3, 3), new(3, 3)],
+            4 => [new(5, 5), new(5, 5), new(5, 5)],
+            _ => [new(5, 5), new(3, 3), new(1, 1)],
+        };
+        draft.Groups.Add(
+            new SetGroup
+            {
+                Sets = 3,
+                Counts = counts,
+                LastOpen = open || draft.Week is not (null or 4),
+            }
+        );
+        return true;
+    }
+
+    private static bool Is531(this LineToken token) => token is { IsNumber: true, Text: "5" };
+
+    /// <summary>EMOM 10, 10 min EMOM x5, E2MOM 10 min, every 2 min x 5.</summary>
+    private static bool Emom(TokenCursor at, LineDraft draft)
+    {
+        var every = 60.0;
+        var total = (double?)null;
+        var start = at.At;
+        if (Figures.Time(at, unitNeeded: true) is { } first && at.Now.Is("emom"))
+        {
+            total = first.From;
+        }
+        else
+        {
+            at.At = start;
+        }
+
+        if (at.Take("emom"))
+        {
+            // every minute
+        }
+        else if (at.Now.Is("e") && at.Ahead(1) is { IsWhole: true, Spaced: false } minutes && at.Ahead(2) is { Text: "mom", Spaced: false })
+        {
+            (every, at.At) = (60 * minutes.Value, at.At + 3);
+        }
+        else if (at.TakePhrase("every minute on the minute"))
+        {
+            // spelt out
+        }
+        else if (at.Take("every") && Figures.Time(at, unitNeeded: true) is { } interval)
+        {
+            every = interval.From;
+        }
+        else
+        {
+            return false;
+        }
+
+        at.TakeAny("for", "x", ":", "-", "*");
+        if (total is null && at.Now.IsWhole && !at.Before.Is("x"))
+        {
+            var back = at.At;
+            total = Figures.Time(at, unitNeeded: true)?.From;
+            if (total is null)
+            {
+                at.At = back;
+                total = at.Ahead(1).Text is "x" or "reps" or "rep" or "sets" ? null : at.Now.Value * 60;
+                at.At += total is null ? 0 : 1;
+            }
+
+            at.TakeAny(":", "-", ",", "of", "min");
+        }
+
+        draft.Method = SetMethod.Emom;
+        draft.MethodFigures = every == 60 ? null : $"{every:0} s";
+        if (total is { } whole && whole >= every && draft.Groups.TrueForAll(g => g.Sets is null))
+        {
+            var sets = (int)Math.Clamp(whole / every, 1, ShorthandLimits.Sets);
+            if (draft.Current is { } known)
+            {
+                draft.Groups[^1] = known with { Sets = sets };
+            }
+            else
+            {
+                draft.Groups.Add(new SetGroup { Sets = sets });
+            }
+        }
+
+        return true;
+    }
+
+    /// <summary>Density 10 min, AMRAP 10 min, 50 total reps.</summary>
+    private static bool Density(TokenCursor at, LineDraft draft)
+    {
+        var start = at.At;
+        if (at.TakeAny("density", "amrap").Length > 0)
+        {
+            at.TakeAny("block", "in", ":", "for", "-");
+            if (Figures.Time(at, unitNeeded: true) is not { } block || block.From < 120)
+            {
+                return false;
+            }
+
+            return Block(draft, block.From);
+        }
+
+        if (
+            Figures.Time(at, unitNeeded: true) is { From: >= 120 } before
+            && (at.Take("-") || true)
+            && at.TakeAny("amrap", "density").Length > 0
+        )
+        {
+            return Block(draft, before.From);
+        }
+
+        at.At = start;
+        if (Figures.Range(at) is { } all)
+        {
+            var total = at.Take("total");
+            if (at.TakeAny("reps", "rep").Length > 0 && (total || at.TakeAny("total").Length > 0 || at.TakePhrase("in total")))
+            {
+                draft.Method = SetMethod.Density;
+                draft.MethodFigures = $"{all.From:0} reps";
+                if (!draft.HasDose)
+                {
+                    draft.Groups.Add(new SetGroup { Sets = 1, Open = true });
+                }
+
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static bool Block(LineDraft draft, double seconds)
+    {
+        draft.Method = SetMethod.Density;
+        draft.MethodFigures = $"{seconds / 60:0.#} min";
+        if (!draft.HasDose)
+        {
+            draft.Groups.Add(new SetGroup { Sets = 1, Open = true });
+        }
+
+        return true;
+    }
+
+    /// <summary>Ladder 1-5, ladder 1-2-3-4-5, 1-2-3 ladder.</summary>
+    private static bool Ladder(TokenCursor at, LineDraft draft)
+    {
+        var named = at.TakeAny("ladder", "ladders").Length > 0;
+        at.TakeAny(":", "of");
+        var figures = new List<double>();
+        while (at.Now.IsWhole && figures.Count < ShorthandLimits.Sets)
+        {
+            figures.Add(at.Now.Value);
+            at.At++;
+            if (at.Now.Text is not ("-" or "," or "/" or "to") || !at.Ahead(1).IsWhole)
+            {
+                break;
+            }
+
+            at.At++;
+        }
+
+        if (!named && at.TakeAny("ladder", "ladders").Length == 0 || figures.Count < 2 || draft.Groups.Any(g => g.Counts.Count > 0))
+        {
+            return named && Set(draft, SetMethod.Ladder);
+        }
+
+        if (figures is [var low, var high] && low < high && high <= ShorthandLimits.Sets)
+        {
+            figures = [.. Enumerable.Range((int)low, (int)(high - low) + 1).Select(n => (double)n)];
+        }
+
+        draft.Groups.Add(new SetGroup { Sets = figures.Count, Counts = [.. figures.Select(f => new Span(f, f))] });
+        return Set(draft, SetMethod.Ladder);
+    }
+
+    /// <summary>Top set of 5, top set x5: one set, and what follows is lighter.</summary>
+    private static bool TopSet(TokenCursor at, LineDraft draft)
+    {
+        if (at.TakeAnyPhrase("work up to", "build up to", "build to", "ramp up to", "ramp to", "working up to"))
+        {
+            return Peak(at, draft);
+        }
+
+        if (at.Now is { IsNumber: true, Text: "1" } && at.Ahead(1).Is("top"))
+        {
+            at.At++;
+        }
+
+        if (!at.TakeAnyPhrase("top sets", "top set", "heavy single", "top single", "top triple", "top double"))
+        {
+            var start = at.At;
+            at.TakeAny("then", "+", "followed");
+            at.TakeAny("by");
+            if (
+                !at.TakeAnyPhrase(
+                    "back off sets",
+                    "backoff sets",
+                    "back off set",
+                    "backoff set",
+                    "back offs",
+                    "backoffs",
+                    "back off",
+                    "backoff",
+                    "down sets",
+                    "back down sets"
+                )
+            )
+            {
+                return at.Back(start);
+            }
+
+            at.TakeAny(":", "-");
+            return Set(draft, SetMethod.TopSet);
+        }
+
+        int? said = at.Before.Text switch
+        {
+            "single" => 1,
+            "double" => 2,
+            "triple" => 3,
+            _ => null,
+        };
+        at.TakeAny(":", "of", "-", "x");
+        var reps = said ?? (at.Now.IsWhole && at.Ahead(1).Text is not ("x" or "sets" or "*") ? (int?)at.Now.Value : null);
+        if (reps is { } count)
+        {
+            at.At += said is null ? 1 : 0;
+            at.TakeAny("reps", "rep");
+            draft.Groups.Add(new SetGroup { Sets = 1, Counts = [new Span(count, count)] });
+        }
+
+        return Set(draft, SetMethod.TopSet);
+    }
+
+    /// <summary>Work up to a heavy single, to a 5RM, to a top set of 3.</summary>
+    private static bool Peak(TokenCursor at, LineDraft draft)
+    {
+        at.TakeAny("a", "an", "your", "the");
+        at.TakeAny("heavy", "max", "top", "new", "hard");
+        _ = at.TakeAnyPhrase("set of");
+        var reps =
+            at.TakeAny("single") is { Length: > 0 } ? 1
+            : at.TakeAny("double").Length > 0 ? 2
+            : at.TakeAny("triple").Length > 0 ? 3
+            : 0;
+        if (reps == 0 && at.Now is { IsWhole: true, Value: > 0 and <= 30 })
+        {
+            reps = (int)at.Now.Value;
+            at.At++;
+            draft.RepMax = at.TakeAny("rm").Length > 0 ? reps : null;
+            at.TakeAny("reps", "rep");
+        }
+
+        if (reps == 0)
+        {
+            return false;
+        }
+
+        draft.Groups.Add(new SetGroup { Sets = 1, Counts = [new Span(reps, reps)] });
+        return Set(draft, SetMethod.TopSet);
+    }
+
+    private static bool Named(TokenCursor at, LineDraft draft)
+    {
+        at.TakeAny("+", "w", "with", "then");
+        at.TakeAny("/");
+        at.TakeAny("a", "an", "one", "double", "triple");
+        at.At += at.Now is { IsNumber: true, Text: "1" } && at.Ahead(1).Text is "drop" or "dropset" or "rest" or "myo" ? 1 : 0;
+        var method =
+            at.TakeAnyPhrase("drop sets", "drop set", "dropset", "dropsets", "strip set", "strip sets", "drops", "drop") ? SetMethod.DropSet
+            : at.TakeAnyPhrase("rest pause", "restpause", "rest pauses") ? SetMethod.RestPause
+            : at.TakeAnyPhrase("myo reps", "myoreps", "myo rep", "myo set", "myo sets", "myos", "myo") ? SetMethod.MyoReps
+            : at.TakeAnyPhrase("cluster sets", "cluster set", "clusters", "cluster") ? SetMethod.Cluster
+            : at.TakeAnyPhrase("ascending pyramid", "descending pyramid", "reverse pyramid", "pyramid", "pyramids", "rpt")
+                ? SetMethod.Pyramid
+            : at.TakeAnyPhrase("wave loading", "waves", "wave") ? SetMethod.Wave
+            : at.TakeAny("circuit", "circuits").Length > 0 ? SetMethod.Circuit
+            : at.Now is { Text: "rp", Spaced: true } or { Text: "ds", Spaced: true } && draft.HasDose ? Initials(at)
+            : (SetMethod?)null;
+        if (method is null)
+        {
+            return false;
+        }
+
+        _ = at.TakeAnyPhrase(
+            "on last set",
+            "on the last set",
+            "on last",
+            "last set",
+            "on final set",
+            "on the final set",
+            "each set",
+            "every set",
+            "on the last",
+            "on all sets",
+            "on last 2 sets",
+            "style",
+            "format"
+        );
+        at.TakeAny(":");
+        return Set(draft, method.Value);
+    }
+
+    private static SetMethod Initials(TokenCursor at)
+    {
+        at.At++;
+        return at.Before.Is("rp") ? SetMethod.RestPause : SetMethod.DropSet;
+    }
+
+    private static bool Set(LineDraft draft, SetMethod method)
+    {
+        draft.Method = method;
+        return true;
+    }
+}

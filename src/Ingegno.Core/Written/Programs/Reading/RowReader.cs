@@ -1,0 +1,310 @@
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Naming;
+
+namespace Ingegno.Core.Written.Programs.Reading;
+
+/// <summary>
+/// Reads a row in any order: every part that can be told by its own form is taken where it stands, and the words that are left are the
+/// name and what is said beside it.
+/// </summary>
+internal static class RowReader
+{
+    /// <summary>What was read, and the label before it.</summary>
+    /// <param name="row">The row.</param>
+    /// <param name="names">Names that are taken whole where a row begins with one: "Deep squat rest 3x60 s" has no rest.</param>
+    public static (LineDraft Draft, string? Label) Read(string row, ExerciseNames? names = null)
+    {
+        var at = new TokenCursor(LineTokens.Of(row), row.Length);
+        var label = RowMarks.Read(at);
+        var draft = new LineDraft();
+        var (depth, runStart, runEnd) = (0, -1, -1);
+        if (names is not null && WholeName(at, row, names) is { } whole)
+        {
+            (runStart, runEnd) = whole;
+        }
+
+        while (!at.AtEnd)
+        {
+            if (Comment(at, row, draft))
+            {
+                break;
+            }
+
+            var start = at.At;
+            if (NameFigure(at))
+            {
+                runStart = runStart < 0 ? StartOf(at, start) : runStart;
+                runEnd = at.Before.End;
+                continue;
+            }
+
+            if (
+                runStart >= 0
+                && at.Now is { IsWhole: true, Spaced: false, Text.Length: <= 2 }
+                && at.Ahead(1) is { Kind: TokenKind.Word, Spaced: false, Text: not "x" }
+                && at.Before.Kind == TokenKind.Word
+            )
+            {
+                // T2B, K2E
+                at.At += 2;
+                runEnd = at.Before.End;
+                continue;
+            }
+
+            if (Part(at, draft))
+            {
+                Flush();
+                continue;
+            }
+
+            at.At = start;
+            var token = at.Now;
+            if (token.Kind == TokenKind.Word || (runStart >= 0 && Joins(at)))
+            {
+                runStart = runStart < 0 ? token.Start : runStart;
+                runEnd = token.End;
+                at.At++;
+                continue;
+            }
+
+            Flush();
+            depth += token.Text switch
+            {
+                "(" or "[" => 1,
+                ")" or "]" => -Math.Min(1, depth),
+                _ => 0,
+            };
+            if (token.IsNumber)
+            {
+                Bare(at, draft);
+            }
+            else
+            {
+                at.At++;
+            }
+        }
+
+        Flush();
+        return (draft, label);
+
+        void Flush()
+        {
+            if (runStart >= 0)
+            {
+                draft.Runs.Add(new Run(runStart, runEnd, draft.HasDose, depth > 0));
+            }
+
+            runStart = -1;
+        }
+    }
+
+    /// <summary>The name of an exercise that stands before the first figure, as it is called.</summary>
+    private static (int Start, int End)? WholeName(TokenCursor at, string row, ExerciseNames names)
+    {
+        var start = at.At;
+        while (!at.AtEnd && !at.Now.IsNumber)
+        {
+            at.At++;
+        }
+
+        var (from, to) = (StartOf(at, start), at.Before.End);
+        if (at.At > start && to > from && names.Find(row[from..to].TrimEnd(' ', ':', '-', ',', '@')) is not null)
+        {
+            return (from, to);
+        }
+
+        at.At = start;
+        return null;
+    }
+
+    private static int StartOf(TokenCursor at, int index)
+    {
+        var now = at.At;
+        at.At = index;
+        var start = at.Now.Start;
+        at.At = now;
+        return start;
+    }
+
+    private static bool Part(TokenCursor at, LineDraft draft) =>
+        TempoReader.Read(at, draft)
+        || MethodReader.Read(at, draft)
+        || SetsReader.Read(at, draft)
+        || EffortReader.Read(at, draft)
+        || LoadReader.Read(at, draft)
+        || SideReader.Read(at, draft)
+        || RestReader.Read(at, draft)
+        || LoneOpen(at, draft);
+
+    /// <summary>AMRAP on its own: the sets are open, or another open one comes on top (3x6 + AMRAP).</summary>
+    private static bool LoneOpen(TokenCursor at, LineDraft draft)
+    {
+        var start = at.At;
+        var onTop = at.Take("+");
+        at.TakeAny("1", "one");
+        at.TakeAny("x", "set");
+        if (at.Now.Text is not ("amrap" or "max" or "burnout" or "failure") || !SetsReader.Open(at))
+        {
+            return at.Back(start);
+        }
+
+        if (onTop || draft.Current is { Counts.Count: > 0 })
+        {
+            draft.Groups.Add(new SetGroup { Sets = 1, Open = true });
+        }
+        else if (draft.Current is { } sets)
+        {
+            draft.Groups[^1] = sets with { Open = true };
+        }
+        else
+        {
+            draft.Groups.Add(new SetGroup { Open = true });
+        }
+
+        return true;
+    }
+
+    /// <summary>Figures that belong to a name: 1 arm, 45 degree, 90/90, 21s, 1.5 rep, 1 1/4, 3 point.</summary>
+    private static bool NameFigure(TokenCursor at)
+    {
+        var start = at.At;
+        if (!at.Now.IsNumber)
+        {
+            return false;
+        }
+
+        if (at.Now.Text is "90" && at.Ahead(1).Is("/") && at.Ahead(2).Text is "90")
+        {
+            at.At += 3;
+            return true;
+        }
+
+        if (at.Now.Text is "1" && at.Ahead(1) is { Text: "¼" or "½" } || at.Now.Text is "1.5" or "1.25")
+        {
+            at.At += at.Now.Text is "1" ? 2 : 1;
+            var rep =
+                at.TakeAny("-").Length >= 0
+                && at.Now.Text
+                    is "rep"
+                        or "reps"
+                        or "squat"
+                        or "squats"
+                        or "split"
+                        or "bench"
+                        or "press"
+                        or "front"
+                        or "back"
+                        or "goblet"
+                        or "lunge"
+                        or "lunges"
+                        or "rdl"
+                        or "hip"
+                        or "push"
+                        or "dumbbell"
+                        or "db"
+                        or "curl"
+                        or "row"
+                        or "bulgarian";
+            return rep || at.Back(start);
+        }
+
+        if (at.Now.Text is "1" && at.Ahead(1) is { Text: "1" } && at.Ahead(2).Is("/") && at.Ahead(3).Text is "4" or "2")
+        {
+            at.At += 4;
+            return true;
+        }
+
+        if (at.Now.Text is "21" && at.Ahead(1) is { Text: "s", Spaced: false })
+        {
+            at.At += 2;
+            return true;
+        }
+
+        at.At++;
+        at.TakeAny("-");
+        if (at.Now.Is("°"))
+        {
+            at.At++;
+            return true;
+        }
+
+        return at.Now.Text
+                is "arm"
+                    or "arms"
+                    or "armed"
+                    or "leg"
+                    or "legs"
+                    or "legged"
+                    or "handed"
+                    or "degree"
+                    or "degrees"
+                    or "deg"
+                    or "point"
+                    or "board"
+                    or "way"
+                    or "hand"
+                    or "dumbbell"
+                    or "kb"
+                    or "kettlebell"
+                && at.Before.Text is not ("x")
+                && Whole(at, start)
+            || at.Back(start);
+    }
+
+    private static bool Whole(TokenCursor at, int start)
+    {
+        var figure = at.At;
+        at.At = start;
+        var (value, whole) = (at.Now.Value, at.Now.IsWhole);
+        at.At = figure + 1;
+        return whole && (value is 1 or 2 or 3 or 4 || (value is >= 15 and <= 90 && at.Before.Text is "degree" or "degrees" or "deg"));
+    }
+
+    /// <summary>A sign inside a name: push-up, farmer's, w/ rope, clean &amp; jerk.</summary>
+    private static bool Joins(TokenCursor at)
+    {
+        var (token, next) = (at.Now, at.Ahead(1));
+        return token.Text switch
+        {
+            "-" or "/" or "." => next.Kind == TokenKind.Word && (!token.Spaced && !next.Spaced || token.Text == "/" && at.Before.Is("w")),
+            "'" => !token.Spaced,
+            "&" => next.Kind == TokenKind.Word,
+            "°" => true,
+            _ => false,
+        };
+    }
+
+    private static bool Comment(TokenCursor at, string row, LineDraft draft)
+    {
+        if (
+            !at.Now.Is("#")
+            && !(at.Now.Is("/") && at.Ahead(1) is { Text: "/", Spaced: false })
+            && !at.Now.Text.StartsWith("http", StringComparison.Ordinal)
+        )
+        {
+            return false;
+        }
+
+        var note = row[at.Now.Start..].TrimStart('#', '/', ' ').Trim();
+        if (note.Length > 0)
+        {
+            draft.Notes.Add(note);
+        }
+
+        return true;
+    }
+
+    private static void Bare(TokenCursor at, LineDraft draft)
+    {
+        var start = at.Now.Start;
+        if (Figures.Range(at) is { } range)
+        {
+            draft.Bare.Add((range, start, at.Before.End - start));
+        }
+        else
+        {
+            at.At++;
+        }
+    }
+}

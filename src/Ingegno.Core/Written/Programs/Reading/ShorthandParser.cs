@@ -1,0 +1,51 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Naming;
+
+namespace Ingegno.Core.Written.Programs.Reading;
+
+/// <summary>
+/// Reads a gym week as coaches write it, one line per exercise, with headings for its days. What can be written, and the grammar, stand
+/// in <c>docs/shorthand.md</c>. A row that cannot be read costs no other.
+/// </summary>
+public sealed class ShorthandParser(ExerciseNames names)
+{
+    /// <summary>Reads a text of at most <see cref="ShorthandLimits.TextLength"/> characters.</summary>
+    public ShorthandResult Parse(string text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        if (text.Length > ShorthandLimits.TextLength)
+        {
+            return Nothing(
+                "shorthand.too-long",
+                Reason.Of("shorthand.too-long", ("given", text.Length), ("most", ShorthandLimits.TextLength))
+            );
+        }
+
+        var rows = text.ReplaceLineEndings("\n").Split('\n');
+        if (rows.Count(r => !string.IsNullOrWhiteSpace(r)) > ShorthandLimits.Lines)
+        {
+            return Nothing("shorthand.too-many-lines", Reason.Of("shorthand.too-many-lines", ("most", ShorthandLimits.Lines)));
+        }
+
+        var read = new WeekReader(names, usual: null).Read(rows);
+        return Usual(read) is { } usual ? new WeekReader(names, usual).Read(rows) : read;
+    }
+
+    /// <summary>The implement that a program uses where it names none: dumbbells, when it names them and no bar (common practice).</summary>
+    private string? Usual(ShorthandResult read)
+    {
+        var named = read.Lines.Select(l => names.ImplementOf(l.Name)).ToList();
+        return
+            named.Contains("dumbbell")
+            && !named.Exists(i => i is "barbell" or "ez-bar" or "trap-bar" or "safety-bar" or "smith")
+            && read.Lines.All(l => names.ImplementOf(l.Name) is not null || !Heavy(l))
+            ? "dumbbell"
+            : null;
+    }
+
+    /// <summary>A lift that is the barbell's wherever it is named alone.</summary>
+    private static bool Heavy(GymLine line) => line.ExerciseId is "back-squat" or "deadlift" or "bench-press" && line.Target.Max <= 6;
+
+    private static ShorthandResult Nothing(string code, Reason message) => new([], [new ShorthandError(1, 1, 1, code, message, [])]);
+}

@@ -1,0 +1,194 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Naming;
+
+namespace Ingegno.Core.Written.Programs.Reading;
+
+/// <summary>Reads the rows of a week in order, and knows the day, part and group that each stands in.</summary>
+internal sealed class WeekReader(ExerciseNames names, string? usual)
+{
+    private readonly ImmutableArray<GymLine>.Builder _lines = ImmutableArray.CreateBuilder<GymLine>();
+    private readonly ImmutableArray<ShorthandError>.Builder _errors = ImmutableArray.CreateBuilder<ShorthandError>();
+    private readonly ImmutableArray<ReadRow>.Builder _rows = ImmutableArray.CreateBuilder<ReadRow>();
+    private readonly ImmutableArray<KeptLine>.Builder _kept = ImmutableArray.CreateBuilder<KeptLine>();
+    private readonly List<GymDay> _days = [];
+    private readonly LineAssembly _assembly = new(names, usual);
+    private TableHead? _table;
+    private int? _rounds;
+    private char _group = '@';
+    private int _inGroup;
+    private bool _grouped;
+
+    public ShorthandResult Read(string[] rows)
+    {
+        var headings = rows.Select(HeadingReader.Read).ToArray();
+        var daysSaid = headings.Any(h => h?.Kind == HeadingKind.Day);
+        for (var i = 0; i < rows.Length && _errors.Count < ShorthandLimits.Errors; i++)
+        {
+            if (string.IsNullOrWhiteSpace(rows[i]))
+            {
+                _grouped = false;
+                _rounds = null;
+                continue;
+            }
+
+            if (!Heads(headings[i], rows[i], i + 1, daysSaid))
+            {
+                One(rows[i], i + 1);
+            }
+        }
+
+        return new ShorthandResult(_lines.ToImmutable(), _errors.ToImmutable())
+        {
+            Days = [.. _days],
+            Rows = _rows.ToImmutable(),
+            Kept = _kept.ToImmutable(),
+        };
+    }
+
+    /// <summary>Takes a row that heads something, or that is said beside the program.</summary>
+    private bool Heads(Heading? heading, string row, int number, bool daysSaid)
+    {
+        if (heading is null && row.TrimStart().StartsWith('#'))
+        {
+            _rows.Add(new ReadRow(number, RowKind.Comment, row.Trim()));
+            return true;
+        }
+
+        switch (heading)
+        {
+            case null:
+                return false;
+            case { Kind: HeadingKind.Week }:
+                _errors.Add(
+                    new ShorthandError(
+                        number,
+                        1,
+                        row.Length,
+                        "shorthand.several-weeks",
+                        Reason.Of("shorthand.several-weeks", ("week", heading.Name)),
+                        []
+                    )
+                );
+                _rows.Add(new ReadRow(number, RowKind.Week, "== " + heading.Name));
+                return true;
+            case { Kind: HeadingKind.Section }:
+            case { Kind: HeadingKind.Split } when daysSaid:
+                (_grouped, _rounds) = (false, null);
+                _rows.Add(new ReadRow(number, RowKind.Section, heading.Name));
+                return true;
+            case { Kind: HeadingKind.Rounds }:
+                (_grouped, _rounds, _inGroup) = (true, heading.Rounds, 0);
+                _group++;
+                _rows.Add(new ReadRow(number, RowKind.Section, heading.Name));
+                return true;
+            default:
+                (_grouped, _rounds, _table) = (false, null, null);
+                _group = '@';
+                _days.Add(new GymDay(_days.Count, Unused(heading.Name), number));
+                _rows.Add(new ReadRow(number, RowKind.Day, DayHeading.Write(_days[^1].Name)));
+                return true;
+        }
+    }
+
+    private void One(string row, int number)
+    {
+        if (row.Length > ShorthandLimits.LineLength)
+        {
+            _errors.Add(
+                new ShorthandError(
+                    number,
+                    ShorthandLimits.LineLength + 1,
+                    1,
+                    "shorthand.line-too-long",
+                    Reason.Of("shorthand.line-too-long", ("most", ShorthandLimits.LineLength)),
+                    []
+                )
+            );
+            _rows.Add(new ReadRow(number, RowKind.Unread, row.Trim()[..ShorthandLimits.LineLength]));
+            return;
+        }
+
+        if (TableHead.Of(row) is { } head)
+        {
+            _table = head;
+            _rows.Add(new ReadRow(number, RowKind.Comment, row.Trim()));
+            return;
+        }
+
+        var plain = RowText.Plain(_table?.Spelt(row) ?? row);
+        foreach (var part in Supersets.Apart(plain, names))
+        {
+            var (draft, label) = RowReader.Read(part.Row, names);
+            if (_rounds is { } rounds && draft.Groups.TrueForAll(g => g.Sets is null))
+            {
+                WithRounds(draft, rounds);
+            }
+
+            var read = _assembly.Of(part.Row, number, draft, label ?? part.Label ?? GroupLabel());
+            Take(read, number, part.Second);
+        }
+    }
+
+    /// <summary>Sets that the heading of a group names hold for its lines.</summary>
+    private static void WithRounds(LineDraft draft, int rounds)
+    {
+        if (draft.Current is { } group)
+        {
+            draft.Groups[^1] = group with { Sets = rounds };
+        }
+        else
+        {
+            draft.Groups.Add(new SetGroup { Sets = rounds });
+        }
+    }
+
+    /// <summary>Lines under "Superset" belong together.</summary>
+    private string? GroupLabel() => _grouped && _group is >= 'A' and <= 'Z' ? $"{_group}{_inGroup + 1}" : null;
+
+    private void Take(AssembledRow read, int number, bool second)
+    {
+        if (read.Line is not null || read.Kept is not null)
+        {
+            _inGroup++;
+            if (_days.Count == 0)
+            {
+                _days.Add(new GymDay(0, string.Empty, 0));
+            }
+        }
+
+        if (read.Line is { } line)
+        {
+            // The second of two on one row is known apart from the first.
+            line = line with
+            {
+                Day = _days.Count - 1,
+            };
+            _lines.Add(second ? line with { Key = new LineKey(Supersets.SecondKey + number) } : line);
+        }
+
+        if (read.Kept is { } kept)
+        {
+            _kept.Add(kept with { Day = _days.Count - 1 });
+        }
+
+        if (read.Error is { } error)
+        {
+            _errors.Add(error);
+        }
+
+        _rows.Add(read.Row);
+    }
+
+    /// <summary>Two days of one name would be mixed up: the second becomes "Upper (2)".</summary>
+    private string Unused(string name)
+    {
+        var unused = name;
+        for (var n = 2; _days.Exists(d => d.Name == unused); n++)
+        {
+            unused = $"{name} ({n})";
+        }
+
+        return unused;
+    }
+}

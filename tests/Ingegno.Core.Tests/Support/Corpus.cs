@@ -1,0 +1,13 @@
+namespace Ingegno.Core.Tests.Support;
+
+/// <summary>Lines written by hand as people write them, with what must come out (common practice).</summary>
+internal static class Corpus
+{
+    /// <summary>Rows of a file of the corpus, taken apart at tabs; lines that start with # are remarks.</summary>
+    public static IReadOnlyList<string[]> Rows(string file) =>
+        [
+            .. File.ReadLines(RepositoryFolder.Path("tests", "Ingegno.Core.Tests", "Written", "Programs", "Corpus", file))
+                .Where(l => l.Length > 0 && !l.StartsWith("# ", StringComparison.Ordinal))
+                .Select(l => l.Split('\t')),
+        ];
+}
