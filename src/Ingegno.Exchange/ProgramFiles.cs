@@ -28,6 +28,7 @@ public static class ProgramFiles
         (ProgramField.Rir, "RIR", 6),
         (ProgramField.Tempo, "Tempo", 10),
         (ProgramField.Rest, "Rest", 8),
+        (ProgramField.Method, "Method", 14),
         (ProgramField.Note, "Note", 40),
     ];
 

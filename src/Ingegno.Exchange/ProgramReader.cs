@@ -44,7 +44,7 @@ public sealed class ProgramReader(ExerciseNames names)
             var written = text.ReplaceLineEndings("\n")
                 .Split('\n')
                 .Count(l => l.Trim() is { Length: > 0 } line && line[0] is not ('#' or '='));
-            if (file.Sheets.IsEmpty || read.Weeks.Sum(w => w.Lines) > MostlyShorthand * written)
+            if (file.Sheets.IsEmpty || !file.Sheets.Any(ColumnGuess.HasHeads) && read.Weeks.Sum(w => w.Lines) > MostlyShorthand * written)
             {
                 return new ReadProgram(ProgramForm.Shorthand, null, read with { Notes = [.. file.Notes, .. read.Notes] });
             }

@@ -1,4 +1,5 @@
 using System.Reflection;
+using System.Text.Json.Serialization;
 using System.Threading.RateLimiting;
 using FluentValidation;
 using Ingegno.Core.AtHome.Kit;
@@ -51,7 +52,11 @@ public static class Composition
 
         // Every request works with the trade of the signed-in practice: what ships, and its own exercises.
         services.AddHttpContextAccessor();
-        services.AddSingleton<OwnExerciseStore>().AddSingleton<OwnApproachStore>().AddSingleton<PracticeTrades>();
+        services
+            .AddSingleton<OwnExerciseStore>()
+            .AddSingleton<OwnApproachStore>()
+            .AddSingleton<TaughtNameStore>()
+            .AddSingleton<PracticeTrades>();
         services.AddScoped(s =>
             s.GetRequiredService<IHttpContextAccessor>().HttpContext?.User is { Identity.IsAuthenticated: true } coach
                 ? s.GetRequiredService<PracticeTrades>().Of(coach.CoachId())
@@ -88,6 +93,9 @@ public static class Composition
         services.ConfigureHttpJsonOptions(json =>
         {
             TradeJson.Apply(json.SerializerOptions);
+
+            // A mistyped member would be dropped in silence, and a hurt knee planned for.
+            json.SerializerOptions.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;
             json.SerializerOptions.Converters.Add(new SpokenReasons(Phrasebook.English));
         });
         services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
@@ -133,6 +141,7 @@ public static class Composition
         api.MapCatalogue();
         api.MapOwnExercises();
         api.MapOwnApproaches();
+        api.MapTaughtNames();
         api.MapClients();
         api.MapPlaces();
         api.MapKitTools();

@@ -114,7 +114,7 @@ public class ProgramReaderTests
         );
 
         read.Preview.Weeks.Single().Text.ShouldContain("Barbell row 4x8 90 s");
-        read.Preview.Weeks.Single().Text.ShouldContain("@ 75% 1:30");
+        read.Preview.Weeks.Single().Text.ShouldContain("@ 75% 90 s");
         read.Preview.Weeks.Single().Text.Split('\n').Count(l => l.StartsWith('=')).ShouldBe(1);
         read.Preview.Faults.Select(f => f.Cell).ShouldBe(["D2", "C4"]);
         read.Preview.Faults[0].Suggestions.ShouldContain("8-12", "12 August 2026 is what a spreadsheet makes of 8-12");

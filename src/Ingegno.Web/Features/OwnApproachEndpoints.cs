@@ -15,7 +15,7 @@ public static class OwnApproachEndpoints
         Limits.OwnApproaches,
         a => a.Id,
         (key, trade, _) => trade.Approaches.Any(a => a.Id == key),
-        (approach, _) => ApproachCheck.Faults(approach, Trade.Shipped)
+        (approach, _, _) => ApproachCheck.Faults(approach, Trade.Shipped)
     );
 
     public static void MapOwnApproaches(this IEndpointRouteBuilder api)

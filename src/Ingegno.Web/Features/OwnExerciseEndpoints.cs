@@ -14,7 +14,7 @@ public static class OwnExerciseEndpoints
         Limits.OwnExercises,
         e => e.Id,
         (key, _, own) => own.Any(e => e.Id == key),
-        (exercise, others) => CatalogueCheck.FaultsOfOwn(exercise, Trade.Shipped.With([.. others, exercise]))
+        (exercise, _, others) => CatalogueCheck.FaultsOfOwn(exercise, Trade.Shipped.With([.. others, exercise]))
     );
 
     public static void MapOwnExercises(this IEndpointRouteBuilder api) => api.MapOwn<OwnExerciseStore, Exercise>("/own-exercises", Kind);

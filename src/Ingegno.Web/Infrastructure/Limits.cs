@@ -18,6 +18,9 @@ public static class Limits
     /// <summary>Most approaches of a practice's own.</summary>
     public const int OwnApproaches = 50;
 
+    /// <summary>Names that a practice may teach.</summary>
+    public const int TaughtNames = 500;
+
     /// <summary>Most gym lines of a rebuild.</summary>
     public const int GymLines = 200;
 }

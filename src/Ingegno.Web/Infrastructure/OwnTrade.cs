@@ -10,13 +10,13 @@ namespace Ingegno.Web.Infrastructure;
 /// <param name="Most">So many a practice keeps.</param>
 /// <param name="KeyOf">Key by which plans know one.</param>
 /// <param name="IsTaken">Whether a key is taken: by the trade of the practice, or by its own documents.</param>
-/// <param name="Faults">What is wrong with one, beside the others.</param>
+/// <param name="Faults">What is wrong with one in the trade of the practice, beside the others.</param>
 public sealed record OwnKind<T>(
     string What,
     int Most,
     Func<T, string> KeyOf,
     Func<string, Trade, IEnumerable<T>, bool> IsTaken,
-    Func<T, IEnumerable<T>, IReadOnlyCollection<string>> Faults
+    Func<T, Trade, IEnumerable<T>, IReadOnlyCollection<string>> Faults
 );
 
 /// <summary>The endpoints of what a practice adds to the trade; each change is seen by the next request.</summary>
@@ -58,11 +58,11 @@ public static class OwnTrade
             {
                 return Problems.Invalid(
                     "id",
-                    $"You already have an {kind.What} with the key \"{kind.KeyOf(value)}\". Open it and change it, or choose another name."
+                    $"There is already one with the key \"{kind.KeyOf(value)}\" ({kind.What}). Open it and change it, or choose another name."
                 );
             }
 
-            if (Wrong(value, present) is { } wrong)
+            if (Wrong(value, trades.Of(coach), present) is { } wrong)
             {
                 return wrong;
             }
@@ -84,7 +84,7 @@ public static class OwnTrade
                 return Problems.Invalid("id", $"The key stays as it is: plans and logs know the {kind.What} by it.");
             }
 
-            if (Wrong(change.Value, store.List(coach).Where(e => e.Id != id).Select(e => e.Value)) is { } wrong)
+            if (Wrong(change.Value, trades.Of(coach), store.List(coach).Where(e => e.Id != id).Select(e => e.Value)) is { } wrong)
             {
                 return wrong;
             }
@@ -101,8 +101,8 @@ public static class OwnTrade
             return deleted ? TypedResults.NoContent() : Problems.NotFound(kind.What);
         }
 
-        private ProblemHttpResult? Wrong(T value, IEnumerable<T> others) =>
-            kind.Faults(value, others) is { Count: > 0 } faults
+        private ProblemHttpResult? Wrong(T value, Trade trade, IEnumerable<T> others) =>
+            kind.Faults(value, trade, others) is { Count: > 0 } faults
                 ? Problems.Invalid(new Dictionary<string, string[]> { [kind.What] = [.. faults] })
                 : null;
     }

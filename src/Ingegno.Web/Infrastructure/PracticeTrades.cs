@@ -4,9 +4,9 @@ using Ingegno.Storage;
 
 namespace Ingegno.Web.Infrastructure;
 
-/// <summary>The trade of each practice: what ships, with the exercises and approaches it added or changed. Built once, and anew after a
+/// <summary>The trade of each practice: what ships, with the exercises, approaches and names it added. Built once, and anew after a
 /// change.</summary>
-public sealed class PracticeTrades(OwnExerciseStore own, OwnApproachStore approaches)
+public sealed class PracticeTrades(OwnExerciseStore own, OwnApproachStore approaches, TaughtNameStore names)
 {
     private readonly ConcurrentDictionary<long, Lazy<Trade>> _trades = new();
 
@@ -16,7 +16,10 @@ public sealed class PracticeTrades(OwnExerciseStore own, OwnApproachStore approa
             .GetOrAdd(
                 coachId,
                 id => new Lazy<Trade>(() =>
-                    Trade.Shipped.With([.. own.List(id).Select(e => e.Value)]).WithApproaches([.. approaches.List(id).Select(a => a.Value)])
+                    Trade
+                        .Shipped.With([.. own.List(id).Select(e => e.Value)])
+                        .WithApproaches([.. approaches.List(id).Select(a => a.Value)])
+                        .WithNames([.. names.List(id).Select(n => n.Value)])
                 )
             )
             .Value;

@@ -60,6 +60,12 @@ public sealed record ReadRow(int Line, RowKind Kind, string Text)
     /// <summary>The exercise it was read as, empty when it is none.</summary>
     public string ReadAs { get; init; } = string.Empty;
 
+    /// <summary>What the name says beyond it, in words: paused, low bar.</summary>
+    public ImmutableArray<string> Said { get; init; } = [];
+
+    /// <summary>Its id; null when it is none.</summary>
+    public string? ExerciseId { get; init; }
+
     /// <summary>The name as it was written, where it can be taught.</summary>
     public string? Name { get; init; }
 

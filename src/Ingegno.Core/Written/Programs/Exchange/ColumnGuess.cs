@@ -16,6 +16,15 @@ public static class ColumnGuess
         return rows.Count == 0 ? 0 : rows.MaxBy(r => (r.Known, -r.Index)).Index;
     }
 
+    /// <summary>True when a row names the exercise and another column: it is a table and no text.</summary>
+    public static bool HasHeads(Sheet sheet)
+    {
+        ArgumentNullException.ThrowIfNull(sheet);
+        return sheet
+            .Rows.Take(RowsLookedAt)
+            .Any(r => Fields(r) is var fields && fields.Contains(ProgramField.Exercise) && fields.Count(f => f is not null) > 1);
+    }
+
     /// <summary>What each column holds by its head, null where that is not known; each field once, the first column wins.</summary>
     public static ImmutableArray<ProgramField?> Fields(SheetRow heads)
     {

@@ -81,6 +81,8 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             new ReadRow(number, RowKind.Line, Shorthand.Write(line))
             {
                 ReadAs = exercise.Name,
+                Said = [.. line.Modifiers.Where(m => m.Kind != NameFeatureKind.Word).Select(m => m.Id.Replace('-', ' '))],
+                ExerciseId = exercise.Id,
                 Name = name.Text,
                 Certainty = name.Reading.Certainty,
                 Doubts = [.. NameDoubt(line, name, exercise), .. draft.Doubts.Select(d => Doubt(d, row, line)), .. Unlikely(line, row)],

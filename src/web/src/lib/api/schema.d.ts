@@ -788,6 +788,151 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/taught-names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfTaughtName"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TaughtName"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfTaughtName"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/taught-names/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeOfTaughtName"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfTaughtName"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/clients": {
         parameters: {
             query?: never;
@@ -3494,6 +3639,8 @@ export interface components {
             name: string;
         };
         /** @enum {unknown} */
+        Certainty: "sure" | "probable" | "unknown";
+        /** @enum {unknown} */
         Chain: "open" | "closed";
         /** @description A change of something stored: the revision that was seen, and the new value. */
         ChangeOfApproach: {
@@ -3536,6 +3683,12 @@ export interface components {
             /** Format: int32 */
             revision: number;
             value: components["schemas"]["SessionRecord"];
+        };
+        /** @description A change of something stored: the revision that was seen, and the new value. */
+        ChangeOfTaughtName: {
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["TaughtName"];
         };
         /** @enum {unknown} */
         CheckKind: "tipping" | "rated" | "chair-back" | "height-fits";
@@ -3876,19 +4029,35 @@ export interface components {
             /** Format: int32 */
             sets: number;
             target: components["schemas"]["SetTarget"];
+            each: components["schemas"]["PlannedSet"][];
+            method?: null | components["schemas"]["SetMethod"];
+            methodFigures?: null | string;
             timed: boolean;
+            metres?: null | components["schemas"]["SetTarget"];
             lastSetOpen: boolean;
             perSide: boolean;
             load?: null | components["schemas"]["PlannedLoad"];
+            loadWord?: null | components["schemas"]["LoadWord"];
+            /** Format: int32 */
+            repMax?: null | number;
             /** Format: double */
             shareOfMax?: null | number;
             /** Format: double */
+            shareOfMaxTo?: null | number;
+            /** Format: double */
             rpe?: null | number;
+            /** Format: double */
+            rpeTo?: null | number;
             /** Format: int32 */
             rir?: null | number;
+            /** Format: int32 */
+            rirTo?: null | number;
             tempo?: null | components["schemas"]["Tempo"];
             /** Format: int32 */
             restSeconds?: null | number;
+            /** Format: int32 */
+            restTo?: null | number;
+            modifiers: components["schemas"]["NameModifier"][];
             note?: null | string;
             /** Format: char */
             supersetLetter?: null | string;
@@ -3982,6 +4151,7 @@ export interface components {
             lines: components["schemas"]["HomeLine"][];
             hardSets: components["schemas"]["MuscleSets"][];
             days: components["schemas"]["HomeDay"][];
+            kept: components["schemas"]["KeptLine"][];
             notices: components["schemas"]["PlanNotice"][];
             findings: components["schemas"]["Finding"][];
             standing: components["schemas"]["StandingLine"][];
@@ -3996,7 +4166,7 @@ export interface components {
             cell: string;
             sheet: string;
             field: components["schemas"]["ProgramField"];
-            message: string;
+            message: components["schemas"]["Reason"];
             suggestions: string[];
         };
         ImportPreview: {
@@ -4063,6 +4233,14 @@ export interface components {
             curve?: components["schemas"]["CurveKind"];
             /** @description A published formula in its place; null for the curve. */
             formula?: null | string;
+        };
+        KeptLine: {
+            /** Format: int32 */
+            line: number;
+            /** Format: int32 */
+            day: number;
+            kind: components["schemas"]["OtherWork"];
+            text: string;
         };
         KeyedLine: {
             key: components["schemas"]["LineKey"];
@@ -4331,6 +4509,8 @@ export interface components {
             /** @description Only this container; null for the best of all. */
             containerId?: null | string;
         };
+        /** @enum {unknown} */
+        LoadWord: "body-weight" | "light" | "moderate" | "heavy" | "bar-only" | null;
         /** @description How logging went. */
         LogAnswer: {
             /**
@@ -4425,6 +4605,12 @@ export interface components {
             /** Format: double */
             home: number;
         };
+        /** @enum {unknown} */
+        NameFeatureKind: "movement" | "implement" | "position" | "angle" | "grip" | "stance" | "limbs" | "manner" | "body" | "direction" | "style" | "word";
+        NameModifier: {
+            kind: components["schemas"]["NameFeatureKind"];
+            id: string;
+        };
         /** @description A block to keep. */
         NewBlock: {
             setup: components["schemas"]["BlockSetup"];
@@ -4468,6 +4654,13 @@ export interface components {
             sum: components["schemas"]["Reason"];
             advice: components["schemas"]["Reason"];
         };
+        OtherReading: {
+            label: string;
+            row: string;
+            exerciseId?: null | string;
+        };
+        /** @enum {unknown} */
+        OtherWork: "conditioning" | "skill" | "mobility" | "unknown";
         /** @description A price that the coach set. */
         OwnPrice: {
             name: string;
@@ -4661,8 +4854,24 @@ export interface components {
              * @default 1
              */
             pieces: number;
+            /** @default false */
+            added: boolean;
+            /** Format: double */
+            toKg?: null | number;
             /** Format: double */
             totalKg: number;
+        };
+        PlannedSet: {
+            target: components["schemas"]["SetTarget"];
+            load?: null | components["schemas"]["PlannedLoad"];
+            /** Format: double */
+            shareOfMax?: null | number;
+            /** Format: double */
+            shareOfTop?: null | number;
+            /** Format: double */
+            rpe?: null | number;
+            /** Format: int32 */
+            rir?: null | number;
         };
         PlateSet: {
             /** Format: double */
@@ -4691,11 +4900,11 @@ export interface components {
             /** Format: int32 */
             row: number;
             field: components["schemas"]["ProgramField"];
-            message: string;
+            message: components["schemas"]["Reason"];
             suggestions: string[];
         };
         /** @enum {unknown} */
-        ProgramField: "week" | "day" | "label" | "exercise" | "dose" | "sets" | "reps" | "load" | "percent" | "rpe" | "rir" | "tempo" | "rest" | "note";
+        ProgramField: "week" | "day" | "label" | "exercise" | "dose" | "sets" | "reps" | "load" | "percent" | "rpe" | "rir" | "tempo" | "rest" | "method" | "note";
         /** @enum {unknown} */
         ProgramForm: "table" | "shorthand" | "document";
         ProgramRow: {
@@ -4711,6 +4920,7 @@ export interface components {
             rir?: string;
             tempo?: string;
             rest?: string;
+            method?: string;
             note?: string;
         };
         /** @description A file or a paste to look at. */
@@ -4764,16 +4974,35 @@ export interface components {
         };
         ReadDose: {
             edit: null | components["schemas"]["HomeEdit"];
-            error: null | string;
+            error: null | components["schemas"]["Reason"];
         };
         ReadProgram: {
             form: components["schemas"]["ProgramForm"];
             separator?: null | string;
             preview: components["schemas"]["ImportPreview"];
         };
+        ReadRow: {
+            /** Format: int32 */
+            line: number;
+            kind: components["schemas"]["RowKind"];
+            text: string;
+            readAs: string;
+            exerciseId?: null | string;
+            name?: null | string;
+            certainty: components["schemas"]["Certainty"];
+            doubts: components["schemas"]["ReadingDoubt"][];
+        };
         ReadSets: {
             sets: components["schemas"]["LoggedSet"][];
             error?: null | components["schemas"]["Reason"];
+        };
+        ReadingDoubt: {
+            /** Format: int32 */
+            column: number;
+            /** Format: int32 */
+            length: number;
+            message: components["schemas"]["Reason"];
+            others: components["schemas"]["OtherReading"][];
         };
         ReadyItem: {
             name: string;
@@ -4800,6 +5029,7 @@ export interface components {
         RebuildResult: {
             plan: components["schemas"]["HomePlan"];
             errors: components["schemas"]["ShorthandError"][];
+            rows: components["schemas"]["ReadRow"][];
             keyed: components["schemas"]["KeyedLine"][];
         };
         Remedy: {
@@ -4926,6 +5156,8 @@ export interface components {
         };
         /** @enum {unknown} */
         RoundKind: "straight" | "superset" | "tri-set" | "giant-set" | "circuit";
+        /** @enum {unknown} */
+        RowKind: "line" | "day" | "week" | "section" | "comment" | "kept" | "unread";
         RuledOut: {
             exerciseId: string;
             name: string;
@@ -5004,6 +5236,15 @@ export interface components {
             /** Format: date-time */
             updatedAt: string;
         };
+        SavedOfTaughtName: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            revision: number;
+            value: components["schemas"]["TaughtName"];
+            /** Format: date-time */
+            updatedAt: string;
+        };
         /** @enum {unknown} */
         ScreeningAnswer: "heart-or-vascular" | "metabolic-or-kidney" | "chest-pain-or-fainting" | "uncontrolled-blood-pressure" | "pregnancy-or-recent-birth" | "recent-surgery" | "joint-under-treatment" | "under-sixteen-without-guardian" | "long-inactive-with-risk";
         /** @description One question of the screening. */
@@ -5066,6 +5307,8 @@ export interface components {
             exerciseId: string;
             reason: components["schemas"]["Reason"];
         };
+        /** @enum {unknown} */
+        SetMethod: "top-set" | "pyramid" | "wave" | "five-three-one" | "drop-set" | "rest-pause" | "myo-reps" | "cluster" | "emom" | "density" | "ladder" | "twenty-ones" | "circuit" | null;
         /** @enum {unknown} */
         SetScheme: "rest-pause" | "drop" | "mechanical-drop" | "pre-exhaust" | null;
         SetStamp: {
@@ -5148,13 +5391,15 @@ export interface components {
             /** Format: int32 */
             length: number;
             code: string;
-            message: string;
+            message: components["schemas"]["Reason"];
             suggestions: string[];
         };
         ShorthandResult: {
             lines: components["schemas"]["GymLine"][];
             errors: components["schemas"]["ShorthandError"][];
             days: components["schemas"]["GymDay"][];
+            rows: components["schemas"]["ReadRow"][];
+            kept: components["schemas"]["KeptLine"][];
         };
         /** @description Text to read as shorthand. */
         ShorthandText: {
@@ -5192,6 +5437,10 @@ export interface components {
             curve: components["schemas"]["CurveKind"];
             /** Format: double */
             beginnerRatio?: null | number;
+        };
+        TaughtName: {
+            name: string;
+            exerciseId: string;
         };
         /** @description A technique step to choose. */
         TechniqueStep: {

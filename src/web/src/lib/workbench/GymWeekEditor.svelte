@@ -1,6 +1,14 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { p } from '../../router';
+  import type { OtherReading, ReadingDoubt, ReadRow, ShorthandError } from '../api/types';
+  import { toasts } from '../toasts.svelte';
   import { count } from '../words';
+  import DoubtList from './DoubtList.svelte';
+  import ReadRows from './ReadRows.svelte';
+  import { TaughtNames } from './taughtNames.svelte';
+  import TaughtNamesDialog from './TaughtNamesDialog.svelte';
+  import TeachDialog from './TeachDialog.svelte';
   import type { Workbench } from './workbench.svelte';
 
   interface Props {
@@ -9,127 +17,162 @@
 
   let { bench }: Props = $props();
   let area = $state<HTMLTextAreaElement>();
-  let gutter = $state<HTMLDivElement>();
+  let teaching = $state<string | null>(null);
+  let listing = $state(false);
+  const names = new TaughtNames();
+  const example = 'Day 1 – Upper\nBench 4x8-10 @ RPE 8, 90 s\nDB row 3x12/side 2 min';
 
-  const rows = $derived(bench.gym.text.split('\n'));
-  const faulty = $derived(new Set(bench.gym.errors.map((e) => e.line)));
+  onMount(() => void names.load().catch(toasts.problem));
+
+  const typed = $derived(bench.gym.text.split('\n'));
+  const height = $derived(Math.max(8, typed.length + 1));
 
   function goTo(line: number, column: number, length: number): void {
-    const start = rows.slice(0, line - 1).reduce((sum, row) => sum + row.length + 1, 0) + column - 1;
+    const start = typed.slice(0, line - 1).reduce((sum, row) => sum + row.length + 1, 0) + column - 1;
     area?.focus();
     area?.setSelectionRange(start, start + length);
   }
 
-  function replace(line: number, column: number, length: number, name: string): void {
-    const changed = rows.map((row, i) =>
-      i === line - 1 ? row.slice(0, column - 1) + name + row.slice(column - 1 + length) : row,
-    );
-    bench.gym.typed(changed.join('\n'));
+  function replace({ line, column, length }: ShorthandError, name: string): void {
+    const row = typed[line - 1] ?? '';
+    bench.gym.replace(new Map([[line, row.slice(0, column - 1) + name + row.slice(column - 1 + length)]]));
     area?.focus();
+  }
+
+  async function teach(name: string, exerciseId: string): Promise<void> {
+    if (!(await names.teach(name, exerciseId))) return;
+    teaching = null;
+    await bench.gym.read();
+    const taught = names.list.find((n) => n.value.name.toLowerCase() === name.toLowerCase());
+    toasts.done(`“${name}” is known from now on.`, taught && (() => void forget(taught.id)));
+  }
+
+  async function forget(id: number): Promise<void> {
+    await names.forget(id);
+    await bench.gym.read();
+  }
+
+  async function keep(row: ReadRow, doubt: ReadingDoubt): Promise<void> {
+    const named = doubt === row.doubts[0] && row.certainty !== 'sure';
+    if (named && row.name && row.exerciseId) await teach(row.name, row.exerciseId);
+    else bench.gym.replace(new Map([[row.line, row.text]]));
+  }
+
+  async function take(row: ReadRow, other: OtherReading): Promise<void> {
+    if (other.exerciseId && row.name) await teach(row.name, other.exerciseId);
+    else bench.gym.replace(new Map([[row.line, other.row]]));
+  }
+
+  /** Takes every likeliest reading at once. */
+  async function mendAll(): Promise<void> {
+    const before = bench.gym.text;
+    for (const row of bench.gym.doubtful) {
+      if (row.certainty !== 'sure' && row.name && row.exerciseId) await names.teach(row.name, row.exerciseId);
+    }
+
+    bench.gym.replace(new Map(bench.gym.doubtful.map((row) => [row.line, row.text])));
+    await bench.gym.read();
+    toasts.done('All likeliest readings are taken.', () => bench.gym.typed(before));
+  }
+
+  /** Alt and a figure takes another reading of the row where the caret stands. */
+  function pressed(event: KeyboardEvent): void {
+    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+      event.preventDefault();
+      void bench.rebuild();
+      return;
+    }
+
+    const figure = event.altKey ? Number(event.code.replace('Digit', '')) : Number.NaN;
+    if (!(figure >= 1 && figure <= 9) || !area) return;
+    const line = bench.gym.text.slice(0, area.selectionStart).split('\n').length;
+    const row = bench.gym.doubtful.find((r) => r.line === line);
+    const other = row?.doubts[0]?.others[figure - 1];
+    if (!row || !other) return;
+    event.preventDefault();
+    void take(row, other);
+  }
+
+  function toDoubt(line: number): void {
+    document.getElementById(`doubt-${line}`)?.scrollIntoView({ block: 'center' });
+    goTo(line, 1, typed[line - 1]?.length ?? 0);
   }
 </script>
 
-<section class="grid gap-4 p-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]" aria-label="Gym week">
-  <div>
-    <label for="gym-day" class="mb-1 block font-semibold">Gym week, one line per exercise</label>
-    <div class="sheet figures flex overflow-hidden text-plain leading-7">
-      <div
-        bind:this={gutter}
-        class="soft overflow-hidden bg-base-200 py-2 text-right select-none"
-        aria-hidden="true"
-      >
-        {#each rows, i}
-          <div
-            class={[
-              'border-r-4 px-2',
-              faulty.has(i + 1) ? 'border-error font-semibold text-error' : 'border-transparent',
-            ]}
-          >
-            {i + 1}
-          </div>
-        {/each}
-      </div>
-      <textarea
-        id="gym-day"
-        bind:this={area}
-        class="w-full resize-y bg-base-100 px-3 py-2 leading-7 whitespace-pre"
-        rows={Math.max(8, Math.min(18, rows.length + 1))}
-        spellcheck="false"
-        wrap="off"
-        aria-describedby="gym-day-help"
-        placeholder="Overhead press 3x6 + AMRAP @ 75% 2-0-1-0 180s"
-        value={bench.gym.text}
-        oninput={(event) => bench.gym.typed(event.currentTarget.value)}
-        onscroll={() => {
-          if (gutter && area) gutter.scrollTop = area.scrollTop;
-        }}
-        onkeydown={(event) => {
-          if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
-            event.preventDefault();
-            void bench.rebuild();
-          }
-        }}></textarea>
+<section class="p-5" aria-label="Gym week">
+  <div class="mb-1 grid gap-x-4 lg:grid-cols-2">
+    <label for="gym-day" class="font-semibold">Gym week, one line per exercise</label>
+    <span class="soft hidden lg:block" aria-hidden="true">As it was read</span>
+  </div>
+  <div
+    class="sheet figures max-h-[60vh] overflow-y-auto text-plain leading-7 lg:grid lg:grid-cols-2"
+    role="group"
+    aria-label="Gym week beside its reading"
+  >
+    <textarea
+      id="gym-day"
+      bind:this={area}
+      class="block w-full resize-none overflow-x-auto overflow-y-hidden bg-base-100 px-3 py-2 leading-7 whitespace-pre"
+      style:height={`${height * 28 + 16}px`}
+      spellcheck="false"
+      wrap="off"
+      aria-describedby="gym-day-help"
+      placeholder={example}
+      value={bench.gym.text}
+      oninput={(event) => bench.gym.typed(event.currentTarget.value)}
+      onkeydown={pressed}></textarea>
+    <div class="bg-base-200 py-2 font-sans">
+      <ReadRows {typed} rows={bench.gym.rows} errors={bench.gym.errors} onrow={toDoubt} />
     </div>
-    <p id="gym-day-help" class="soft mt-2 text-sm">
-      <span class="figures">label name sets×reps @ load or effort tempo rest # note</span>, for instance
-      <span class="figures">C1 Pulldown 3x12 @ RPE 8 2-0-1-1 90 s</span>
-    </p>
-    <div class="mt-3 flex flex-wrap items-center gap-3">
-      <button
-        class="btn btn-primary"
-        disabled={bench.busy || bench.gym.text.trim() === ''}
-        onclick={() => bench.rebuild()}
-        >{bench.busy ? 'Rebuilding …' : 'Rebuild'} <span class="keycap">Ctrl ↵</span></button
+  </div>
+  <p id="gym-day-help" class="soft mt-2 text-sm">
+    Write or paste it the way you jot it down: names, sets and reps, load, effort, tempo and rest in any
+    order. Headings such as <span class="figures">Day 1</span> or <span class="figures">Mon – Lower</span> part
+    the days.
+  </p>
+  <div class="mt-3 flex flex-wrap items-center gap-3">
+    <button
+      class="btn btn-primary"
+      disabled={bench.busy || bench.gym.text.trim() === ''}
+      onclick={() => bench.rebuild()}
+      >{bench.busy ? 'Rebuilding …' : 'Rebuild'} <span class="keycap">Ctrl ↵</span></button
+    >
+    {#if bench.result}<button class="btn" onclick={() => (bench.editing = false)}>Back to the plan</button
+      >{/if}
+    {#if bench.client}
+      <a class="btn" href={p('/clients/:id/program', { params: { id: String(bench.client.id) } })}
+        >Grid, import, export</a
       >
-      {#if bench.result}<button class="btn" onclick={() => (bench.editing = false)}>Back to the plan</button
-        >{/if}
-      {#if bench.client}
-        <a class="btn" href={p('/clients/:id/program', { params: { id: String(bench.client.id) } })}
-          >Grid, import, export</a
-        >
-      {/if}
-      <span class="soft" role="status"
-        >{count(bench.gym.good, 'good line')}{bench.gym.errors.length > 0
-          ? `, ${bench.gym.errors.length} to mend`
-          : ''}</span
-      >
-    </div>
+    {/if}
+    <button class="btn" onclick={() => (listing = true)}>Names you taught</button>
+    <span class="soft" role="status"
+      >{count(bench.gym.good, 'good line')}{bench.gym.errors.length > 0
+        ? `, ${bench.gym.errors.length} to mend`
+        : ''}{bench.gym.doubtful.length > 0 ? `, ${bench.gym.doubtful.length} in doubt` : ''}</span
+    >
   </div>
   <div aria-live="polite">
-    {#if bench.gym.errors.length > 0}
-      <h2 class="mb-2 text-lg">To mend</h2>
-      <p class="soft mb-2 text-sm">The good lines are kept and planned; these wait for you.</p>
-      <ul class="grid gap-3">
-        {#each bench.gym.errors as error (`${error.line}:${error.column}:${error.code}`)}
-          <li class="sheet border-l-4 border-l-error p-3">
-            <button
-              class="figures link text-note"
-              onclick={() => goTo(error.line, error.column, error.length)}
-              >line {error.line}, column {error.column}</button
-            >
-            <p>{error.message}</p>
-            {#if error.suggestions.length > 0}
-              <p class="mt-1 flex flex-wrap gap-2">
-                {#each error.suggestions as name (name)}
-                  <button
-                    class="btn btn-xs"
-                    onclick={() => replace(error.line, error.column, error.length, name)}>{name}</button
-                  >
-                {/each}
-              </p>
-            {/if}
-          </li>
-        {/each}
-      </ul>
-    {:else if bench.gym.text.trim() === ''}
-      <h2 class="mb-2 text-lg">Paste the gym week</h2>
-      <p>
-        One line per exercise, the way you would jot it down. Then press Rebuild, and every line gets its home
-        line.
-      </p>
-    {:else}
-      <h2 class="mb-2 text-lg">All lines can be read</h2>
-      <p>Press Rebuild to see what {bench.place?.value.name ?? 'floor and wall'} can do for them.</p>
-    {/if}
+    <DoubtList
+      rows={bench.gym.rows}
+      errors={bench.gym.errors}
+      onselect={goTo}
+      onkeep={(row, doubt) => void keep(row, doubt)}
+      ontake={(row, other) => void take(row, other)}
+      onteach={(name) => (teaching = name)}
+      onreplace={replace}
+      onmend={() => void mendAll()}
+    />
   </div>
 </section>
+
+<TeachDialog name={teaching} onclose={() => (teaching = null)} onteach={(name, id) => void teach(name, id)} />
+<TaughtNamesDialog
+  open={listing}
+  {names}
+  onclose={() => (listing = false)}
+  onchange={(name) => {
+    listing = false;
+    teaching = name;
+  }}
+  onforget={(id) => void forget(id)}
+/>

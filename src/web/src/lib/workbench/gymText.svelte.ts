@@ -1,5 +1,5 @@
 import { api, ask } from '../api/client';
-import type { SavedWeek, ShorthandError } from '../api/types';
+import type { ReadRow, SavedWeek, ShorthandError } from '../api/types';
 import { toasts } from '../toasts.svelte';
 import { conflictOf } from '../ui/saving';
 
@@ -11,6 +11,8 @@ export class GymText {
   weekId = $state<number | null>(null);
   text = $state('');
   errors = $state<ShorthandError[]>([]);
+  /** Every row of the text as the server understood it. */
+  rows = $state.raw<ReadRow[]>([]);
   /** How many lines could be read as exercises. */
   good = $state(0);
   conflict = $state<SavedWeek | null>(null);
@@ -40,15 +42,28 @@ export class GymText {
     const text = this.text;
     try {
       const read = await ask(() => api.POST('/api/v1/shorthand', { body: { text } }));
-      if (text === this.text) this.readAs(read.lines.length, read.errors);
+      if (text === this.text) this.readAs(read.lines.length, read.errors, read.rows);
     } catch (error) {
       toasts.problem(error);
     }
   }
 
   /** Takes what the server made of the text. */
-  readAs(good: number, errors: ShorthandError[]): void {
-    [this.good, this.errors] = [good, errors];
+  readAs(good: number, errors: ShorthandError[], rows: ReadRow[]): void {
+    [this.good, this.errors, this.rows] = [good, errors, rows];
+  }
+
+  /** Rows that were read as the likeliest and could be meant otherwise. */
+  readonly doubtful = $derived(this.rows.filter((r) => r.doubts.length > 0));
+
+  /** Puts other rows in the place of some, by their line. */
+  replace(rows: Map<number, string>): void {
+    this.typed(
+      this.text
+        .split('\n')
+        .map((row, i) => rows.get(i + 1) ?? row)
+        .join('\n'),
+    );
   }
 
   /** Stores the week when its text changed, and creates the first one. */

@@ -168,7 +168,7 @@ export class Workbench {
       const { request, result } = await this.#built(decisions);
       this.decided = decidedIn(request);
       this.result = result;
-      this.gym.readAs(result.plan.lines.length, result.errors);
+      this.gym.readAs(result.plan.lines.length, result.errors, result.rows);
       this.selected = Math.min(this.selected, Math.max(0, result.plan.lines.length - 1));
       this.editing = result.plan.lines.length === 0;
       this.unsaved = unsaved;
@@ -315,7 +315,7 @@ export class Workbench {
     this.decided = decidedIn(request);
     this.history.clear();
     this.result = await rebuilt(request);
-    this.gym.readAs(this.result.plan.lines.length, this.result.errors);
+    this.gym.readAs(this.result.plan.lines.length, this.result.errors, this.result.rows);
     this.editing = false;
     this.unsaved = false;
   }
