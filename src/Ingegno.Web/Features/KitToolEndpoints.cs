@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using FluentValidation;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Knowledge.TradeData;
@@ -42,11 +43,16 @@ public static class KitToolEndpoints
     {
         var tools = api.MapGroup("").WithTags("kit tools");
         tools.MapPost("/kit/read", Read);
+        tools.MapPost("/kit/paragraph", ReadParagraph);
         tools.MapPost("/kit/possibilities", Possibilities).Validate<ClientAtPlace>();
         tools.MapPost("/setups", Setups).Validate<ExerciseAtPlace>().ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
     private static Ok<KitEntry> Read(KitText text, KitShorthand shorthand) => TypedResults.Ok(shorthand.Read(text.Text));
+
+    /// <summary>Reads a paragraph of kit, thing by thing; nothing is added before a coach says so.</summary>
+    private static Ok<ImmutableArray<KitFind>> ReadParagraph(KitText text, KitShorthand shorthand) =>
+        TypedResults.Ok(new KitParagraph(shorthand).Read(text.Text));
 
     private static Ok<KitPossibilities> Possibilities(ClientAtPlace at, KitValue value) => TypedResults.Ok(value.Of(at.Client, at.Kit));
 

@@ -22,9 +22,9 @@ test('a gym week becomes a home plan, is handed over, logged, and survives a cra
   await page.getByRole('button', { name: 'Save client' }).click();
   await expect(page.getByText('Client saved.')).toBeVisible();
   await page.getByRole('link', { name: 'Open the kit' }).click();
-  await page.getByLabel(/Add a thing/).fill('ottoman 38 cm');
+  await page.getByLabel(/Add things/).fill('ottoman 38 cm');
   await expect(page.getByText('Reads as Ottoman 38 cm')).toBeVisible();
-  await page.getByLabel(/Add a thing/).press('Enter');
+  await page.getByLabel(/Add things/).press('Enter');
   await page.getByRole('button', { name: /^Save kit/ }).click();
   await expect(page.getByText('Kit saved.')).toBeVisible();
   await expectAccessible(page);

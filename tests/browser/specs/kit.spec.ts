@@ -16,10 +16,10 @@ test('things are typed in any unit, shown by what they can do, and kept over a r
   const id = await addClient(page, 'Typed kit');
   await page.goto(`${server.url}/clients/${id}/kit`);
   await expect(page.getByText('Nothing here yet', { exact: false })).toBeVisible();
-  const input = page.getByLabel(/Add a thing/);
+  const input = page.getByLabel(/Add things/);
   for (const text of ['pair of 20 lb dumbbells', 'rucksack 25 L', 'box 18 in', 'band 104 cm 13 mm']) {
     await input.fill(text);
-    await expect(page.getByText(/^Reads as/)).toBeVisible();
+    await expect(page.getByLabel('Words of this thing')).toHaveValue(text.replace('pair of ', ''));
     await input.press('Enter');
   }
 
@@ -39,7 +39,16 @@ test('things are typed in any unit, shown by what they can do, and kept over a r
   await expect(page.getByText(/44 kg says nothing about a sofa/)).toBeVisible();
   await input.fill('dumbell 8 kg');
   await page.getByRole('button', { name: 'Dumbbell', exact: true }).click();
-  await expect(page.getByText(/^Reads as Dumbbell/)).toBeVisible();
+  await expect(page.getByLabel('Words of this thing')).toHaveValue('8 kg Dumbbell');
+
+  // A whole sentence: each thing by itself, shown before it is taken.
+  await input.fill('loop band, chair 45 cm, stairs and some 5s and 10s');
+  await expect(page.getByLabel('Words of this thing')).toHaveCount(5);
+  await page.getByRole('button', { name: 'Leave out stairs' }).click();
+  await page.getByRole('button', { name: 'Add 4 things' }).click();
+  await expect(page.getByText('4 things added.')).toBeVisible();
+  await page.getByRole('button', { name: 'An ordinary home' }).click();
+  await expect(page.getByRole('region', { name: 'Stand or lie on' })).toContainText('Dining table');
 });
 
 test('a thing is weighed, ruled out, tested, removed and brought back by the keyboard', async ({

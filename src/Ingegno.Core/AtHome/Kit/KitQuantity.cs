@@ -17,7 +17,7 @@ internal enum QuantityKind
 internal sealed record KitQuantity(QuantityKind Kind, double Value, bool Pounds, int Times, bool Limit, int Column, int Length)
 {
     private static readonly Regex Pattern = new(
-        @"(?<limit>\b(?:carries|holds|rated|bears|up to)\s+(?:at|for)?\s*)?(?:(?<times>\d+)\s*[x×*]\s*)?(?<n>\d+(?:[.,]\d+)?)(?:\s*[x×]\s*(?<second>\d+(?:[.,]\d+)?))?\s*(?<u>kilograms?|kilos?|kgs?|pounds?|lbs?|grams?|g|litres?|liters?|l|ml|gallons?|gal|centimetres?|cm|mm|metres?|m|inches|inch|in|""|″)(?![\p{L}])",
+        @"(?<limit>\b(?:carries|holds|rated|bears|up to)\s+(?:at|for)?\s*)?(?:(?<times>[0-9]+)\s*[x×*]\s*)?(?<n>[0-9]+(?:[.,][0-9]+)?)(?:\s*[x×]\s*(?<second>[0-9]+(?:[.,][0-9]+)?))?\s*(?<u>kilograms?|kilos?|kgs?|pounds?|lbs?|grams?|g|litres?|liters?|l|ml|gallons?|gal|centimetres?|cm|mm|metres?|m|inches|inch|in|""|″)(?![\p{L}])",
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.Compiled,
         TimeSpan.FromSeconds(1)
     );

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using System.Text.RegularExpressions;
 using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 
 namespace Ingegno.Core.AtHome.Kit;
@@ -12,7 +13,7 @@ namespace Ingegno.Core.AtHome.Kit;
 /// <param name="Error">What is wrong and what to do; null when nothing.</param>
 /// <param name="Column">Where it is wrong, 1 first.</param>
 /// <param name="Suggestions">Nearest names for an unknown one.</param>
-public sealed record KitEntry(KitItem? Item, bool Estimated, string? Error, int Column, ImmutableArray<string> Suggestions);
+public sealed record KitEntry(KitItem? Item, bool Estimated, Reason? Error, int Column, ImmutableArray<string> Suggestions);
 
 /// <summary>
 /// Reads a thing typed in one line: "2x 8 kg dumbbell", "rucksack 25 L", "sofa 44 cm", "band 104 cm 13 mm". Count, measures
@@ -31,12 +32,12 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
     ];
 
     [GeneratedRegex(
-        @"^\s*(?:(?<n>\d{1,3})\s*[x×*](?!\s*\d+(?:[.,]\d+)?\s*(?:mm|cm|m|in)\b)\s*|(?<word>a pair of|pair of|two|three|four|six)\s+)",
+        @"^\s*(?:(?<n>[0-9]{1,3})\s*[x×*](?!\s*[0-9]+(?:[.,][0-9]+)?\s*(?:mm|cm|m|in)\b)\s*|(?<word>a pair of|pair of|two|three|four|six)\s+)",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex CountAtStart();
 
-    [GeneratedRegex(@"(?:^|\s)(?:[x×*]\s*(?<n>\d{1,3})|(?<n>\d{1,3})\s*[x×*]?)(?=\s|$)")]
+    [GeneratedRegex(@"(?:^|\s)(?:[x×*]\s*(?<n>[0-9]{1,3})|(?<n>[0-9]{1,3})\s*[x×*]?)(?=\s|$)")]
     private static partial Regex LooseCount();
 
     [GeneratedRegex(
@@ -49,9 +50,10 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
     public KitEntry Read(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
+        text = PlainText.Of(text);
         if (text.Length > LongestLine)
         {
-            return Wrong($"A thing takes at most {LongestLine} characters; put the rest into its name later.", LongestLine);
+            return Wrong(Reason.Of("kit.too-long", ("most", LongestLine)), LongestLine);
         }
 
         // A ready item written out in full needs no reading.
@@ -73,10 +75,35 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
 
         if (count is < 1 or > 100)
         {
-            return Wrong($"{count} of them? The count lies between 1 and 100.", 1);
+            return Wrong(Reason.Of("kit.count", ("count", count)), 1);
         }
 
         return Named(Noise().Replace(rest, " ").Trim(), text, quantities, count);
+    }
+
+    /// <summary>The longest name that stands anywhere in the words, for a thing that is said in passing; null when there is none.</summary>
+    public KitEntry? Within(string text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        if (text.Length > LongestLine)
+        {
+            return null;
+        }
+
+        var words = Words.Normalise(KitQuantity.Without(PlainText.Of(text))).Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        for (var length = Math.Min(5, words.Length); length > 0; length--)
+        {
+            for (var at = words.Length - length; at >= 0; at--)
+            {
+                var name = string.Join(' ', words[at..(at + length)]);
+                if (_names.FirstOrDefault(n => n.Normal == name) is { Item: { } item })
+                {
+                    return Measured(item with { Name = item.Name }, [.. KitQuantity.In(text)]);
+                }
+            }
+        }
+
+        return null;
     }
 
     private KitEntry Named(string words, string text, List<KitQuantity> quantities, int count)
@@ -84,7 +111,7 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
         var normal = Words.Normalise(words);
         if (normal.Length == 0)
         {
-            return Wrong("What is it? Write a name beside the figures, for instance 8 kg dumbbell.", 1);
+            return Wrong(Reason.Of("kit.no-name"), 1);
         }
 
         // The longest ending that is known: in "blue dictionary" the dictionary.
@@ -108,13 +135,7 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
             .Select(g => g.Key)
             .ToImmutableArray();
         var column = Math.Max(1, text.IndexOf(words.Split(' ', StringSplitOptions.RemoveEmptyEntries)[0], StringComparison.Ordinal) + 1);
-        return new KitEntry(
-            null,
-            false,
-            $"\"{Tidy(words)}\" is no thing known here. Pick the nearest kind and give it your own name.",
-            column,
-            near
-        );
+        return new KitEntry(null, false, Reason.Of("kit.unknown", ("name", Tidy(words))), column, near);
     }
 
     private KitEntry Measured(KitItem item, List<KitQuantity> quantities)
@@ -125,7 +146,7 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
             if (Take(item, kind, quantity) is not { } taken)
             {
                 return Wrong(
-                    $"{Said(quantity)} says nothing about a {kind.Label.ToLowerInvariant()}: it is described by {Described(kind)}.",
+                    Reason.Of("kit.measure", ("said", Said(quantity)), ("kind", kind.Label.ToLowerInvariant()), ("by", Described(kind))),
                     quantity.Column
                 );
             }
@@ -182,16 +203,16 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
             _ => null,
         };
 
-    private static string? Impossible(KitItem item) =>
+    private static Reason? Impossible(KitItem item) =>
         item switch
         {
-            { MassKg: <= 0 or > 500 } or { HandleKg: <= 0 or > 100 } => "A mass lies above 0 and at most at 500 kg.",
-            { ForceKg: <= 0 or > 150 } => "The force of a band lies above 0 and at most at 150 kg.",
-            { HeightCm: < 1 or > 250 } => "A height lies between 1 and 250 cm.",
-            { RestLengthCm: < 10 or > 500 } => "The length of a band lies between 10 and 500 cm.",
-            { WidthMm: < 1 or > 200 } or { ThicknessMm: < 0.1 or > 20 } => "A band is 1 to 200 mm wide and 0.1 to 20 mm thick.",
-            { VolumeL: <= 0 or > 1000 } => "A volume lies above 0 and at most at 1,000 L.",
-            { MaxLoadKg: <= 0 or > 1000 } => "What a thing carries lies above 0 and at most at 1,000 kg.",
+            { MassKg: <= 0 or > 500 } or { HandleKg: <= 0 or > 100 } => Reason.Of("kit.range-mass"),
+            { ForceKg: <= 0 or > 150 } => Reason.Of("kit.range-force"),
+            { HeightCm: < 1 or > 250 } => Reason.Of("kit.range-height"),
+            { RestLengthCm: < 10 or > 500 } => Reason.Of("kit.range-length"),
+            { WidthMm: < 1 or > 200 } or { ThicknessMm: < 0.1 or > 20 } => Reason.Of("kit.range-size"),
+            { VolumeL: <= 0 or > 1000 } => Reason.Of("kit.range-volume"),
+            { MaxLoadKg: <= 0 or > 1000 } => Reason.Of("kit.range-carries"),
             _ => null,
         };
 
@@ -224,5 +245,5 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
     private static string Described(KitKind kind) =>
         kind.Measures.IsEmpty ? "its name alone" : Words.Join([.. kind.Measures.Select(Words.Of)]);
 
-    private static KitEntry Wrong(string error, int column) => new(null, false, error, column, []);
+    private static KitEntry Wrong(Reason error, int column) => new(null, false, error, column, []);
 }

@@ -29,7 +29,7 @@
     { id: 'exercises', label: 'Exercise', key: 'x' },
     { id: 'next', label: 'Buy', key: 'n' },
   ];
-  let input = $state<HTMLInputElement>();
+  let input = $state<HTMLTextAreaElement>();
   let addingPlace = $state(false);
   let deleting = $state(false);
   const kind = $derived(bench.selected ? trade.kind(bench.selected.kind) : undefined);

@@ -1326,6 +1326,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/kit/paragraph": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["KitText"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KitFind"][];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/kit/possibilities": {
         parameters: {
             query?: never;
@@ -4253,10 +4292,15 @@ export interface components {
         KitEntry: {
             item?: null | components["schemas"]["KitItem"];
             estimated: boolean;
-            error?: null | string;
+            error?: null | components["schemas"]["Reason"];
             /** Format: int32 */
             column: number;
             suggestions: string[];
+        };
+        KitFind: {
+            source: string;
+            entry: components["schemas"]["KitEntry"];
+            ask?: null | components["schemas"]["Reason"];
         };
         /** @enum {unknown} */
         KitGroup: "lift" | "pull-against" | "stand-or-lie-on" | "slide" | "fill" | "helps";
@@ -4987,6 +5031,7 @@ export interface components {
             kind: components["schemas"]["RowKind"];
             text: string;
             readAs: string;
+            said: string[];
             exerciseId?: null | string;
             name?: null | string;
             certainty: components["schemas"]["Certainty"];

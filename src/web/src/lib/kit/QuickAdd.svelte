@@ -1,56 +1,60 @@
 <script lang="ts">
-  import type { KitEntry } from '../api/types';
+  import type { KitFind } from '../api/types';
   import { toasts } from '../toasts.svelte';
   import { trade } from '../trade.svelte';
-  import { figureOf } from './kitGroups';
+  import { count } from '../words';
+  import KitChip from './KitChip.svelte';
   import type { KitBench } from './kitBench.svelte';
 
   interface Props {
     bench: KitBench;
-    input?: HTMLInputElement;
+    input?: HTMLTextAreaElement;
   }
 
   let { bench, input = $bindable() }: Props = $props();
   let text = $state('');
-  let entry = $state<KitEntry | null>(null);
+  let finds = $state.raw<KitFind[]>([]);
   let timer: ReturnType<typeof setTimeout> | undefined;
   const id = $props.id();
-  const kind = $derived(entry?.item ? trade.kind(entry.item.kind) : undefined);
+  const known = $derived(finds.filter((f) => f.entry.item));
+  const ordinary = $derived(trade.summary?.kitTemplates.find((t) => t.id === 'ordinary-home'));
 
   function typed(value: string): void {
     text = value;
-    entry = null;
+    finds = [];
     clearTimeout(timer);
     if (value.trim()) timer = setTimeout(() => void read(), 180);
   }
 
-  async function read(): Promise<KitEntry | null> {
+  async function read(): Promise<void> {
     const asked = text;
     try {
-      const read = await bench.read(asked);
-      if (asked === text) entry = read;
-      return read;
+      const read = await bench.readAll(asked);
+      if (asked === text) finds = read;
     } catch (error) {
       toasts.problem(error);
-      return null;
     }
   }
 
-  async function submit(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
-    if (!text.trim()) return;
-    clearTimeout(timer);
-    const read_ = entry ?? (await read());
-    if (!read_?.item) return;
-    bench.add(read_.item);
-    typed('');
-    input?.focus();
+  /** Reads the words of one thing again, as they were mended. */
+  async function mend(at: number, source: string): Promise<void> {
+    try {
+      const [first, ...more] = await bench.readAll(source);
+      if (first) finds = [...finds.slice(0, at), first, ...more, ...finds.slice(at + 1)];
+    } catch (error) {
+      toasts.problem(error);
+    }
   }
 
-  async function take(name: string): Promise<void> {
-    typed(name);
+  async function submit(event?: Event): Promise<void> {
+    event?.preventDefault();
+    if (!text.trim()) return;
     clearTimeout(timer);
-    await read();
+    if (finds.length === 0) await read();
+    if (known.length === 0) return;
+    const left = finds.filter((f) => !f.entry.item).map((f) => f.source);
+    bench.addAll(known.map((f) => f.entry.item!));
+    typed(left.join(', '));
     input?.focus();
   }
 </script>
@@ -58,37 +62,37 @@
 <form onsubmit={submit} class="min-w-64 flex-1">
   <div class="flex items-end gap-2">
     <label class="flex-1">
-      <span class="label-text">Add a thing <span class="keycap">A</span></span>
-      <input
-        class="input figures w-full"
+      <span class="label-text">Add things, as they are said <span class="keycap">A</span></span>
+      <textarea
+        class="input figures h-auto min-h-10 w-full resize-y py-2 leading-6 whitespace-pre-wrap"
+        rows="2"
         bind:this={input}
-        list="ready-{id}"
         autocomplete="off"
-        maxlength="120"
-        placeholder="2x 8 kg dumbbell · rucksack 25 L · sofa 44 cm · band 104 cm 13 mm"
+        maxlength="2000"
+        placeholder="loop bands, a chair 45 cm, stairs, rucksack and a 16 kg kettlebell, some 5s and 10s"
         aria-describedby="read-{id}"
         value={text}
         oninput={(event) => typed(event.currentTarget.value)}
-      />
-      <datalist id="ready-{id}">
-        {#each trade.summary?.readyItems ?? [] as ready (ready.name)}<option value={ready.name}
-          ></option>{/each}
-      </datalist>
+        onkeydown={(event) => {
+          if (event.key === 'Enter' && !event.shiftKey) void submit(event);
+        }}></textarea>
     </label>
-    <button class="btn btn-primary" disabled={!text.trim()}>Add</button>
-  </div>
-  <p id="read-{id}" class="min-h-6 pt-1 text-plain" aria-live="polite">
-    {#if entry?.item && kind}
-      Reads as <b
-        >{(entry.item.count ?? 1) > 1 ? `${entry.item.count} × ` : ''}{entry.item.name ?? kind.label}</b
+    <button class="btn btn-primary" disabled={!text.trim()}
+      >{known.length > 1 ? `Add ${count(known.length, 'thing')}` : 'Add'}</button
+    >
+    {#if ordinary}
+      <button type="button" class="btn" onclick={() => bench.addAll(ordinary.items ?? [])}
+        >An ordinary home</button
       >
-      <span class="figures">{figureOf(entry.item, kind)}</span>
-      {#if entry.estimated}<span class="text-warning italic">estimated</span>{/if}
-    {:else if entry?.error}
-      <span class="text-error">{entry.error}</span>
-      {#each entry.suggestions as name (name)}
-        <button type="button" class="btn btn-xs ml-1" onclick={() => take(name)}>{name}</button>
-      {/each}
     {/if}
-  </p>
+  </div>
+  <ul id="read-{id}" class="flex min-h-6 flex-wrap gap-2 pt-2 text-plain" aria-live="polite">
+    {#each finds as find, at (find.source + at)}
+      <KitChip
+        {find}
+        onmend={(source) => void mend(at, source)}
+        onleave={() => (finds = finds.filter((_, i) => i !== at))}
+      />
+    {/each}
+  </ul>
 </form>

@@ -1,5 +1,5 @@
 import { api, ask } from '../api/client';
-import type { KitEntry, KitItem, KitPossibilities, PlaceKit, SavedClient, SavedPlace } from '../api/types';
+import type { KitFind, KitItem, KitPossibilities, PlaceKit, SavedClient, SavedPlace } from '../api/types';
 import { toasts } from '../toasts.svelte';
 import { trade } from '../trade.svelte';
 import { conflictOf } from '../ui/saving';
@@ -97,6 +97,23 @@ export class KitBench {
     this.tool = 'thing';
   }
 
+  /** Adds several things in one step of undo. */
+  addAll(items: KitItem[]): void {
+    let last: string | null = null;
+    this.change((kit) => {
+      const all = [...(kit.items ?? [])];
+      for (const item of items) {
+        last = freshId(item.kind, all);
+        all.push({ ...item, id: last });
+      }
+
+      return { ...kit, items: all };
+    });
+    this.selectedId = last ?? this.selectedId;
+    this.tool = 'thing';
+    if (items.length > 1) toasts.done(`${items.length} things added.`, () => this.undo());
+  }
+
   remove(id: string): void {
     const at = this.ordered.findIndex((i) => i.id === id);
     this.change((kit) => ({ ...kit, items: (kit.items ?? []).filter((i) => i.id !== id) }));
@@ -125,8 +142,9 @@ export class KitBench {
     if (saved) this.change(() => structuredClone($state.snapshot(saved)) as PlaceKit);
   }
 
-  async read(text: string): Promise<KitEntry> {
-    return ask(() => api.POST('/api/v1/kit/read', { body: { text } }));
+  /** The things that a sentence names; nothing is added yet. */
+  async readAll(text: string): Promise<KitFind[]> {
+    return ask(() => api.POST('/api/v1/kit/paragraph', { body: { text } }));
   }
 
   async save(revision = this.place?.revision): Promise<void> {
