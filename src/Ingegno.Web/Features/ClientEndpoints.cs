@@ -111,6 +111,9 @@ public sealed class ClientChangeValidator : AbstractValidator<Change<ClientRecor
     public ClientChangeValidator() => RuleFor(c => c.Value).SetValidator(new ClientRecordValidator());
 }
 
+/// <summary>An intake as a coach jots it down.</summary>
+public sealed record IntakeText(string Text);
+
 /// <summary>The roster and its clients.</summary>
 public static class ClientEndpoints
 {
@@ -120,7 +123,11 @@ public static class ClientEndpoints
         clients.MapGet("/", List);
         clients.MapPost("/", Add).Validate<ClientRecord>().ProducesProblem(StatusCodes.Status400BadRequest);
         clients.MapStored<ClientStore, ClientRecord>(string.Empty, "client");
+        api.MapPost("/intake", ReadIntake).WithTags("clients");
     }
+
+    /// <summary>Reads an intake in a sentence; nothing is kept before a coach has looked at each field.</summary>
+    private static Ok<Intake> ReadIntake(IntakeText text) => TypedResults.Ok(IntakeSentence.Read(text.Text));
 
     private static Ok<IReadOnlyList<RosterRow>> List(
         ClaimsPrincipal user,

@@ -35,6 +35,9 @@ public sealed record PlannedEntry(LineKey Line, string ExerciseId, string Text);
 /// <summary>Sets of an exercise as they were typed.</summary>
 public sealed record SetsText(string Text);
 
+/// <summary>What a client wrote of a session.</summary>
+public sealed record MessageText(string Text);
+
 /// <summary>A session to log.</summary>
 /// <param name="Session">The session; what its sets were under the plan is worked out by the server.</param>
 /// <param name="Sure">Log it although something looks like a slip of the pen.</param>
@@ -122,8 +125,21 @@ public static class LogEndpoints
             .WithMetadata(new RequestSizeLimitAttribute(2 * ExchangeLimits.FileBytes))
             .ProducesProblem(StatusCodes.Status400BadRequest);
         logs.MapPost("/log-file", AddFile).ProducesProblem(StatusCodes.Status400BadRequest);
+        logs.MapPost("/log-message", ReadMessage).ProducesProblem(StatusCodes.Status404NotFound);
         logs.MapGet("/next", Next).ProducesProblem(StatusCodes.Status404NotFound);
     }
+
+    /// <summary>Reads a message that a client texted against the plan; nothing is logged.</summary>
+    private static Results<Ok<ReadMessage>, ProblemHttpResult> ReadMessage(
+        long planId,
+        MessageText message,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        Trade trade
+    ) =>
+        plans.Find(user.CoachId(), planId) is { } plan
+            ? TypedResults.Ok(new LogMessage(plan.Value.Document.Plan, trade).Read(message.Text))
+            : Problems.NotFound("plan");
 
     private static Ok<ReadSets> ReadSets(SetsText sets) => TypedResults.Ok(LogShorthand.Read(sets.Text));
 

@@ -360,7 +360,7 @@ public sealed class KitParagraph(KitShorthand shorthand)
         }
 
         var pairs = new List<PlateSet>();
-        for (var (left, plate) = ((most - least) / 2, Step / 2); left >= plate - 0.01; plate *= 2)
+        for (var (left, plate) = ((most - least) / 2, Step / 2); left > 0.01; plate *= 2)
         {
             var mass = Math.Min(plate, left);
             pairs.Add(new PlateSet(Math.Round(mass, 2), 4));
@@ -443,7 +443,8 @@ public sealed class KitParagraph(KitShorthand shorthand)
             return null;
         }
 
-        var kind = noun ?? "dumbbell";
+        // Fives and tens are dumbbells whatever was spoken of before; a bare figure goes on with that.
+        var kind = figure.EndsWith('s') && noun is not "plates" ? "dumbbell" : noun ?? "dumbbell";
         var item = new KitItem
         {
             Id = "new",

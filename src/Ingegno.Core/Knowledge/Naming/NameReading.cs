@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Knowledge.Catalogue;
 
 namespace Ingegno.Core.Knowledge.Naming;
@@ -19,7 +20,12 @@ public enum Certainty
 /// <summary>Something that a written name says beyond the exercise it was read as.</summary>
 /// <param name="Kind">What it is about.</param>
 /// <param name="Id">Key of the concept, or the word as it was written.</param>
-public sealed record NameModifier(NameFeatureKind Kind, string Id);
+public sealed record NameModifier(NameFeatureKind Kind, string Id)
+{
+    /// <summary>As it is said: "low bar".</summary>
+    [JsonIgnore]
+    public string InWords => Id.Replace('-', ' ');
+}
 
 /// <summary>A name that was taught: what a practice calls an exercise.</summary>
 /// <param name="Name">The name as coaches of the practice write it.</param>

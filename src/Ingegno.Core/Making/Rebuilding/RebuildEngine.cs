@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Naming;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Auditing;
 using Ingegno.Core.Making.Matching;
@@ -135,6 +136,8 @@ public sealed class RebuildEngine(Trade trade)
             Gym = line,
             GymExerciseName = exercise.Name,
             GymDose = Shorthand.Dose(line),
+            GymDetails = Shorthand.Details(line),
+            GymSaid = [.. line.Modifiers.Where(m => m.Kind != NameFeatureKind.Word).Select(m => m.InWords)],
             Role = role,
             Locked = wanted is not null,
             Candidates = [.. candidates],

@@ -15,6 +15,12 @@ public sealed record HomeLine
     /// <summary>The gym line's dose in shorthand.</summary>
     public required string GymDose { get; init; }
 
+    /// <summary>Effort, load, tempo, rest and method of the gym line in shorthand.</summary>
+    public string GymDetails { get; init; } = string.Empty;
+
+    /// <summary>What the gym line's name says beyond its exercise: paused, low bar.</summary>
+    public ImmutableArray<string> GymSaid { get; init; } = [];
+
     public required LineRole Role { get; init; }
 
     /// <summary>What is taken; null when nothing in the catalogue serves.</summary>

@@ -66,6 +66,13 @@ public static class Shorthand
         return $"{sets}x{Target(line)}{side}{(line.LastSetOpen ? " + AMRAP" : string.Empty)}";
     }
 
+    /// <summary>All that stands behind the dose: effort, load, tempo, rest, method.</summary>
+    public static string Details(GymLine line)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        return string.Join(' ', Parts(line));
+    }
+
     /// <summary>The load as written: <c>2x10 kg</c>.</summary>
     public static string LoadInWords(PlannedLoad load)
     {

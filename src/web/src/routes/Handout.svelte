@@ -128,6 +128,9 @@
             {/each}
           {/each}
         </ol>
+        {#if day.kept.length > 0}
+          <p class="mt-3 text-sm break-inside-avoid"><b>Also, as written.</b> {day.kept.join(' · ')}</p>
+        {/if}
         {#if day.coolDown.length > 0}
           <p class="mt-3 text-sm break-inside-avoid"><b>Cool-down.</b> {day.coolDown.join(' ')}</p>
         {/if}

@@ -6,6 +6,7 @@
   import EntryRow from '../lib/log/EntryRow.svelte';
   import { LogBook } from '../lib/log/logBook.svelte';
   import LogFileDialog from '../lib/log/LogFileDialog.svelte';
+  import MessageBox from '../lib/log/MessageBox.svelte';
   import ReviewList from '../lib/log/ReviewList.svelte';
   import SessionList from '../lib/log/SessionList.svelte';
   import { toasts } from '../lib/toasts.svelte';
@@ -97,6 +98,7 @@
           <NumberField class="w-28" label="Effort, 1–10" min={1} max={10} step={1} bind:value={book.effort} />
           <NumberField class="w-28" label="Minutes" min={1} max={600} step={1} bind:value={book.minutes} />
         </div>
+        <MessageBox {book} />
         <p class="soft text-note">
           A field an exercise: <span class="figures">12,11,10 @8kg r1</span>, pain as
           <span class="figures">p3 knee</span>. Enter goes on, Ctrl Enter logs. Leave out what was not done.

@@ -1,6 +1,7 @@
 using CsCheck;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Kit;
 
@@ -80,7 +81,7 @@ public class KitShorthandTests
         var entry = Reader.Read(text);
 
         entry.Item.ShouldBeNull();
-        entry.Error!.ShouldContain(said);
+        entry.Error!.Said().ShouldContain(said);
     }
 
     [Fact]

@@ -81,7 +81,7 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             new ReadRow(number, RowKind.Line, Shorthand.Write(line))
             {
                 ReadAs = exercise.Name,
-                Said = [.. line.Modifiers.Where(m => m.Kind != NameFeatureKind.Word).Select(m => m.Id.Replace('-', ' '))],
+                Said = [.. line.Modifiers.Where(m => m.Kind != NameFeatureKind.Word).Select(m => m.InWords)],
                 ExerciseId = exercise.Id,
                 Name = name.Text,
                 Certainty = name.Reading.Certainty,

@@ -237,6 +237,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/intake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["IntakeText"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Intake"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/loads/build": {
         parameters: {
             query?: never;
@@ -2608,6 +2647,56 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/plans/{planId}/log-message": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    planId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MessageText"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReadMessage"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/plans/{planId}/next": {
         parameters: {
             query?: never;
@@ -4179,6 +4268,8 @@ export interface components {
             gym: components["schemas"]["GymLine"];
             gymExerciseName: string;
             gymDose: string;
+            gymDetails: string;
+            gymSaid: string[];
             role: components["schemas"]["LineRole"];
             chosen?: null | components["schemas"]["Candidate"];
             locked: boolean;
@@ -4239,6 +4330,29 @@ export interface components {
             from: number;
             /** Format: double */
             to: number;
+        };
+        Intake: {
+            /** Format: int32 */
+            ageYears?: null | number;
+            sex?: null | components["schemas"]["Sex"];
+            /** Format: double */
+            bodyMassKg?: null | number;
+            /** Format: double */
+            statureCm?: null | number;
+            /** Format: int32 */
+            daysPerWeek?: null | number;
+            /** Format: int32 */
+            minutesPerSession?: null | number;
+            goal?: null | components["schemas"]["Goal"];
+            level?: null | components["schemas"]["Level"];
+            soreJoints: components["schemas"]["SoreJoint"][];
+            screening: components["schemas"]["ScreeningAnswer"][];
+            highBloodPressure: boolean;
+            left: string;
+        };
+        /** @description An intake as a coach jots it down. */
+        IntakeText: {
+            text: string;
         };
         /** @enum {unknown} */
         Joint: "wrist" | "elbow" | "shoulder" | "neck" | "low-back" | "hip" | "knee" | "ankle";
@@ -4633,6 +4747,19 @@ export interface components {
         MatchPart: "muscles" | "pattern" | "structure" | "resistance" | "profile" | "skill";
         /** @enum {unknown} */
         Measure: "reps" | "seconds";
+        MessagePart: {
+            source: string;
+            line?: null | components["schemas"]["LineKey"];
+            plannedId?: null | string;
+            exerciseId?: null | string;
+            text: string;
+            skipped: boolean;
+            sure: boolean;
+        };
+        /** @description What a client wrote of a session. */
+        MessageText: {
+            text: string;
+        };
         /** @enum {unknown} */
         MovementPattern: "squat" | "hinge" | "lunge" | "horizontal-push" | "vertical-push" | "horizontal-pull" | "vertical-pull" | "elbow-flexion" | "elbow-extension" | "lateral-raise" | "rear-shoulder" | "fly" | "hip-extension" | "hip-abduction" | "hip-adduction" | "knee-flexion" | "knee-extension" | "plantar-flexion" | "dorsi-flexion" | "trunk-flexion" | "trunk-extension" | "rotation" | "anti-extension" | "anti-rotation" | "lateral-flexion" | "scapular-control" | "carry" | "crawl" | "jump" | "mobility" | "breathing";
         /** @enum {unknown} */
@@ -5019,6 +5146,12 @@ export interface components {
         ReadDose: {
             edit: null | components["schemas"]["HomeEdit"];
             error: null | components["schemas"]["Reason"];
+        };
+        ReadMessage: {
+            parts: components["schemas"]["MessagePart"][];
+            /** Format: int32 */
+            effort?: null | number;
+            note: string;
         };
         ReadProgram: {
             form: components["schemas"]["ProgramForm"];

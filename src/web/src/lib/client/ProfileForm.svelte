@@ -5,6 +5,7 @@
   import { trade } from '../trade.svelte';
   import ConflictDialog from '../ui/ConflictDialog.svelte';
   import { conflictOf } from '../ui/saving';
+  import IntakeBox from './IntakeBox.svelte';
   import JointFields from './JointFields.svelte';
   import KnownLifts from './KnownLifts.svelte';
   import Persona from './Persona.svelte';
@@ -72,6 +73,7 @@
     <span class="label-text">Name</span>
     <input class="input w-full" required maxlength="80" bind:value={draft.name} />
   </label>
+  <IntakeBox bind:profile={draft.profile} />
   <Persona bind:profile={draft.profile} />
   <ScreeningFields bind:profile={draft.profile} />
   <JointFields bind:profile={draft.profile} />

@@ -5,6 +5,7 @@ import type {
   LoggedExercise,
   NextProposals,
   Proposal,
+  ReadMessage,
   SavedPlan,
   SavedSession,
   SessionRecord,
@@ -75,6 +76,34 @@ export class LogBook {
       if (entry.text === text) [entry.sets, entry.wrong] = [read.sets, read.error ?? ''];
     } catch (error) {
       toasts.problem(error);
+    }
+  }
+
+  /** Reads what the client wrote and fills it in, exercise by exercise; nothing is logged yet. */
+  async readMessage(text: string): Promise<ReadMessage | null> {
+    try {
+      const read = await ask(() =>
+        api.POST('/api/v1/plans/{planId}/log-message', {
+          params: { path: { planId: this.id } },
+          body: { text },
+        }),
+      );
+      const first = read.parts.find((part) => part.line != null);
+      const day = this.entries.find((entry) => entry.line === first?.line)?.day;
+      if (day !== undefined) this.dayIndex = day;
+      for (const part of read.parts) {
+        const entry = this.entries.find((e) => e.line === part.line && e.plannedId === part.plannedId);
+        if (!entry || part.skipped) continue;
+        [entry.text, entry.exerciseId] = [part.text, part.exerciseId ?? entry.plannedId];
+        await this.read(entry);
+      }
+
+      this.effort = read.effort ?? this.effort;
+      if (read.note) this.note = [this.note, read.note].filter(Boolean).join('; ');
+      return read;
+    } catch (error) {
+      toasts.problem(error);
+      return null;
     }
   }
 

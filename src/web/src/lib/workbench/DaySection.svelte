@@ -78,4 +78,10 @@
       />
     {/each}
   </ol>
+  {#if day.kept.length > 0}
+    <p class="px-4 py-1 text-note">
+      <b>Kept as written</b>, no home exercise takes its place:
+      <span class="figures">{day.kept.join(' · ')}</span>
+    </p>
+  {/if}
 </section>

@@ -1,6 +1,5 @@
 <script lang="ts">
   import type { HomeLine } from '../api/types';
-  import { rest } from '../words';
   import Joint from './Joint.svelte';
   import DoseCell from './DoseCell.svelte';
   import { consequences } from './effect';
@@ -19,18 +18,6 @@
   let { bench, line, label, index, selected, onselect }: Props = $props();
   const gym = $derived(line.gym);
   const marked = $derived(bench.marks.lines.includes(line.gym.key));
-  const effort = $derived(
-    [
-      gym.shareOfMax ? `${Math.round(gym.shareOfMax * 100)} %` : '',
-      gym.rpe ? `RPE ${gym.rpe}` : '',
-      gym.rir != null ? `RIR ${gym.rir}` : '',
-      gym.load
-        ? `${gym.load.pieces && gym.load.pieces > 1 ? `${gym.load.pieces} × ` : ''}${gym.load.kg} kg`
-        : '',
-    ]
-      .filter(Boolean)
-      .join(' '),
-  );
   let element = $state<HTMLLIElement>();
   $effect(() => {
     if (selected) element?.scrollIntoView({ block: 'nearest' });
@@ -55,12 +42,13 @@
   <div class="grid grid-cols-[2.2rem_minmax(0,1fr)] py-3 pl-4">
     <span class="figures text-note text-secondary">{gym.label ?? index + 1}</span>
     <div>
-      <p class="font-semibold">{line.gymExerciseName}</p>
-      <p class="figures text-plain"><b>{line.gymDose}</b> {effort}</p>
-      <p class="figures soft text-note">
-        {gym.tempo ?? ''}
-        {gym.restSeconds != null ? rest(gym.restSeconds) : ''}
+      <p class="font-semibold">
+        {line.gymExerciseName}{#if (line.gymSaid ?? []).length > 0}<span class="soft font-normal"
+            >&nbsp;({line.gymSaid.join(', ')})</span
+          >{/if}
       </p>
+      <p class="figures text-plain"><b>{line.gymDose}</b></p>
+      <p class="figures soft text-note">{line.gymDetails}</p>
       <p class="soft text-note">{line.role}{gym.note ? `, ${gym.note}` : ''}</p>
     </div>
   </div>

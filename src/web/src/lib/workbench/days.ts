@@ -7,6 +7,8 @@ export interface DayOfPlan {
   limit: number | null;
   warmUp: string[];
   coolDown: string[];
+  /** Work of the gym week that is kept as it was written. */
+  kept: string[];
   /** What was done to fit the client's minutes. */
   cut: string[];
   blocks: RoundGroup[];
@@ -31,12 +33,13 @@ export function inOrder(day: DayOfPlan): DayOfPlan['lines'] {
 
 /** The lines of a plan day by day. */
 export function byDay(plan: HomePlan): DayOfPlan[] {
-  const days = (plan.days ?? []).map((day) => ({
+  const days = (plan.days ?? []).map((day, index) => ({
     name: day.name,
     minutes: day.minutes.total,
     limit: day.minutes.limit ?? null,
     warmUp: day.warmUp ?? [],
     coolDown: day.coolDown ?? [],
+    kept: (plan.kept ?? []).filter((k) => k.day === index).map((k) => k.text),
     cut: day.cut ?? [],
     blocks: day.blocks ?? [],
     labels: labelsOf(day.blocks ?? []),
@@ -49,13 +52,14 @@ export function byDay(plan: HomePlan): DayOfPlan[] {
       limit: null,
       warmUp: [],
       coolDown: [],
+      kept: (plan.kept ?? []).map((k) => k.text),
       cut: [],
       blocks: [],
       labels: {},
       lines: [],
     });
   plan.lines.forEach((line, index) => days[line.gym.day ?? 0]?.lines.push({ line, index }));
-  return days.filter((day) => day.lines.length > 0);
+  return days.filter((day) => day.lines.length > 0 || day.kept.length > 0);
 }
 
 /** What stands in a plan, as what stood before the next one. */

@@ -1,0 +1,306 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Naming;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.KeepingOn.Logs;
+
+/// <summary>What a message says of one exercise of the plan.</summary>
+/// <param name="Source">The words.</param>
+/// <param name="Line">Line of the plan it was read as; null when it has no place there.</param>
+/// <param name="PlannedId">Exercise planned there.</param>
+/// <param name="ExerciseId">Exercise done: the same, or what was taken instead.</param>
+/// <param name="Text">The sets in the shorthand of the log; empty when it was skipped.</param>
+/// <param name="Skipped">It was left out.</param>
+/// <param name="Sure">The name says it; else it is the likeliest.</param>
+public sealed record MessagePart(string Source, LineKey? Line, string? PlannedId, string? ExerciseId, string Text, bool Skipped, bool Sure);
+
+/// <summary>What was read of a message.</summary>
+/// <param name="Parts">Exercise by exercise, in the order of the message.</param>
+/// <param name="Effort">Effort of the whole session, 1–10; null when not said.</param>
+/// <param name="Note">What has no place elsewhere, as it was written.</param>
+public sealed record ReadMessage(ImmutableArray<MessagePart> Parts, int? Effort, string Note);
+
+/// <summary>
+/// Reads a log as clients text it: "squats 12 11 10 ok, rows 8/8/7 easy, press 9,8,7 last one ugly, knee sore 3". Exercises of the plan are
+/// found by what their names say, effort and pain in words; what cannot be placed stays as a note. Words of effort: common practice.
+/// </summary>
+public sealed class LogMessage(HomePlan plan, Trade trade)
+{
+    /// <summary>Longest message.</summary>
+    public const int Longest = 2_000;
+
+    private const int MostParts = 60;
+
+    /// <summary>Sets taken for "did them as planned".</summary>
+    private static readonly string[] AsPlanned =
+    [
+        "as planned",
+        "all done",
+        "done as written",
+        "as written",
+        "as prescribed",
+        "did everything",
+        "everything done",
+        "all sets",
+        "all good",
+        "done",
+    ];
+
+    private readonly ImmutableArray<(HomeLine Line, HomeExercise Home)> _planned =
+    [
+        .. from line in plan.Lines from home in line.Chosen?.Exercises ?? [] select (line, home),
+    ];
+
+    /// <summary>Reads a message.</summary>
+    public ReadMessage Read(string text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        if (text.Length > Longest)
+        {
+            return new ReadMessage([], null, text[..Longest]);
+        }
+
+        var parts = new List<Draft>();
+        var (notes, effort) = (new List<string>(), (int?)null);
+        foreach (var piece in Pieces(PlainText.Of(text.ReplaceLineEndings(";"))).Take(MostParts))
+        {
+            var words = LogWords.Of(piece);
+            if (words.SessionEffort is { } whole)
+            {
+                effort = whole;
+            }
+            else if (words.Pain is not null && words.Name.Length == 0)
+            {
+                Hurt(parts, words, piece, notes);
+            }
+            else if (Placed(piece, words, parts) is { } draft)
+            {
+                parts.Add(draft);
+            }
+            else if (!Adds(parts, words))
+            {
+                notes.Add(piece);
+            }
+        }
+
+        return new ReadMessage([.. parts.Select(p => p.Part())], effort, string.Join("; ", notes));
+    }
+
+    /// <summary>A part of the message for each exercise: commas part reps too, so what begins with a figure goes on with what stood before.</summary>
+    private static List<string> Pieces(string text)
+    {
+        var pieces = new List<string>();
+        foreach (var raw in Split(text))
+        {
+            var piece = raw.Trim(' ', '-', '•', '*', ',', '.');
+            if (piece.Length == 0)
+            {
+                continue;
+            }
+
+            var goesOn = pieces.Count > 0 && char.IsAsciiDigit(piece[0]) && !LogWords.Of(piece).NameAfterFigures;
+            if (goesOn)
+            {
+                pieces[^1] += ", " + piece;
+            }
+            else
+            {
+                pieces.Add(piece);
+            }
+        }
+
+        return pieces;
+    }
+
+    private static IEnumerable<string> Split(string text)
+    {
+        var start = 0;
+        for (var i = 0; i <= text.Length; i++)
+        {
+            var ends =
+                i == text.Length
+                || text[i] is ';' or ',' or '!' or '\n'
+                || (text[i] == '.' && !(i > 0 && char.IsAsciiDigit(text[i - 1]) && i + 1 < text.Length && char.IsAsciiDigit(text[i + 1])));
+            var and =
+                !ends
+                && text[i] == ' '
+                && string.Compare(text, i, " and ", 0, 5, StringComparison.OrdinalIgnoreCase) == 0
+                && i + 5 < text.Length
+                && char.IsLetter(text[i + 5]);
+            if (ends || and)
+            {
+                yield return text[start..i];
+                start = Math.Min(text.Length, i + (and ? 5 : 1));
+                i = Math.Max(i, start - 1);
+            }
+        }
+    }
+
+    private Draft? Placed(string piece, LogWords words, List<Draft> before)
+    {
+        if (words.Name.Length == 0)
+        {
+            return null;
+        }
+
+        if (words.InsteadOf is { } instead)
+        {
+            var taken = trade.Names.Read(words.Name).Exercise;
+            var planned = instead.Length > 0 ? Find(instead, before) : Open(before, taken);
+            return planned is { } at && taken is not null ? new Draft(piece, at.Line, at.Home, taken.Id, words, true) : null;
+        }
+
+        return Find(words.Name, before) is { } found
+            ? new Draft(piece, found.Line, found.Home, found.Home.ExerciseId, words, found.Sure)
+            : null;
+    }
+
+    /// <summary>The exercise of the plan that a name means: by its own name or the gym line's, else by its movement.</summary>
+    private (HomeLine Line, HomeExercise Home, bool Sure)? Find(string name, List<Draft> before)
+    {
+        var read = trade.Names.Read(name).Exercise;
+        var free = _planned.Where(p => !before.Exists(b => b.Home == p.Home)).ToList();
+        var said = trade.Names.Lexicon.Read(name);
+        (HomeLine Line, HomeExercise Home, bool Sure)? Taken(Func<(HomeLine Line, HomeExercise Home), bool> fits, bool sure) =>
+            free.Where(fits).Select(p => ((HomeLine, HomeExercise, bool)?)(p.Line, p.Home, sure)).FirstOrDefault();
+
+        return Taken(p => read is not null && (p.Home.ExerciseId == read.Id || p.Line.Gym.ExerciseId == read.Id), true)
+            ?? Taken(
+                p =>
+                    said.Movement is not null
+                    && (
+                        trade.Names.Lexicon.Read(p.Home.Name).Movement == said.Movement
+                        || trade.Names.Lexicon.Read(p.Line.GymExerciseName).Movement == said.Movement
+                    ),
+                true
+            )
+            ?? Taken(p => Shares(name, p.Home.Name) || Shares(name, p.Line.GymExerciseName) || Shares(name, p.Line.Gym.Name), false)
+            ?? Taken(p => read is not null && trade.Catalogue.Find(p.Home.ExerciseId)?.Pattern == read.Pattern, false);
+    }
+
+    /// <summary>Names share a word that tells them apart.</summary>
+    private bool Shares(string name, string other)
+    {
+        var words = trade.Names.Lexicon.Plain(other).Split(' ').ToHashSet();
+        return trade.Names.Lexicon.Plain(name).Split(' ').Any(w => w.Length > 3 && words.Contains(w));
+    }
+
+    /// <summary>What was taken instead of an exercise that is not named: of the same pattern, not yet spoken of.</summary>
+    private (HomeLine Line, HomeExercise Home, bool Sure)? Open(List<Draft> before, Exercise? taken)
+    {
+        var open = _planned
+            .Where(p =>
+                taken is not null
+                && !before.Exists(b => b.Home == p.Home)
+                && trade.Catalogue.Find(p.Home.ExerciseId)?.Pattern == taken.Pattern
+            )
+            .ToList();
+        if (open.Count > 0)
+        {
+            return (open[0].Line, open[0].Home, false);
+        }
+
+        // "skipped the press, did push-ups instead"
+        var skipped = before.FindLastIndex(b => b.Words.Skipped);
+        if (skipped < 0)
+        {
+            return null;
+        }
+
+        var at = before[skipped];
+        before.RemoveAt(skipped);
+        return (at.Line, at.Home, true);
+    }
+
+    /// <summary>Pain goes to the exercise before it that loads the joint, else to the one that loads it most.</summary>
+    private void Hurt(List<Draft> parts, LogWords words, string piece, List<string> notes)
+    {
+        var last = parts.Count > 0 ? parts[^1] : null;
+        var most = words.Where is { } joint ? parts.OrderByDescending(p => Load(p, joint)).FirstOrDefault(p => Load(p, joint) > 0) : last;
+        var at = words.Where is { } where && last is not null && Load(last, where) > 0 ? last : most;
+        if (at is null)
+        {
+            notes.Add(piece);
+        }
+        else
+        {
+            at.Pain = words;
+        }
+    }
+
+    private int Load(Draft part, Joint joint) => trade.Catalogue.Find(part.ExerciseId)?.Joints.GetValueOrDefault(joint) ?? 0;
+
+    /// <summary>Words that go on with the exercise before: "last one ugly", "left 2 in the tank".</summary>
+    private static bool Adds(List<Draft> parts, LogWords words)
+    {
+        if (parts.Count == 0 || words.Name.Length > 0 || words.IsEmpty)
+        {
+            return false;
+        }
+
+        parts[^1].More.Add(words);
+        return true;
+    }
+
+    private sealed class Draft(string source, HomeLine line, HomeExercise home, string exerciseId, LogWords words, bool sure)
+    {
+        public HomeLine Line => line;
+
+        public HomeExercise Home => home;
+
+        public string ExerciseId => exerciseId;
+
+        public LogWords Words => words;
+
+        public LogWords? Pain { get; set; }
+
+        public List<LogWords> More { get; } = [];
+
+        public MessagePart Part() =>
+            new(source, line.Gym.Key, home.ExerciseId, exerciseId, words.Skipped ? string.Empty : Text(), words.Skipped, sure);
+
+        private string Text()
+        {
+            var all = More.Prepend(words).ToList();
+            var reps = all.SelectMany(w => w.Reps).ToList();
+            if (reps.Count == 0 && (all.Exists(w => w.AsPlanned) || all.Exists(w => w.Rir is not null)))
+            {
+                return LogShorthand.AsPlanned(home);
+            }
+
+            if (reps.Count == 0)
+            {
+                return string.Empty;
+            }
+
+            var load = all.Select(w => w.LoadKg).FirstOrDefault(l => l is not null);
+            var rir = all.Select(w => w.Rir).LastOrDefault(r => r is not null);
+            var lastHard = all.Exists(w => w.LastSetHard);
+            var pain = Pain ?? all.Find(w => w.Pain is not null);
+            ImmutableArray<LoggedSet> sets =
+            [
+                .. reps.Select(
+                    (r, i) =>
+                        new LoggedSet
+                        {
+                            Reps = r,
+                            LoadKg = load,
+                            Rir = lastHard ? (i == reps.Count - 1 ? 0 : rir ?? 1) : rir,
+                            Pain = i == reps.Count - 1 ? pain?.Pain : null,
+                            PainJoint = i == reps.Count - 1 ? pain?.Where : null,
+                            Sharp = i == reps.Count - 1 && pain is { Sharp: true },
+                        }
+                ),
+            ];
+            return LogShorthand.Write(sets);
+        }
+    }
+
+    internal static bool SaysAsPlanned(string text) => AsPlanned.Any(p => text.Contains(p, StringComparison.Ordinal));
+}

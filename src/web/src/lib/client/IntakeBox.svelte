@@ -1,0 +1,84 @@
+<script lang="ts">
+  import { api, ask } from '../api/client';
+  import type { ClientProfile, Intake } from '../api/types';
+  import { toasts } from '../toasts.svelte';
+  import { inWords } from '../words';
+
+  interface Props {
+    profile: ClientProfile;
+  }
+
+  let { profile = $bindable() }: Props = $props();
+  let text = $state('');
+  let read = $state.raw<Intake | null>(null);
+
+  const found = $derived(
+    read
+      ? [
+          read.ageYears && `age ${read.ageYears}`,
+          read.sex,
+          read.bodyMassKg && `${read.bodyMassKg} kg`,
+          read.statureCm && `${read.statureCm} cm`,
+          read.level,
+          read.goal && inWords(read.goal),
+          read.daysPerWeek && `${read.daysPerWeek} days a week`,
+          read.minutesPerSession && `${read.minutesPerSession} min a session`,
+          ...(read.soreJoints ?? []).map((j) => `${inWords(j.joint)} ${j.severity}`),
+          ...(read.screening ?? []).map(inWords),
+          read.highBloodPressure && 'high blood pressure',
+        ].filter(Boolean)
+      : [],
+  );
+
+  /** Fills the fields that the sentence names; the others stay, and all are there to be checked. */
+  async function take(): Promise<void> {
+    try {
+      const intake = await ask(() => api.POST('/api/v1/intake', { body: { text } }));
+      read = intake;
+      const { soreJoints, screening, highBloodPressure, ...plain } = intake;
+      const given = Object.fromEntries(
+        Object.entries(plain).filter(([field, value]) => field !== 'left' && value != null),
+      );
+      const joints = soreJoints ?? [];
+      profile = {
+        ...profile,
+        ...given,
+        soreJoints: [
+          ...(profile.soreJoints ?? []).filter((s) => !joints.some((j) => j.joint === s.joint)),
+          ...joints,
+        ],
+        screening: [...new Set([...(profile.screening ?? []), ...(screening ?? [])])],
+        highBloodPressure: profile.highBloodPressure || highBloodPressure,
+      };
+    } catch (error) {
+      toasts.problem(error);
+    }
+  }
+</script>
+
+<div class="grid gap-1">
+  <div class="flex items-end gap-2">
+    <label class="flex-1">
+      <span class="label-text">Intake in a sentence</span>
+      <input
+        class="input w-full"
+        maxlength="1000"
+        autocomplete="off"
+        placeholder="52, female, 68 kg, 165 cm, sore left knee, 3 days, 40 min, wants to keep muscle"
+        bind:value={text}
+        onkeydown={(event) => {
+          if (event.key !== 'Enter') return;
+          event.preventDefault();
+          void take();
+        }}
+      />
+    </label>
+    <button type="button" class="btn" disabled={!text.trim()} onclick={() => void take()}>Fill in</button>
+  </div>
+  {#if read}
+    <p class="text-note" aria-live="polite">
+      {#if found.length > 0}Filled in, please check: <b>{found.join(', ')}</b>.{:else}Nothing was understood.{/if}
+      {#if read.left}<span class="text-warning">Not understood: “{read.left}”.</span>{/if}
+    </p>
+  {/if}
+</div>

@@ -1,0 +1,58 @@
+<script lang="ts">
+  import type { ReadMessage } from '../api/types';
+  import { trade } from '../trade.svelte';
+  import type { LogBook } from './logBook.svelte';
+
+  interface Props {
+    book: LogBook;
+  }
+
+  let { book }: Props = $props();
+  let text = $state('');
+  let read = $state.raw<ReadMessage | null>(null);
+  let busy = $state(false);
+
+  const named = (id: string | null | undefined): string => (id ? trade.exerciseName(id) : '');
+
+  async function take(): Promise<void> {
+    if (!text.trim() || busy) return;
+    busy = true;
+    read = await book.readMessage(text);
+    busy = false;
+  }
+</script>
+
+<details class="rule-b mb-2 pb-2">
+  <summary class="inline-flex min-h-6 cursor-pointer items-center font-semibold"
+    >What the client wrote</summary
+  >
+  <label class="mt-1 block">
+    <span class="sr-only">Message of the client</span>
+    <textarea
+      class="textarea w-full"
+      rows="3"
+      maxlength="2000"
+      placeholder="squats 12 11 10 ok, rows 8/8/7 easy, press 9,8,7 last one ugly, knee sore 3"
+      bind:value={text}></textarea>
+  </label>
+  <button type="button" class="btn btn-sm mt-1" disabled={busy || !text.trim()} onclick={() => void take()}
+    >{busy ? 'Reading …' : 'Read it into the fields'}</button
+  >
+  {#if read}
+    <ul class="mt-2 grid gap-0.5 text-note" aria-live="polite" aria-label="What was read">
+      {#each read.parts as part (part.source)}
+        <li class={['border-l-4 pl-2', part.sure ? 'border-primary' : 'border-warning']}>
+          “{part.source}” →
+          {#if part.skipped}<b>{named(part.plannedId)}</b> was left out
+          {:else}<b>{named(part.exerciseId)}</b>
+            {#if part.exerciseId !== part.plannedId}instead of {named(part.plannedId)}{/if}
+            <span class="figures">{part.text}</span>{/if}
+          {#if !part.sure}<span class="text-warning">likeliest; look at it</span>{/if}
+        </li>
+      {/each}
+      {#if read.note}<li class="border-l-4 border-warning pl-2">
+          Not placed, kept as the note: “{read.note}”
+        </li>{/if}
+    </ul>
+  {/if}
+</details>

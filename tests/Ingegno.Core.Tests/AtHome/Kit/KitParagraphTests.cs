@@ -1,0 +1,95 @@
+using System.Globalization;
+using CsCheck;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Tests.Support;
+
+namespace Ingegno.Core.Tests.Kit;
+
+/// <summary>Kit as people say it (common practice): what each sentence names was written down by hand.</summary>
+public class KitParagraphTests
+{
+    private static readonly KitParagraph Reader = new(new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
+
+    [Fact]
+    public void At_least_98_percent_of_the_phrases_name_what_they_name()
+    {
+        var rows = Corpus.Rows("kit-phrases.tsv");
+        var wrong = rows.Where(r => Things(r[0]) != r[1]).Select(r => $"{r[0]} → {Things(r[0])}, not {r[1]}").ToList();
+
+        (1 - (wrong.Count / (double)rows.Count)).ShouldBeGreaterThanOrEqualTo(0.98, string.Join('\n', wrong));
+    }
+
+    [Fact]
+    public void The_sentence_of_a_coach_is_split_into_things_and_nothing_is_merged()
+    {
+        var finds = Reader.Read("loop band, chair 45 cm, stairs");
+
+        finds.Select(f => f.Entry.Item!.Kind).ShouldBe(["band-loop", "chair", "stairs"]);
+        finds[1].Entry.Item!.HeightCm.ShouldBe(45);
+        finds[2].Entry.Item!.HeightCm.ShouldBeNull("forty-five belongs to the chair");
+    }
+
+    [Fact]
+    public void A_colour_says_nothing_and_is_asked_for() =>
+        Reader.Read("green band").ShouldHaveSingleItem().Ask!.Code.ShouldBe("kit.ask-band");
+
+    [Theory]
+    [InlineData("adjustable up to 24", 24)]
+    [InlineData("adjustable dumbbells 5-20 kg", 20)]
+    [Trait("source", "docs/trade/kit-and-loads: steps of about 2 kg until the coach says otherwise")]
+    public void Adjustable_dumbbells_reach_their_top_in_steps(string text, double top)
+    {
+        var item = Reader.Read(text).ShouldHaveSingleItem().Entry.Item!;
+
+        item.Count.ShouldBe(2);
+        (item.HandleKg!.Value + (item.Plates.Sum(p => p.MassKg * p.Count) / 2)).ShouldBe(top, 0.01);
+    }
+
+    [Theory]
+    [InlineData(100)]
+    [InlineData(60)]
+    [InlineData(120)]
+    [InlineData(42.5)]
+    public void Plates_come_to_what_was_said(double kg)
+    {
+        var text = string.Create(CultureInfo.InvariantCulture, $"barbell with {kg} kg of plates");
+        var item = Reader.Read(text).ShouldHaveSingleItem().Entry.Item!;
+
+        item.Plates.Sum(p => p.MassKg * p.Count).ShouldBe(kg, 0.01);
+        item.Plates.ShouldAllBe(p => p.Count % 2 == 0, "plates go on in pairs");
+    }
+
+    [Fact]
+    public void What_no_kind_stands_for_stays_visible()
+    {
+        var find = Reader.Read("chair, a trampoline")[1];
+
+        find.Entry.Item.ShouldBeNull();
+        find.Entry.Error!.Code.ShouldBe("kit.unknown");
+    }
+
+    [Fact]
+    public void Whatever_is_said_is_answered() =>
+        Gen.String[Gen.Char["ab 0159,.;-kgx½٣１\u202e()lb\n"], 0, 120].Sample(text => Reader.Read(text).IsDefault.ShouldBeFalse());
+
+    private static string Things(string text) =>
+        string.Join("; ", Reader.Read(text.Replace("\\n", "\n", StringComparison.Ordinal)).Select(f => Thing(f.Entry.Item)));
+
+    private static string Thing(KitItem? item)
+    {
+        if (item is null)
+        {
+            return "unknown";
+        }
+
+        var mass =
+            item.Kind == "adjustable-barbell" && !item.Plates.IsEmpty ? item.Plates.Sum(p => p.MassKg * p.Count)
+            : item.Kind == "bottle" ? null
+            : item.MassKg;
+        return string.Create(
+            CultureInfo.InvariantCulture,
+            $"{item.Kind}{(item.Count > 1 ? $" x{item.Count}" : string.Empty)}{(mass is { } kg ? string.Create(CultureInfo.InvariantCulture, $" {kg:0.#}kg") : string.Empty)}{(item.HeightCm is { } cm ? string.Create(CultureInfo.InvariantCulture, $" {cm:0}cm") : string.Empty)}"
+        );
+    }
+}

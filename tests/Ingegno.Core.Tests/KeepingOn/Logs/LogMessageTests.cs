@@ -1,0 +1,91 @@
+using CsCheck;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.Tests.Logs;
+
+/// <summary>Logs as clients text them (common practice): what each message says was written down by hand.</summary>
+public class LogMessageTests
+{
+    private static readonly LogMessage Reader = new(Plan(), Trade.Shipped);
+
+    [Fact]
+    public void At_least_98_percent_of_the_messages_say_what_they_say()
+    {
+        var rows = Corpus.Rows("log-messages.tsv").Where(r => !r[1].EndsWith("planned", StringComparison.Ordinal)).ToList();
+        var wrong = rows.Where(r => Said(r[0]) != r[1]).Select(r => $"{r[0]} → {Said(r[0])}, not {r[1]}").ToList();
+
+        (1 - (wrong.Count / (double)rows.Count)).ShouldBeGreaterThanOrEqualTo(0.98, string.Join('\n', wrong));
+    }
+
+    [Fact]
+    public void Done_as_planned_is_what_the_plan_says() =>
+        LogShorthand.Read(Reader.Read("squats as planned").Parts.ShouldHaveSingleItem().Text).Sets.Length.ShouldBe(3);
+
+    [Fact]
+    public void What_is_read_is_in_the_shorthand_of_the_log()
+    {
+        foreach (
+            var part in Corpus.Rows("log-messages.tsv").SelectMany(r => Reader.Read(r[0]).Parts).Where(p => !p.Skipped && p.Text.Length > 0)
+        )
+        {
+            LogShorthand.Read(part.Text).Error.ShouldBeNull(part.Text);
+        }
+    }
+
+    [Fact]
+    public void Whatever_is_texted_is_answered() =>
+        Gen.String[Gen.Char["squatrow 0159,.;-@kgx/½٣１\u202e\npain"], 0, 150]
+            .Sample(text => Reader.Read(text).Parts.IsDefault.ShouldBeFalse());
+
+    private static string Said(string text)
+    {
+        var read = Reader.Read(text.Replace("\\n", "\n", StringComparison.Ordinal));
+        return string.Join(
+            "; ",
+            [
+                .. read.Parts.Select(p =>
+                    $"{p.Line}{(p.ExerciseId == p.PlannedId ? string.Empty : "=" + p.ExerciseId)} {(p.Skipped ? "skip" : p.Text)}"
+                ),
+                .. read.Effort is { } effort ? [$"effort {effort}"] : Array.Empty<string>(),
+                .. read.Note.Length == 0 ? [] : read.Note.Split("; ").Select(n => "note " + n),
+            ]
+        );
+    }
+
+    private static HomePlan Plan() =>
+        new RebuildEngine(Trade.Shipped)
+            .Rebuild(
+                new RebuildRequest
+                {
+                    Client = new ClientProfile
+                    {
+                        Level = Level.Intermediate,
+                        Goal = Goal.Muscle,
+                        BodyMassKg = 80,
+                        StatureCm = 180,
+                    },
+                    Kit = new PlaceKit
+                    {
+                        Name = "Home",
+                        Items = [.. Examples.Kit("chair 45", "dining-table 74", "rucksack", "dumbbell 10 x2").Items],
+                    },
+                    GymLines =
+                    [
+                        "Back squat 3x12",
+                        "Barbell row 3x8",
+                        "Overhead press 3x9",
+                        "Plank 3x45 s",
+                        "Standing calf raise 3x15",
+                        "Dumbbell curl 3x12",
+                        "Hip thrust 3x10",
+                    ],
+                }
+            )
+            .Plan;
+}
