@@ -6,13 +6,15 @@ test('any pasted plan gets a verdict with its reasons as one types', async ({ pa
   await page.getByRole('link', { name: 'Check a plan' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing to judge yet' })).toBeVisible();
   const plan = page.getByLabel('The plan');
-  await plan.fill('= Monday\nSquat jump 3x10 20 s\nReverse lunge 3x10 20 s\nPush-up 3x50 15 s\nnonsense');
+  await plan.fill(
+    '= Monday\nSquat jump 3x10 20 s\nReverse lunge 3x10 20 s\nPush-up 3x50 15 s\nWhammy sparkle 3x8',
+  );
   await page.getByLabel('Level').selectOption('beginner');
   const verdict = page.getByRole('region', { name: 'Verdict' });
   await expect(verdict.getByRole('heading')).toContainText('Not like this');
   await expect(verdict).toContainText('Hard landings are not for beginners.');
   await expect(verdict).toContainText('no count per side');
-  await expect(verdict).toContainText('4 lines read, 1 to mend'.replace('4', '3'));
+  await expect(verdict).toContainText('3 lines read, 1 to mend');
   await expectAccessible(page);
 
   await plan.fill('= Monday\nBodyweight squat 3x10-15 90 s\nTable row 3x8-12 90 s\nPush-up 3x8-12 90 s');

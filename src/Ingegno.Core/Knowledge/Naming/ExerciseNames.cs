@@ -12,6 +12,11 @@ public sealed class ExerciseNames
 {
     private const int Offered = 5;
 
+    /// <summary>Readings that are remembered.</summary>
+    private const int Remembered = 5_000;
+
+    private readonly ConcurrentDictionary<(string Name, string? Usual), NameReading> _read = new();
+
     private readonly NamingLexicon _lexicon;
     private readonly Dictionary<string, Exercise> _byName = new(StringComparer.Ordinal);
     private readonly Dictionary<string, Exercise> _taught = new(StringComparer.Ordinal);
@@ -96,12 +101,27 @@ public sealed class ExerciseNames
     public string? ImplementOf(string name) =>
         _lexicon.Read(name, correct: false).Features.FirstOrDefault(f => f.Kind == NameFeatureKind.Implement).Id;
 
-    /// <summary>Reads a name.</summary>
+    /// <summary>Reads a name; what was read once is remembered, for a text is read anew with every key.</summary>
     /// <param name="name">As it was written.</param>
     /// <param name="usual">Implement that the program uses where it names none, for instance <c>dumbbell</c>; null for a gym's.</param>
     public NameReading Read(string name, string? usual = null)
     {
         ArgumentNullException.ThrowIfNull(name);
+        if (_read.TryGetValue((name, usual), out var known))
+        {
+            return known;
+        }
+
+        if (_read.Count >= Remembered)
+        {
+            _read.Clear();
+        }
+
+        return _read[(name, usual)] = ReadAnew(name, usual);
+    }
+
+    private NameReading ReadAnew(string name, string? usual)
+    {
         var plain = _lexicon.Plain(name);
         if (plain.Length == 0)
         {
@@ -211,9 +231,9 @@ public sealed class ExerciseNames
 
     /// <summary>Without a movement two names are alike when they share what they say.</summary>
     private bool Alike(NamePhrase phrase, KnownName name, double distance) =>
-        distance <= _lexicon.Document.Costs.SureUpTo && name.Phrase.Features.Overlaps(phrase.Features);
+        distance <= _lexicon.Document.Costs.SureUpTo && name.Phrase.Features.Any(f => phrase.Features.Contains(f));
 
-    private double Distance(ImmutableHashSet<NameFeature> said, KnownName name, NameFeature? usual)
+    private double Distance(ImmutableArray<NameFeature> said, KnownName name, NameFeature? usual)
     {
         var (costs, own, exercise) = (_lexicon.Document.Costs, name.Phrase.Features, name.Exercise);
         var implements = _implements.GetValueOrDefault(exercise.Id);

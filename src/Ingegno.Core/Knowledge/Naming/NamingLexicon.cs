@@ -144,11 +144,11 @@ public sealed class NamingLexicon
             {
                 var implied = _implied.GetValueOrDefault(movement, []);
                 var left = features.Where(f => !(of.Contains(f.Id) && Joins(f.Kind)) && !implied.Contains(f.Id));
-                return new NamePhrase(movement, [.. left], corrected);
+                return new NamePhrase(movement, [.. left.Distinct()], corrected);
             }
         }
 
-        return new NamePhrase(null, [.. features], corrected);
+        return new NamePhrase(null, [.. features.Distinct()], corrected);
     }
 
     /// <summary>What goes into a movement; an implement, position or grip that helps to tell it stays said.</summary>

@@ -189,8 +189,13 @@ public static class Shorthand
             }
         }
 
-        return string.Join(", ", groups.Select(g => $"{g.Count}x{Target(g.Set.Target, line)}{side}{Own(g.Set)}"))
-            + (line.LastSetOpen ? "+" : string.Empty);
+        return string.Join(
+            ", ",
+            groups.Select(
+                (g, i) =>
+                    $"{g.Count}x{Target(g.Set.Target, line)}{(line.LastSetOpen && i == groups.Count - 1 ? "+" : string.Empty)}{side}{Own(g.Set)}"
+            )
+        );
     }
 
     private static string Own(PlannedSet set) =>

@@ -144,7 +144,11 @@ internal static class HeadingReader
         if (
             !named
             || !words.TrueForAll(w =>
-                w.IsNumber || HeadingWords.Rounds.Contains(w.Text) || w.Text.Length == 1 || w.Text is "min" or "sec" or "mins" or "s"
+                w.IsNumber
+                || HeadingWords.Rounds.Contains(w.Text)
+                || HeadingWords.Sections.Contains(w.Text)
+                || w.Text.Length == 1
+                || w.Text is "min" or "sec" or "mins" or "s"
             )
         )
         {

@@ -26,6 +26,9 @@ internal sealed class LineDraft
     /// <summary>Loads that were given one for each set.</summary>
     public List<PlannedLoad> Loads { get; } = [];
 
+    /// <summary>A load that stands before its reps: 60 kg x 8.</summary>
+    public PlannedLoad? LeadLoad { get; set; }
+
     public LoadWord? LoadWord { get; set; }
 
     public int? RepMax { get; set; }

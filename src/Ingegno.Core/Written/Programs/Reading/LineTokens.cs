@@ -47,7 +47,13 @@ internal static class LineTokens
             return;
         }
 
-        if (kind == TokenKind.Word && piece.Length > 3 && piece[^1] == 'x' && end < text.Length && char.IsAsciiDigit(text[end]))
+        if (
+            kind == TokenKind.Word
+            && (piece.Length > 3 || piece is "kgx" or "lbx")
+            && piece[^1] == 'x'
+            && end < text.Length
+            && char.IsAsciiDigit(text[end])
+        )
         {
             tokens.Add(new LineToken(TokenKind.Word, piece[..^1], start, spaced));
             tokens.Add(new LineToken(TokenKind.Word, "x", end - 1, false));

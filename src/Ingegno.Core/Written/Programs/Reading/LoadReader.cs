@@ -60,7 +60,7 @@ internal static class LoadReader
         pieces = Hands(at, pieces);
         at.TakeAny("dumbbells", "dbs", "db", "kb", "kettlebell", "kettlebells", "plate", "vest");
         at.TakeAny("total");
-        return Take(draft, range, per, pieces, added);
+        return Take(draft, range, per, pieces, added, leads: at.Now.Text is "x" or "*" && at.Ahead(1).IsNumber);
     }
 
     /// <summary>60/65/70 kg: a load for each set.</summary>
@@ -120,11 +120,15 @@ internal static class LoadReader
         return pieces;
     }
 
-    private static bool Take(LineDraft draft, Span range, double per, int pieces, bool added)
+    private static bool Take(LineDraft draft, Span range, double per, int pieces, bool added, bool leads = false)
     {
         var load = new PlannedLoad(Kg(range.From, per), pieces, added, range.Upper is { } to ? Kg(to, per) : null);
         draft.Load ??= load;
-        if (draft.Current is { } group)
+        if (leads)
+        {
+            draft.LeadLoad = load;
+        }
+        else if (draft.Current is { } group)
         {
             group.Load ??= load;
         }

@@ -66,12 +66,13 @@ internal static partial class ProgramCell
     public static string? MeantBy(string date)
     {
         var words = PlainText.Of(date).Trim().Split(['-', '.', ' '], StringSplitOptions.RemoveEmptyEntries);
-        var month = words.Length == 2 ? words.Select(Month).Max() : 0;
+        var month = words.Length == 2 ? words.Select(MonthOf).Max() : 0;
         var day = words.FirstOrDefault(w => w.Length <= 2 && w.All(char.IsAsciiDigit));
         return month == 0 || day is null ? null : RangeOf(int.Parse(day, CultureInfo.InvariantCulture), month);
     }
 
-    private static int Month(string word) =>
+    /// <summary>The month that a word begins; 0 when it is none.</summary>
+    public static int MonthOf(string word) =>
         word.Length < 3
             ? 0
             : Array.FindIndex(
@@ -93,7 +94,7 @@ internal static partial class ProgramCell
             LooksLikeDate().IsMatch(text)
             || text.Split('-', '.', ' ', '/') is [.., { Length: > 0 }] words
                 && words.Length is 2 or 3
-                && words.Any(w => Month(w) > 0)
+                && words.Any(w => MonthOf(w) > 0)
                 && words.Any(w => w.Length > 0 && w.All(char.IsAsciiDigit));
         return dated
             ? (null, Reason.Of("cell.date", ("text", text)))

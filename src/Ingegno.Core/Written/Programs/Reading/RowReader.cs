@@ -31,6 +31,17 @@ internal static class RowReader
                 break;
             }
 
+            if (
+                at.Now.Text is "add" or "adding" or "increase" or "increasing"
+                && !at.AtEnd
+                && (at.Ahead(1).IsNumber || at.Ahead(2).IsNumber)
+            )
+            {
+                Flush();
+                Aside(at, draft);
+                continue;
+            }
+
             var start = at.At;
             if (NameFigure(at))
             {
@@ -97,6 +108,24 @@ internal static class RowReader
 
             runStart = -1;
         }
+    }
+
+    /// <summary>"Add 2.5 kg if last week was ok" is about the next time: said beside the dose, to the next comma or bracket.</summary>
+    private static void Aside(TokenCursor at, LineDraft draft)
+    {
+        var start = at.Now.Start;
+        while (
+            !at.AtEnd
+            && (
+                at.Now.Text is not ("," or ")" or ";" or "#" or "]")
+                || (at.Now.Is(",") && at.Before.IsNumber && at.Ahead(1) is { IsNumber: true, Spaced: false })
+            )
+        )
+        {
+            at.At++;
+        }
+
+        draft.Runs.Add(new Run(start, at.Before.End, draft.HasDose, Bracketed: true));
     }
 
     /// <summary>The name of an exercise that stands before the first figure, as it is called.</summary>

@@ -3,6 +3,9 @@ namespace Ingegno.Core.Written.Programs.Reading;
 /// <summary>Reads sets and reps in every order and spelling: 5x5, 4 sets of 8-10, 12/10/8, 3xmax, 8 reps x 3, 5x3 + 1x5+.</summary>
 internal static class SetsReader
 {
+    /// <summary>From so many on, what stands before a cross is a load (common practice).</summary>
+    private const int LeastLoadFirst = 30;
+
     /// <summary>More sets than this are another figure.</summary>
     private const int MostSets = 100;
 
@@ -10,6 +13,8 @@ internal static class SetsReader
     {
         var start = at.At;
         return Labelled(at, draft)
+            || (at.Back(start) || LoadFirst(at, draft))
+            || (at.Back(start) || AtEach(at, draft))
             || (at.Back(start) || Times(at, draft))
             || (at.Back(start) || Counted(at, draft))
             || (at.Back(start) || Reps(at, draft))
@@ -35,6 +40,62 @@ internal static class SetsReader
         }
 
         return !sets && Into(at, draft, null, needed: true);
+    }
+
+    /// <summary>100x5x3: no plan has a hundred sets, so it is the load, the reps and the sets.</summary>
+    private static bool LoadFirst(TokenCursor at, LineDraft draft)
+    {
+        var (load, first) = (at.Now, at.Ahead(1));
+        if (
+            !load.IsNumber
+            || load.Value is < LeastLoadFirst or > ShorthandLimits.LoadKg
+            || first.Text is not ("x" or "*")
+            || !at.Ahead(2).IsWhole
+            || draft.HasDose
+            || at.Ahead(3).Text is "kg" or "lb" or "s" or "sec"
+        )
+        {
+            return false;
+        }
+
+        draft.Load ??= new PlannedLoad(load.Value);
+        draft.Doubt(load.Start, load.Text.Length, "shorthand.load-unit", ("load", load.Value));
+        var reps = at.Ahead(2).Value;
+        at.At += 3;
+        int? sets = at.Now.Text is "x" or "*" && at.Ahead(1).IsWhole ? (int)at.Ahead(1).Value : null;
+        at.At += sets is null ? 0 : 2;
+        draft.Groups.Add(new SetGroup { Sets = sets, Counts = [new Span(reps, reps)] });
+        return true;
+    }
+
+    /// <summary>8 @ 60 kg, 6 @ 70 kg: a set each, its load or share behind it.</summary>
+    private static bool AtEach(TokenCursor at, LineDraft draft)
+    {
+        var (reps, plus) = (at.Now, at.Ahead(1) is { Text: "+", Spaced: false } ? 1 : 0);
+        var alone = !draft.HasDose || draft.Groups.TrueForAll(g => g is { Sets: 1, Counts.Count: 1 });
+        if (
+            !reps.IsWhole
+            || reps.Value is < 1 or > 50
+            || !at.Ahead(1 + plus).Is("@")
+            || !at.Ahead(2 + plus).IsNumber
+            || at.Before.Text is "x" or "*"
+            || !alone
+            || at.Ahead(3 + plus).Text is not ("%" or "kg" or "kgs" or "lb" or "lbs")
+        )
+        {
+            return false;
+        }
+
+        at.At += 1 + plus;
+        draft.Groups.Add(
+            new SetGroup
+            {
+                Sets = 1,
+                Counts = [new Span(reps.Value, reps.Value)],
+                LastOpen = plus > 0,
+            }
+        );
+        return true;
     }
 
     /// <summary>3x8, 2-3 x 12, 3 x max.</summary>
@@ -75,7 +136,7 @@ internal static class SetsReader
         at.TakeAny(",", ":", "-", "@", "|");
         at.TakeAny("of", "x", "*", "by");
         at.Take("about");
-        if (at.Now.IsNumber && at.Ahead(1).Text is "rir" or "rpe" or "%" or "kg" or "lb" or "lbs")
+        if (at.Now.IsNumber && (at.Ahead(1).Text is "rir" or "rpe" or "%" or "kg" or "lb" or "lbs" || Spared(at)))
         {
             at.At = after;
         }
@@ -87,6 +148,13 @@ internal static class SetsReader
         at.At = after;
         Join(draft, new SetGroup { Sets = (int)sets.From, SetsTo = (int?)sets.Upper });
         return true;
+    }
+
+    /// <summary>2 reps shy of failure, 2 in the tank: what is left, and not what is done.</summary>
+    private static bool Spared(TokenCursor at)
+    {
+        var behind = at.Ahead(1).Text is "reps" or "rep" ? at.Ahead(2) : at.Ahead(1);
+        return behind.Text is "shy" or "short" or "in" or "left" or "away" or "before";
     }
 
     /// <summary>8 reps, 8-10 reps x 3 sets, 12 reps x 4.</summary>
@@ -101,7 +169,7 @@ internal static class SetsReader
             return false;
         }
 
-        if (at.TakePhrase("in reserve") || at.TakePhrase("left") || at.TakePhrase("short"))
+        if (at.TakeAnyPhrase("in reserve", "left", "short", "shy", "from failure", "in the tank", "away from", "before failure"))
         {
             return false;
         }
@@ -151,7 +219,12 @@ internal static class SetsReader
         at.At = start;
 
         // 60kg x 8 x 3: the reps, then the sets. 30 s x 4: a hold, then the sets.
-        if (draft.Current is { Sets: null } open && (open.Open || open.Counts.Count > 0) && SetNumber(at) is { } number)
+        if (
+            draft.LeadLoad is null
+            && draft.Current is { Sets: null } open
+            && (open.Open || open.Counts.Count > 0)
+            && SetNumber(at) is { } number
+        )
         {
             draft.Groups[^1] = open with { Sets = (int)number.From, SetsTo = (int?)number.Upper };
             return true;
@@ -175,7 +248,19 @@ internal static class SetsReader
         }
 
         at.At = start;
-        return Into(at, draft, null, needed: true);
+        var lead = draft.LeadLoad;
+        if (!Into(at, draft, null, needed: true))
+        {
+            return false;
+        }
+
+        if (lead is not null && draft.Current is { } after)
+        {
+            after.Load = lead;
+            draft.LeadLoad = null;
+        }
+
+        return true;
     }
 
     /// <summary>12/10/8, 10-8-6-4, 5,5,5,3,3: a figure for each set.</summary>
@@ -284,6 +369,25 @@ internal static class SetsReader
             return Cluster(at, draft, group, count);
         }
 
+        if (
+            at.Now is { Text: "-", Spaced: false }
+            && ProgramCell.MeantBy($"{count.From:0}-{at.Ahead(1).Text}") is not null
+            && at.Ahead(1).Kind == TokenKind.Word
+        )
+        {
+            // A spreadsheet made 12-Aug of 8-12.
+            var month = ProgramCell.MonthOf(at.Ahead(1).Text);
+            draft.Doubt(
+                at.Before.Start,
+                at.Ahead(1).End - at.Before.Start,
+                "shorthand.date",
+                ("low", Math.Min(month, count.From)),
+                ("high", Math.Max(month, count.From))
+            );
+            count = new Span(Math.Min(month, count.From), Math.Max(month, count.From));
+            at.At += 2;
+        }
+
         var lastOpen = at.Now is { Text: "+", Spaced: false } && !at.Ahead(1).IsNumber && at.Take("+");
         at.TakeAny("reps", "rep", "breaths", "steps");
         Join(draft, group with { Counts = [count], LastOpen = lastOpen });
@@ -322,13 +426,21 @@ internal static class SetsReader
     /// <summary>A figure for each set, or one for each side when there are two equal ones.</summary>
     private static SetGroup Listed(TokenCursor at, LineDraft draft, int? sets, List<Span> items)
     {
+        var open = false;
+        if (at.Now.Text is "," or "/" && OpenWord(at.Ahead(1)))
+        {
+            // 12,12,AMRAP: the open one is the last of the sets.
+            (open, at.At) = (true, at.At + 2);
+            items.Add(items[^1]);
+        }
+
         if (items.Count == 2 && items[0] == items[1] && sets != 2)
         {
             draft.PerSide = true;
             items = [items[0]];
         }
 
-        var lastOpen = at.Now is { Text: "+", Spaced: false } && at.Take("+");
+        var lastOpen = open || (at.Now is { Text: "+", Spaced: false } && at.Take("+"));
         var unit = CountUnit.Reps;
         if (at.Now.Text is "s" or "sec" or "secs" or "seconds")
         {
@@ -385,6 +497,11 @@ internal static class SetsReader
         }
 
         var after = at.Ahead(more * 2);
+        if (after.Is(",") && OpenWord(at.Ahead((more * 2) + 1)) && (sets is null || more + 2 == sets))
+        {
+            return true;
+        }
+
         var free =
             after.Kind is TokenKind.End
             || after.Text
@@ -432,7 +549,7 @@ internal static class SetsReader
 
     private static Span? SetNumber(TokenCursor at)
     {
-        if (!at.Now.IsWhole || at.Now.Value is 0 or > MostSets * 100)
+        if (!at.Now.IsWhole || at.Now.Value > MostSets * 100)
         {
             return null;
         }

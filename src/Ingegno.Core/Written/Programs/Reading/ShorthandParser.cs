@@ -32,20 +32,24 @@ public sealed class ShorthandParser(ExerciseNames names)
         return Usual(read) is { } usual ? new WeekReader(names, usual).Read(rows) : read;
     }
 
-    /// <summary>The implement that a program uses where it names none: dumbbells, when it names them and no bar (common practice).</summary>
+    /// <summary>
+    /// The implement that a program uses where it names none: dumbbells, when at least half of its lines name them, none names a bar, and no
+    /// lift stands alone that is the barbell's wherever it does (common practice).
+    /// </summary>
     private string? Usual(ShorthandResult read)
     {
-        var named = read.Lines.Select(l => names.ImplementOf(l.Name)).ToList();
+        var named = read.Lines.Select(l => (Line: l, With: names.ImplementOf(l.Name))).ToList();
+        var dumbbells = named.Count(n => n.With == "dumbbell");
         return
-            named.Contains("dumbbell")
-            && !named.Exists(i => i is "barbell" or "ez-bar" or "trap-bar" or "safety-bar" or "smith")
-            && read.Lines.All(l => names.ImplementOf(l.Name) is not null || !Heavy(l))
+            dumbbells >= 2
+            && 2 * dumbbells >= named.Count
+            && !named.Exists(n => n.With is "barbell" or "ez-bar" or "trap-bar" or "safety-bar" or "smith" or "machine" or "cable")
+            && !named.Exists(n =>
+                n.With is null && n.Line.ExerciseId is "back-squat" or "front-squat" or "deadlift" or "bench-press" or "overhead-press"
+            )
             ? "dumbbell"
             : null;
     }
-
-    /// <summary>A lift that is the barbell's wherever it is named alone.</summary>
-    private static bool Heavy(GymLine line) => line.ExerciseId is "back-squat" or "deadlift" or "bench-press" && line.Target.Max <= 6;
 
     private static ShorthandResult Nothing(string code, Reason message) => new([], [new ShorthandError(1, 1, 1, code, message, [])]);
 }

@@ -196,6 +196,12 @@ internal static class TempoReader
             return true;
         }
 
+        if (at.TakeAny("stretch", "stretches").Length > 0)
+        {
+            draft.Tempo = basis with { PauseStretched = seconds };
+            return true;
+        }
+
         if (
             at.TakeAny("squeeze", "squeezes", "contraction").Length > 0
             || at.TakeAnyPhrase("hold at top", "hold at the top", "hold at peak", "peak hold", "at the top", "at top", "top hold")
