@@ -24,19 +24,19 @@ public static partial class LogShorthand
     private const int MostSets = 30;
 
     [GeneratedRegex(
-        @"^(?:(?<n>\d{1,2})\s*[x×]\s*)?(?<reps>\d{1,3})(?:s|sec)?(?:\s*@\s*(?<load>\d+(?:[.,]\d+)?)\s*(?<unit>kg|lb)?)?$",
+        @"^(?:(?<n>[0-9]{1,2})\s*[x×]\s*)?(?<reps>[0-9]{1,3})(?:s|sec)?(?:\s*@\s*(?<load>[0-9]+(?:[.,][0-9]+)?)\s*(?<unit>kg|lb)?)?$",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Set();
 
-    [GeneratedRegex(@"\s@\s*(?<load>\d+(?:\.\d+)?)\s*(?<unit>kg|lb)?(?![\d.])", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\s@\s*(?<load>[0-9]+(?:\.[0-9]+)?)\s*(?<unit>kg|lb)?(?![0-9.])", RegexOptions.IgnoreCase)]
     private static partial Regex Load();
 
-    [GeneratedRegex(@"\b(?:rir|r)\s*(?<rir>\d{1,2}(?:\s*,\s*\d{1,2})*)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:rir|r)\s*(?<rir>[0-9]{1,2}(?:\s*,\s*[0-9]{1,2})*)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Reserve();
 
     [GeneratedRegex(
-        @"\b(?:pain|p)\s*(?<pain>\d{1,2})(?:\s+(?<joint>wrist|elbow|shoulder|neck|low[ -]?back|back|hip|knee|ankle)s?)?\b",
+        @"\b(?:pain|p)\s*(?<pain>[0-9]{1,2})(?:\s+(?<joint>wrist|elbow|shoulder|neck|low[ -]?back|back|hip|knee|ankle)s?)?\b",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Pain();
@@ -48,7 +48,7 @@ public static partial class LogShorthand
     public static ReadSets Read(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var rest = " " + text.Trim();
+        var rest = " " + PlainText.Of(text).Trim();
         var pain = Take(ref rest, Pain());
         var sharp = Take(ref rest, Sharp());
         var reserve = Take(ref rest, Reserve());

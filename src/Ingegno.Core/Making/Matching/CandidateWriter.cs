@@ -23,8 +23,7 @@ public sealed class CandidateWriter(ClientAtPlace at)
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(scored);
         var same = scored.Exercise.Id == line.Exercise.Id ? [Reason.Of("why.same")] : Enumerable.Empty<Reason>();
-        var home = Home(line, scored);
-        return Build(scored.Exercise.Id, [home], scored.Match, scored.Parts, [.. same, .. AsWritten.Said(line.Line, home.Dose)]);
+        return Build(scored.Exercise.Id, [Home(line, scored)], scored.Match, scored.Parts, same);
     }
 
     public Candidate Write(LineToMatch line, ScoredPair pair)

@@ -64,18 +64,31 @@ public sealed record AsWritten(GymLine Line, Exercise Exercise)
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(home);
-        if (line.Tempo is { PauseStretched: > 0 } paused)
+        bool Says(params ReadOnlySpan<string> modifiers)
+        {
+            foreach (var modifier in modifiers)
+            {
+                if (line.Modifiers.Any(m => m.Id == modifier))
+                {
+                    return true;
+                }
+            }
+
+            return false;
+        }
+
+        if (Says("paused", "long-pause", "dead-stop") && line.Tempo is { PauseStretched: > 0 } paused)
         {
             var kept = home.Tempo.PauseStretched >= paused.PauseStretched;
             yield return Reason.Of(kept ? "gym.pause-kept" : "gym.pause-lost", ("pause", Quantity.Seconds(paused.PauseStretched)));
         }
 
-        if (line.Tempo is { Eccentric: > 2 } slow && home.Tempo.Eccentric >= slow.Eccentric)
+        if (Says("slow", "eccentric") && line.Tempo is { } slow && home.Tempo.Eccentric >= slow.Eccentric)
         {
             yield return Reason.Of("gym.slow-kept", ("down", Quantity.Seconds(slow.Eccentric)));
         }
 
-        if (line.Tempo is { Explosive: true })
+        if (Says("explosive"))
         {
             yield return Reason.Of(home.Tempo.Explosive ? "gym.explosive-kept" : "gym.explosive-lost");
         }
@@ -107,7 +120,7 @@ public sealed record AsWritten(GymLine Line, Exercise Exercise)
             yield return Reason.Of(kept ? "gym.method-kept" : "gym.method-straight", ("method", Term.For(method)), ("sets", home.Sets));
         }
 
-        if (line.Modifiers.Any(m => m.Id == "weighted"))
+        if (Says("weighted"))
         {
             yield return Reason.Of("gym.weighted");
         }

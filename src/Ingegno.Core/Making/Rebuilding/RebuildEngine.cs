@@ -54,7 +54,12 @@ public sealed class RebuildEngine(Trade trade)
         var chosen = drafts.Select((d, i) => d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] });
         var sessions = new DosePipeline(request, at).Run(chosen, parsed.Days);
         var lines = sessions.SelectMany(s => s.Lines).OrderBy(l => l.Gym.Line).ToImmutableArray();
-        lines = [.. lines.Select((line, i) => line with { Better = Improvements.For(line, drafts[i].Match, matcher, trade) })];
+        lines =
+        [
+            .. lines.Select(
+                (line, i) => AsSaid(line, drafts[i].Match) with { Better = Improvements.For(line, drafts[i].Match, matcher, trade) }
+            ),
+        ];
         var days = parsed.Days.Select((d, i) => Day(d, sessions[i], request.Client)).ToImmutableArray();
         var plan = new HomePlan
         {
@@ -67,6 +72,15 @@ public sealed class RebuildEngine(Trade trade)
         plan = plan with { Findings = PlanCheck.Run(AuditedPlan.Of(request, plan, kit, trade), request.Accepted) };
         return new RebuildResult(plan, parsed.Errors) { Rows = parsed.Rows, Keyed = LineKeys.Remembered(parsed, request.Keyed) };
     }
+
+    /// <summary>What the dose, as it came out in the end, makes of what the gym line says.</summary>
+    private static HomeLine AsSaid(HomeLine line, LineToMatch match) =>
+        line.Chosen is { Exercises: [var first, ..] } chosen
+            ? line with
+            {
+                Chosen = chosen with { Why = [.. AsWritten.Said(match.Line, first.Dose), .. chosen.Why] },
+            }
+            : line;
 
     private HomeDay Day(GymDay day, LaidOutSession session, ClientProfile client)
     {

@@ -40,7 +40,7 @@
       {#each all as row, half (half)}
         {#if half > 0}<span class="soft" aria-hidden="true">+</span>{/if}
         {#if row.kind === 'line'}
-          <span class="min-w-0 lg:w-72 lg:shrink-0 lg:truncate"
+          <span class="min-w-0 lg:w-64 lg:shrink-0 lg:truncate"
             >{row.readAs}{#if row.said.length > 0}<span class="soft">&nbsp;({row.said.join(', ')})</span
               >{/if}</span
           >
