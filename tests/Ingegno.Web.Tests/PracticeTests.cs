@@ -53,7 +53,7 @@ public class PracticeTests(TestServer server) : IClassFixture<TestServer>
         (await browser.Post("/api/v1/own-exercises", Own("oar-lift", "Oar lift again")).Problem(400, "validation"))
             .GetProperty("detail")
             .GetString()!
-            .ShouldContain("already have");
+            .ShouldContain("already one");
     }
 
     [Fact]

@@ -478,6 +478,11 @@ public sealed class KitParagraph(KitShorthand shorthand)
             entry = shorthand.Read($"{said} {noun}");
         }
 
+        if (entry.Item is { Kind: "band-loop" } loop && said.Contains("handle", StringComparison.OrdinalIgnoreCase))
+        {
+            entry = entry with { Item = loop with { Kind = "band-tube" } };
+        }
+
         if (entry.Item is { } item)
         {
             var pair = count ?? (item.Count == 1 && Paired(item, said) ? 2 : null);
@@ -490,7 +495,7 @@ public sealed class KitParagraph(KitShorthand shorthand)
     /// <summary>What a thing has on it or in it is not the thing: half rack with pull-up bar, backpack to fill with books.</summary>
     private static string Without(string said)
     {
-        foreach (var joint in new[] { " to fill", " with " })
+        foreach (var joint in new[] { " to fill", " with ", " in the ", " on the ", " under the ", " behind the ", " at the " })
         {
             var at = said.IndexOf(joint, StringComparison.OrdinalIgnoreCase);
             var rest = at < 0 ? string.Empty : said[at..];

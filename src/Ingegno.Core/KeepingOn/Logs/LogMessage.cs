@@ -144,9 +144,9 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
 
     private Draft? Placed(string piece, LogWords words, List<Draft> before)
     {
-        if (words.Name.Length == 0)
+        if (words.Name.Length == 0 || (words.IsEmpty && !words.Skipped && words.InsteadOf is null))
         {
-            return null;
+            return null; // a name alone says nothing that a log can hold
         }
 
         if (words.InsteadOf is { } instead)

@@ -251,7 +251,7 @@ internal sealed record LogWords
 
     public static LogWords Of(string piece)
     {
-        var text = $" {piece.ToLowerInvariant().Replace("'", string.Empty, StringComparison.Ordinal)} ";
+        var text = $" {piece.ToLowerInvariant().Replace("'", string.Empty, StringComparison.Ordinal).Replace('(', ' ').Replace(')', ' ')} ";
         if (Session(text) is { } whole)
         {
             return new LogWords { SessionEffort = whole };
@@ -501,12 +501,20 @@ internal sealed record LogWords
             ),
         ]);
         var skip = Skips.Aggregate(clean, (t, s) => t.Replace($" {s} ", " ", StringComparison.Ordinal));
-        return string.Join(
-            ' ',
-            skip.Split(' ', StringSplitOptions.RemoveEmptyEntries)
-                .Where(w => !w.Contains('\u0001', StringComparison.Ordinal) && !Beside.Contains(w) && w is not ("no" or "not"))
-        );
+        return string.Join(' ', Named(skip.Split(' ', StringSplitOptions.RemoveEmptyEntries)));
     }
+
+    /// <summary>The words that may name something; "side" only before another, as in side plank.</summary>
+    private static IEnumerable<string> Named(string[] words) =>
+        words.Where(
+            (w, i) =>
+                !w.Contains('\u0001', StringComparison.Ordinal)
+                && w is not ("no" or "not")
+                && (
+                    !Beside.Contains(w)
+                    || (w is "side" && i + 1 < words.Length && words[i + 1].All(char.IsLetter) && !Beside.Contains(words[i + 1]))
+                )
+        );
 
     private static bool AfterFigures(string text)
     {

@@ -67,7 +67,7 @@ public static partial class IntakeSentence
     private static readonly Regex Minutes = new(@"\b(?<n>[0-9]{2,3})( ?- ?[0-9]{2,3})? ?(minutes|mins|min|')", How);
     private static readonly Regex Hours = new(@"\b(?<n>[12]|an|one|half an|1[.,]5|1½) ?(hours?|hrs?|h)\b", How);
     private static readonly Regex AgeSaid = new(
-        @"\b((age|aged|age:|is|'s|s) ?(?<n>[1-9][0-9])|(?<n>[0-9]{2}) ?(yo|y/o|yrs?( old)?|years?( old| of age)?|year-old|y)|(f|m|female|male|woman|man) ?(?<n>[0-9]{2})|(?<n>[0-9]{2}) ?(f|m|female|male|woman|man))\b",
+        @"\b((age|aged|age:|is|'s|s) ?(?<n>[1-9][0-9])|(?<n>[0-9]{2}) ?(yo|y/o|yrs?( old)?|years?( old| of age)?|year-old|y)|(f|m|female|male|woman|man|lady|guy|she|he|her|him) ?:? ?(?<n>[0-9]{2})|(?<n>[0-9]{2}) ?(f|m|female|male|woman|man))\b",
         How
     );
     private static readonly Regex AgeAlone = new(@"(^|[,;.] ?)(?<n>[1-9][0-9])( ?[,;.]|$)", How);
@@ -128,14 +128,15 @@ public static partial class IntakeSentence
         ("low(er)? back|back|spine|lumbar", Joint.LowBack),
         ("knees?", Joint.Knee),
         ("shoulders?|rotator cuff", Joint.Shoulder),
-        ("elbows?|tennis elbow", Joint.Elbow),
+        ("elbows?", Joint.Elbow),
         ("wrists?|carpal", Joint.Wrist),
         ("hips?", Joint.Hip),
         ("ankles?|achilles", Joint.Ankle),
         ("neck", Joint.Neck),
     ];
 
-    private const string Hurts = "sore|bad|dodgy|painful|achy|aching|stiff|cranky|niggly|sensitive|weak|tender|irritated|arthritic|worn";
+    private const string Hurts =
+        "frozen|tennis|sore|bad|dodgy|painful|achy|aching|stiff|cranky|niggly|sensitive|weak|tender|irritated|arthritic|worn";
     private const string Harmed = "injured|torn|broken|sprained|strained|dislocated|ruptured|injury";
 
     private static readonly ImmutableArray<(Regex Sore, Regex Hurt, Joint Joint)> SoreWords =
@@ -143,7 +144,7 @@ public static partial class IntakeSentence
         .. Joints.Select(j =>
             (
                 new Regex(
-                    $@"\b(({Hurts}|{Harmed}) (left |right |both )?({j.Word})|({j.Word}) (pain|ache|aches|hurts?|trouble|problems?|issues?|arthritis|niggles?|is (sore|bad|stiff)|{Harmed}|tear|surgery|replacement)|problems? with (the |her |his )?({j.Word})|(arthritis|pain) in (the |her |his )?(left |right )?({j.Word})|tennis elbow|frozen shoulder)\b",
+                    $@"\b(({Hurts}|{Harmed}) (left |right |both )?({j.Word})|({j.Word}) (pain|ache|aches|hurts?|trouble|problems?|issues?|arthritis|niggles?|is (sore|bad|stiff)|{Harmed}|tear|surgery|replacement)|problems? with (the |her |his )?({j.Word})|(arthritis|pain) in (the |her |his )?(left |right )?({j.Word}))\b",
                     How
                 ),
                 new Regex($@"\b(({Harmed}) (left |right |both )?({j.Word})|({j.Word}) ({Harmed}|tear))\b", How),
