@@ -97,7 +97,7 @@ public sealed class ExerciseNames
         return [.. read.Alternatives.Prepend(read.Exercise).OfType<Exercise>().Select(e => e.Name).Distinct().Take(count)];
     }
 
-    /// <summary>True when the name says that dumbbells or a barbell are used; null when it says neither.</summary>
+    /// <summary>The implement that a name says, for instance <c>barbell</c>; null when it says none.</summary>
     public string? ImplementOf(string name) =>
         _lexicon.Read(name, correct: false).Features.FirstOrDefault(f => f.Kind == NameFeatureKind.Implement).Id;
 
