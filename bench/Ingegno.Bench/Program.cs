@@ -2,6 +2,8 @@ using System.Diagnostics;
 using Ingegno.Bench;
 
 // ./ingegno bench runs this: figures for the README and for whoever changes the engine, never a pass or fail.
+Report(ReadingScenarios.All);
+Console.WriteLine();
 Report(Scenarios.All);
 Console.WriteLine();
 var loads = Report(LoadScenarios.All);

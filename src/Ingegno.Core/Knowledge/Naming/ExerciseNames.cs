@@ -130,7 +130,7 @@ public sealed class ExerciseNames
 
         if (_taught.TryGetValue(plain, out var taught))
         {
-            return new NameReading(taught, null, Certainty.Sure, [], Others(name, taught), Exact: true);
+            return new NameReading(taught, null, Certainty.Sure, [], Others(name, taught));
         }
 
         if (_other.TryGetValue(plain, out var other))
@@ -184,8 +184,7 @@ public sealed class ExerciseNames
                     .ThenBy(f => f.Id, StringComparer.Ordinal)
                     .Select(f => new NameModifier(f.Kind, f.Id)),
             ],
-            [.. ranked.Skip(1).Where(r => r.Distance <= costs.OfferedUpTo).Take(Offered).Select(r => r.Exercise)],
-            best.Distance == 0 && !best.Name.Nearest
+            [.. ranked.Skip(1).Where(r => r.Distance <= costs.OfferedUpTo).Take(Offered).Select(r => r.Exercise)]
         );
     }
 

@@ -38,12 +38,10 @@ public sealed record TaughtName(string Name, string ExerciseId);
 /// <param name="Certainty">How sure that is.</param>
 /// <param name="Modifiers">What the name says beyond it.</param>
 /// <param name="Alternatives">What else it could be, likeliest first.</param>
-/// <param name="Exact">The written name is one of the exercise's own.</param>
 public sealed record NameReading(
     Exercise? Exercise,
     OtherWork? Other,
     Certainty Certainty,
     ImmutableArray<NameModifier> Modifiers,
-    ImmutableArray<Exercise> Alternatives,
-    bool Exact = false
+    ImmutableArray<Exercise> Alternatives
 );

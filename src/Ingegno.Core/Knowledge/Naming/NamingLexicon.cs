@@ -15,6 +15,9 @@ public sealed class NamingLexicon
     /// <summary>Shortest word that is looked for among those spelt nearly so.</summary>
     private const int LeastCorrected = 4;
 
+    /// <summary>Shortest joined word that a misspelt one may stand for.</summary>
+    private const int LeastJoined = 7;
+
     private readonly ImmutableHashSet<string> _fillers;
     private readonly Dictionary<string, NameFeature> _forms = new(StringComparer.Ordinal);
     private readonly Dictionary<string, NameFeatureKind> _kinds = new(StringComparer.Ordinal);
@@ -41,8 +44,17 @@ public sealed class NamingLexicon
             }
         }
 
-        // Usual misspellings are known, but nobody means one.
-        _spelt = [.. _vocabulary];
+        // Usual misspellings are known, but nobody means one; words that are often joined (pulldown) are meant joined.
+        _spelt =
+        [
+            .. _vocabulary
+                .Concat(
+                    document
+                        .Words.Where(w => w.Key.Length >= LeastJoined && w.Value.Contains(' ', StringComparison.Ordinal))
+                        .Select(w => w.Key)
+                )
+                .Distinct(),
+        ];
         foreach (var spelt in document.Words)
         {
             _vocabulary.Add(spelt.Key);

@@ -305,6 +305,7 @@ internal static class DoseAssembly
             sets = oneEach;
             share = sets[0].ShareOfMax is null ? share : null;
             rpe = sets[0].Rpe is null ? rpe : null;
+            rir = sets[0].Rir is null ? rir : null;
             load = sets[0].Load is null ? load : null;
         }
 
@@ -340,6 +341,11 @@ internal static class DoseAssembly
         if (draft.Groups.Count <= 1 && draft.Rpes.Count == line.Sets && line.Sets > 1)
         {
             return [.. own.Select((s, i) => s with { Rpe = Rpe(draft.Rpes[i].From) })];
+        }
+
+        if (draft.Groups.Count <= 1 && draft.Rirs.Count == line.Sets && line.Sets > 1)
+        {
+            return [.. own.Select((s, i) => s with { Rir = Rir(draft.Rirs[i].From) })];
         }
 
         if (draft.Shares.Count > 1 && draft.Groups.Count <= 1)

@@ -100,26 +100,7 @@ internal static class EffortReader
         if (at.TakeAny("rpe", "rpes", "intensity").Length > 0)
         {
             at.TakeAny(":", "=", "@", "of");
-            var found = new List<Span>();
-            while (Figures.Range(at) is { } one)
-            {
-                found.Add(one);
-                var more = at.Now.Text is "/" or "-" || (at.Now.Is(",") && !at.Ahead(1).Spaced);
-                if (
-                    !(
-                        more
-                        && at.Ahead(1) is { IsNumber: true, Value: <= MostBareRpe }
-                        && at.Ahead(2).Text
-                            is not ("x" or "s" or "sec" or "min" or "mins" or "m" or "'" or "\"" or "%" or "kg" or "sets" or "-")
-                    )
-                )
-                {
-                    break;
-                }
-
-                at.At++;
-            }
-
+            var found = OneOrEach(at, draft);
             return found.Count > 0 && TakeRpe(draft, found);
         }
 
@@ -141,6 +122,46 @@ internal static class EffortReader
         return marked && bare && range is { From: >= 5, To: <= MostBareRpe } && TakeRpe(draft, [range]);
     }
 
+    /// <summary>A figure of effort, or one for each set: 7/8/9, and 7, 7.5, 8 where there are as many as sets.</summary>
+    private static List<Span> OneOrEach(TokenCursor at, LineDraft draft)
+    {
+        var listed = Listed(at) == draft.Current?.Sets;
+        var found = new List<Span>();
+        while (Figures.Range(at) is { } one)
+        {
+            found.Add(one);
+            var more = at.Now.Text is "/" or "-" || (at.Now.Is(",") && (listed || !at.Ahead(1).Spaced));
+            if (!more || at.Ahead(1) is not { IsNumber: true, Value: <= MostBareRpe } || Otherwise(at.Ahead(2)))
+            {
+                break;
+            }
+
+            at.At++;
+        }
+
+        return found;
+    }
+
+    /// <summary>How many small figures stand here with commas between them.</summary>
+    private static int Listed(TokenCursor at)
+    {
+        var count = 0;
+        while (at.Ahead(count * 2) is { IsNumber: true, Value: <= MostBareRpe })
+        {
+            count++;
+            if (!at.Ahead((count * 2) - 1).Is(","))
+            {
+                break;
+            }
+        }
+
+        return Otherwise(at.Ahead((count * 2) - 1)) ? count - 1 : count;
+    }
+
+    /// <summary>The figure before this is a rest, a share or sets, and no effort.</summary>
+    private static bool Otherwise(LineToken unit) =>
+        unit.Text is "x" or "s" or "sec" or "min" or "mins" or "m" or "'" or "\"" or "%" or "kg" or "sets" or "-";
+
     private static bool TakeRpe(LineDraft draft, List<Span> found)
     {
         draft.Rpes.AddRange(found);
@@ -159,7 +180,7 @@ internal static class EffortReader
         if (at.TakeAny("rir").Length > 0)
         {
             at.TakeAny(":", "=", "of");
-            return Figures.Range(at) is { } after && TakeRir(at, draft, after);
+            return OneOrEach(at, draft) is [_, ..] found && TakeRir(at, draft, found);
         }
 
         if (at.TakeAny("leave", "leaving", "keep", "keeping").Length > 0)
@@ -212,13 +233,15 @@ internal static class EffortReader
             "left"
         );
 
-    private static bool TakeRir(TokenCursor at, LineDraft draft, Span found)
+    private static bool TakeRir(TokenCursor at, LineDraft draft, Span found) => TakeRir(at, draft, [found]);
+
+    private static bool TakeRir(TokenCursor at, LineDraft draft, List<Span> found)
     {
         _ = Tank(at);
-        draft.Rirs.Add(found);
-        if (draft.Current is { } group)
+        draft.Rirs.AddRange(found);
+        if (found is [var one] && draft.Current is { } group)
         {
-            group.Rir ??= found;
+            group.Rir ??= one;
         }
 
         return true;

@@ -43,9 +43,9 @@ internal static class HeadingReader
         var marked = Marked(plain, text);
         var name = Short(Original(row, text).TrimEnd(':', ' '), "Day");
         return Week(words, name)
-            ?? Day(words, tokens, name, marked)
+            ?? Day(words, name, marked)
             ?? Rounds(tokens, words, text)
-            ?? Section(words, name, marked)
+            ?? Section(words, name)
             ?? Split(words, name, marked, plain);
     }
 
@@ -82,7 +82,7 @@ internal static class HeadingReader
             : null;
     }
 
-    private static Heading? Day(List<LineToken> words, List<LineToken> tokens, string name, bool marked)
+    private static Heading? Day(List<LineToken> words, string name, bool marked)
     {
         var at = words[0].Text is "training" && words.Count > 1 ? 1 : 0;
         var number =
@@ -166,7 +166,7 @@ internal static class HeadingReader
         && words[figure - 1].Text is "superset" or "circuit" or "set" or "triset" or "group"
         && (figure + 1 >= words.Count || words[figure + 1].Text is not ("rounds" or "sets" or "x"));
 
-    private static Heading? Section(List<LineToken> words, string name, bool marked) =>
+    private static Heading? Section(List<LineToken> words, string name) =>
         words.Exists(w => HeadingWords.Sections.Contains(w.Text) && !HeadingWords.Split.Contains(w.Text))
         && words.TrueForAll(w =>
             Sections(w)

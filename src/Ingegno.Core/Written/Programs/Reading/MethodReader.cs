@@ -235,7 +235,7 @@ internal static class MethodReader
             at.At++;
         }
 
-        if (!at.TakeAnyPhrase("top sets", "top set", "heavy single", "top single", "top triple", "top double"))
+        if (!at.TakeAnyPhrase("top sets", "top set", "topset", "topsets", "heavy single", "top single", "top triple", "top double"))
         {
             var start = at.At;
             at.TakeAny("then", "+", "followed");

@@ -29,7 +29,13 @@ internal static class RowMarks
             return true;
         }
 
-        // 1. 2) (3) #4
+        // 1. 2) (3) #4, and a number sign with a figure alone
+        if (at.Now.Is("#") && IsNumbered(at))
+        {
+            at.At += 2;
+            return true;
+        }
+
         at.TakeAny("(", "#");
         if (
             at.Now.IsWhole
@@ -45,6 +51,16 @@ internal static class RowMarks
 
         return at.Back(start);
     }
+
+    /// <summary>True for a row that a number sign makes a comment; "#3 Lat pulldown" is the third line.</summary>
+    public static bool IsComment(string row)
+    {
+        var said = row.TrimStart();
+        return said.StartsWith('#') && !IsNumbered(new TokenCursor(LineTokens.Of(said), said.Length));
+    }
+
+    private static bool IsNumbered(TokenCursor at) =>
+        at.Ahead(1) is { IsWhole: true, Spaced: false, Text.Length: <= 2 } && at.Ahead(2) is { Kind: TokenKind.Word, Spaced: true };
 
     private static string? Label(TokenCursor at)
     {

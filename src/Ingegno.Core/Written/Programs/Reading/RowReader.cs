@@ -173,7 +173,7 @@ internal static class RowReader
         var onTop = at.Take("+");
         at.TakeAny("1", "one");
         at.TakeAny("x", "set");
-        if (at.Now.Text is not ("amrap" or "max" or "burnout" or "failure") || !SetsReader.Open(at))
+        if (at.Now.Text is not ("amrap" or "max" or "burnout" or "failure") || !SetCounts.Open(at))
         {
             return at.Back(start);
         }

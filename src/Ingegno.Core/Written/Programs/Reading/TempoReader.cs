@@ -2,7 +2,7 @@ using Ingegno.Core.Ground.Quantities;
 
 namespace Ingegno.Core.Written.Programs.Reading;
 
-/// <summary>Reads tempo in figures (3-1-1-0, 3110, 31X0, 3/1/1/0, 3-1-1) and in words (3 s down, slow eccentric, 2 s pause).</summary>
+/// <summary>Reads tempo in figures (3-1-1-0, 3110, 31X0, 3/1/1/0, 3-1-1); in words it is <see cref="TempoWords"/>.</summary>
 internal static class TempoReader
 {
     public static bool Read(TokenCursor at, LineDraft draft)
@@ -25,7 +25,7 @@ internal static class TempoReader
             return true;
         }
 
-        return at.Back(start) || Said(at, draft) || at.Back(start);
+        return at.Back(start) || TempoWords.Read(at, draft);
     }
 
     private static Tempo? Phases(TokenCursor at, bool named, bool afterDose)
@@ -119,105 +119,5 @@ internal static class TempoReader
 
         var explosive = phases[2] is null;
         return new Tempo(phases[0] ?? 1, phases[1] ?? 0, phases[2] ?? 0, phases.Count > 3 ? phases[3] ?? 0 : 0, explosive);
-    }
-
-    /// <summary>3 s down, 4 sec negative, 2 s pause, 3 count lowering.</summary>
-    private static bool Said(TokenCursor at, LineDraft draft)
-    {
-        at.TakeAny("with", "w");
-        at.TakeAny("/");
-        if (Figures.Range(at) is not { } range || range.To > Tempo.LongestPhase)
-        {
-            return false;
-        }
-
-        at.Take("-");
-        if (at.TakeAny("s", "sec", "secs", "second", "seconds", "count", "counts", "ct", "\"").Length == 0)
-        {
-            return false;
-        }
-
-        at.Take("-");
-        at.TakeAny("slow", "controlled");
-        var (seconds, basis) = ((int)Math.Round(range.To), draft.Tempo ?? Tempo.Usual);
-        if (
-            at.TakeAny(
-                "ecc",
-                "eccentric",
-                "eccentrics",
-                "negative",
-                "negatives",
-                "lowering",
-                "lower",
-                "down",
-                "descent",
-                "neg",
-                "excentric"
-            ).Length > 0
-        )
-        {
-            at.TakeAny("phase", "portion");
-            draft.Tempo = basis with { Eccentric = seconds };
-            return true;
-        }
-
-        if (
-            at.TakeAny("pause", "pauses", "paused").Length > 0
-            || at.TakeAnyPhrase(
-                "hold at bottom",
-                "hold at the bottom",
-                "stop at the bottom",
-                "hold in the bottom",
-                "at the bottom",
-                "at bottom",
-                "in the bottom",
-                "in the hole",
-                "iso at the bottom"
-            )
-        )
-        {
-            if (at.TakeAnyPhrase("at the top", "at top", "up top", "on top", "at lockout", "at contraction"))
-            {
-                draft.Tempo = basis with { PauseShortened = seconds };
-                return true;
-            }
-
-            _ = at.TakeAnyPhrase(
-                "at the bottom",
-                "at bottom",
-                "in the hole",
-                "on chest",
-                "on the chest",
-                "in the bottom",
-                "at the chest",
-                "at chest"
-            );
-            draft.Tempo = basis with { PauseStretched = seconds };
-            return true;
-        }
-
-        if (at.TakeAny("stretch", "stretches").Length > 0)
-        {
-            draft.Tempo = basis with { PauseStretched = seconds };
-            return true;
-        }
-
-        if (
-            at.TakeAny("squeeze", "squeezes", "contraction").Length > 0
-            || at.TakeAnyPhrase("hold at top", "hold at the top", "hold at peak", "peak hold", "at the top", "at top", "top hold")
-        )
-        {
-            _ = at.TakeAnyPhrase("at the top", "at top", "up top");
-            draft.Tempo = basis with { PauseShortened = seconds };
-            return true;
-        }
-
-        if (at.TakeAny("up", "concentric", "raise").Length > 0)
-        {
-            draft.Tempo = basis with { Concentric = seconds };
-            return true;
-        }
-
-        return false;
     }
 }

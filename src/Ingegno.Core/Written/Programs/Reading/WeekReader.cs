@@ -49,7 +49,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual)
     /// <summary>Takes a row that heads something, or that is said beside the program.</summary>
     private bool Heads(Heading? heading, string row, int number, bool daysSaid)
     {
-        if (heading is null && row.TrimStart().StartsWith('#'))
+        if (heading is null && RowMarks.IsComment(row))
         {
             _rows.Add(new ReadRow(number, RowKind.Comment, row.Trim()));
             return true;
