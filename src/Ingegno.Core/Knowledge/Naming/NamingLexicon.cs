@@ -185,7 +185,7 @@ public sealed class NamingLexicon
                 words.InsertRange(i, two);
                 i += two.Count - 1;
             }
-            else if (Spelling.Nearest(word, _spelt) is { } meant)
+            else if ((Begun(word) ?? Spelling.Nearest(word, _spelt)) is { } meant)
             {
                 words.RemoveAt(i);
                 var spelt = Document.Words.GetValueOrDefault(meant, meant).Split(' ');
@@ -196,6 +196,18 @@ public sealed class NamingLexicon
         }
 
         return corrected;
+    }
+
+    /// <summary>The one known word that an unknown one begins: incl, ext, kettleb; null when several do.</summary>
+    private string? Begun(string word)
+    {
+        var meant = _spelt
+            .Where(w => w.Length > word.Length + 1 && w.StartsWith(word, StringComparison.Ordinal))
+            .Select(w => (Word: w, Stem: w[..(word.Length + 2)]))
+            .DistinctBy(w => w.Stem)
+            .Take(2)
+            .ToList();
+        return meant is [var one] ? one.Word : null;
     }
 
     private List<string>? Apart(string word)

@@ -37,6 +37,9 @@
       )
       .slice(0, shown),
   );
+
+  // What the button would take is seen as picked.
+  const taken = $derived(found.some((e) => e.id === picked) ? picked : (found[0]?.id ?? null));
 </script>
 
 <Dialog title={`This is …: “${name ?? ''}”`} open={name !== null} {onclose}>
@@ -45,8 +48,7 @@
     class="mt-3 grid gap-3"
     onsubmit={(event) => {
       event.preventDefault();
-      const id = picked ?? found[0]?.id;
-      if (name !== null && id) onteach(name, id);
+      if (name !== null && taken) onteach(name, taken);
     }}
   >
     <label class="grid gap-1">
@@ -62,7 +64,8 @@
             class="radio radio-sm"
             name="exercise"
             value={exercise.id}
-            bind:group={picked}
+            checked={exercise.id === taken}
+            onchange={() => (picked = exercise.id)}
           />
           {exercise.name}
         </label>
