@@ -7,7 +7,17 @@ namespace Ingegno.Core.AtHome.Kit;
 /// <summary>The kit of a place joined with the kinds: answers which requirements it meets and with what.</summary>
 public sealed class KitAtPlace
 {
+    /// <summary>Stature taken where no client is in question, in cm (common practice: near the middle of men and women).</summary>
+    public const double UsualStatureCm = 170;
+
+    /// <summary>Most ways to put things at heights that are told apart.</summary>
+    private const int MostFits = 12;
+
+    /// <summary>Two heights nearer than this are one, in cm.</summary>
+    private const double SameHeightCm = 3;
+
     private readonly KitKinds _kinds;
+    private readonly ImmutableArray<Thing> _spots;
 
     /// <summary>Joins a kit with the known kinds.</summary>
     /// <exception cref="ArgumentException">An item names a kind that does not exist.</exception>
@@ -26,6 +36,7 @@ public sealed class KitAtPlace
                 ))
                 .OrderBy(t => t.Id, StringComparer.Ordinal),
         ];
+        _spots = [.. Things.SelectMany(t => t.Spots)];
     }
 
     public string Name { get; }
@@ -38,84 +49,114 @@ public sealed class KitAtPlace
     /// <summary>Those that may be used: nothing is known against them.</summary>
     public IEnumerable<Thing> UsableThatAre(string thing) => ThatAre(thing).Where(t => t.RuledOut is null);
 
-    /// <summary>Whether the requirement is met here; when it is, with which things, each used once.</summary>
-    public Fit Meets(Requirement? requirement) =>
-        requirement is null ? Fit.Yes([]) : Meet(requirement, ImmutableDictionary<string, int>.Empty).Fit;
+    /// <summary>Whether the requirement is met here; when it is, with which things, each used once: those nearest to the best height.</summary>
+    /// <param name="requirement">What is needed; null for nothing.</param>
+    /// <param name="statureCm">Stature of the client, for heights that follow from it.</param>
+    public Fit Meets(Requirement? requirement, double statureCm = UsualStatureCm) => Fits(requirement, statureCm)[0];
 
-    private (Fit Fit, ImmutableDictionary<string, int> Used) Meet(Requirement need, ImmutableDictionary<string, int> used)
+    /// <summary>
+    /// Every way to meet the requirement that differs in a height, best first; one that says what is missing when there is none.
+    /// </summary>
+    /// <param name="requirement">What is needed; null for nothing.</param>
+    /// <param name="statureCm">Stature of the client, for heights that follow from it.</param>
+    public ImmutableArray<Fit> Fits(Requirement? requirement, double statureCm = UsualStatureCm)
+    {
+        if (requirement is null)
+        {
+            return [Fit.Yes([])];
+        }
+
+        var (met, missing) = Meet(requirement, ImmutableDictionary<string, int>.Empty, statureCm);
+        return met.Count == 0 ? [Fit.No(missing!)] : [.. met.Take(MostFits).Select(m => Fit.Yes(m.Bindings))];
+    }
+
+    /// <summary>Things taken so far, and how many of each.</summary>
+    private sealed record Met(ImmutableArray<Binding> Bindings, ImmutableDictionary<string, int> Used);
+
+    private (List<Met> Met, Reason? Missing) Meet(Requirement need, ImmutableDictionary<string, int> used, double statureCm)
     {
         if (!need.All.IsDefaultOrEmpty)
         {
-            var bindings = ImmutableArray.CreateBuilder<Binding>();
+            var met = new List<Met> { new([], used) };
             foreach (var part in need.All)
             {
-                var (fit, next) = Meet(part, used);
-                if (!fit.Possible)
+                var next = new List<Met>();
+                Reason? lacks = null;
+                foreach (var sofar in met)
                 {
-                    return (fit, used);
+                    var (found, missing) = Meet(part, sofar.Used, statureCm);
+                    lacks ??= missing;
+                    next.AddRange(found.Select(f => f with { Bindings = [.. sofar.Bindings, .. f.Bindings] }));
                 }
 
-                bindings.AddRange(fit.Bindings);
-                used = next;
+                if (next.Count == 0)
+                {
+                    return ([], lacks);
+                }
+
+                met = next.Count > MostFits ? next[..MostFits] : next;
             }
 
-            return (Fit.Yes(bindings.ToImmutable()), used);
+            return (met, null);
         }
 
         if (!need.Any.IsDefaultOrEmpty)
         {
-            var missing = new List<Reason>();
-            foreach (var part in need.Any)
-            {
-                var (fit, next) = Meet(part, used);
-                if (fit.Possible)
-                {
-                    return (fit, next);
-                }
-
-                missing.Add(fit.Missing!);
-            }
-
-            return (
-                Fit.No(
-                    missing.Distinct().ToList() is [var one] ? one : Reason.Of("kit.any-of", ("needs", FactList.Of(missing.Distinct())))
-                ),
-                used
-            );
+            var each = need.Any.Select(part => Meet(part, used, statureCm)).ToList();
+            var lacks = each.Select(e => e.Missing).OfType<Reason>().Distinct().ToList();
+            return ([.. each.SelectMany(e => e.Met)], lacks is [var one] ? one : Reason.Of("kit.any-of", ("needs", FactList.Of(lacks))));
         }
 
-        return MeetThing(need, used);
+        return MeetThing(need, used, statureCm);
     }
 
-    private (Fit Fit, ImmutableDictionary<string, int> Used) MeetThing(Requirement need, ImmutableDictionary<string, int> used)
+    private (List<Met> Met, Reason? Missing) MeetThing(Requirement need, ImmutableDictionary<string, int> used, double statureCm)
     {
         var thing = need.Thing!;
-        var known = ThatAre(thing).ToList();
-        var suitable = known
-            .Where(t => t.RuledOut is null && HeightFits(need, t) && AnchorFits(need, t))
-            .OrderBy(t => need.HeightCm.Length == 2 ? Math.Abs(t.HeightCm - ((need.HeightCm[0] + need.HeightCm[1]) / 2)) : 0)
-            .ThenBy(t => t.Id, StringComparer.Ordinal)
-            .FirstOrDefault(t => t.Count - used.GetValueOrDefault(t.Id) >= need.Count);
-        if (suitable is null)
-        {
-            return (Fit.No(Describe(need, known)), used);
-        }
+        var heights = Heights(need, statureCm);
+        var suitable = _spots
+            .Where(t => t.Is(thing) && t.RuledOut is null && HeightFits(heights, t) && AnchorFits(need, t))
+            .Where(t => t.Count - used.GetValueOrDefault(t.Id) >= need.Count)
+            .OrderBy(t => heights is { } range ? Math.Abs(t.HeightCm - (need.BestCm ?? ((range.Low + range.High) / 2))) : 0)
+            .ThenBy(t => t.SpotId, StringComparer.Ordinal)
+            .ToList();
 
-        var taken = used.SetItem(suitable.Id, used.GetValueOrDefault(suitable.Id) + need.Count);
-        return (Fit.Yes([new Binding(need.As ?? thing, suitable)]), taken);
+        // Where no height matters one is as good as another; two of one height are one choice.
+        IEnumerable<Thing> apart = heights is null ? suitable.Take(1) : suitable.DistinctBy(t => Math.Round(t.HeightCm / SameHeightCm));
+        List<Met> met =
+        [
+            .. apart.Select(t => new Met(
+                [new Binding(need.As ?? thing, t)],
+                used.SetItem(t.Id, used.GetValueOrDefault(t.Id) + need.Count)
+            )),
+        ];
+        return (met, met.Count > 0 ? null : Describe(need, heights, [.. ThatAre(thing)]));
     }
 
-    private static bool HeightFits(Requirement need, Thing thing) =>
-        need.HeightCm.Length != 2 || (thing.HeightCm >= need.HeightCm[0] && thing.HeightCm <= need.HeightCm[1]);
+    private static (double Low, double High)? Heights(Requirement need, double statureCm)
+    {
+        if (need.HeightCm.Length != 2 && need.HeightOfStature.Length != 2)
+        {
+            return null;
+        }
+
+        var (low, high) = need.HeightCm.Length == 2 ? (need.HeightCm[0], need.HeightCm[1]) : (0, double.MaxValue);
+        return need.HeightOfStature.Length == 2
+            ? (Math.Max(low, need.HeightOfStature[0] * statureCm), Math.Min(high, need.HeightOfStature[1] * statureCm))
+            : (low, high);
+    }
+
+    private static bool HeightFits((double Low, double High)? heights, Thing thing) =>
+        heights is not { } range || (thing.HeightCm >= range.Low && thing.HeightCm <= range.High);
 
     private static bool AnchorFits(Requirement need, Thing thing) => need.At.IsDefaultOrEmpty || thing.AnchorAt.Any(need.At.Contains);
 
-    private Reason Describe(Requirement need, List<Thing> known)
+    private Reason Describe(Requirement need, (double Low, double High)? heights, List<Thing> known)
     {
         List<Fact> facts = [("thing", _kinds.Label(need.Thing!)), ("count", need.Count)];
-        if (need.HeightCm.Length == 2)
+        if (heights is { } range)
         {
-            facts.AddRange([("low", Math.Round(need.HeightCm[0])), ("high", Math.Round(need.HeightCm[1]))]);
+            facts.AddRange([("low", Math.Round(range.Low)), ("high", Math.Round(range.High))]);
         }
 
         if (!need.At.IsDefaultOrEmpty)

@@ -73,6 +73,9 @@ public sealed record KitKind
 
     public ImmutableArray<AnchorHeight> TypicalAnchorAt { get; init; } = [];
 
+    /// <summary>Other heights that it offers beside its own.</summary>
+    public ImmutableArray<KitPart> Parts { get; init; } = [];
+
     /// <summary>What to try before the first use: keys of <see cref="FirstUseStep"/>.</summary>
     public ImmutableArray<string> FirstUse { get; init; } = [];
 

@@ -9,6 +9,18 @@ public sealed record Thing(KitItem Item, KitKind Kind)
 {
     public string Id => Item.Id;
 
+    /// <summary>The place on it that is used; null for the thing as such.</summary>
+    public KitPart? Part { get; init; }
+
+    /// <summary>Key of the thing with its part, by which a plan remembers which was used.</summary>
+    public string SpotId => Part is null ? Id : $"{Id}:{Part.Id}";
+
+    /// <summary>True when it is of that kind, or can stand in for it.</summary>
+    public bool Is(string thing) => Part?.Can.Contains(thing) ?? Kind.Is(thing);
+
+    /// <summary>Itself and every part of it.</summary>
+    public IEnumerable<Thing> Spots => Kind.Parts.Select(p => this with { Part = p }).Prepend(this);
+
     public int Count => Item.Count;
 
     public double MassKg => Item.MassKg ?? Kind.TypicalMassKg ?? 0;
@@ -21,7 +33,7 @@ public sealed record Thing(KitItem Item, KitKind Kind)
 
     public double ThicknessMm => Item.ThicknessMm ?? Kind.TypicalThicknessMm ?? 0;
 
-    public double HeightCm => Item.HeightCm ?? Kind.TypicalHeightCm ?? 0;
+    public double HeightCm => Part?.TypicalHeightCm ?? (Part?.TimesHeight ?? 1) * (Item.HeightCm ?? Kind.TypicalHeightCm ?? 0);
 
     public double VolumeL => Item.VolumeL ?? Kind.TypicalVolumeL ?? 0;
 
@@ -73,6 +85,11 @@ public sealed record Thing(KitItem Item, KitKind Kind)
         get
         {
             var name = string.IsNullOrWhiteSpace(Item.Name) ? Kind.Label.ToLowerInvariant() : Item.Name.Trim();
+            if (Part is not null)
+            {
+                return $"{Part.Name} of the {name} {Words.Number(HeightCm, 0)} cm";
+            }
+
             var measure = Kind switch
             {
                 var k when k.Has(KitMeasure.Height) && HeightCm > 0 => Words.Number(HeightCm, 0) + " cm",

@@ -12,7 +12,7 @@ public static class BandOptions
     /// <summary>Two rigs whose mean forces differ by less than this share count as one; the simpler is kept.</summary>
     private const double SameForce = 0.06;
 
-    private static readonly double[] ChokesCm = [0, 15, 30];
+    private static readonly double[] ChokesCm = [0, 15, 30, 45];
     private static readonly double[] GripsCm = [0, 15, 30, 45];
     private static readonly double[] AnchorSteps = [1, 1.3, 1.6];
 
@@ -21,9 +21,10 @@ public static class BandOptions
     {
         ArgumentNullException.ThrowIfNull(kit);
         ArgumentNullException.ThrowIfNull(load);
-        var bands = kit.UsableThatAre("long-band").Where(t => load.Rig != BandRigKind.Assist || t.Kind.Is("closed-loop")).ToList();
+        var bands = kit.UsableThatAre(load.Of).Where(t => load.Rig != BandRigKind.Assist || t.Kind.Is("closed-loop")).ToList();
         var single = bands.SelectMany(b => Rigged(b, load, statureCm)).ToList();
-        return Merge(single.Select(s => s.Load).Concat(Together(bands, single)));
+        var together = Together(bands, single).Where(l => l.Band!.Most <= (load.CapKg ?? double.PositiveInfinity));
+        return Merge(single.Select(s => s.Load).Concat(together));
     }
 
     /// <summary>The rig in words: where the feet and hands are.</summary>
@@ -72,7 +73,11 @@ public static class BandOptions
         var order = 0;
         foreach (var grip in Grips(curve, load, statureCm))
         {
-            if (Try(curve, load, grip, statureCm) is { } rep && rep.Force.End + rep.Force.Start > 0.2)
+            if (
+                Try(curve, load, grip, statureCm) is { } rep
+                && rep.Force.End + rep.Force.Start > 0.2
+                && rep.Force.Most <= (load.CapKg ?? double.PositiveInfinity)
+            )
             {
                 yield return new Rig(band, order, ToLoad(band, load, grip, rep));
             }
@@ -90,6 +95,7 @@ public static class BandOptions
         return new ReachableLoad(rep.Force.Mean, $"{band.InWords}{(how.Length > 0 ? ", " + how : string.Empty)}: {force}", [band.Id])
         {
             Band = rep.Force,
+            Stretch = rep.MostStretch,
             WeightKg = 0,
             Warning = rep.Warning,
         };
@@ -145,6 +151,7 @@ public static class BandOptions
                 )
                 {
                     Band = force,
+                    Stretch = Math.Max(a.Stretch ?? 0, b.Stretch ?? 0),
                     WeightKg = 0,
                     Warning = a.Warning ?? b.Warning,
                 };
@@ -157,13 +164,13 @@ public static class BandOptions
         var kept = new List<ReachableLoad>();
         foreach (var load in loads)
         {
-            // They come simplest first, so what is already there stays; one without a warning is better than one with.
+            // They come simplest first, so what is already there stays; one that stretches less far than is wise is better than one that does not.
             var same = kept.FindIndex(k => Math.Abs(k.MassKg - load.MassKg) <= SameForce * Math.Max(k.MassKg, load.MassKg));
             if (same < 0)
             {
                 kept.Add(load);
             }
-            else if (kept[same].Warning is not null && load.Warning is null)
+            else if (kept[same].IsFarStretched && !load.IsFarStretched)
             {
                 kept[same] = load;
             }

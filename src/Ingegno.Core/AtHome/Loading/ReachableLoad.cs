@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Loading.Bands;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 
@@ -28,8 +29,15 @@ public sealed record ReachableLoad(double MassKg, string InWords, ImmutableArray
             WeightKg = MassKg,
             Band = band.Band,
             Warning = band.Warning,
+            Stretch = band.Stretch,
         };
     }
+
+    /// <summary>Largest stretch of its band, times the rest length; null without a band.</summary>
+    public double? Stretch { get; init; }
+
+    /// <summary>A band is stretched farther than is preferred.</summary>
+    public bool IsFarStretched => Stretch > BandForceCurve.ComfortStretch;
 
     /// <summary>Why to take care with it.</summary>
     public Reason? Warning { get; init; }

@@ -49,6 +49,9 @@ public sealed record Exercise
     /// <summary>Skill needed, 1 (anyone) to 5 (years of practice).</summary>
     public required int Skill { get; init; }
 
+    /// <summary>How familiar it is, 1 (a rare invention) to 5 (everybody knows it and learns it in a minute). Common practice.</summary>
+    public int Familiarity { get; init; } = 4;
+
     /// <summary>Impact, 0 none to 3 hard landings.</summary>
     public int Impact { get; init; }
 

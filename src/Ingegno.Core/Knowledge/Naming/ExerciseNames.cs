@@ -23,6 +23,7 @@ public sealed class ExerciseNames
     private readonly Dictionary<string, OtherWork> _other = new(StringComparer.Ordinal);
     private readonly Dictionary<string, List<KnownName>> _byMovement = new(StringComparer.Ordinal);
     private readonly Dictionary<string, HashSet<NameFeature>> _own = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, string?> _movements = new(StringComparer.Ordinal);
     private readonly Dictionary<string, HashSet<string>> _implements = new(StringComparer.Ordinal);
     private static readonly ConcurrentDictionary<(NamingLexicon Lexicon, string Name), NamePhrase> Shipped = new();
 
@@ -41,6 +42,7 @@ public sealed class ExerciseNames
         foreach (var exercise in all)
         {
             Own(exercise.Name, exercise);
+            _movements[exercise.Id] = Shipped.GetOrAdd((lexicon, exercise.Name), k => k.Lexicon.Read(k.Name, correct: false)).Movement;
         }
 
         foreach (var known in lexicon.Document.Names)
@@ -100,6 +102,14 @@ public sealed class ExerciseNames
     /// <summary>The implement that a name says, for instance <c>barbell</c>; null when it says none.</summary>
     public string? ImplementOf(string name) =>
         _lexicon.Read(name, correct: false).Features.FirstOrDefault(f => f.Kind == NameFeatureKind.Implement).Id;
+
+    /// <summary>The movement that an exercise is, whatever its implement: a dumbbell row and a barbell row are rows; null when its name
+    /// says none.</summary>
+    public string? MovementOf(Exercise exercise)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        return _movements.GetValueOrDefault(exercise.Id);
+    }
 
     /// <summary>Reads a name; what was read once is remembered, for a text is read anew with every key.</summary>
     /// <param name="name">As it was written.</param>

@@ -16,6 +16,9 @@ public sealed record DoseRules
     /// <summary>A load this many times too light for a heavy line is moved fast instead of often.</summary>
     public required double FarTooLight { get; init; }
 
+    /// <summary>How long a set may last.</summary>
+    public required TimeUnderTension SetSeconds { get; init; }
+
     /// <summary>Seconds of a hold that stands for reps.</summary>
     public required SetTarget HoldSeconds { get; init; }
 
@@ -26,6 +29,12 @@ public sealed record DoseRules
         return UsualRests.First(r => r.Goal == goal && (r.UpToReps is not { } reps || (!target.IsOpen && target.Max <= reps))).Seconds;
     }
 }
+
+/// <summary>Time under tension of a set, s.</summary>
+/// <param name="Heavy">Longest that techniques make of a set of few reps.</param>
+/// <param name="Usual">Longest that techniques make of any other.</param>
+/// <param name="Most">Longest of all, however many reps it takes.</param>
+public sealed record TimeUnderTension(double Heavy, double Usual, double Most);
 
 /// <summary>Rest between sets for a goal; the first that fits counts.</summary>
 /// <param name="Goal">Goal of the client.</param>

@@ -11,4 +11,5 @@ public enum MatchPart
     Resistance,
     Profile,
     Skill,
+    Familiarity,
 }

@@ -27,8 +27,29 @@ public sealed record MatchRules
     /// <summary>Resistance part from which nothing is lost by the gate, above 0, at most 1.</summary>
     public required double LoadGateFrom { get; init; }
 
+    /// <summary>What an exercise loses that needs a technique where the next rung is here and needs less.</summary>
+    public required double HarderFirst { get; init; }
+
+    /// <summary>What an exercise loses at most whose sets fall short of the planned reps.</summary>
+    public required double Shrinks { get; init; }
+
+    /// <summary>What is left of the match of an isolation that stands in for a compound line, by role.</summary>
+    public required ImmutableDictionary<LineRole, double> IsolationForCompound { get; init; }
+
+    /// <summary>Resistance part below which a compound line is out of reach altogether.</summary>
+    public required double HopelessBelow { get; init; }
+
+    /// <summary>What is left of the match then, as a share.</summary>
+    public required double HopelessLeft { get; init; }
+
     /// <summary>How the parts are scored.</summary>
     public required PartRules Parts { get; init; }
+
+    /// <summary>What the same exercise, and the same movement, count beside the parts.</summary>
+    public required KinshipRules Kinship { get; init; }
+
+    /// <summary>What sore and injured joints take off the match.</summary>
+    public required SparingRules Sparing { get; init; }
 
     /// <summary>Which exercises have to do with a line at all.</summary>
     public required RelevanceRules Relevance { get; init; }

@@ -1,3 +1,5 @@
+using System.Collections.Immutable;
+
 namespace Ingegno.Core.Knowledge.TradeData;
 
 /// <summary>How the parts of a match are scored; what each figure means stands beside it in <c>data/trade/matching.json</c>.</summary>
@@ -9,9 +11,11 @@ namespace Ingegno.Core.Knowledge.TradeData;
 /// <param name="BilateralLost">Loss of one side for both.</param>
 /// <param name="OtherChain">Loss of another chain.</param>
 /// <param name="Balance">Loss of each degree of balance more.</param>
+/// <param name="Impact">Loss of each degree of impact more.</param>
 /// <param name="ProfileNear">Score of one end of the range for the middle.</param>
 /// <param name="ProfileFar">Score of one end for the other.</param>
 /// <param name="SkillEdge">Score at the edge of what a level is trusted with.</param>
+/// <param name="Familiarity">Score by how familiar an exercise is, 1 to 5.</param>
 /// <param name="LossBelow">Part score below which something is named as lost.</param>
 public sealed record PartRules(
     double MusclesKept,
@@ -22,11 +26,24 @@ public sealed record PartRules(
     double BilateralLost,
     double OtherChain,
     double Balance,
+    double Impact,
     double ProfileNear,
     double ProfileFar,
     double SkillEdge,
+    ImmutableArray<double> Familiarity,
     double LossBelow
 );
+
+/// <summary>What stays the same: the exercise itself, or its movement with another implement.</summary>
+/// <param name="Same">Added to the match of the gym line's own exercise.</param>
+/// <param name="SameMovement">Added where the movement is the same, with another implement.</param>
+/// <param name="FromResistance">Resistance part from which either is added whole; below it in proportion.</param>
+public sealed record KinshipRules(double Same, double SameMovement, double FromResistance);
+
+/// <summary>What a joint costs that an exercise loads and that does not rule it out.</summary>
+/// <param name="Sore">Taken off the match where a sore joint bears medium stress.</param>
+/// <param name="Injured">Taken off where an injured joint bears light stress.</param>
+public sealed record SparingRules(double Sore, double Injured);
 
 /// <summary>Which exercises have to do with a line at all.</summary>
 /// <param name="Muscles">Least muscle score.</param>
@@ -38,16 +55,24 @@ public sealed record RelevanceRules(double Muscles, double MusclesWithoutPattern
 /// <param name="HoldForHold">Both are set by position and time.</param>
 /// <param name="HoldForReps">A hold for the reps of a compound line.</param>
 /// <param name="HoldForIsolationReps">A hold for the reps of a small muscle.</param>
-/// <param name="Control">Reps whose difficulty no load measures.</param>
+/// <param name="Control">Reps of a compound line whose difficulty no load measures.</param>
+/// <param name="ControlOfIsolation">The same for small muscles and the trunk.</param>
 /// <param name="TooEasySpread">Spread above the zone, of the logarithm of reps.</param>
 /// <param name="TooHardSpread">Spread below it.</param>
+/// <param name="LoadSpread">Spread of the logarithm of the load about the one that the line names, where its own exercise is done.</param>
+/// <param name="Unloaded">Share left where an isolation line is loaded and nothing is taken in hand.</param>
+/// <param name="UnloadedCompound">The same for a compound line.</param>
 public sealed record ResistanceRules(
     double HoldForHold,
     double HoldForReps,
     double HoldForIsolationReps,
     double Control,
+    double ControlOfIsolation,
     double TooEasySpread,
-    double TooHardSpread
+    double TooHardSpread,
+    double LoadSpread,
+    double Unloaded,
+    double UnloadedCompound
 );
 
 /// <summary>When two exercises stand for one line.</summary>
@@ -55,4 +80,5 @@ public sealed record ResistanceRules(
 /// <param name="PoorResistance">Resistance part below which a single one does not do the job of a heavy line.</param>
 /// <param name="Cost">What doing two costs of the match.</param>
 /// <param name="FirstHalf">Share of the resistance part that the half with the load makes.</param>
-public sealed record PairRules(double EnoughPrimeMovers, double PoorResistance, double Cost, double FirstHalf);
+/// <param name="Structure">Structure part of a pair.</param>
+public sealed record PairRules(double EnoughPrimeMovers, double PoorResistance, double Cost, double FirstHalf, double Structure);

@@ -38,6 +38,9 @@ public sealed record Technique
     /// <summary>Concentric in seconds, when the technique sets it.</summary>
     public int? Concentric { get; init; }
 
+    /// <summary>How many times as long a rep lasts beside what the tempo says: a rep and a half 1.5.</summary>
+    public double TimesAsLong { get; init; } = 1;
+
     /// <summary>The concentric is done as fast as possible.</summary>
     public bool Explosive { get; init; }
 
@@ -64,6 +67,9 @@ public sealed record Technique
 
     /// <summary>Lowest level that is trusted with it.</summary>
     public Level From { get; init; }
+
+    /// <summary>Taken only where the approach prefers it, or a coach does.</summary>
+    public bool ByChoice { get; init; }
 
     /// <summary>Left out with high blood pressure.</summary>
     public bool NotWithHighBloodPressure { get; init; }

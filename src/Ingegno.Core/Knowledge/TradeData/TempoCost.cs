@@ -20,8 +20,9 @@ public sealed class TempoCost
             [Tempo.Usual.Eccentric, 1],
             .. steps
                 .Where(t => t is { Eccentric: not null, Pause: null })
-                .OrderBy(t => t.Eccentric)
-                .Select(t => ImmutableArray.Create<double>(t.Eccentric!.Value, t.RepsLeft)),
+                .GroupBy(t => t.Eccentric!.Value)
+                .OrderBy(g => g.Key)
+                .Select(g => ImmutableArray.Create<double>(g.Key, g.Max(t => t.RepsLeft))), // a squeeze beside it costs more
         ];
         _pause =
         [

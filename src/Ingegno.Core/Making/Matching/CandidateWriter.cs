@@ -22,7 +22,11 @@ public sealed class CandidateWriter(ClientAtPlace at)
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(scored);
-        var same = scored.Exercise.Id == line.Exercise.Id ? [Reason.Of("why.same")] : Enumerable.Empty<Reason>();
+        var same =
+            scored.Exercise.Id == line.Exercise.Id ? [Reason.Of("why.same")]
+            : at.Trade.Names.MovementOf(scored.Exercise) is { } movement && movement == at.Trade.Names.MovementOf(line.Exercise)
+                ? [Reason.Of("why.same-movement")]
+            : Enumerable.Empty<Reason>();
         return Build(scored.Exercise.Id, [Home(line, scored)], scored.Match, scored.Parts, same);
     }
 
@@ -61,6 +65,7 @@ public sealed class CandidateWriter(ClientAtPlace at)
             ],
             Lost =
             [
+                .. exercises.SelectMany(e => JointSparing.Why(at.Trade.Catalogue.Get(e.ExerciseId), at.Client)).Distinct(),
                 .. parts
                     .Where(p => p.Score < at.Trade.Match.Parts.LossBelow)
                     .OrderByDescending(p => (1 - p.Score) * p.Weight)
@@ -103,6 +108,7 @@ public sealed class CandidateWriter(ClientAtPlace at)
             ExerciseId = exercise.Id,
             Name = exercise.Name,
             SetupId = loaded.Setup.Id,
+            Spots = Binding.Spots(loaded.Bindings),
             Setup = setup,
             ExternalKg = Math.Round(loaded.External.MassKg, 2),
             SystemLoadKg = loaded.System is { } system ? Math.Round(system.Kg, 1) : null,
@@ -154,7 +160,8 @@ public sealed class CandidateWriter(ClientAtPlace at)
         at
             .Ways.SetupsOf(exercise)
             .First(s => s.Setup == loaded.Setup)
-            .Safe.Select(w => w.Load)
+            .Safe.Where(w => w.Spots == Binding.Spots(loaded.Bindings))
+            .Select(w => w.Load)
             .Where(l => l.MassKg < loaded.External.MassKg * ClearlyLighter)
             .OrderByDescending(l => l.MassKg)
             .FirstOrDefault()

@@ -69,12 +69,12 @@ public sealed class LineMatcher(ClientAtPlace at)
                 continue;
             }
 
-            usable.Add(Score(line, exercise, loaded, new MatchScores(muscles, pattern, 0, 0, 0, 0)));
+            usable.Add(Score(line, exercise, loaded, new MatchScores(muscles, pattern, 0, 0, 0, 0, 0)));
         }
 
         return (
             [
-                .. usable
+                .. HarderFirst(usable)
                     .OrderByDescending(s => s.Match)
                     .ThenBy(s => s.Exercise.Id == line.Exercise.Id ? 0 : 1)
                     .ThenBy(s => s.Exercise.Id, StringComparer.Ordinal),
@@ -82,6 +82,27 @@ public sealed class LineMatcher(ClientAtPlace at)
             [.. ruledOut.OrderByDescending(r => r.Relevance).ThenBy(r => r.Row.ExerciseId, StringComparer.Ordinal).Select(r => r.Row)]
         );
     }
+
+    /// <summary>Harder variation, then load, then technique: what must be slowed steps behind its next rung where that needs less.</summary>
+    private IEnumerable<Scored> HarderFirst(List<Scored> usable)
+    {
+        var byId = usable.ToDictionary(s => s.Exercise.Id, StringComparer.Ordinal);
+        return usable.Select(s =>
+            s.Exercise.Harder is { } id
+            && s.Loaded.Setup.Load.Leverage is not ({ Hands: not null } or { Feet: not null }) // another height is its own next rung
+            && byId.TryGetValue(id, out var harder)
+            && harder.Exercise.Pattern == s.Exercise.Pattern
+            && TechniqueChoice.RepsLeft(harder.Loaded.Techniques) > TechniqueChoice.RepsLeft(s.Loaded.Techniques) + Clearly
+            && harder.Loaded.Score >= s.Loaded.Score
+                ? s with
+                {
+                    Match = s.Match - Rules.HarderFirst,
+                }
+                : s
+        );
+    }
+
+    private const double Clearly = 0.02;
 
     /// <summary>Weighted match of an exercise whose resistance part is given; used to judge what missing kit would bring.</summary>
     public double MatchIf(LineToMatch line, Exercise exercise, double resistanceScore)
@@ -94,9 +115,10 @@ public sealed class LineMatcher(ClientAtPlace at)
             0,
             resistanceScore,
             0,
+            0,
             0
         );
-        return With(line, exercise, scores).Match(line.Role, Rules);
+        return Whole(line, exercise, With(line, exercise, scores));
     }
 
     private Scored Score(LineToMatch line, Exercise exercise, LoadedSetup loaded, MatchScores scores)
@@ -106,10 +128,37 @@ public sealed class LineMatcher(ClientAtPlace at)
             exercise,
             loaded,
             whole,
-            whole.Match(line.Role, Rules),
+            Whole(line, exercise, whole) - (Rules.Shrinks * Short(line, loaded)),
             new Lazy<ImmutableArray<PartScore>>(() => Parts(line, exercise, loaded))
         );
     }
+
+    /// <summary>The match with what stays the same added, and what sore joints would bear taken off.</summary>
+    private double Whole(LineToMatch line, Exercise exercise, MatchScores scores)
+    {
+        var share = line.Exercise.Structure == ExerciseStructure.Compound ? OfCompound(line.Role, exercise, scores) : 1;
+        return (scores.Match(line.Role, Rules) * share)
+            + (Kinship(line.Exercise, exercise) * Math.Min(1, scores.Resistance / Rules.Kinship.FromResistance))
+            - JointSparing.Cost(exercise, at.Client, Rules.Sparing);
+    }
+
+    /// <summary>How short of the planned reps the sets would fall: 0 down to nine tenths of them, 1 from seven tenths on.</summary>
+    private static double Short(LineToMatch line, LoadedSetup loaded) =>
+        loaded.Reps is not { } reps ? 0 : Math.Clamp((StillKept - (reps.Mid / line.Effort.Low)) / (StillKept - FarShort), 0, 1);
+
+    private const double StillKept = 0.9;
+
+    private const double FarShort = 0.7;
+
+    /// <summary>A compound line is served neither by a small muscle nor by a load that does nothing for it.</summary>
+    private double OfCompound(LineRole role, Exercise exercise, MatchScores scores) =>
+        (exercise.Structure == ExerciseStructure.Compound ? 1 : Rules.IsolationForCompound[role])
+        * (scores.Resistance < Rules.HopelessBelow ? Rules.HopelessLeft : 1);
+
+    private double Kinship(Exercise gym, Exercise home) =>
+        gym.Id == home.Id ? Rules.Kinship.Same
+        : at.Trade.Names.MovementOf(gym) is { } movement && movement == at.Trade.Names.MovementOf(home) ? Rules.Kinship.SameMovement
+        : 0;
 
     /// <summary>Adds the parts that are asked for only when an exercise is in question at all.</summary>
     private MatchScores With(LineToMatch line, Exercise exercise, MatchScores scores) =>
@@ -118,6 +167,7 @@ public sealed class LineMatcher(ClientAtPlace at)
             Structure = PartMatches.Structure(line.Exercise, exercise, Rules.Parts).Score,
             Profile = PartMatches.Profile(line.Exercise, exercise, Rules.Parts).Score,
             Skill = PartMatches.Skill(exercise, at.Client.Level, Rules.Parts).Score,
+            Familiarity = PartMatches.Familiarity(exercise, Rules.Parts).Score,
         };
 
     private ImmutableArray<PartScore> Parts(LineToMatch line, Exercise exercise, LoadedSetup loaded)
@@ -132,6 +182,7 @@ public sealed class LineMatcher(ClientAtPlace at)
             Part(MatchPart.Resistance, (loaded.Score, ResistanceReason.Of(loaded, exercise, line, Rules))),
             Part(MatchPart.Profile, PartMatches.Profile(line.Exercise, exercise, Rules.Parts)),
             Part(MatchPart.Skill, PartMatches.Skill(exercise, at.Client.Level, Rules.Parts)),
+            Part(MatchPart.Familiarity, PartMatches.Familiarity(exercise, Rules.Parts)),
         ];
     }
 }

@@ -5,7 +5,15 @@ namespace Ingegno.Core.Making.Matching;
 
 /// <summary>Scores of the parts of a match, each 0–1, without a word: a line is scored against hundreds of exercises and says why of
 /// few.</summary>
-public readonly record struct MatchScores(double Muscles, double Pattern, double Structure, double Resistance, double Profile, double Skill)
+public readonly record struct MatchScores(
+    double Muscles,
+    double Pattern,
+    double Structure,
+    double Resistance,
+    double Profile,
+    double Skill,
+    double Familiarity
+)
 {
     /// <summary>Score of one part.</summary>
     public double this[MatchPart part] =>
@@ -16,7 +24,8 @@ public readonly record struct MatchScores(double Muscles, double Pattern, double
             MatchPart.Structure => Structure,
             MatchPart.Resistance => Resistance,
             MatchPart.Profile => Profile,
-            _ => Skill,
+            MatchPart.Skill => Skill,
+            _ => Familiarity,
         };
 
     /// <summary>The match that the parts make for a role, 0–1.</summary>
@@ -30,7 +39,8 @@ public readonly record struct MatchScores(double Muscles, double Pattern, double
             + (weights[MatchPart.Structure] * Structure)
             + (weights[MatchPart.Resistance] * Resistance)
             + (weights[MatchPart.Profile] * Profile)
-            + (weights[MatchPart.Skill] * Skill);
+            + (weights[MatchPart.Skill] * Skill)
+            + (weights[MatchPart.Familiarity] * Familiarity);
         return rules.Combine(role, sum, Resistance);
     }
 }

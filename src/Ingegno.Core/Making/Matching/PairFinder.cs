@@ -29,7 +29,12 @@ public static class PairFinder
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(rules);
         var prime = line.Exercise.PrimeMovers().ToList();
-        if (line.Role is not (LineRole.Main or LineRole.Secondary) || prime.Count < 2 || usable.IsEmpty)
+        if (
+            line.Role is not (LineRole.Main or LineRole.Secondary)
+            || line.Exercise.Structure == ExerciseStructure.Isolation
+            || prime.Count < 2
+            || usable.IsEmpty
+        )
         {
             return null;
         }
@@ -43,7 +48,7 @@ public static class PairFinder
 
         ScoredPair? best = null;
         var pool = usable
-            .Where(s => prime.Any(m => Covers(s, m)) && (s.Exercise.Measure == Measure.Reps || line.Line.Timed))
+            .Where(s => prime.Any(m => Covers(s, m)) && s.Of(MatchPart.Pattern) > 0 && (s.Loaded.Reps is not null || line.Line.Timed))
             .OrderByDescending(s => prime.Count(m => Covers(s, m)) * s.Of(MatchPart.Resistance))
             .ThenByDescending(s => s.Match)
             .Take(Pool)
@@ -132,7 +137,8 @@ public static class PairFinder
                     ("planned", Term.For(line.Exercise.Pattern))
                 )
             ),
-            new(MatchPart.Structure, Shared(MatchPart.Structure), weights[MatchPart.Structure], Reason.Of("pair.structure")),
+            // Halves are small muscles as often as not: that two of them make one lift is what a pair is for.
+            new(MatchPart.Structure, rules.Pairs.Structure, weights[MatchPart.Structure], Reason.Of("pair.structure")),
             new(
                 MatchPart.Resistance,
                 resistance,
@@ -151,6 +157,12 @@ public static class PairFinder
                 Math.Min(a.Of(MatchPart.Skill), b.Of(MatchPart.Skill)),
                 weights[MatchPart.Skill],
                 heavier.Why(MatchPart.Skill)
+            ),
+            new(
+                MatchPart.Familiarity,
+                Math.Min(a.Of(MatchPart.Familiarity), b.Of(MatchPart.Familiarity)),
+                weights[MatchPart.Familiarity],
+                heavier.Why(MatchPart.Familiarity)
             ),
         ];
 

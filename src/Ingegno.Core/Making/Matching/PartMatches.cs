@@ -45,7 +45,7 @@ public static class PartMatches
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(rules);
         var score = rules.PatternScore(gym.Pattern, home.Pattern);
-        return score >= 1 && gym.Plane != home.Plane ? rules.Parts.OtherPlane : score;
+        return gym.Plane != home.Plane ? score * rules.Parts.OtherPlane : score;
     }
 
     /// <summary>
@@ -152,6 +152,8 @@ public static class PartMatches
         );
         var wobble = Math.Max(0, home.Stability - gym.Stability);
         Lose(wobble > 0, rules.Balance * wobble, Reason.Of("loss.balance"));
+        var landing = Math.Max(0, home.Impact - gym.Impact);
+        Lose(landing > 0, rules.Impact * landing, Reason.Of("loss.impact"));
         return (
             Math.Max(0, score),
             losses.Count == 0
@@ -190,5 +192,13 @@ public static class PartMatches
             0 => (rules.SkillEdge, Reason.Of("part.skill-edge", ("level", Term.For(level)))),
             _ => (0, Reason.Of("part.skill-above", ("level", Term.For(level)))),
         };
+    }
+
+    /// <summary>How plain it is: of two that serve about equally, a coach takes the one that everybody knows.</summary>
+    public static (double Score, Reason Reason) Familiarity(Exercise home, PartRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(rules);
+        return (rules.Familiarity[home.Familiarity - 1], Reason.Of("part.familiarity", ("familiarity", home.Familiarity)));
     }
 }

@@ -30,7 +30,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(line);
-        var techniques = TechniquesFor(exercise, line.Approach);
+        var techniques = SetLimits.IsForSpeed(line.Line, at.Client) ? [] : TechniquesFor(exercise, line.Approach);
         var unmeasured = UnmeasuredScore(exercise, line);
         Rating? best = null;
         foreach (var here in at.Ways.SetupsOf(exercise))
@@ -38,7 +38,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             foreach (var way in Prepare(exercise, here).Ways)
             {
                 var rating = way.Straight is { } straight
-                    ? Rate(way.Way, straight, line, techniques)
+                    ? Rate(exercise, way.Way, straight, line, techniques)
                     : new Rating(way.Way, null, TechniqueSet.None, unmeasured);
 
                 // The first of equals stays: set-ups are listed simplest first, loads lightest first.
@@ -124,22 +124,72 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     /// <summary>Weighs between loads that are equally good, too little to outdo anything else.</summary>
     private const double LoadsApart = 0.001;
 
+    /// <summary>The back of a sofa is less handy than a table: it costs as much as so many things more.</summary>
+    private const int PartOfThing = 2;
+
+    /// <summary>A far stretched band costs as much as so many things more in the rig.</summary>
+    private const int FarStretched = 3;
+
     /// <summary>How well one load reaches the dose, before anything is put into words.</summary>
     private readonly record struct Rating(Way Way, RepRange? Reps, TechniqueSet Techniques, double Score);
 
-    private Rating Rate(Way way, RepRange straight, LineToMatch line, ImmutableArray<TechniqueSet> sets)
+    private Rating Rate(Exercise exercise, Way way, RepRange straight, LineToMatch line, ImmutableArray<TechniqueSet> sets)
     {
         var effort = line.Effort;
         var high = effort.High * at.Trade.Match.Tolerance[line.Role];
-        var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high);
+        var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high, SetLimits.Of(line.Line, effort.Rir, at.Trade.Dose));
         var reps = Scale(straight, techniques.RepsLeft);
-        var closeness = Closeness(reps.Mid, effort.Low, high) * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
+        var closeness = Worth(reps, effort.Low, high) * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
+        if (NamedKg(exercise, way, line) is { } named)
+        {
+            var asNamed = Bell(Math.Log((way.Load.MassKg + 1) / (named + 1)), Rules.LoadSpread);
+            (closeness, techniques, reps) = asNamed >= closeness ? (asNamed, TechniqueSet.None, straight) : (closeness, techniques, reps);
+        }
 
-        // Of two loads in the zone the one is taken that leaves the planned reps with the planned reserve.
-        var off = Math.Abs(reps.Mid - (effort.Low + effort.Rir));
-        var rig = 1 - (at.Trade.Match.RigCost * Math.Max(0, way.Load.ItemIds.Length - 1));
-        return new Rating(way, reps, techniques, Math.Min(1, closeness * rig * (1 + (LoadsApart / (1 + off)))));
+        // Of two loads in the zone the one is taken that leaves the planned reps with the planned reserve in every set.
+        var off = Math.Abs(reps.Mid - effort.Aim);
+        var things =
+            Math.Max(0, way.Load.ItemIds.Length - 1)
+            + (way.Load.IsFarStretched ? FarStretched : 0)
+            + (PartOfThing * way.Bindings.Count(b => b.Thing.Part is not null));
+        var rig = 1 - (at.Trade.Match.RigCost * things);
+        var unloaded =
+            way.Load.MassKg > 0 || !IsLoaded(line.Exercise) ? 1
+            : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.Unloaded
+            : Rules.UnloadedCompound;
+        return new Rating(way, reps, techniques, Math.Min(1, closeness * rig * unloaded * (1 + (LoadsApart / (1 + off)))));
     }
+
+    /// <summary>External load in kg that the line itself names, where its own exercise is done: in kg, or as a share of the bar's
+    /// maximum.</summary>
+    private double? NamedKg(Exercise exercise, Way way, LineToMatch line)
+    {
+        if (exercise.Id != line.Exercise.Id)
+        {
+            return null;
+        }
+
+        if (line.Line.Load is { } load)
+        {
+            return (load.ToKg is { } to ? (load.Kg + to) / 2 : load.Kg) * load.Pieces;
+        }
+
+        var body = way.System.Kg - way.Load.MassKg;
+        return line.Line.WorkingShare is { } share && at.Strength.For(exercise) is { } estimate
+            ? share * Math.Max(0, estimate.OneRepMaxKg - body)
+            : null;
+    }
+
+    /// <summary>A lift whose load could be changed in the gym: at home, too, one that takes load comes first.</summary>
+    private static bool IsLoaded(Exercise gym) =>
+        gym.Strength is not null && gym.Setups.All(s => s.Load.External is { Required: true } || s.Load.Band is { Required: true });
+
+    /// <summary>
+    /// How likely the reps land in the zone: what is expected is a range, and two options whose middles differ by a few reps are alike
+    /// where little is known.
+    /// </summary>
+    private double Worth(RepRange reps, double low, double high) =>
+        (0.5 * Closeness(reps.Mid, low, high)) + (0.25 * (Closeness(reps.Low, low, high) + Closeness(reps.High, low, high)));
 
     private LoadedSetup Describe(Exercise exercise, Rating rating)
     {
@@ -163,7 +213,9 @@ public sealed class ResistanceMatch(ClientAtPlace at)
 
     private double UnmeasuredScore(Exercise exercise, LineToMatch line) =>
         ResistanceReason.IsHoldForHold(line) ? Rules.HoldForHold
-        : exercise.Measure != Measure.Seconds ? Rules.Control
+        : exercise.Measure != Measure.Seconds
+            ? line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.ControlOfIsolation
+                : Rules.Control
         : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.HoldForIsolationReps
         : Rules.HoldForReps;
 
@@ -184,6 +236,8 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             reps > high ? (Math.Log(reps / high), Rules.TooEasySpread)
             : reps < low ? (Math.Log(low / reps), Rules.TooHardSpread)
             : (0, 1);
-        return Math.Exp(-(distance * distance) / (2 * spread * spread));
+        return Bell(distance, spread);
     }
+
+    private static double Bell(double distance, double spread) => Math.Exp(-(distance * distance) / (2 * spread * spread));
 }

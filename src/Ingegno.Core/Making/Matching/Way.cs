@@ -21,17 +21,19 @@ public sealed record Way(
     ImmutableArray<ObjectVerdict> Checks
 )
 {
+    /// <summary>Which thing, and which part of it, plays which role; empty when none does.</summary>
+    public string Spots => Binding.Spots(Bindings);
+
     /// <summary>The object that is not up to it; null when all are.</summary>
     public ObjectVerdict? Refused => Checks.FirstOrDefault(c => c.Verdict == Verdict.Refused);
 }
 
 /// <summary>A set-up of an exercise at a place.</summary>
 /// <param name="Setup">The set-up.</param>
-/// <param name="Bindings">Things that play its roles; empty when something is missing.</param>
 /// <param name="Missing">What is missing here; null when it can be set up.</param>
-/// <param name="Ways">Every load or band that it can take, lightest first, those that an object refuses among them; empty when nothing
-/// here loads it.</param>
-public sealed record SetupHere(Setup Setup, ImmutableArray<Binding> Bindings, Reason? Missing, ImmutableArray<Way> Ways)
+/// <param name="Ways">Every height, load and band that it can take, lightest load first, those that an object refuses among them; empty
+/// when nothing here loads it.</param>
+public sealed record SetupHere(Setup Setup, Reason? Missing, ImmutableArray<Way> Ways)
 {
     /// <summary>Ways that no object refuses.</summary>
     public IEnumerable<Way> Safe => Ways.Where(w => w.Refused is null);

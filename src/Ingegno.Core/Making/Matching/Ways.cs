@@ -56,15 +56,22 @@ public sealed class Ways
             _trade.Catalogue.Find(home.ExerciseId) is { } exercise
             && exercise.Setups.FirstOrDefault(s => s.Id == home.SetupId) is { } setup
             && Of(exercise, setup) is { Missing: null } here
-            ? here
+            ? OnSpots(here, home.Spots)
             : null;
+    }
+
+    /// <summary>The ways at the heights that the plan took; all of them when those things are gone.</summary>
+    private static SetupHere OnSpots(SetupHere here, string spots)
+    {
+        var same = here.Ways.Where(w => w.Spots == spots).ToImmutableArray();
+        return same.IsEmpty ? here : here with { Ways = same };
     }
 
     /// <summary>Whether there is any way, without working them all out.</summary>
     public bool Any(Exercise exercise)
     {
         ArgumentNullException.ThrowIfNull(exercise);
-        return exercise.Setups.Any(s => _kit.Meets(s.Needs).Possible && CanLoad(s.Load));
+        return exercise.Setups.Any(s => _kit.Meets(s.Needs, _strength.StatureCm).Possible && CanLoad(s.Load));
     }
 
     private SetupHere Of(Exercise exercise, Setup setup)
@@ -74,11 +81,21 @@ public sealed class Ways
             return known;
         }
 
-        var fit = _kit.Meets(setup.Needs);
-        return _setups[setup] = fit.Possible
-            ? new SetupHere(setup, fit.Bindings, null, [.. Options(setup.Load).Select(load => Of(exercise, setup, fit.Bindings, load))])
-            : new SetupHere(setup, [], fit.Missing, []);
+        var fits = _kit.Fits(setup.Needs, _strength.StatureCm);
+        return _setups[setup] = fits[0].Possible
+            ? new SetupHere(setup, null, [.. Options(setup.Load).SelectMany(load => At(exercise, setup, fits, load))])
+            : new SetupHere(setup, fits[0].Missing, []);
     }
+
+    /// <summary>One load at every height that changes what is moved; where none does, at the best one that bears it.</summary>
+    private IEnumerable<Way> At(Exercise exercise, Setup setup, ImmutableArray<Fit> fits, ReachableLoad load)
+    {
+        var ways = fits.Select(fit => Of(exercise, setup, fit.Bindings, load));
+        return HeightCounts(setup.Load) ? ways : [ways.FirstOrDefault(w => w.Refused is null) ?? ways.First()];
+    }
+
+    private static bool HeightCounts(LoadModel model) =>
+        model.BodyShareByHeight is not null || model.Leverage is { Hands: not null } or { Feet: not null } or { Grip: not null };
 
     private Way Of(Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, ReachableLoad load)
     {

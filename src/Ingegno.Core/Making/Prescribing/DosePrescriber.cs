@@ -30,24 +30,26 @@ public static class DosePrescriber
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(trade);
         var (line, home, effort, expected, techniques, approach) = asked;
+        var rest = line.RestSeconds ?? trade.Dose.UsualRest(client.Goal, line.Target);
         var repsToFailure = expected?.Mid;
         var standard = home.Measure == Measure.Reps && !line.Target.IsOpen ? approach.Standard(home.Rung) : null;
         var explosive = IsExplosive(line, home, client, effort, repsToFailure, trade.Dose);
         var (wanted, reason) =
             explosive ? (line.Target, Reason.Of("dose.explosive"))
             : standard is { } reps ? Milestone(reps, effort, repsToFailure)
-            : Target(line, home, effort, repsToFailure, trade.Dose);
+            : Target(new Asked(line, home, effort, WorkingSets(line), rest), repsToFailure, SecondsPerRep(line, home, techniques), trade);
         var timed = home.Measure == Measure.Seconds;
-        var rest = line.RestSeconds ?? trade.Dose.UsualRest(client.Goal, line.Target);
         var unchanged = home.Id == line.ExerciseId && wanted == line.Target; // what the client does already
         var target =
             timed || explosive || unchanged || expected is null
                 ? wanted
                 : KeptTarget.Of(wanted, expected, WorkingSets(line), rest, effort.Rir, trade.Fatigue);
+        target = target == line.Target || timed || standard is not null ? target : KeptTarget.Narrow(target);
         var zone = timed || explosive || line.Timed || wanted.Max > line.Target.Max || line.Target.IsOpen ? null : line.Target;
         var perSide = home.Sides == Sides.Unilateral;
         techniques = explosive ? [.. techniques, trade.Techniques.First(t => t.Explosive)] : techniques;
-        var tempo = techniques.Aggregate(home.Tempo ?? line.Tempo ?? Tempo.Usual, (t, technique) => technique.ApplyTo(t, home.Profile));
+        var plain = home.Tempo ?? line.Tempo ?? (!timed && !target.IsOpen && target.Max > SteadyFrom ? Steady : Tempo.Usual);
+        var tempo = techniques.Aggregate(plain, (t, technique) => technique.ApplyTo(t, home.Profile));
         return new Dose
         {
             Sets = line.Sets,
@@ -66,15 +68,51 @@ public static class DosePrescriber
                 .. techniques.Select(t => Reason.Text(t.How)),
                 .. techniques.Select(t => t.Caution).OfType<string>().Select(Reason.Text),
             ],
-            Reason = target == wanted ? reason : reason.Then(Kept(target, wanted)),
+            Reason = Said(reason, target, wanted, expected, rest, asked, trade),
         };
     }
 
     /// <summary>Sets with a figure to keep: an open last one has none.</summary>
     private static int WorkingSets(GymLine line) => Math.Max(1, line.LastSetOpen ? line.Sets - 1 : line.Sets);
 
-    private static Reason Kept(SetTarget target, SetTarget wanted) =>
-        Reason.Of("dose.kept", ("bottom", target.Min), ("wanted", wanted.Min), ("and_more", wanted.Min != wanted.Max));
+    /// <summary>With thin knowledge the first time is a guess, and the dose says so: where to start, and what to build to.</summary>
+    private static Reason Said(
+        Reason reason,
+        SetTarget target,
+        SetTarget wanted,
+        RepRange? expected,
+        int rest,
+        DoseQuestion asked,
+        Trade trade
+    )
+    {
+        if (target.IsOpen || asked.Home.Measure == Measure.Seconds || expected is null || asked.Home.Id == asked.Line.ExerciseId)
+        {
+            return reason;
+        }
+
+        var start = (int)
+            Math.Max(
+                1,
+                KeptTarget.CarefulLast(expected, WorkingSets(asked.Line), rest, asked.Effort.Rir, trade.Fatigue) - asked.Effort.Rir
+            );
+        return start < target.Min && expected.High > expected.Mid * RoughFrom
+                ? reason.Then(Reason.Of("dose.rough-guess", ("start", start), ("build", target.Max)))
+            : target == wanted ? reason
+            : reason.Then(Reason.Of("dose.kept", ("bottom", target.Min), ("wanted", wanted.Min), ("and_more", wanted.Min != wanted.Max)));
+    }
+
+    /// <summary>Expected reps whose high end lies this many times above the middle are a guess.</summary>
+    private const double RoughFrom = 1.35;
+
+    /// <summary>Past so many reps nobody lowers for two seconds: one down and one up.</summary>
+    private const int SteadyFrom = 20;
+
+    private static readonly Tempo Steady = new(1, 0, 1, 0);
+
+    private static double SecondsPerRep(GymLine line, Exercise home, ImmutableArray<Technique> techniques) =>
+        techniques.Aggregate(home.Tempo ?? line.Tempo ?? Tempo.Usual, (t, step) => step.ApplyTo(t, home.Profile)).SecondsPerRep
+        * techniques.Aggregate(1.0, (times, t) => times * t.TimesAsLong);
 
     /// <summary>
     /// A heavy line for a client whose goal is strength, with a load far too light for it and nothing that stands against
@@ -102,14 +140,12 @@ public static class DosePrescriber
             : (new SetTarget(able, standard), Reason.Of("dose.to-standard", ("standard", standard)));
     }
 
-    private static (SetTarget Target, Reason Reason) Target(
-        GymLine line,
-        Exercise home,
-        WantedEffort effort,
-        double? repsToFailure,
-        DoseRules rules
-    )
+    /// <summary>What the target is worked out from.</summary>
+    private sealed record Asked(GymLine Line, Exercise Home, WantedEffort Effort, int Sets, int Rest);
+
+    private static (SetTarget Target, Reason Reason) Target(Asked asked, double? repsToFailure, double secondsPerRep, Trade trade)
     {
+        var (line, home, effort, rules) = (asked.Line, asked.Home, asked.Effort, trade.Dose);
         if (home.Measure == Measure.Seconds)
         {
             return line.Timed
@@ -128,21 +164,35 @@ public static class DosePrescriber
             return (line.Target, Reason.Of("dose.as-planned"));
         }
 
-        var reserve = Math.Max(0, (int)Math.Floor(toFailure) - effort.Rir);
-        if (reserve < line.Target.Min)
+        var last = trade.Fatigue.BySet(toFailure, asked.Sets, asked.Rest, effort.Rir)[^1];
+        var tooEasy = toFailure > effort.High * rules.TooEasy;
+        var ownBody =
+            line.Load is null && home.Setups.Any(s => s.Load.External is not { Required: true } && s.Load.Band is not { Required: true });
+        if (home.Id == line.ExerciseId && last >= KeptTarget.LeastOfPlanned * line.Target.Min && (ownBody || !tooEasy))
         {
-            var most = Math.Max(1, reserve);
-            return (
-                new SetTarget(most, most),
-                Reason.Of("dose.fewer", ("planned", line.Target.InWords), ("able", Math.Floor(toFailure)), ("rir", effort.Rir))
-            );
+            return (line.Target, Reason.Of("dose.as-planned")); // what the client does already
         }
 
-        if (toFailure > effort.High * rules.TooEasy)
+        if (last < line.Target.Min)
         {
-            var top = Math.Min(MostUsefulReps, reserve);
-            var bottom = Math.Min(top, Math.Max(line.Target.Max, (int)Math.Round(top * 0.8)));
-            Fact[] limit = reserve > MostUsefulReps ? [("limit", MostUsefulReps)] : [];
+            // Somewhat short of it, the bottom goes down to what the last set has (KeptTarget); far short, the reps are what can be done.
+            var able = Math.Max(1, (int)Math.Floor(last));
+            return last >= KeptTarget.LeastOfPlanned * line.Target.Min
+                ? (line.Target, Reason.Of("dose.as-planned"))
+                : (
+                    new SetTarget(Math.Max(1, able - 1), able),
+                    Reason.Of("dose.fewer", ("planned", line.Target.InWords), ("able", Math.Floor(toFailure)), ("rir", effort.Rir))
+                );
+        }
+
+        var longest = (int)Math.Floor(rules.SetSeconds.Most / secondsPerRep);
+        var reserve = Math.Max(0, (int)Math.Floor(last) - effort.Rir);
+        if (tooEasy && Math.Min(reserve, longest) > line.Target.Max)
+        {
+            var most = secondsPerRep <= Tempo.Usual.SecondsPerRep ? MostUsefulReps : Math.Min(MostUsefulReps, longest);
+            var top = Math.Min(most, reserve);
+            var bottom = Math.Min(top, Math.Max(line.Target.Max, (int)Math.Round(top * KeptTarget.LeastOfPlanned)));
+            Fact[] limit = reserve > most ? [("limit", most)] : [];
             return (new SetTarget(bottom, top), Reason.Of("dose.more", [("planned", line.Target.InWords), .. limit]));
         }
 

@@ -14,6 +14,14 @@ public static class KeptTarget
     /// estimate).</summary>
     private const double Care = 0.5;
 
+    /// <summary>Share of the planned reps below which no set starts as long as its load gives them (docs/trade/prescription).</summary>
+    public const double LeastOfPlanned = 0.8;
+
+    /// <summary>Top from which the bottom of a range is a share of it; below, they lie two apart.</summary>
+    private const int WideFrom = 8;
+
+    private const int Apart = 2;
+
     /// <summary>The target with its bottom lowered to what the last set has; itself when the last set has it anyway.</summary>
     /// <param name="wanted">Reps wanted of every set.</param>
     /// <param name="expected">Expected reps to failure of the first set. Its width is what is not known: with logs it closes.</param>
@@ -24,10 +32,29 @@ public static class KeptTarget
     public static SetTarget Of(SetTarget wanted, RepRange expected, int sets, int restSeconds, int rir, SetFatigue fatigue)
     {
         ArgumentNullException.ThrowIfNull(wanted);
+        var last = CarefulLast(expected, sets, restSeconds, rir, fatigue);
+        return wanted.IsOpen || last >= wanted.Min
+            ? wanted
+            : wanted with
+            {
+                Min = Math.Clamp((int)Math.Floor(last), Math.Min(wanted.Min, (int)Math.Ceiling(LeastOfPlanned * wanted.Min)), wanted.Min),
+            };
+    }
+
+    /// <summary>Reps to failure of the last set if the client turns out somewhat weaker than expected.</summary>
+    public static double CarefulLast(RepRange expected, int sets, int restSeconds, int rir, SetFatigue fatigue)
+    {
         ArgumentNullException.ThrowIfNull(expected);
         ArgumentNullException.ThrowIfNull(fatigue);
         var careful = expected.Mid - (Care * (expected.Mid - expected.Low));
-        var last = fatigue.BySet(careful, sets, restSeconds, rir)[^1];
-        return wanted.IsOpen || last >= wanted.Min ? wanted : wanted with { Min = Math.Clamp((int)Math.Floor(last), 1, wanted.Min) };
+        return fatigue.BySet(careful, sets, restSeconds, rir)[^1];
+    }
+
+    /// <summary>A range that is made and not written by a coach: no wider than can be aimed at.</summary>
+    public static SetTarget Narrow(SetTarget made)
+    {
+        ArgumentNullException.ThrowIfNull(made);
+        var least = made.Max >= WideFrom ? (int)Math.Ceiling(LeastOfPlanned * made.Max) : made.Max - Apart;
+        return made.IsOpen ? made : made with { Min = Math.Clamp(made.Min, Math.Max(1, least), made.Max) };
     }
 }

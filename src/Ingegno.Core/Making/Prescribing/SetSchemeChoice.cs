@@ -34,6 +34,9 @@ public static class SetSchemeChoice
     /// <summary>Fewest reps to failure with which a long rest-pause set makes sense.</summary>
     private const int LongSet = 12;
 
+    /// <summary>Longest first part: 25 reps at the usual tempo are 75 s under tension.</summary>
+    private const int LongestFirst = 25;
+
     /// <summary>Compound sets of so many reps and fewer are too heavy for rest-pause (docs/trade/prescription).</summary>
     private const int HeavyCompound = 8;
 
@@ -94,7 +97,7 @@ public static class SetSchemeChoice
         var changed = dose with { Scheme = scheme.Scheme, LastSetOpen = false, Techniques = dose.Techniques.Add(scheme.Id) };
         if (scheme.Scheme == SetScheme.RestPause)
         {
-            var first = Math.Clamp((int)Math.Floor(reps ?? dose.Target.Max) - 1, 1, DosePrescriber.MostUsefulReps);
+            var first = Math.Clamp((int)Math.Floor(reps ?? dose.Target.Max) - 1, 1, LongestFirst);
             var small = RestPause.MiniSets(first);
             return changed with
             {

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Trainee.Clients;
@@ -12,14 +13,14 @@ public static class TechniqueChoice
     /// <summary>Techniques up to this order are everyday means: five seconds down is the standard step.</summary>
     public const int LastUsualOrder = 5;
 
-    /// <summary>Most techniques at a time: one, two on the lower body from intermediate on, two everywhere for advanced.</summary>
+    /// <summary>Most techniques at a time: one; two for advanced trainees on the lower body (docs/trade/prescription).</summary>
     public static int Most(Level level, MovementPattern pattern) =>
-        level switch
-        {
-            Level.Advanced => 2,
-            Level.Intermediate when BodyRegions.Of(pattern) == BodyRegion.Lower => 2,
-            _ => 1,
-        };
+        level == Level.Advanced && BodyRegions.Of(pattern) == BodyRegion.Lower ? 2 : 1;
+
+    /// <summary>A sore joint is not loaded longer: lowering and pauses stay short of these, s.</summary>
+    private const int LongLowering = 4;
+
+    private const int LongPause = 3;
 
     /// <summary>
     /// Every set of technique steps that fits an exercise, a client and an approach: fewest first, among them those the
@@ -35,7 +36,10 @@ public static class TechniqueChoice
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(approach);
+        var spares = JointSparing.RulesOutSlow(exercise, client);
         var fitting = all.Where(t => t is { Scheme: null, RepsLeft: < 1 } && t.Fits(exercise, client) && !approach.Avoids.Contains(t.Of))
+            .Where(t => !t.ByChoice || approach.Prefers.Contains(t.Of))
+            .Where(t => !spares || (!(t.Eccentric >= LongLowering) && !(t.Pause >= LongPause)))
             .OrderBy(t => t.Order)
             .ToList();
         var sets = fitting.Select(t => ImmutableArray.Create(t));
@@ -55,7 +59,9 @@ public static class TechniqueChoice
                     s,
                     RepsLeft(s),
                     s.All(t => t.Order <= LastUsualOrder || approach.Prefers.Contains(t.Of)),
-                    s.All(t => t.Order <= LastUsualOrder)
+                    s.All(t => t.Order <= LastUsualOrder),
+                    Seconds(s, exercise),
+                    s.All(t => approach.Prefers.Contains(t.Of))
                 ))
                 .OrderBy(s => s.Steps.Length)
                 .ThenBy(s => s.Steps.Sum(t => approach.RankOf(t.Of)))
@@ -75,7 +81,12 @@ public static class TechniqueChoice
     /// long steps: a set of five
     /// that lasts a minute and a half is no strength work.
     /// </summary>
-    public static TechniqueSet For(ImmutableArray<TechniqueSet> sets, double reps, double low, double high)
+    /// <param name="sets">What fits, cheapest first.</param>
+    /// <param name="reps">Expected straight-set reps to failure.</param>
+    /// <param name="low">Fewest reps to failure wanted.</param>
+    /// <param name="high">Most wanted.</param>
+    /// <param name="limits">How long a set may last.</param>
+    public static TechniqueSet For(ImmutableArray<TechniqueSet> sets, double reps, double low, double high, SetLimits limits)
     {
         if (reps <= high)
         {
@@ -94,7 +105,7 @@ public static class TechniqueChoice
         foreach (var set in sets)
         {
             var left = reps * set.RepsLeft;
-            var allowed = heavy ? set.Everyday : far || set.Usual;
+            var allowed = (heavy ? set.Everyday : far || set.Usual) && limits.Allow(set, left);
             if (left >= low && left <= high && allowed)
             {
                 return set; // They come cheapest first.
@@ -109,20 +120,10 @@ public static class TechniqueChoice
         return nearest;
     }
 
-    /// <summary>The choice for one exercise, see <see cref="For(ImmutableArray{TechniqueSet}, double, double, double)"/>.</summary>
-    public static ImmutableArray<Technique> For(
-        Exercise exercise,
-        ClientProfile client,
-        Approach approach,
-        double reps,
-        double low,
-        double high,
-        ImmutableArray<Technique> all
-    )
-    {
-        ArgumentNullException.ThrowIfNull(exercise);
-        return exercise.Measure == Measure.Seconds ? [] : For(SetsFor(exercise, client, approach, all), reps, low, high).Steps;
-    }
+    /// <summary>Seconds of a rep with these steps; what they add beside the tempo included.</summary>
+    private static double Seconds(ImmutableArray<Technique> steps, Exercise exercise) =>
+        steps.Aggregate(Tempo.Usual, (tempo, t) => t.ApplyTo(tempo, exercise.Profile)).SecondsPerRep
+        * steps.Aggregate(1.0, (times, t) => times * t.TimesAsLong);
 
     /// <summary>Share of straight-set reps that a set of techniques leaves: the product of the single shares.</summary>
     public static double RepsLeft(IEnumerable<Technique> techniques) => techniques.Aggregate(1.0, (left, t) => left * t.RepsLeft);
@@ -133,8 +134,17 @@ public static class TechniqueChoice
 /// <param name="RepsLeft">Share of straight-set reps that they leave, above 0, at most 1.</param>
 /// <param name="Usual">All are everyday means, or those that the approach prefers.</param>
 /// <param name="Everyday">All are everyday means: no rep lasts longer than a heavy set can bear.</param>
-public sealed record TechniqueSet(ImmutableArray<Technique> Steps, double RepsLeft, bool Usual, bool Everyday)
+/// <param name="SecondsPerRep">How long a rep lasts, s.</param>
+/// <param name="Asked">The approach prefers all of them.</param>
+public sealed record TechniqueSet(
+    ImmutableArray<Technique> Steps,
+    double RepsLeft,
+    bool Usual,
+    bool Everyday,
+    double SecondsPerRep,
+    bool Asked
+)
 {
     /// <summary>Straight sets.</summary>
-    public static TechniqueSet None { get; } = new([], 1, true, true);
+    public static TechniqueSet None { get; } = new([], 1, true, true, Tempo.Usual.SecondsPerRep, false);
 }

@@ -1,29 +1,40 @@
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Making.Prescribing;
 
 /// <summary>
-/// How hard a gym line is meant to be, as reps to failure: from its percentage of the one-rep maximum if one is
-/// given, else from its reps and RPE or RIR, else from its reps and two in reserve.
+/// How hard a gym line is meant to be, as reps to failure of its fresh first set: so many that the sets keep the planned reps and, at
+/// best, the planned reserve, the last one too (docs/trade/prescription), or as many as a percentage of the one-rep maximum allows.
 /// </summary>
-/// <param name="Low">Fewest reps to failure that still allow the planned reps.</param>
-/// <param name="High">Reps to failure past which the load is lighter than planned.</param>
+/// <param name="Low">Fewest reps to failure that allow the planned reps on average: the first set has some more, the last four fifths.</param>
+/// <param name="High">Reps to failure with which every set keeps the planned reps and their reserve: past them the load is light.</param>
 /// <param name="Rir">Reps in reserve at the end of a set.</param>
 public sealed record WantedEffort(double Low, double High, int Rir)
 {
     private const int UsualRir = 2;
 
+    /// <summary>Reps to failure aimed at: the planned reps with their reserve in every set.</summary>
+    public double Aim { get; init; } = Low + Rir;
+
     /// <summary>Reads the intent of a line.</summary>
-    public static WantedEffort Of(GymLine line, Exercise exercise, Level level)
+    /// <param name="line">The line under its approach.</param>
+    /// <param name="exercise">Its exercise.</param>
+    /// <param name="client">The client.</param>
+    /// <param name="trade">The trade, as it costs the client.</param>
+    /// <param name="strength">What the client can be expected to do; null where a share of the bar is taken for one of the whole load.</param>
+    public static WantedEffort Of(GymLine line, Exercise exercise, ClientProfile client, Trade trade, ClientStrength? strength = null)
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(exercise);
+        ArgumentNullException.ThrowIfNull(client);
+        ArgumentNullException.ThrowIfNull(trade);
         var rir = line.Reserve ?? UsualRir;
-        if (level == Level.Beginner)
+        if (client.Level == Level.Beginner)
         {
             rir = Math.Max(rir, 2); // beginners stay at two or three in reserve (docs/trade/prescription)
         }
@@ -35,12 +46,23 @@ public sealed record WantedEffort(double Low, double High, int Rir)
             (min, max) = (Math.Max(1, min / 4), Math.Max(1, max / 4));
         }
 
-        if (line.WorkingShare is { } share && exercise.Strength is { } strength)
+        var (average, last) = line.Timed || line.Target.IsOpen ? (1, 1) : Left(line, rir, client, trade);
+        var (low, high, aim) = (min / average, (max + rir) / last, (min + rir) / last);
+        if (line.WorkingShare is { } share && exercise.Strength is { } relation)
         {
-            var reps = Math.Max(RepMaxCurve.RepsAtShare(share, strength.Curve), min);
-            return new WantedEffort(min, Math.Max(reps, max), rir);
+            var ofAll = strength?.ShareOfSystem(exercise, share) ?? share;
+            var reps = Math.Max(RepMaxCurve.RepsAtShare(Math.Min(ofAll, 1), relation.Curve), min);
+            return new WantedEffort(min, Math.Max(reps, max), rir) { Aim = reps };
         }
 
-        return new WantedEffort(min, max + rir, rir);
+        return new WantedEffort(low, high, rir) { Aim = aim };
+    }
+
+    /// <summary>Share of the first set's reps to failure that the planned sets have on average, and the last of them.</summary>
+    private static (double Average, double Last) Left(GymLine line, int rir, ClientProfile client, Trade trade)
+    {
+        var rest = line.RestSeconds ?? trade.Dose.UsualRest(client.Goal, line.Target);
+        var sets = trade.Fatigue.BySet(1, Math.Max(1, line.LastSetOpen ? line.Sets - 1 : line.Sets), rest, rir);
+        return (sets.Average(), sets[^1]);
     }
 }

@@ -26,6 +26,13 @@ public static class PlanNotices
         return [.. All(request, kit, lines, days, trade).OrderByDescending(n => n.Level)];
     }
 
+    /// <summary>A remark that wants an answer: what the plan says and what is known do not go together.</summary>
+    public static PlanNotice ToAsk(Reason text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        return new PlanNotice(text.Code.Replace('.', '-'), NoticeLevel.Warning, text);
+    }
+
     private static IEnumerable<PlanNotice> All(
         RebuildRequest request,
         KitAtPlace kit,

@@ -40,11 +40,14 @@ public sealed class RebuildEngine(Trade trade)
     private RebuildResult Whole(RebuildRequest request)
     {
         var parsed = LineKeys.Kept(new ShorthandParser(trade.Names).Parse(string.Join('\n', request.GymLines)), request.Keyed);
-        var at = new ClientAtPlace(request.Client, request.Kit, trade);
+        var (client, asked) = LineEvidence.Join(parsed.Lines, request.Client, trade);
+        var at = new ClientAtPlace(client, request.Kit, trade);
         var (kit, matcher, writer) = (at.Kit, new LineMatcher(at), new CandidateWriter(at));
         var drafts = parsed
             .Lines.GroupBy(l => l.Day)
-            .SelectMany(day => day.Select((line, i) => Draft(line, i, day.Count(), request, parsed.Days[line.Day].Name, matcher, writer)))
+            .SelectMany(day =>
+                day.Select((line, i) => Draft(line, i, day.Count(), request, parsed.Days[line.Day].Name, at, matcher, writer))
+            )
             .ToImmutableArray();
         var choice = new WeekChoice(trade.Catalogue, trade.Match.Week);
         var taken = choice.Choose(
@@ -67,7 +70,7 @@ public sealed class RebuildEngine(Trade trade)
             HardSets = PlanFigures.HardSets(lines, trade.Catalogue),
             Days = days,
             Kept = parsed.Kept,
-            Notices = PlanNotices.For(request, kit, lines, days, trade),
+            Notices = [.. PlanNotices.For(request, kit, lines, days, trade), .. asked.Select(PlanNotices.ToAsk)],
         };
         plan = plan with { Findings = PlanCheck.Run(AuditedPlan.Of(request, plan, kit, trade), request.Accepted) };
         return new RebuildResult(plan, parsed.Errors) { Rows = parsed.Rows, Keyed = LineKeys.Remembered(parsed, request.Keyed) };
@@ -107,6 +110,7 @@ public sealed class RebuildEngine(Trade trade)
         int count,
         RebuildRequest request,
         string day,
+        ClientAtPlace at,
         LineMatcher matcher,
         CandidateWriter writer
     )
@@ -117,7 +121,13 @@ public sealed class RebuildEngine(Trade trade)
         var approach = request.ApproachOn(day, trade);
         var meant = AsWritten.Of(line, exercise, trade.Lexicon);
         var intent = approach.Intent(meant.Line, role, trade.Dose.UsualRest(request.Client.Goal, line.Target));
-        var match = new LineToMatch(intent, meant.Exercise, role, WantedEffort.Of(intent, exercise, request.Client.Level), approach);
+        var match = new LineToMatch(
+            intent,
+            meant.Exercise,
+            role,
+            WantedEffort.Of(intent, exercise, at.Client, at.Trade, at.Strength),
+            approach
+        );
         var (usable, ruledOut) = matcher.Rank(match);
         var candidates = usable.Take(CandidatesShown).Select(s => writer.Write(match, s)).ToList();
         if (PairFinder.Best(match, usable, trade.Match) is { } pair)

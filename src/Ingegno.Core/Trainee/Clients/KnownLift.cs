@@ -1,4 +1,4 @@
-using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 
 namespace Ingegno.Core.Trainee.Clients;
 
@@ -6,4 +6,9 @@ namespace Ingegno.Core.Trainee.Clients;
 /// <param name="Anchor">Id of an anchor lift in <c>data/trade/strength.json</c>.</param>
 /// <param name="LoadKg">External load in kg, above 0, at most 500; for the pull-up the added load plus body mass.</param>
 /// <param name="Reps">Reps reached with it, 1–20.</param>
-public sealed record KnownLift(string Anchor, double LoadKg, int Reps = 1);
+public sealed record KnownLift(string Anchor, double LoadKg, int Reps = 1)
+{
+    /// <summary>Line of the gym plan that it was read from; null when a coach typed it.</summary>
+    [JsonIgnore]
+    public string? Line { get; init; }
+}

@@ -97,6 +97,22 @@ public sealed class ClientStrength
         return basis with { OneRepMaxKg = basis.OneRepMaxKg * ratio };
     }
 
+    /// <summary>
+    /// A share of the bar's one-rep maximum as a share of the whole load: at 80 % of the bar a squat moves more than 80 % of bar and body.
+    /// </summary>
+    /// <param name="exercise">A lift whose anchor counts a part of the body.</param>
+    /// <param name="share">Share of the bar, 0–1.1.</param>
+    public double ShareOfSystem(Exercise exercise, double share)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        return For(exercise) is { } estimate && exercise.Strength is { } relation && _tables.Find(relation.Anchor) is { } anchor
+            ? BarAt(estimate.OneRepMaxKg, anchor.BodyShare(_client.Sex) * BodyMassKg, share) / estimate.OneRepMaxKg
+            : share;
+    }
+
+    private static double BarAt(double systemMaxKg, double bodyKg, double share) =>
+        bodyKg < systemMaxKg ? (share * (systemMaxKg - bodyKg)) + bodyKg : share * systemMaxKg;
+
     /// <summary>Expected reps to failure at a system load in kg.</summary>
     public static RepRange RepsAt(StrengthEstimate estimate, double systemLoadKg, CurveKind curve)
     {
@@ -120,7 +136,9 @@ public sealed class ClientStrength
             return new StrengthEstimate(
                 external,
                 SpreadKnown,
-                Reason.Of("strength.known-lift", ("lift", anchor.Label), ("load", Quantity.Kg(known.LoadKg)), ("reps", known.Reps))
+                known.Line is { } line
+                    ? Reason.Of("strength.gym-line", ("line", line))
+                    : Reason.Of("strength.known-lift", ("lift", anchor.Label), ("load", Quantity.Kg(known.LoadKg)), ("reps", known.Reps))
             );
         }
 

@@ -15,6 +15,9 @@ public sealed record HomeExercise
 
     public required string SetupId { get; init; }
 
+    /// <summary>Key of the things, and their parts, that play its roles; empty when none does.</summary>
+    public string Spots { get; init; } = string.Empty;
+
     /// <summary>The set-up in words: implement, band, object.</summary>
     public required string Setup { get; init; }
 

@@ -36,7 +36,7 @@ internal static class BlockExamples
         {
             DaysPerWeek = 2,
             MinutesPerSession = 40,
-            Learned = [new LearnedLift("back-squat", null, 84, 0.1, Reason.Text("sessions of squats"))],
+            Learned = [new LearnedLift("back-squat", null, 100, 0.1, Reason.Text("sessions of squats"))],
         },
         Kit = Examples.Kit("dumbbell 4 x2", "band-loop 12"),
         GymLines = ["Back squat 3x8 3 min", "Lat pulldown 3x10", "Lateral raise 3x12-15"],

@@ -127,7 +127,7 @@ public class CostModelTests
         var tires = Home(Request(new LearnedCost(LearnedCost.Rests, 1.6, 0.2, 20, Reason.Text("pairs"))));
         var slow = Home(Request(new LearnedCost("slow-eccentric", 1.4, 0.2, 8, Reason.Text("days"))));
 
-        tires.Effect!.ReserveFirst.ShouldBe(usual.Effect!.ReserveFirst);
+        tires.Effect!.RepsBySet[0].ShouldBe(usual.Effect!.RepsBySet[0], "a rest costs only what comes after it");
         tires.Effect.RepsBySet[^1].ShouldBeLessThan(usual.Effect.RepsBySet[^1]);
         slow.RepsToFailure!.Value.ShouldBe(usual.RepsToFailure!.Value * (1 - (0.35 * 1.4)) / 0.65, 0.3);
 

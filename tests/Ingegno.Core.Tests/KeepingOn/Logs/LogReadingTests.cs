@@ -121,7 +121,7 @@ public class LogReadingTests
         stamped.Sets[0].Stamp!.SystemKg.ShouldBe(curl.SystemLoadKg!.Value);
         stamped.Sets[1].Stamp!.SystemKg!.Value.ShouldBeGreaterThan(stamped.Sets[0].Stamp!.SystemKg!.Value);
         stamped.Sets[0].Stamp!.PlannedReps.ShouldBe(curl.Dose.Target.Min);
-        var instead = stamps.Stamp(new LoggedExercise(new LineKey(1), "push-up", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp!;
+        var instead = stamps.Stamp(new LoggedExercise(new LineKey(1), "wide-push-up", [new LoggedSet { Reps = 8 }])).Sets[0].Stamp!;
         instead.SystemKg!.Value.ShouldBe(0.64 * 80, 0.5, "done instead: by its first set-up here, Ebben et al. 2011");
         instead.PlannedReps.ShouldBeNull();
         stamps

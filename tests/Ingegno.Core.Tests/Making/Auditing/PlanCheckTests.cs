@@ -141,7 +141,7 @@ public class PlanCheckTests
                 "Lying leg curl 3x12 90 s",
                 "Dumbbell lateral raise 3x15 90 s",
             ],
-            minutes: 62
+            minutes: 65
         ) with
         {
             FitToMinutes = false,

@@ -55,7 +55,12 @@ public class AcceptanceRowTests
     [Fact]
     public void A_late_pulldown_becomes_a_table_row_for_who_cannot_do_twelve_chin_ups()
     {
-        var result = Examples.Rebuild(Examples.ClientA, Examples.Kit("dining-table", "pull-up-bar"), LateInTheSession);
+        // 85 kg, body included: four or five.
+        var cannot = Examples.ClientA with
+        {
+            KnownLifts = [.. Examples.ClientA.KnownLifts, new KnownLift("pull-up", 85)],
+        };
+        var result = Examples.Rebuild(cannot, Examples.Kit("dining-table", "pull-up-bar"), LateInTheSession);
 
         Examples.ChosenForLast(result)[0].ShouldBe("table-row");
     }
@@ -99,7 +104,7 @@ public class AcceptanceRowTests
 
     [Theory]
     [InlineData("Bench press 4x8", "dumbbell-bench-press", "dumbbell 25 x2", "bench 44")]
-    [InlineData("Lying leg curl 3x12", "sliding-leg-curl-lowering-only", "sliders", "sliding-floor")]
+    [InlineData("Lying leg curl 3x12", "sliding-leg-curl", "sliders", "sliding-floor")]
     [InlineData("Barbell hip thrust 4x10", "single-leg-hip-thrust", "sofa 44", "rucksack", "bottle x6")]
     [InlineData("Triceps pushdown 3x12", "band-triceps-pushdown", "band-tube 8", "closed-door")]
     [InlineData("Barbell curl 3x10", "dumbbell-curl", "dumbbell 10 x2")]

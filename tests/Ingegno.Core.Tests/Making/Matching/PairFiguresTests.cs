@@ -8,6 +8,7 @@ using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 
@@ -151,7 +152,7 @@ public class PairFiguresTests
             [],
             load ?? ReachableLoad.None,
             null,
-            null,
+            new RepRange(6, 8, 10),
             [],
             resistance,
             null
@@ -169,7 +170,7 @@ public class PairFiguresTests
         return new Scored(
             exercise,
             loaded,
-            new MatchScores(0.8, 0.8, 0.8, resistance, 0.8, 0.8),
+            new MatchScores(0.8, 0.8, 0.8, resistance, 0.8, 0.8, 0.8),
             0.1,
             new Lazy<ImmutableArray<PartScore>>(parts)
         );

@@ -53,18 +53,19 @@ public class PartFiguresTests
     }
 
     [Fact]
-    public void Structure_loses_half_for_isolation_more_for_a_lost_side_than_for_a_second_one_little_for_the_chain_and_by_degrees_for_balance()
+    public void Structure_loses_nearly_all_for_isolation_more_for_a_lost_side_than_for_a_second_one_little_for_the_chain_and_by_degrees_for_balance()
     {
         var both = Plain with { Structure = ExerciseStructure.Compound, Sides = Sides.Bilateral, Chain = Chain.Closed, Stability = 1 };
         double Of(Exercise gym, Exercise home) => PartMatches.Structure(gym, home, Rules).Score;
 
         Of(both, both).ShouldBe(1);
-        Of(both, both with { Structure = ExerciseStructure.Isolation }).ShouldBe(0.5, 1e-9);
+        Of(both, both with { Structure = ExerciseStructure.Isolation }).ShouldBe(0.1, 1e-9);
         Of(both with { Sides = Sides.Unilateral }, both).ShouldBe(0.75, 1e-9);
         Of(both, both with { Sides = Sides.Unilateral }).ShouldBe(0.85, 1e-9);
-        Of(both, both with { Chain = Chain.Open }).ShouldBe(0.95, 1e-9);
+        Of(both, both with { Chain = Chain.Open }).ShouldBe(0.9, 1e-9);
         Of(both, both with { Stability = 3 }).ShouldBe(0.86, 1e-9, "two degrees more");
         Of(both with { Stability = 3 }, both).ShouldBe(1, "less balance is no loss");
+        Of(both, both with { Impact = 1 }).ShouldBe(0.5, 1e-9, "a jump for what is no jump");
         Of(both with { Sides = Sides.Unilateral }, both with { Structure = ExerciseStructure.Isolation, Chain = Chain.Open, Stability = 5 })
             .ShouldBe(0, "never below nothing");
     }

@@ -98,9 +98,9 @@ public class ApproachTests
     [Trait("source", "common practice: one fixed pair is dosed by what the client can do with it")]
     public void One_pair_of_six_kilos_gives_three_strengths_three_plans()
     {
-        string Dose(double bench)
+        string Dose(double press)
         {
-            var client = Examples.ClientA with { KnownLifts = [new KnownLift("bench-press", bench)], BodyMassKg = 75 };
+            var client = Examples.ClientA with { KnownLifts = [new KnownLift("overhead-press", press)], BodyMassKg = 75 };
             var request = new RebuildRequest
             {
                 Client = client,
@@ -112,7 +112,7 @@ public class ApproachTests
             return $"{home.Dose.Figures} {home.Dose.Tempo}";
         }
 
-        var doses = new[] { Dose(25), Dose(45), Dose(110) };
+        var doses = new[] { Dose(16), Dose(24), Dose(60) };
         doses.ShouldBeUnique(string.Join(" | ", doses));
     }
 

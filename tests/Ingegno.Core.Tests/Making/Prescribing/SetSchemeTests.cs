@@ -171,22 +171,7 @@ public class SetSchemeTests
     }
 
     private static string[] Choose(string approach, string exercise, Level level, double reps = 19) =>
-        [
-            .. TechniqueChoice
-                .For(
-                    Examples.Exercise(exercise),
-                    Examples.ClientA with
-                    {
-                        Level = level,
-                    },
-                    Trade.Shipped.ApproachOf(approach),
-                    reps,
-                    8,
-                    12,
-                    Trade.Shipped.Techniques
-                )
-                .Select(t => t.Id),
-        ];
+        [.. ChosenTechniques.For(exercise, Examples.ClientA with { Level = level }, approach, reps, 8, 12).Select(t => t.Id)];
 
     private static Technique Step(string id) => Trade.Shipped.Techniques.Single(t => t.Id == id);
 }

@@ -71,10 +71,7 @@ public class TechniqueChoiceTests
     [InlineData("tension", "table-row", "isometric-first")]
     [InlineData("mirror", "table-row", "slow-eccentric-5")]
     public void An_approach_takes_its_own_techniques_first(string approach, string exercise, string step) =>
-        TechniqueChoice
-            .For(Examples.Exercise(exercise), Examples.ClientA, Trade.Shipped.ApproachOf(approach), 17, 8, 12, Trade.Shipped.Techniques)
-            .Select(t => t.Id)
-            .ShouldContain(step);
+        ChosenTechniques.For(exercise, Examples.ClientA, approach, 17, 8, 12).Select(t => t.Id).ShouldContain(step);
 
     [Fact]
     public void A_heavy_line_takes_no_long_steps() =>
@@ -85,16 +82,8 @@ public class TechniqueChoiceTests
 
     [Fact]
     public void No_school_gives_a_heavy_line_long_steps() =>
-        TechniqueChoice
-            .For(
-                Examples.Exercise("dumbbell-romanian-deadlift"),
-                Examples.ClientA,
-                Trade.Shipped.ApproachOf("tension"),
-                14,
-                5,
-                7,
-                Trade.Shipped.Techniques
-            )
+        ChosenTechniques
+            .For("dumbbell-romanian-deadlift", Examples.ClientA, "tension", 14, 5, 7)
             .ShouldAllBe(t => t.Order <= TechniqueChoice.LastUsualOrder);
 
     [Fact]
@@ -110,22 +99,7 @@ public class TechniqueChoiceTests
     public void Shares_multiply() => Left(["slow-eccentric-5", "pause-2"]).ShouldBe(0.65 * 0.85, 1e-9);
 
     private static string[] Choose(string exercise, Level level, double reps, double low, double high) =>
-        [
-            .. TechniqueChoice
-                .For(
-                    Examples.Exercise(exercise),
-                    Examples.ClientA with
-                    {
-                        Level = level,
-                    },
-                    Trade.Shipped.ApproachOf(null),
-                    reps,
-                    low,
-                    high,
-                    Trade.Shipped.Techniques
-                )
-                .Select(t => t.Id),
-        ];
+        [.. ChosenTechniques.For(exercise, Examples.ClientA with { Level = level }, null, reps, low, high).Select(t => t.Id)];
 
     private static Technique Step(string id) => Trade.Shipped.Techniques.Single(t => t.Id == id);
 

@@ -37,6 +37,9 @@ public sealed record BandForceCurve(
     double? ErrorKg = null
 )
 {
+    /// <summary>Rigs up to this stretch are preferred: the pull rises evenly and the band lasts (common practice).</summary>
+    public const double ComfortStretch = 2.5;
+
     /// <summary>Past this stretch life and safety drop (common practice: 300 % of the rest length).</summary>
     public const double WarnStretch = 3;
 

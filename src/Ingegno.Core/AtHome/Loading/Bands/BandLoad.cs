@@ -30,6 +30,11 @@ public enum BandRigKind
 /// How much the hardest point counts beside the mean, 0–1: nothing where the movement gets easier toward its end (squat,
 /// hinge, press), a half where it gets harder (pulls, raises, curls). A decision of ours.
 /// </param>
+/// <param name="Of">Which bands it takes: <c>long-band</c>, or <c>mini-band</c> for a short loop round the legs.</param>
+/// <param name="CapKg">
+/// Most force at any point that hands, elbows, ankles (about 25 kg each) or shoulders (60 kg) bear in comfort; null for no limit. Common
+/// practice.
+/// </param>
 /// <param name="Required">True when the exercise makes no sense without a band.</param>
 public sealed record BandLoad(
     BandRigKind Rig,
@@ -39,6 +44,8 @@ public sealed record BandLoad(
     double HandHeight = 0,
     int Hands = 1,
     double Peak = 0,
+    string Of = "long-band",
+    double? CapKg = null,
     bool Required = true
 )
 {

@@ -1,0 +1,51 @@
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Making.Prescribing;
+
+/// <summary>How long a set of a line may last (docs/trade/prescription).</summary>
+/// <param name="Reps">Reps of a set at most, as planned.</param>
+/// <param name="Rir">Reps in reserve at its end.</param>
+/// <param name="Seconds">Longest time under tension that a technique may make of it, s.</param>
+/// <param name="Most">Longest where the approach itself asks for the technique, s.</param>
+public readonly record struct SetLimits(int Reps, int Rir, double Seconds, double Most)
+{
+    /// <summary>A lowering of so many seconds and more is for sets of <see cref="MostReps"/> reps at most.</summary>
+    private const int VeryLong = 8;
+
+    private const int MostReps = 6;
+
+    /// <summary>The limits of a line.</summary>
+    public static SetLimits Of(GymLine line, int rir, DoseRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        ArgumentNullException.ThrowIfNull(rules);
+        var heavy = line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } };
+        return new SetLimits(
+            line.Timed || line.Target.IsOpen ? int.MaxValue : line.Target.Max,
+            rir,
+            heavy ? rules.SetSeconds.Heavy : rules.SetSeconds.Usual,
+            heavy ? rules.SetSeconds.Heavy : rules.SetSeconds.Most
+        );
+    }
+
+    /// <summary>Strength work: what is too light is moved fast and not slowly.</summary>
+    public static bool IsForSpeed(GymLine line, ClientProfile client)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        ArgumentNullException.ThrowIfNull(client);
+        return client.Goal == Goal.Strength && line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } };
+    }
+
+    /// <summary>Whether a set in that manner stays within them.</summary>
+    /// <param name="set">The techniques.</param>
+    /// <param name="left">Reps to failure with them.</param>
+    public bool Allow(TechniqueSet set, double left)
+    {
+        ArgumentNullException.ThrowIfNull(set);
+        var done = Math.Max(1, Math.Min(left - Rir, Reps));
+        return done * set.SecondsPerRep <= (set.Asked ? Most : Seconds)
+            && !(done > MostReps && set.Steps.Any(t => t.Eccentric >= VeryLong));
+    }
+}

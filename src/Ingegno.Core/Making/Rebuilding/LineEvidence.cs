@@ -1,0 +1,115 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Making.Rebuilding;
+
+/// <summary>
+/// What the gym plan says of the client's strength (docs/trade/strength-relations): who has 3x8 at 60 kg with two in reserve does ten with
+/// it, and who has pull-ups 3x8 does about eight. It joins what is known; where it contradicts that, it is asked and not believed.
+/// </summary>
+public static class LineEvidence
+{
+    /// <summary>Machines count their stacks each in their own way: only these anchors' free lifts and pulls tell something.</summary>
+    private const double LeastRatio = 0.45;
+
+    /// <summary>Reps in reserve taken where the line says nothing: three sets are not done to failure.</summary>
+    private const int UsualReserve = 2;
+
+    /// <summary>Past so many reps a load says little of the maximum.</summary>
+    private const int MostReps = 15;
+
+    /// <summary>A line that asks for so many times what is known is asked about; one that asks for less may be meant light.</summary>
+    private const double Contradicts = 1.2;
+
+    /// <summary>So many spreads above what level and body mass say, a figure is not believed: a pull-up may have been assisted.</summary>
+    private const double MostSpreads = 2.2;
+
+    /// <summary>What the lines add to a client's known lifts, and what is to be asked.</summary>
+    /// <param name="lines">The gym lines, as they were read.</param>
+    /// <param name="client">The client.</param>
+    /// <param name="trade">The trade.</param>
+    public static (ClientProfile Client, ImmutableArray<Reason> Asked) Join(IEnumerable<GymLine> lines, ClientProfile client, Trade trade)
+    {
+        ArgumentNullException.ThrowIfNull(lines);
+        ArgumentNullException.ThrowIfNull(client);
+        ArgumentNullException.ThrowIfNull(trade);
+        var strength = new ClientStrength(client, trade.Strength);
+        var (known, asked) = (client.KnownLifts.ToList(), new List<Reason>());
+        var told = lines
+            .Select(l => Of(l, trade.Catalogue.Get(l.ExerciseId), client, strength, trade))
+            .OfType<Told>()
+            .GroupBy(t => t.Lift.Anchor, StringComparer.Ordinal)
+            .OrderBy(g => g.Key, StringComparer.Ordinal);
+        foreach (var family in told)
+        {
+            // Several lines of a family: the strongest says most, for lighter ones may be meant light.
+            var most = family.MaxBy(t => t.Lift.LoadKg)!;
+            var typed = client.KnownLifts.LastOrDefault(k => k.Anchor == family.Key);
+            var expected = strength.ForAnchor(family.Key)!;
+            var apart = most.SystemKg / expected.OneRepMaxKg;
+            if (typed is not null && apart > Contradicts)
+            {
+                asked.Add(
+                    Reason.Of(
+                        "evidence.contradicts",
+                        ("line", most.Text),
+                        ("lift", trade.Strength.Find(family.Key)!.Label),
+                        ("known", Quantity.Kg(typed.LoadKg)),
+                        ("reps", typed.Reps)
+                    )
+                );
+            }
+            else if (typed is null && apart > 1 + (MostSpreads * expected.Spread))
+            {
+                asked.Add(Reason.Of("evidence.not-believed", ("line", most.Text), ("times", Math.Round(apart, 1))));
+            }
+            else if (typed is null && !client.Learned.Any(l => l.Anchor == family.Key))
+            {
+                known.Add(most.Lift);
+            }
+        }
+
+        return (client with { KnownLifts = [.. known] }, [.. asked]);
+    }
+
+    private sealed record Told(KnownLift Lift, double SystemKg, string Text);
+
+    private static Told? Of(GymLine line, Exercise exercise, ClientProfile client, ClientStrength strength, Trade trade)
+    {
+        if (
+            line.Timed
+            || line.Target.IsOpen
+            || exercise.Strength is not { } relation
+            || relation.Ratio < LeastRatio
+            || line.Target.Max > MostReps
+            || trade.Strength.Find(relation.Anchor) is not { } anchor
+            || exercise is not { AtHome: true, Structure: ExerciseStructure.Compound }
+        )
+        {
+            return null;
+        }
+
+        // The whole body hangs on the bar of a pull-up; what is added counts on top.
+        var hangs = exercise.Setups.Any(s => s.Load.Leverage is { Model: AtHome.Loading.LeverageKind.LessForearms, Factor: >= 1 });
+        var body = hangs ? strength.BodyMassKg * LessForearms : anchor.BodyShare(client.Sex) * strength.BodyMassKg;
+        if (line.Load is null && !hangs)
+        {
+            return null;
+        }
+
+        var external = line.Load is { } load ? load.Kg * load.Pieces : 0;
+        var reps = line.Target.Min + (line.Reserve ?? UsualReserve);
+        var system = RepMaxCurve.OneRepMax(external + body, Math.Min(reps, 20), relation.Curve) / relation.Ratio;
+        var bar = Math.Max(1, system - (anchor.BodyShare(client.Sex) * strength.BodyMassKg));
+        return new Told(new KnownLift(relation.Anchor, Math.Round(bar, 1)) { Line = Shorthand.Write(line) }, system, Shorthand.Write(line));
+    }
+
+    /// <summary>Share of the body above the grip of a hang: all but hands and forearms (de Leva 1996, mean of both sexes).</summary>
+    private const double LessForearms = 0.956;
+}
