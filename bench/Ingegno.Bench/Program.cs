@@ -2,6 +2,12 @@ using System.Diagnostics;
 using Ingegno.Bench;
 
 // ./ingegno bench runs this: figures for the README and for whoever changes the engine, never a pass or fail.
+if (args.Contains("panel"))
+{
+    PanelFigures.Print(args.Contains("examples"));
+    return;
+}
+
 Report(ReadingScenarios.All);
 Console.WriteLine();
 Report(Scenarios.All);
@@ -18,6 +24,8 @@ Console.WriteLine(
 Console.WriteLine();
 Report(ProgressScenarios.All);
 Console.WriteLine(ProgressScenarios.Comparison());
+Console.WriteLine();
+PanelFigures.Print(examples: false);
 
 static List<double> Report(IEnumerable<Scenario> scenarios)
 {

@@ -62,6 +62,7 @@ public sealed record RelevanceRules(double Muscles, double MusclesWithoutPattern
 /// <param name="LoadSpread">Spread of the logarithm of the load about the one that the line names, where its own exercise is done.</param>
 /// <param name="Unloaded">Share left where an isolation line is loaded and nothing is taken in hand.</param>
 /// <param name="UnloadedCompound">The same for a compound line.</param>
+/// <param name="ShortLoses">Share lost at most by a load with which the sets fall short of the planned reps.</param>
 public sealed record ResistanceRules(
     double HoldForHold,
     double HoldForReps,
@@ -72,7 +73,8 @@ public sealed record ResistanceRules(
     double TooHardSpread,
     double LoadSpread,
     double Unloaded,
-    double UnloadedCompound
+    double UnloadedCompound,
+    double ShortLoses
 );
 
 /// <summary>When two exercises stand for one line.</summary>

@@ -71,8 +71,14 @@ public sealed record AuditedPlan
     /// <summary>How muscles are compared.</summary>
     public required PartRules Parts { get; init; }
 
+    /// <summary>What a set costs the next, for this client; null when nothing is known of it.</summary>
+    public SetFatigue? Fatigue { get; init; }
+
     /// <summary>Techniques of the trade.</summary>
     public ImmutableArray<Technique> Techniques { get; init; } = [];
+
+    /// <summary>The engine just wrote it, and no coach has set anything yet.</summary>
+    public bool IsFresh { get; init; }
 
     /// <summary>Pasted lines that say how to go on: a rep range, an open set, or a word for it.</summary>
     public bool SaysHowToGoOn { get; init; } = true;
@@ -87,6 +93,8 @@ public sealed record AuditedPlan
         {
             Client = request.Client,
             Parts = trade.Match.Parts,
+            Fatigue = trade.Fatigue,
+            IsFresh = request.Edits.IsDefaultOrEmpty && request.Choices.IsDefaultOrEmpty,
             Days = [.. plan.Days.Select(d => d.Name)],
             Minutes = [.. plan.Days.Select(d => d.Minutes)],
             Approaches = [.. plan.Days.Select(d => request.ApproachOn(d.Name, trade))],

@@ -16,12 +16,15 @@ internal static class DoseChecks
     /// <summary>Reps between the bottom and the top of a range in which a line can grow.</summary>
     private const int RangeToGrow = 3;
 
+    /// <summary>Rest taken where a plan names none, s.</summary>
+    private const int UsualRest = 90;
+
     /// <summary>Share of the one-rep maximum below which a set does less.</summary>
     private const double LightShare = 0.3;
 
-    public static IEnumerable<Finding> Find(AuditedPlan plan) => plan.Exercises.SelectMany(Of).Concat(GoingOn(plan));
+    public static IEnumerable<Finding> Find(AuditedPlan plan) => plan.Exercises.SelectMany(e => Of(plan, e)).Concat(GoingOn(plan));
 
-    private static IEnumerable<Finding> Of(AuditedExercise at)
+    private static IEnumerable<Finding> Of(AuditedPlan plan, AuditedExercise at)
     {
         var name = at.Exercise.Name;
         if (at.Exercise.Sides == Knowledge.Catalogue.Sides.Unilateral && !at.PerSide)
@@ -84,10 +87,12 @@ internal static class DoseChecks
             yield break;
         }
 
-        var reserve = (int)Math.Floor(toFailure) - at.Target.Max;
+        // Reps fall from set to set: the first keeps a reserve so that the last has its reps.
+        var last = plan.Fatigue?.BySet(toFailure, at.Sets, at.RestSeconds ?? UsualRest, at.Rir ?? 2)[^1] ?? toFailure;
+        var reserve = (int)Math.Floor(last) - at.Target.Max;
         if (reserve > FarFromFailure && at.Target.Max < DosePrescriber.MostUsefulReps)
         {
-            var more = Math.Min(DosePrescriber.MostUsefulReps, (int)Math.Floor(toFailure) - (at.Rir ?? 2));
+            var more = Math.Min(DosePrescriber.MostUsefulReps, (int)Math.Floor(last) - (at.Rir ?? 2));
             yield return new Finding(
                 $"far/{at.Line}",
                 "far-from-failure",

@@ -17,6 +17,20 @@ public static class PlanCheck
         SessionChecks.Find,
     ];
 
+    /// <summary>
+    /// What the kit, the client or the gym plan itself bring about: on a plan that the engine just wrote it is worth knowing, for had there
+    /// been something better here it would stand there. After a coach's hand it is a warning like any other.
+    /// </summary>
+    private static readonly ImmutableHashSet<string> BeyondTheEngine =
+    [
+        "light",
+        "far-from-failure",
+        "untested",
+        "muscle-lost",
+        "knee-above-hip",
+        "push-above-pull",
+    ];
+
     /// <summary>All findings; those a coach accepted carry the note and come last.</summary>
     /// <param name="plan">The plan.</param>
     /// <param name="accepted">What the coach accepted.</param>
@@ -27,6 +41,14 @@ public static class PlanCheck
         [
             .. Checks
                 .SelectMany(check => check(plan))
+                .Select(f =>
+                    plan.IsFresh && f.Severity == Severity.Warning && BeyondTheEngine.Contains(f.Code)
+                        ? f with
+                        {
+                            Severity = Severity.Hint,
+                        }
+                        : f
+                )
                 .Select(f => accepted.LastOrDefault(a => a.Key == f.Key) is { } known ? f with { Accepted = known.Note } : f)
                 .OrderBy(f => f.Accepted is not null)
                 .ThenByDescending(f => f.Severity)

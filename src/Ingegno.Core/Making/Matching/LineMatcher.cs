@@ -30,6 +30,11 @@ public sealed class LineMatcher(ClientAtPlace at)
                 PartMatches.PatternScore(line.Exercise, exercise, Rules)
             );
             var relevance = muscles + (Rules.Relevance.PatternCounts * pattern);
+            if (IsLimbering(exercise) && !IsLimbering(line.Exercise))
+            {
+                continue; // a stretch stands in for no work
+            }
+
             if (
                 exercise.Id != line.Exercise.Id
                 && (muscles < Rules.Relevance.Muscles || (pattern <= 0 && muscles < Rules.Relevance.MusclesWithoutPattern))
@@ -83,6 +88,8 @@ public sealed class LineMatcher(ClientAtPlace at)
         );
     }
 
+    private static bool IsLimbering(Exercise exercise) => exercise.Pattern is MovementPattern.Mobility or MovementPattern.Breathing;
+
     /// <summary>Harder variation, then load, then technique: what must be slowed steps behind its next rung where that needs less.</summary>
     private IEnumerable<Scored> HarderFirst(List<Scored> usable)
     {
@@ -128,7 +135,7 @@ public sealed class LineMatcher(ClientAtPlace at)
             exercise,
             loaded,
             whole,
-            Whole(line, exercise, whole) - (Rules.Shrinks * Short(line, loaded)),
+            Whole(line, exercise, whole) - (loaded.Reps is { } reps ? Rules.Shrinks * SetLimits.Shortfall(reps.Mid, line.Effort.Low) : 0),
             new Lazy<ImmutableArray<PartScore>>(() => Parts(line, exercise, loaded))
         );
     }
@@ -141,14 +148,6 @@ public sealed class LineMatcher(ClientAtPlace at)
             + (Kinship(line.Exercise, exercise) * Math.Min(1, scores.Resistance / Rules.Kinship.FromResistance))
             - JointSparing.Cost(exercise, at.Client, Rules.Sparing);
     }
-
-    /// <summary>How short of the planned reps the sets would fall: 0 down to nine tenths of them, 1 from seven tenths on.</summary>
-    private static double Short(LineToMatch line, LoadedSetup loaded) =>
-        loaded.Reps is not { } reps ? 0 : Math.Clamp((StillKept - (reps.Mid / line.Effort.Low)) / (StillKept - FarShort), 0, 1);
-
-    private const double StillKept = 0.9;
-
-    private const double FarShort = 0.7;
 
     /// <summary>A compound line is served neither by a small muscle nor by a load that does nothing for it.</summary>
     private double OfCompound(LineRole role, Exercise exercise, MatchScores scores) =>

@@ -157,7 +157,8 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             way.Load.MassKg > 0 || !IsLoaded(line.Exercise) ? 1
             : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.Unloaded
             : Rules.UnloadedCompound;
-        return new Rating(way, reps, techniques, Math.Min(1, closeness * rig * unloaded * (1 + (LoadsApart / (1 + off)))));
+        var kept = 1 - (Rules.ShortLoses * SetLimits.Shortfall(reps.Mid, effort.Low));
+        return new Rating(way, reps, techniques, Math.Min(1, closeness * kept * rig * unloaded * (1 + (LoadsApart / (1 + off)))));
     }
 
     /// <summary>External load in kg that the line itself names, where its own exercise is done: in kg, or as a share of the bar's

@@ -140,6 +140,9 @@ public static class DosePrescriber
             : (new SetTarget(able, standard), Reason.Of("dose.to-standard", ("standard", standard)));
     }
 
+    /// <summary>Share of the planned reps of one's own body that must be expected for the plan to be believed.</summary>
+    private const double LeastBelieved = 0.4;
+
     /// <summary>What the target is worked out from.</summary>
     private sealed record Asked(GymLine Line, Exercise Home, WantedEffort Effort, int Sets, int Rest);
 
@@ -168,7 +171,10 @@ public static class DosePrescriber
         var tooEasy = toFailure > effort.High * rules.TooEasy;
         var ownBody =
             line.Load is null && home.Setups.Any(s => s.Load.External is not { Required: true } && s.Load.Band is not { Required: true });
-        if (home.Id == line.ExerciseId && last >= KeptTarget.LeastOfPlanned * line.Target.Min && (ownBody || !tooEasy))
+        if (
+            home.Id == line.ExerciseId
+            && (ownBody ? last >= LeastBelieved * line.Target.Min : last >= KeptTarget.LeastOfPlanned * line.Target.Min && !tooEasy)
+        )
         {
             return (line.Target, Reason.Of("dose.as-planned")); // what the client does already
         }

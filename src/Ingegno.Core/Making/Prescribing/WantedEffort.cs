@@ -52,7 +52,9 @@ public sealed record WantedEffort(double Low, double High, int Rir)
         {
             var ofAll = strength?.ShareOfSystem(exercise, share) ?? share;
             var reps = Math.Max(RepMaxCurve.RepsAtShare(Math.Min(ofAll, 1), relation.Curve), min);
-            return new WantedEffort(min, Math.Max(reps, max), rir) { Aim = reps };
+
+            // Where the last set is open, those before it only lead up to it.
+            return new WantedEffort(line.LastSetOpen ? min : Math.Min(low, reps), Math.Max(reps, max), rir) { Aim = reps };
         }
 
         return new WantedEffort(low, high, rir) { Aim = aim };

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.Naming;
 using Ingegno.Core.Knowledge.TradeData;
@@ -54,7 +55,7 @@ public sealed class RebuildEngine(Trade trade)
             [.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))],
             request.Client.MinutesPerSession
         );
-        var chosen = drafts.Select((d, i) => d.Home with { Chosen = taken[i] < 0 ? null : d.Options[taken[i]] });
+        var chosen = drafts.Select((d, i) => d.Home with { Chosen = taken[i] < 0 ? null : ForTheWeek(d.Options, taken[i], d.Home.Locked) });
         var sessions = new DosePipeline(request, at).Run(chosen, parsed.Days);
         var lines = sessions.SelectMany(s => s.Lines).OrderBy(l => l.Gym.Line).ToImmutableArray();
         lines =
@@ -75,6 +76,18 @@ public sealed class RebuildEngine(Trade trade)
         plan = plan with { Findings = PlanCheck.Run(AuditedPlan.Of(request, plan, kit, trade), request.Accepted) };
         return new RebuildResult(plan, parsed.Errors) { Rows = parsed.Rows, Keyed = LineKeys.Remembered(parsed, request.Keyed) };
     }
+
+    /// <summary>What is taken though another ranks first by itself says so.</summary>
+    private static Candidate ForTheWeek(ImmutableArray<Candidate> options, int taken, bool locked) =>
+        locked || taken == 0 || options[0].Match - options[taken].Match < Clearly
+            ? options[taken]
+            : options[taken] with
+            {
+                Why = [Reason.Of("why.week", ("first", options[0].Name)), .. options[taken].Why],
+            };
+
+    /// <summary>Matches closer together than this are the same to a coach.</summary>
+    private const double Clearly = 0.01;
 
     /// <summary>What the dose, as it came out in the end, makes of what the gym line says.</summary>
     private static HomeLine AsSaid(HomeLine line, LineToMatch match) =>

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Plans;
@@ -10,12 +11,15 @@ namespace Ingegno.Core.Making.Sessions;
 
 /// <summary>
 /// What gives way when a day takes longer than the client has (docs/trade/prescription), in this order: lines are done in turn, rests
-/// are cut within the school, the least valuable sets are dropped. Main lifts and what a coach set stay as they are, and
-/// each cut is said.
+/// are cut within the school, the least valuable sets are dropped: isolation before compound, a fourth set of a main lift before the last of
+/// anything. What a coach set stays as it is, and each cut is said.
 /// </summary>
 internal static class SessionFit
 {
     private const int FewestSets = 2;
+
+    /// <summary>Sets that a main lift keeps whatever the minutes say.</summary>
+    private const int FewestOfMain = 3;
 
     private static readonly ImmutableArray<LineRole> GiveWay = [LineRole.Activation, LineRole.Accessory, LineRole.Secondary];
 
@@ -104,19 +108,12 @@ internal static class SessionFit
         var dropped = new Dictionary<LineKey, int>();
         while (draft.Minutes(approach) > limit)
         {
-            // Least valuable first; among equals the longest line, then the later one.
-            var line = draft
-                .Lines.Where(l => l.Chosen is not null && MayGive(l) && l.Chosen.Exercises[^1].Dose.Sets > FewestSets)
-                .OrderByDescending(l => l.Role)
-                .ThenByDescending(l => l.Chosen!.Exercises[^1].Dose.Sets)
-                .ThenByDescending(l => l.Gym.Line)
-                .FirstOrDefault();
-            if (line is null)
+            if (Least(draft) is not { } line)
             {
                 break;
             }
 
-            draft.Dose(line, d => d with { Sets = Math.Max(FewestSets, d.Sets - 1) });
+            draft.Dose(line, d => d with { Sets = Math.Max(1, d.Sets - 1) });
             dropped[line.Gym.Key] = dropped.GetValueOrDefault(line.Gym.Key) + 1;
         }
 
@@ -126,5 +123,23 @@ internal static class SessionFit
             let sets = dropped[line.Gym.Key]
             select Reason.Of("fit.sets", ("sets", sets), ("exercise", line.Chosen!.Name))
         );
+    }
+
+    /// <summary>
+    /// The line whose next set is worth least: thirds of accessories and secondary lines, then a fourth set of a main lift, then the second
+    /// set of a small muscle; null when only the coach can say what goes. Among equals the longest, then the later one.
+    /// </summary>
+    private static HomeLine? Least(SessionDraft draft)
+    {
+        int Sets(HomeLine line) => line.Chosen!.Exercises[^1].Dose.Sets;
+        bool Small(HomeLine line) =>
+            line.Role > LineRole.Secondary && draft.Trade.Catalogue.Get(line.Gym.ExerciseId).Structure == ExerciseStructure.Isolation;
+        var lines = draft.Lines.Where(l => l.Chosen is not null && l.Chosen.Exercises.All(e => !e.EditedByCoach)).ToList();
+        return Of(l => l.Role != LineRole.Main && Sets(l) > FewestSets)
+            ?? Of(l => l.Role == LineRole.Main && Sets(l) > FewestOfMain)
+            ?? Of(l => Small(l) && Sets(l) > 1);
+
+        HomeLine? Of(Func<HomeLine, bool> may) =>
+            lines.Where(may).OrderByDescending(l => l.Role).ThenByDescending(Sets).ThenByDescending(l => l.Gym.Line).FirstOrDefault();
     }
 }

@@ -154,7 +154,7 @@ public class DosePrescriberTests
         var line = new ShorthandParser(Trade.Shipped.Names).Parse(text).Lines[0];
         var effort = WantedEffort.Of(line, Examples.Exercise(line.ExerciseId), Examples.ClientA, Trade.Shipped);
 
-        effort.Low.ShouldBe(low);
+        effort.Low.ShouldBeInRange(low, low * 1.15, "somewhat more in the first set than on average");
         effort.High.ShouldBeInRange(least, most);
     }
 
