@@ -4,9 +4,12 @@ namespace Ingegno.Core.Tests.Support;
 internal static class Corpus
 {
     /// <summary>Rows of a file of the corpus, taken apart at tabs; lines that start with # are remarks.</summary>
-    public static IReadOnlyList<string[]> Rows(string file) =>
+    public static IReadOnlyList<string[]> Rows(string file) => In("Written", "Programs", "Corpus", file);
+
+    /// <summary>Rows of any file of the tests.</summary>
+    public static IReadOnlyList<string[]> In(params string[] path) =>
         [
-            .. File.ReadLines(RepositoryFolder.Path("tests", "Ingegno.Core.Tests", "Written", "Programs", "Corpus", file))
+            .. File.ReadLines(RepositoryFolder.Path(["tests", "Ingegno.Core.Tests", .. path]))
                 .Where(l => l.Length > 0 && !l.StartsWith("# ", StringComparison.Ordinal))
                 .Select(l => l.Split('\t')),
         ];

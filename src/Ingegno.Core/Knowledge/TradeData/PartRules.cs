@@ -37,7 +37,7 @@ public sealed record PartRules(
 /// <summary>What stays the same: the exercise itself, or its movement with another implement.</summary>
 /// <param name="Same">Added to the match of the gym line's own exercise.</param>
 /// <param name="SameMovement">Added where the movement is the same, with another implement.</param>
-/// <param name="FromResistance">Resistance part from which either is added whole; below it in proportion.</param>
+/// <param name="FromResistance">Resistance part from which either is added whole; with none at all it is half.</param>
 public sealed record KinshipRules(double Same, double SameMovement, double FromResistance);
 
 /// <summary>What a joint costs that an exercise loads and that does not rule it out.</summary>

@@ -135,7 +135,7 @@ public sealed class LineMatcher(ClientAtPlace at)
             exercise,
             loaded,
             whole,
-            Whole(line, exercise, whole) - (loaded.Reps is { } reps ? Rules.Shrinks * SetLimits.Shortfall(reps.Mid, line.Effort.Low) : 0),
+            Whole(line, exercise, whole) - Shrinks(line, exercise, loaded),
             new Lazy<ImmutableArray<PartScore>>(() => Parts(line, exercise, loaded))
         );
     }
@@ -143,11 +143,18 @@ public sealed class LineMatcher(ClientAtPlace at)
     /// <summary>The match with what stays the same added, and what sore joints would bear taken off.</summary>
     private double Whole(LineToMatch line, Exercise exercise, MatchScores scores)
     {
-        var share = line.Exercise.Structure == ExerciseStructure.Compound ? OfCompound(line.Role, exercise, scores) : 1;
+        var another = line.Exercise.Structure == ExerciseStructure.Compound && line.Exercise.Id != exercise.Id;
+        var share = another ? OfCompound(line.Role, exercise, scores) : 1;
         return (scores.Match(line.Role, Rules) * share)
-            + (Kinship(line.Exercise, exercise) * Math.Min(1, scores.Resistance / Rules.Kinship.FromResistance))
+            + (Kinship(line.Exercise, exercise) * (0.5 + (0.5 * Math.Min(1, scores.Resistance / Rules.Kinship.FromResistance))))
             - JointSparing.Cost(exercise, at.Client, Rules.Sparing);
     }
+
+    /// <summary>What falls short of the planned reps loses; less so the movement itself, done with what is here.</summary>
+    private double Shrinks(LineToMatch line, Exercise exercise, LoadedSetup loaded) =>
+        loaded.Reps is not { } reps
+            ? 0
+            : Rules.Shrinks * SetLimits.Shortfall(reps.Mid, line.Effort.Low) * (Kinship(line.Exercise, exercise) > 0 ? 0.5 : 1);
 
     /// <summary>A compound line is served neither by a small muscle nor by a load that does nothing for it.</summary>
     private double OfCompound(LineRole role, Exercise exercise, MatchScores scores) =>

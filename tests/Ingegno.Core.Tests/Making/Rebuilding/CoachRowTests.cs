@@ -1,0 +1,181 @@
+using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+
+namespace Ingegno.Core.Tests.Rebuilding;
+
+/// <summary>Gym lines for nine clients with the kits of this page: what a panel of coaches would sign.</summary>
+[Trait("source", "common practice")]
+public class CoachRowTests
+{
+    private sealed record Row(string Client, string Kit, string Line, string[] Wanted, string[] Fine, string[] Never)
+    {
+        public override string ToString() => $"{Client} [{Kit}] {Line}";
+    }
+
+    private static readonly ImmutableArray<Row> Rows =
+    [
+        .. Corpus
+            .In("Making", "Rebuilding", "Rows", "coach-rows.tsv")
+            .Select(r => new Row(r[0], r[1], r[2], Ids(r[3]), Ids(r[4]), Ids(r[5]))),
+    ];
+
+    private static readonly Lazy<ImmutableArray<(Row Row, HomeLine Line)>> Rebuilt = new(() => [.. Rows.Select(r => (r, Rebuild(r)))]);
+
+    [Fact]
+    public void Nineteen_of_twenty_are_signed()
+    {
+        var wrong = Rebuilt.Value.Where(r => !First(r.Line).Any(id => r.Row.Wanted.Contains(id) || r.Row.Fine.Contains(id))).ToList();
+
+        (1 - (wrong.Count / (double)Rows.Length)).ShouldBeGreaterThanOrEqualTo(0.95, Said(wrong));
+    }
+
+    [Fact]
+    public void Four_of_five_come_out_as_the_panel_wants_them_first()
+    {
+        var other = Rebuilt.Value.Where(r => !First(r.Line).Any(r.Row.Wanted.Contains)).ToList();
+
+        (1 - (other.Count / (double)Rows.Length)).ShouldBeGreaterThanOrEqualTo(0.8, Said(other));
+    }
+
+    [Fact]
+    public void What_no_coach_would_sign_never_stands_first()
+    {
+        var wrong = Rebuilt.Value.Where(r => First(r.Line).Any(r.Row.Never.Contains)).ToList();
+
+        wrong.ShouldBeEmpty(Said(wrong));
+    }
+
+    [Fact]
+    [Trait("source", "docs/trade/prescription: time under tension, reps, techniques at a time")]
+    public void No_dose_of_them_deserves_a_second_look()
+    {
+        foreach (var (row, line) in Rebuilt.Value)
+        {
+            foreach (var dose in line.Chosen!.Exercises.Select(e => e.Dose).Where(d => d is { Timed: false, Target.IsOpen: false }))
+            {
+                (dose.Target.Max * dose.Tempo.SecondsPerRep).ShouldBeLessThanOrEqualTo(75, row.ToString());
+                dose.Target.Max.ShouldBeLessThanOrEqualTo(30, row.ToString());
+            }
+        }
+    }
+
+    [Theory]
+    [InlineData("Back squat 5x5 @ 80%", 125, 130)] // 80 % of the bar's 160 kg, not of bar and body
+    [InlineData("Bench press 5x5 @ 80%", 92.5, 97.5)]
+    [InlineData("Barbell row 4x6 @ 80 kg", 80, 80)] // what the line says
+    [InlineData("Bench press 4x6 @ 90 kg", 90, 90)]
+    public void With_a_bar_the_line_names_its_load(string line, double least, double most) =>
+        Rebuild(new Row("C", "garage", line, [], [], [])).Chosen!.Exercises[0].ExternalKg.ShouldBeInRange(least, most);
+
+    private static IEnumerable<string> First(HomeLine line) => line.Chosen?.Exercises.Select(e => e.ExerciseId) ?? [];
+
+    private static string Said(IEnumerable<(Row Row, HomeLine Line)> rows) =>
+        string.Join(
+            '\n',
+            rows.Select(r => $"{r.Row} => {r.Line.Chosen?.Id}; next {string.Join(' ', r.Line.Candidates.Take(4).Select(c => c.Id))}")
+        );
+
+    private static string[] Ids(string text) => text.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+
+    private static HomeLine Rebuild(Row row) =>
+        new RebuildEngine(Trade.Shipped)
+            .Rebuild(
+                new RebuildRequest
+                {
+                    Client = Clients[row.Client],
+                    Kit = Kits[row.Kit],
+                    GymLines = [row.Line],
+                }
+            )
+            .Plan.Lines.Single();
+
+    private static readonly ImmutableDictionary<string, ClientProfile> Clients = new Dictionary<string, ClientProfile>
+    {
+        ["A"] = Client(Level.Intermediate, Goal.Muscle, Sex.Male, 80, 180, 31) with
+        {
+            KnownLifts =
+            [
+                new KnownLift("bench-press", 85),
+                new KnownLift("overhead-press", 55),
+                new KnownLift("back-squat", 110),
+                new KnownLift("barbell-row", 75),
+            ],
+        },
+        ["B"] = Client(Level.Beginner, Goal.GeneralFitness, Sex.Female, 62, 165, 36),
+        ["C"] = Client(Level.Advanced, Goal.Strength, Sex.Male, 90, 183, 29) with
+        {
+            KnownLifts =
+            [
+                new KnownLift("bench-press", 120),
+                new KnownLift("overhead-press", 75),
+                new KnownLift("back-squat", 160),
+                new KnownLift("deadlift", 200),
+                new KnownLift("barbell-row", 100),
+            ],
+        },
+        ["D"] = Client(Level.Intermediate, Goal.Muscle, Sex.Female, 60, 168, 28),
+        ["E"] = Client(Level.Beginner, Goal.GeneralFitness, Sex.Male, 92, 176, 63),
+        ["F"] = Client(Level.Intermediate, Goal.Muscle, Sex.Female, 66, 170, 41, new SoreJoint(Joint.LowBack, Soreness.Sore)),
+        ["G"] = Client(Level.Intermediate, Goal.Muscle, Sex.Male, 82, 179, 44, new SoreJoint(Joint.Shoulder, Soreness.Sore)),
+        ["H"] = Client(Level.Novice, Goal.GeneralFitness, Sex.Female, 70, 167, 50, new SoreJoint(Joint.Knee, Soreness.Sore)),
+        ["I"] = Client(Level.Intermediate, Goal.Muscle, Sex.Male, 80, 180, 33, new SoreJoint(Joint.Knee, Soreness.Injured)),
+    }.ToImmutableDictionary();
+
+    private static ClientProfile Client(Level level, Goal goal, Sex sex, double mass, double stature, int age, params SoreJoint[] sore) =>
+        new()
+        {
+            Level = level,
+            Goal = goal,
+            Sex = sex,
+            BodyMassKg = mass,
+            StatureCm = stature,
+            AgeYears = age,
+            MinutesPerSession = 60,
+            SoreJoints = [.. sore],
+        };
+
+    private const string Home =
+        "chair 45 cm; sofa 44 cm; dining table 74 cm; stairs 18 cm; rucksack 25 L; 6 bottles 1.5 L; 8 books 1 kg; towel; tile floor; socks";
+
+    private static readonly ImmutableDictionary<string, PlaceKit> Kits = new Dictionary<string, string>
+    {
+        ["none"] = string.Empty,
+        ["home"] = Home,
+        ["bed"] = "bed 50 cm",
+        ["pair 7"] = "2x 7 kg dumbbell",
+        ["pair 10"] = "2x 10 kg dumbbell; chair 45 cm",
+        ["pair 12"] = "2x 12 kg dumbbell; chair 45 cm",
+        ["pair 16"] = "2x 16 kg dumbbell",
+        ["pair 24"] = "2x 24 kg dumbbell; chair 45 cm",
+        ["kettlebell 12"] = "12 kg kettlebell",
+        ["kettlebell 16"] = "16 kg kettlebell",
+        ["kettlebell 24"] = "24 kg kettlebell; tile floor; socks",
+        ["bottles"] = "2 bottles 1.5 L",
+        ["band"] = "band 104 cm 22 mm",
+        ["band and door"] = "band 104 cm 22 mm; closed door; chair 45 cm",
+        ["band and chair"] = "band 104 cm 13 mm; chair 45 cm",
+        ["band and railing"] = "band 104 cm 22 mm; railing",
+        ["bar"] = "pull-up bar; chair 45 cm",
+        ["bar and band"] = "pull-up bar; band 104 cm 22 mm",
+        ["garage"] = "barbell 20 kg with 140 kg of plates; squat rack; bench 44 cm; pull-up bar",
+        ["hotel"] = "bed 50 cm; desk 73 cm; chair 45 cm; suitcase 40 L; 4 towels; 6 bottles 1.5 L",
+        ["park"] = "strong branch; park bench 45 cm",
+        ["mini"] = "mini band; chair 45 cm",
+        ["mini and sliders"] = "mini band; sliders; tile floor; sofa 44 cm",
+        ["mini 7 sofa"] = "2x 7 kg dumbbell; mini band; sofa 44 cm",
+    }.ToImmutableDictionary(k => k.Key, k => Kit(k.Value));
+
+    private static PlaceKit Kit(string text)
+    {
+        var reader = new KitParagraph(new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
+        var things = text.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).SelectMany(t => reader.Read(t));
+        return new PlaceKit { Name = "here", Items = [.. things.Select((f, i) => f.Entry.Item! with { Id = $"thing-{i}" })] };
+    }
+}
