@@ -175,7 +175,8 @@ public class CoachRowTests
     private static PlaceKit Kit(string text)
     {
         var reader = new KitParagraph(new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
-        var things = text.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).SelectMany(t => reader.Read(t));
+        var things = text.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+            .SelectMany(t => reader.Read(t));
         return new PlaceKit { Name = "here", Items = [.. things.Select((f, i) => f.Entry.Item! with { Id = $"thing-{i}" })] };
     }
 }
