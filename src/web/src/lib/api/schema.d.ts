@@ -3532,6 +3532,10 @@ export interface components {
              * @default 0
              */
             peak: number;
+            /** @default long-band */
+            of: string;
+            /** Format: double */
+            capKg?: null | number;
             /** @default true */
             required: boolean;
             assists?: boolean;
@@ -4043,6 +4047,8 @@ export interface components {
             /** Format: int32 */
             skill: number;
             /** Format: int32 */
+            familiarity: number;
+            /** Format: int32 */
             impact: number;
             headDown: boolean;
             joints: {
@@ -4236,6 +4242,7 @@ export interface components {
             exerciseId: string;
             name: string;
             setupId: string;
+            spots: string;
             setup: string;
             /** Format: double */
             externalKg: number;
@@ -4487,11 +4494,21 @@ export interface components {
             /** Format: double */
             typicalLegToCentreCm?: null | number;
             typicalAnchorAt: components["schemas"]["AnchorHeight"][];
+            parts: components["schemas"]["KitPart"][];
             firstUse: string[];
             source: string;
         };
         /** @enum {unknown} */
         KitMeasure: "mass" | "plates" | "force" | "rest-length" | "width" | "thickness" | "height" | "volume" | "density" | "max-load" | "overhang" | "leg-to-centre" | "anchor";
+        KitPart: {
+            id: string;
+            name: string;
+            can: string[];
+            /** Format: double */
+            typicalHeightCm?: null | number;
+            /** Format: double */
+            timesHeight?: null | number;
+        };
         KitPossibilities: {
             /** Format: int32 */
             exercises: number;
@@ -4744,7 +4761,7 @@ export interface components {
         /** @enum {unknown} */
         MassUnit: "kg" | "lb";
         /** @enum {unknown} */
-        MatchPart: "muscles" | "pattern" | "structure" | "resistance" | "profile" | "skill";
+        MatchPart: "muscles" | "pattern" | "structure" | "resistance" | "profile" | "skill" | "familiarity";
         /** @enum {unknown} */
         Measure: "reps" | "seconds";
         MessagePart: {
@@ -5246,6 +5263,9 @@ export interface components {
             /** Format: int32 */
             count: number;
             heightCm: number[];
+            heightOfStature: number[];
+            /** Format: double */
+            bestCm?: null | number;
             at: components["schemas"]["AnchorHeight"][];
         };
         ResistanceRange: {
