@@ -54,7 +54,7 @@ test('a finding is mended in one press, accepted with a note, and undone', async
   await page.reload();
   await expect(untested).toContainText('tested it together on Friday');
   await untested.getByRole('button', { name: 'Take that back' }).click();
-  await expect(untested).toContainText('To change:');
+  await expect(untested).toContainText('Hint:');
 });
 
 test('what the screening finds is serious until a clearance is recorded', async ({ page, server }) => {

@@ -33,6 +33,7 @@ internal static partial class OwnExerciseLimits
             (own.Muscles.Values.Any(m => m is not (>= 0 and <= 1)), "the involvement of a muscle lies between 0 and 1"),
             (own.Stability is < 0 or > 3, "its demand on balance runs from 0 to 3"),
             (own.Skill is < 1 or > 5, "its skill runs from 1 to 5"),
+            (own.Familiarity is < 1 or > 5, "how familiar it is runs from 1 to 5"),
             (own.Impact is < 0 or > 3, "its impact runs from 0 to 3"),
             (own.Rung is < 1 or > 99, "its rung runs from 1 to 99"),
             (own.Joints.Values.Any(j => j is < 1 or > 3), "the stress on a joint runs from 1 to 3"),

@@ -37,9 +37,9 @@
     </p>
     <p class="soft text-plain">
       {exercise.venues.map((v) => (v === 'home' ? 'at home' : 'in the gym')).join(' and ')}; skill {exercise.skill}
-      of 5{exercise.impact ? `; impact ${exercise.impact} of 3` : ''}{exercise.headDown
-        ? '; head below the hips'
-        : ''}
+      of 5, familiar {exercise.familiarity} of 5{exercise.impact
+        ? `; impact ${exercise.impact} of 3`
+        : ''}{exercise.headDown ? '; head below the hips' : ''}
     </p>
     <p class="mt-2 flex flex-wrap gap-2">
       <button class="btn btn-xs" onclick={onchange}

@@ -54,7 +54,12 @@
   {/if}
 {/snippet}
 
-{#snippet figure(label: string, key: 'stability' | 'skill' | 'impact' | 'rung', min: number, max: number)}
+{#snippet figure(
+  label: string,
+  key: 'stability' | 'skill' | 'familiarity' | 'impact' | 'rung',
+  min: number,
+  max: number,
+)}
   {#if draft}
     <label>
       <span class="label-text">{label}, {min}–{max}</span>
@@ -123,6 +128,7 @@
         {@render pick('Counted in', 'measure')}
         {@render figure('Rung in the family', 'rung', 1, 99)}
         {@render figure('Skill', 'skill', 1, 5)}
+        {@render figure('Familiar', 'familiarity', 1, 5)}
         {@render figure('Balance', 'stability', 0, 3)}
         {@render figure('Impact', 'impact', 0, 3)}
         <label class="flex items-end gap-2 pb-1">
