@@ -19,6 +19,9 @@ public sealed record DoseRules
     /// <summary>How long a set may last.</summary>
     public required TimeUnderTension SetSeconds { get; init; }
 
+    /// <summary>What may be asked before a clearance that the screening wants.</summary>
+    public required GentleRules Gentle { get; init; }
+
     /// <summary>Seconds of a hold that stands for reps.</summary>
     public required SetTarget HoldSeconds { get; init; }
 
@@ -29,6 +32,13 @@ public sealed record DoseRules
         return UsualRests.First(r => r.Goal == goal && (r.UpToReps is not { } reps || (!target.IsOpen && target.Max <= reps))).Seconds;
     }
 }
+
+/// <summary>A dose for who waits for a clearance.</summary>
+/// <param name="Sets">Most sets.</param>
+/// <param name="Rir">Fewest reps in reserve.</param>
+/// <param name="Reps">Fewest reps of a set, so that no load is heavy.</param>
+/// <param name="HoldSeconds">Longest hold, s.</param>
+public sealed record GentleRules(int Sets, int Rir, int Reps, int HoldSeconds);
 
 /// <summary>Time under tension of a set, s.</summary>
 /// <param name="Heavy">Longest that techniques make of a set of few reps.</param>

@@ -30,7 +30,8 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(line);
-        var techniques = SetLimits.IsForSpeed(line.Line, at.Client) ? [] : TechniquesFor(exercise, line.Approach);
+        var techniques =
+            at.Client.NeedsClearance || SetLimits.IsForSpeed(line.Line, at.Client) ? [] : TechniquesFor(exercise, line.Approach);
         var unmeasured = UnmeasuredScore(exercise, line);
         Rating? best = null;
         foreach (var here in at.Ways.SetupsOf(exercise))

@@ -75,7 +75,7 @@ public static class Calibration
             .Select(s => (Joint?)s.Joint)
             .FirstOrDefault();
         return client.HighBloodPressure ? Reason.Of("not-open.blood-pressure")
-            : !client.Screening.IsDefaultOrEmpty && client.Clearance is null ? Reason.Of("not-open.clearance")
+            : client.NeedsClearance ? Reason.Of("not-open.clearance")
             : joint is { } sore ? Reason.Of("not-open.joint", ("joint", Term.For(sore)))
             : exercise.Impact > 0 || home.Dose.Techniques.Contains("explosive") ? Reason.Of("not-open.speed")
             : exercise.HeadDown || exercise.Skill > MostSkill ? Reason.Of("not-open.skill")

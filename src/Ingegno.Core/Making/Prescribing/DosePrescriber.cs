@@ -126,7 +126,7 @@ public static class DosePrescriber
         double? repsToFailure,
         DoseRules rules
     ) =>
-        client is { Goal: Goal.Strength, Level: > Level.Beginner }
+        client is { Goal: Goal.Strength, Level: > Level.Beginner, NeedsClearance: false }
         && line is { Timed: false, Target: { IsOpen: false, Max: <= HeavyReps } }
         && home is { Measure: Measure.Reps, Tempo: null }
         && repsToFailure > rules.FarTooLight * effort.High

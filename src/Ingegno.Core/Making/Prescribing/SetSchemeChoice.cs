@@ -50,6 +50,7 @@ public static class SetSchemeChoice
             at.Role == LineRole.Main
             || at.Role == LineRole.Activation
             || client.Goal == Goal.Strength
+            || client.NeedsClearance
             || at.Line.Sets < 2
             || at.Line.Target.IsOpen
             ? null

@@ -46,6 +46,11 @@ public static class PlanNotices
             yield return new PlanNotice("no-kit", NoticeLevel.Warning, Reason.Of("notice.no-kit", ("place", kit.Name)));
         }
 
+        if (request.Client.NeedsClearance)
+        {
+            yield return new PlanNotice("gentle", NoticeLevel.Warning, Reason.Of("notice.gentle", ("rir", trade.Dose.Gentle.Rir)));
+        }
+
         foreach (var (id, approach) in days.Select(d => (request.ApproachOn(d.Name), request.ApproachOn(d.Name, trade))).Distinct())
         {
             if (id is not null && approach.Id != id)

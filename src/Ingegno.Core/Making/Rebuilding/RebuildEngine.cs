@@ -133,7 +133,11 @@ public sealed class RebuildEngine(Trade trade)
         var role = choice?.Role ?? RoleOfLine.Infer(line, exercise, position, count);
         var approach = request.ApproachOn(day, trade);
         var meant = AsWritten.Of(line, exercise, trade.Lexicon);
-        var intent = approach.Intent(meant.Line, role, trade.Dose.UsualRest(request.Client.Goal, line.Target));
+        var intent = GentleDose.Of(
+            approach.Intent(meant.Line, role, trade.Dose.UsualRest(request.Client.Goal, line.Target)),
+            request.Client,
+            trade.Dose
+        );
         var match = new LineToMatch(
             intent,
             meant.Exercise,

@@ -12,6 +12,9 @@ public static class CandidateFilter
     private const int HeavyStress = 3;
     private const int MediumStress = 2;
 
+    /// <summary>Highest skill before a clearance that the screening wants.</summary>
+    private const int GentleSkill = 3;
+
     /// <summary>Highest skill a level is trusted with, 1–5. Common practice.</summary>
     public static int SkillCeiling(Level level) =>
         level switch
@@ -52,6 +55,11 @@ public static class CandidateFilter
                     )
                 );
             }
+        }
+
+        if (client.NeedsClearance && (exercise.HeadDown || exercise.Impact > 0 || exercise.Skill > GentleSkill))
+        {
+            return ("clearance", Reason.Of("filter.clearance"));
         }
 
         if (client.HighBloodPressure && exercise.HeadDown)

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Knowledge.TradeData;
 
@@ -47,6 +48,10 @@ public sealed record ClientProfile
 
     /// <summary>Clearance for what the screening found; null while there is none.</summary>
     public Clearance? Clearance { get; init; }
+
+    /// <summary>The screening found something that a clinician has not cleared yet: the plan stays gentle.</summary>
+    [JsonIgnore]
+    public bool NeedsClearance => !Screening.IsDefaultOrEmpty && Clearance is null;
 
     /// <summary>Approach that the client's plans follow unless a week or day has its own; null for the default.</summary>
     public string? Approach { get; init; }

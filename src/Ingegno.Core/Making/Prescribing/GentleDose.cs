@@ -1,0 +1,48 @@
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Making.Prescribing;
+
+/// <summary>
+/// What is asked of a client for whom the screening wants a clearance that is not there yet (docs/trade/cautions): few sets that stay far
+/// from failure, no technique, nothing heavy and nothing to the limit. Local rules and licensed practice come before it.
+/// </summary>
+public static class GentleDose
+{
+    /// <summary>The line as it may be done until then; itself for everybody else.</summary>
+    public static GymLine Of(GymLine line, ClientProfile client, DoseRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        ArgumentNullException.ThrowIfNull(client);
+        ArgumentNullException.ThrowIfNull(rules);
+        if (!client.NeedsClearance)
+        {
+            return line;
+        }
+
+        var gentle = rules.Gentle;
+        var reps = line.Timed ? line.Target.Max : gentle.Reps;
+        return line with
+        {
+            Sets = Math.Min(line.Sets, gentle.Sets),
+            Target =
+                line.Timed ? new SetTarget(Math.Min(line.Target.Min, gentle.HoldSeconds), Math.Min(reps, gentle.HoldSeconds))
+                : line.Target.IsOpen || line.Target.Max < reps ? new SetTarget(reps, reps)
+                : line.Target,
+            Rir = Math.Max(line.Rir ?? 0, gentle.Rir),
+            Rpe = null,
+            RpeTo = null,
+            RirTo = null,
+            RepMax = null,
+            Load = null,
+            LoadWord = null,
+            ShareOfMax = null,
+            ShareOfMaxTo = null,
+            Each = [],
+            Method = null,
+            LastSetOpen = false,
+        };
+    }
+}
