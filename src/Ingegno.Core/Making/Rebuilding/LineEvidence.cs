@@ -1,8 +1,10 @@
 using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Programs;
@@ -39,10 +41,11 @@ public static class LineEvidence
         ArgumentNullException.ThrowIfNull(lines);
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(trade);
-        var strength = new ClientStrength(client, trade.Strength);
+        var anywhere = new ClientAtPlace(client, new PlaceKit { Name = string.Empty }, trade);
+        var strength = anywhere.Strength;
         var (known, asked) = (client.KnownLifts.ToList(), new List<Reason>());
         var told = lines
-            .Select(l => Of(l, trade.Catalogue.Get(l.ExerciseId), client, strength, trade))
+            .Select(l => Of(l, trade.Catalogue.Get(l.ExerciseId), anywhere, trade))
             .OfType<Told>()
             .GroupBy(t => t.Lift.Anchor, StringComparer.Ordinal)
             .OrderBy(g => g.Key, StringComparer.Ordinal);
@@ -69,7 +72,7 @@ public static class LineEvidence
             {
                 asked.Add(Reason.Of("evidence.not-believed", ("line", most.Text), ("times", Math.Round(apart, 1))));
             }
-            else if (typed is null && !client.Learned.Any(l => l.Anchor == family.Key))
+            else if (typed is null && !(most.AtLeast && apart < 1) && !client.Learned.Any(l => l.Anchor == family.Key))
             {
                 known.Add(most.Lift);
             }
@@ -78,10 +81,19 @@ public static class LineEvidence
         return (client with { KnownLifts = [.. known] }, [.. asked]);
     }
 
-    private sealed record Told(KnownLift Lift, double SystemKg, string Text);
+    /// <param name="Lift">The lift as it would be typed.</param>
+    /// <param name="SystemKg">The anchor's one-rep maximum that follows, kg.</param>
+    /// <param name="Text">The line.</param>
+    /// <param name="AtLeast">It says what the client does at least: fifteen bridges may be all that was asked. A hang is near the limit.</param>
+    private sealed record Told(KnownLift Lift, double SystemKg, string Text, bool AtLeast);
 
-    private static Told? Of(GymLine line, Exercise exercise, ClientProfile client, ClientStrength strength, Trade trade)
+    /// <summary>What one's own body weighs in an exercise that needs nothing but floor and wall, kg; null for any other.</summary>
+    private static double? OwnBody(Exercise exercise, ClientAtPlace anywhere) =>
+        anywhere.Ways.Of(exercise).FirstOrDefault(w => w.Setup.Needs is null && w.Load.MassKg <= 0 && w.System.Kg > 0)?.System.Kg;
+
+    private static Told? Of(GymLine line, Exercise exercise, ClientAtPlace anywhere, Trade trade)
     {
+        var (client, strength) = (anywhere.Client, anywhere.Strength);
         if (
             line.Timed
             || line.Target.IsOpen
@@ -95,19 +107,25 @@ public static class LineEvidence
             return null;
         }
 
-        // The whole body hangs on the bar of a pull-up; what is added counts on top.
         var hangs = exercise.Setups.Any(s => s.Load.Leverage is { Model: AtHome.Loading.LeverageKind.LessForearms, Factor: >= 1 });
-        var body = hangs ? strength.BodyMassKg * LessForearms : anchor.BodyShare(client.Sex) * strength.BodyMassKg;
-        if (line.Load is null && !hangs)
+        var own = hangs ? strength.BodyMassKg * LessForearms : OwnBody(exercise, anywhere);
+        var body = own ?? (anchor.BodyShare(client.Sex) * strength.BodyMassKg);
+        if (line.Load is null && own is null)
         {
             return null;
         }
 
         var external = line.Load is { } load ? load.Kg * load.Pieces : 0;
         var reps = line.Target.Min + (line.Reserve ?? UsualReserve);
-        var system = RepMaxCurve.OneRepMax(external + body, Math.Min(reps, 20), relation.Curve) / relation.Ratio;
+        var ratio = client.Level == Level.Beginner ? relation.BeginnerRatio ?? relation.Ratio : relation.Ratio;
+        var system = RepMaxCurve.OneRepMax(external + body, Math.Min(reps, 20), relation.Curve) / ratio;
         var bar = Math.Max(1, system - (anchor.BodyShare(client.Sex) * strength.BodyMassKg));
-        return new Told(new KnownLift(relation.Anchor, Math.Round(bar, 1)) { Line = Shorthand.Write(line) }, system, Shorthand.Write(line));
+        return new Told(
+            new KnownLift(relation.Anchor, Math.Round(bar, 1)) { Line = Shorthand.Write(line) },
+            system,
+            Shorthand.Write(line),
+            AtLeast: own is not null && !hangs && line.Load is null
+        );
     }
 
     /// <summary>Share of the body above the grip of a hang: all but hands and forearms (de Leva 1996, mean of both sexes).</summary>

@@ -18,7 +18,7 @@ internal static class SessionFit
 {
     private const int FewestSets = 2;
 
-    /// <summary>Sets that a main lift keeps whatever the minutes say.</summary>
+    /// <summary>Sets that a main lift keeps as long as anything else can go.</summary>
     private const int FewestOfMain = 3;
 
     private static readonly ImmutableArray<LineRole> GiveWay = [LineRole.Activation, LineRole.Accessory, LineRole.Secondary];
@@ -127,7 +127,7 @@ internal static class SessionFit
 
     /// <summary>
     /// The line whose next set is worth least: thirds of accessories and secondary lines, then a fourth set of a main lift, then the second
-    /// set of a small muscle; null when only the coach can say what goes. Among equals the longest, then the later one.
+    /// set of a small muscle, then the third of a main lift; null when only the coach can say what goes. Among equals the longest, then the later one.
     /// </summary>
     private static HomeLine? Least(SessionDraft draft)
     {
@@ -137,7 +137,8 @@ internal static class SessionFit
         var lines = draft.Lines.Where(l => l.Chosen is not null && l.Chosen.Exercises.All(e => !e.EditedByCoach)).ToList();
         return Of(l => l.Role != LineRole.Main && Sets(l) > FewestSets)
             ?? Of(l => l.Role == LineRole.Main && Sets(l) > FewestOfMain)
-            ?? Of(l => Small(l) && Sets(l) > 1);
+            ?? Of(l => Small(l) && Sets(l) > 1)
+            ?? Of(l => Sets(l) > FewestSets);
 
         HomeLine? Of(Func<HomeLine, bool> may) =>
             lines.Where(may).OrderByDescending(l => l.Role).ThenByDescending(Sets).ThenByDescending(l => l.Gym.Line).FirstOrDefault();

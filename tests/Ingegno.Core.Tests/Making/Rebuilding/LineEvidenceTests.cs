@@ -1,0 +1,85 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Programs.Reading;
+
+namespace Ingegno.Core.Tests.Rebuilding;
+
+[Trait("source", "docs/trade/strength-relations: the gym plan is evidence; worked by hand")]
+public class LineEvidenceTests
+{
+    private static readonly ClientProfile Unknown = new()
+    {
+        Level = Level.Intermediate,
+        Goal = Goal.Muscle,
+        Sex = Sex.Male,
+        BodyMassKg = 80,
+        StatureCm = 180,
+    };
+
+    [Fact]
+    public void Three_times_eight_with_two_left_is_ten_with_that_load()
+    {
+        // Ten reps are about 74 to 75 % of the maximum (NSCA table, from memory): 60 kg make 80.
+        var (client, asked) = Join(Unknown, "Bench press 3x8 @ 60 kg RIR 2");
+
+        asked.ShouldBeEmpty();
+        client.KnownLifts.ShouldHaveSingleItem().LoadKg.ShouldBeInRange(78, 83);
+        Strength(client, "bench-press").RestsOn.Said().ShouldContain("the gym plan");
+    }
+
+    [Fact]
+    public void Pull_ups_three_times_eight_mean_about_eight()
+    {
+        var (client, _) = Join(Unknown, "Pull-up 3x8");
+        var estimate = Strength(client, "pull-up");
+
+        // 76.5 kg hang on the bar; with two in reserve it is ten.
+        var reps = ClientStrength.RepsAt(estimate, 0.956 * 80, Examples.Exercise("pull-up").Strength!.Curve);
+        reps.Mid.ShouldBeInRange(9, 11);
+    }
+
+    [Fact]
+    public void Fifteen_bridges_say_at_least_and_not_at_most()
+    {
+        Join(Unknown, "Glute bridge 3x15").Client.KnownLifts.ShouldBeEmpty();
+        Join(Unknown with { Level = Level.Beginner, BodyMassKg = 72 }, "Push-up 3x15").Client.KnownLifts.ShouldNotBeEmpty();
+    }
+
+    [Fact]
+    public void What_was_typed_stands_and_a_contradiction_is_asked()
+    {
+        var typed = Unknown with { KnownLifts = [new KnownLift("bench-press", 80)] };
+
+        var (client, asked) = Join(typed, "Bench press 3x6 @ 90 kg");
+        client.KnownLifts.ShouldBe(typed.KnownLifts);
+        asked.ShouldHaveSingleItem().Said().ShouldContain("bench press 80 kg");
+        Join(typed, "Bench press 3x8 @ 60 kg").Asked.ShouldBeEmpty("a light day is no contradiction");
+    }
+
+    [Fact]
+    public void What_level_and_body_mass_cannot_explain_is_asked_and_not_believed()
+    {
+        var weak = Unknown with { Level = Level.Beginner, Sex = Sex.Female, BodyMassKg = 62 };
+
+        var (client, asked) = Join(weak, "Pull-up 3x8");
+        client.KnownLifts.ShouldBeEmpty();
+        asked.ShouldHaveSingleItem().Code.ShouldBe("evidence.not-believed");
+    }
+
+    [Fact]
+    public void Machines_and_small_muscles_say_nothing_of_the_big_lifts() =>
+        Join(Unknown, "Leg press 3x10 @ 180 kg", "Barbell curl 3x10 @ 30 kg", "Plank 3x60 s").Client.KnownLifts.ShouldBeEmpty();
+
+    private static (ClientProfile Client, ImmutableArray<Core.Ground.Reasons.Reason> Asked) Join(
+        ClientProfile client,
+        params string[] lines
+    ) => LineEvidence.Join(new ShorthandParser(Trade.Shipped.Names).Parse(string.Join('\n', lines)).Lines, client, Trade.Shipped);
+
+    private static StrengthEstimate Strength(ClientProfile client, string exercise) =>
+        new ClientStrength(client, Trade.Shipped.Strength).For(Examples.Exercise(exercise))!;
+}
