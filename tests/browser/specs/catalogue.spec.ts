@@ -4,7 +4,7 @@ test('the catalogue is searched, narrowed, read and linked to', async ({ page, s
   await signIn(page, server.url);
   await page.getByRole('link', { name: 'Catalogue' }).click();
   const list = page.getByRole('region', { name: 'Exercises' });
-  await expect(list.getByRole('status')).toContainText(/3\d\d exercises/);
+  await expect(list.getByRole('status')).toContainText(/4\d\d exercises/);
   await expectAccessible(page);
 
   await page.keyboard.press('/');

@@ -152,9 +152,9 @@ test('what a line is for can be corrected', async ({ page, server }) => {
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   await inspector.getByLabel('What the line is for').selectOption('accessory');
   const parts = inspector.getByRole('region', { name: /part by part/ });
-  await expect(parts.getByRole('row', { name: /Muscles/ })).toContainText('weight 40');
+  await expect(parts.getByRole('row', { name: /Muscles/ })).toContainText('weight 34');
   await inspector.getByLabel('What the line is for').selectOption('');
-  await expect(parts.getByRole('row', { name: /Muscles/ })).toContainText('weight 30');
+  await expect(parts.getByRole('row', { name: /Muscles/ })).toContainText('weight 27');
 });
 
 test('another approach shows what it would change before it is taken, for the week or a day', async ({

@@ -38,7 +38,7 @@ test('undo goes back through saved versions too', async ({ page, server }) => {
   const first = (await inspector.getByRole('heading', { level: 2 }).textContent()) ?? '';
   await page.keyboard.press('s');
   await expect(page.getByText('Saved as version 1.')).toBeVisible();
-  await page.keyboard.press('2');
+  await page.keyboard.press('3');
   await expect(inspector.getByRole('heading', { level: 2 })).not.toHaveText(first);
   await page.keyboard.press('s');
   await expect(page.getByText('Saved as version 2.')).toBeVisible();
