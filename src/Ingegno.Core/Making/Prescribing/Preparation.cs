@@ -44,6 +44,7 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
         [
             Reason.Of("prepare.raise", ("stepping", Landing(client))),
             .. Fitting(MovementPattern.Mobility, worked, client)
+                .Where(e => e.Measure == Measure.Reps) // six slow reps; held stretches come after
                 .Take(Mobilised)
                 .Select(e => Reason.Of("prepare.mobilise", ("exercise", e.Name), ("side", e.Sides == Sides.Unilateral))),
             Reason.Of(lower ? "prepare.stabilise-leg" : "prepare.stabilise-plank"),

@@ -11,6 +11,9 @@ namespace Ingegno.Core.Making.Prescribing;
 /// <param name="Most">Longest where the approach itself asks for the technique, s.</param>
 public readonly record struct SetLimits(int Reps, int Rir, double Seconds, double Most)
 {
+    /// <summary>What the line's own tempo adds to a rep beside its lowering, s.</summary>
+    public int OwnSeconds { get; init; }
+
     /// <summary>A lowering of so many seconds and more is for sets of <see cref="MostReps"/> reps at most.</summary>
     private const int VeryLong = 8;
 
@@ -36,7 +39,10 @@ public readonly record struct SetLimits(int Reps, int Rir, double Seconds, doubl
             rir,
             heavy ? rules.SetSeconds.Heavy : rules.SetSeconds.Usual,
             heavy ? rules.SetSeconds.Heavy : rules.SetSeconds.Most
-        );
+        )
+        {
+            OwnSeconds = line.Tempo is { } own ? own.PauseStretched + own.PauseShortened + Math.Max(0, own.Concentric - 1) : 0,
+        };
     }
 
     /// <summary>Strength work: what is too light is moved fast and not slowly.</summary>
@@ -54,7 +60,7 @@ public readonly record struct SetLimits(int Reps, int Rir, double Seconds, doubl
     {
         ArgumentNullException.ThrowIfNull(set);
         var done = Math.Max(1, Math.Min(left - Rir, Reps));
-        return done * set.SecondsPerRep <= (set.Asked ? Most : Seconds)
+        return done * (set.SecondsPerRep + OwnSeconds) <= (set.Asked ? Most : Seconds)
             && !(done > MostReps && set.Steps.Any(t => t.Eccentric >= VeryLong));
     }
 }
