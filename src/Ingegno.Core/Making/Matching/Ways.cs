@@ -56,13 +56,24 @@ public sealed class Ways
             _trade.Catalogue.Find(home.ExerciseId) is { } exercise
             && exercise.Setups.FirstOrDefault(s => s.Id == home.SetupId) is { } setup
             && Of(exercise, setup) is { Missing: null } here
-            ? OnSpots(here, home.Spots)
+            ? OnSpots(here, home)
             : null;
     }
 
-    /// <summary>The ways at the heights that the plan took; all of them when those things are gone.</summary>
-    private static SetupHere OnSpots(SetupHere here, string spots)
+    /// <summary>
+    /// The ways at the heights that the plan took; where it does not say, as plans of before, at those where the load comes nearest to what it
+    /// moved; all of them when those things are gone.
+    /// </summary>
+    private static SetupHere OnSpots(SetupHere here, HomeExercise home)
     {
+        var spots =
+            home.Spots.Length > 0 || home.SystemLoadKg is not { } moved
+                ? home.Spots
+                : here
+                    .Ways.OrderBy(w => Math.Abs(w.Load.MassKg - home.ExternalKg))
+                    .ThenBy(w => Math.Abs(w.System.Kg - moved))
+                    .Select(w => w.Spots)
+                    .FirstOrDefault(string.Empty);
         var same = here.Ways.Where(w => w.Spots == spots).ToImmutableArray();
         return same.IsEmpty ? here : here with { Ways = same };
     }
