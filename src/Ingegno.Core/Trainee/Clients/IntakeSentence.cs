@@ -52,6 +52,13 @@ public static partial class IntakeSentence
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking | RegexOptions.ExplicitCapture;
 
     private static readonly Regex Mass = new(@"\b(?<n>[0-9]{2,3}([.,][0-9])?) ?(?<u>kg|kgs|kilos|kilograms|lbs?|pounds)\b", How);
+
+    // "Bench 40 kg x 8" is what somebody lifts, never what he weighs: it is set aside before the body mass is looked for and shown again as
+    // not understood.
+    private static readonly Regex Lift = new(
+        @"\b(squats?|bench(es)?|press(es)?|deadlifts?|rows?|curls?|thrusts?)\b([ :=-]+(about|around|up|to|with|of|at|is|a|max|1 ?rm|best|now)\b)*[ :=-]*[0-9]{2,3}([.][0-9])? ?((kg|kgs|kilos|kilograms|lbs?|pounds)\b( ?([x×*]|for) ?[0-9]{1,2}\b)?|[x×*] ?[0-9]{1,2}\b)",
+        How
+    );
     private static readonly Regex Stone = new(@"\b(?<n>[0-9]{1,2}) ?(st|stone)( (?<p>[0-9]{1,2})( ?(lbs?|pounds))?)?\b", How);
     private static readonly Regex Centimetres = new(@"\b(?<n>1[0-9]{2}|2[0-4][0-9]) ?cm\b", How);
     private static readonly Regex Metres = new(@"\b(?<n>[12][.,][0-9]{2}) ?m?\b", How);
@@ -187,6 +194,8 @@ public static partial class IntakeSentence
         }
 
         var left = PlainText.Of(text.ReplaceLineEndings(", "));
+        var lifts = Lift.Matches(left).Select(m => m.Value).ToList();
+        left = Lift.Replace(left, ", ");
         var stature = Stature(ref left);
         var mass =
             Take(ref left, Mass) is { } m
@@ -236,6 +245,7 @@ public static partial class IntakeSentence
             left.Split([',', ';', '.'], StringSplitOptions.RemoveEmptyEntries)
                 .Select(p => Idle.Replace(p, " ").Trim(' ', '-', ':', '/', '&'))
                 .Where(p => p.Any(char.IsLetterOrDigit))
+                .Concat(lifts)
         );
         return new Intake
         {

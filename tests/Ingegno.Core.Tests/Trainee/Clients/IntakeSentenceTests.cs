@@ -22,6 +22,19 @@ public class IntakeSentenceTests
     public void What_is_not_understood_stays_visible() =>
         IntakeSentence.Read("52, female, plays the accordion").Left.ShouldContain("accordion");
 
+    /// <summary>Common practice: a lift beside a body mass.</summary>
+    [Theory]
+    [InlineData("squats 70x5, bench 40 kg x 8", null, "bench 40 kg x 8")]
+    [InlineData("benches 100 kg for 5, 82 kg", 82.0, "benches 100 kg for 5")]
+    [InlineData("deadlifts about 140 kg, rower 66 kg", 66.0, "deadlifts about 140 kg")]
+    [InlineData("wants to squat and weighs 68 kg", 68.0, "squat")]
+    public void What_somebody_lifts_is_no_body_mass(string text, double? kg, string left)
+    {
+        var read = IntakeSentence.Read(text);
+        read.BodyMassKg.ShouldBe(kg);
+        read.Left.ShouldContain(left);
+    }
+
     [Fact]
     public void Whatever_is_jotted_down_is_answered() =>
         Gen.String[Gen.Char["fm 0159,.;-'kgcm½٣１\u202e\nyo"], 0, 150].Sample(text => IntakeSentence.Read(text).ShouldNotBeNull());
