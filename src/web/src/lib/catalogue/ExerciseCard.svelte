@@ -67,6 +67,7 @@
   </section>
 
   {#if exercise.setups.length > 0}
+    {#if exercise.how}<p>{exercise.how}</p>{/if}
     <section aria-label="Set-ups">
       <h3 class="mb-1 text-base">Set-ups</h3>
       <ul class="grid list-disc gap-1 pl-5 text-plain">

@@ -209,6 +209,15 @@
           </label>
         {/each}
       </fieldset>
+      <label>
+        <span class="label-text">The movement in one sentence, for those who have never seen it</span>
+        <input
+          class="input w-full"
+          maxlength="220"
+          value={draft.how ?? ''}
+          onchange={(event) => draft && (draft.how = event.currentTarget.value.trim() || null)}
+        />
+      </label>
       <div class="grid gap-3 md:grid-cols-3">
         {@render texts('Cues, three at most', 'cues', 3)}
         {@render texts('Cautions', 'cautions', 3)}
