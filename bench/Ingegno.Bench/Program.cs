@@ -8,6 +8,18 @@ if (args.Contains("panel"))
     return;
 }
 
+if (args.Contains("weeks"))
+{
+    WorkedExamples.Write();
+    return;
+}
+
+if (args.Contains("trainees"))
+{
+    TraineeFigures.Print();
+    return;
+}
+
 Report(ReadingScenarios.All);
 Console.WriteLine();
 Report(Scenarios.All);
@@ -24,6 +36,7 @@ Console.WriteLine(
 Console.WriteLine();
 Report(ProgressScenarios.All);
 Console.WriteLine(ProgressScenarios.Comparison());
+TraineeFigures.Print();
 Console.WriteLine();
 PanelFigures.Print(examples: false);
 

@@ -63,23 +63,65 @@ public sealed class EngineAccepted(Trade trade, RebuildRequest request, bool kee
 {
     private readonly RebuildEngine _engine = new(trade);
     private readonly NextSession _next = new(trade);
+    private readonly Replacements _replacements = new(trade, new RebuildEngine(trade));
     private RebuildRequest _request = request;
     private HomePlan? _plan;
 
     public string Name => "Engine";
 
+    /// <summary>What was proposed after each week.</summary>
+    public IReadOnlyList<ImmutableArray<Proposal>> Said => _said;
+
+    private readonly List<ImmutableArray<Proposal>> _said = [];
+
+    /// <summary>Days laid out so far.</summary>
+    public int Days { get; private set; }
+
+    /// <summary>Those of them that are longer than the client's minutes.</summary>
+    public int DaysOver { get; private set; }
+
+    /// <summary>Exercises that another took the place of.</summary>
+    public int Changed { get; private set; }
+
+    /// <summary>Those of them that hurt.</summary>
+    public int Swapped { get; private set; }
+
     public ImmutableArray<PlannedExercise> NextWeek(ImmutableArray<PlannedExercise> plan, IReadOnlyList<LoggedSession> log, DateOnly today)
     {
         _plan ??= _engine.Rebuild(_request).Plan;
         var proposals = _next.Propose(_request.Client, _request.Kit, _plan.Lines, log, today, days: keepsMinutes ? _plan.Days : null);
+        proposals = _replacements.Name(proposals, _request, _plan, log.ToList());
+        _said.Add(proposals);
         _request = PlanDecisions.Take(
             _request,
             _plan.Standing,
             new AcceptProposals([.. proposals.Where(p => p.Changes).Select(p => p.Accepted)])
         );
+        var before = _plan.Standing;
         _plan = _engine.Rebuild(_request).Plan;
+        Count(before, proposals);
         return [.. _next.Contexts(_request.Client, _request.Kit, _plan.Lines).Select(c => new PlannedExercise(c.Line, c.Context))];
     }
+
+    private void Count(ImmutableArray<StandingLine> before, ImmutableArray<Proposal> said)
+    {
+        Days += _plan!.Days.Length;
+        DaysOver += _plan.Days.Count(d => d.Minutes.Limit is { } limit && d.Minutes.Total > limit);
+        Changed += _plan.Standing.Count(s => before.Any(b => b.Line == s.Line && b.CandidateId != s.CandidateId));
+        Swapped += said.Count(p => p is { Decision: Decision.Swap, Replacement: not null });
+    }
+}
+
+/// <summary>The plan as it was, every week.</summary>
+public sealed class RepeatLastWeek : IProgressionPolicy
+{
+    public string Name => "Repeat last week";
+
+    public ImmutableArray<PlannedExercise> NextWeek(
+        ImmutableArray<PlannedExercise> plan,
+        IReadOnlyList<LoggedSession> log,
+        DateOnly today
+    ) => plan;
 }
 
 /// <summary>The usual home plan: a rep more every week at the same load, whatever was done.</summary>

@@ -65,6 +65,8 @@ public static class Composition
         services
             .AddScoped<RebuildEngine>()
             .AddScoped<NextSession>()
+            .AddScoped<Replacements>()
+            .AddScoped<RoadMap>()
             .AddScoped<ClientLog>()
             .AddScoped<BlockPlanner>()
             .AddScoped<PlanBlocks>()

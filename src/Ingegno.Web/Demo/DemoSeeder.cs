@@ -146,7 +146,7 @@ public sealed class DemoSeeder(
         );
         var (engine, next) = (new RebuildEngine(Trade.Shipped), new NextSession(Trade.Shipped));
         var ofBlocks = new PlanBlocks(Trade.Shipped, blocks, logs, new BlockPlanner(Trade.Shipped, engine, next), clock);
-        var log = new ClientLog(Trade.Shipped, plans, logs, pulses, ofBlocks, next, engine, clock);
+        var log = new ClientLog(Trade.Shipped, plans, logs, pulses, ofBlocks, next, engine, new Replacements(Trade.Shipped, engine), clock);
         var now = plan;
         if (history.Block is { } block)
         {

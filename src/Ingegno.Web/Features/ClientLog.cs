@@ -20,6 +20,7 @@ public sealed class ClientLog(
     PlanBlocks blocks,
     NextSession next,
     RebuildEngine engine,
+    Replacements replacements,
     TimeProvider clock
 )
 {
@@ -89,7 +90,7 @@ public sealed class ClientLog(
             );
         }
 
-        return (proposals, matched);
+        return (replacements.Name(proposals, document.Request with { Client = client }, document.Plan, matched.Sessions), matched);
     }
 
     /// <summary>Stamps exercises with what they were under a version of the plan.</summary>

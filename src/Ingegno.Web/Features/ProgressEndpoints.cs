@@ -7,12 +7,16 @@ using Ingegno.Core.Ground.Text;
 using Ingegno.Core.KeepingOn.Following;
 using Ingegno.Core.KeepingOn.Ladders;
 using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -26,17 +30,37 @@ namespace Ingegno.Web.Features;
 /// <param name="SystemKg">System load at which it is done, kg.</param>
 /// <param name="Technique">Technique step with which it is done.</param>
 /// <param name="WantedReps">Reps wanted on the next rung.</param>
+/// <param name="GymLines">The gym week in shorthand: what it says of the client's strength counts.</param>
 public sealed record LadderQuestion(
     string ExerciseId,
     ClientProfile Client,
     PlaceKit Kit,
     double? SystemKg = null,
     string? Technique = null,
-    int WantedReps = 8
+    int WantedReps = 8,
+    ImmutableArray<string>? GymLines = null
 );
 
 /// <summary>A ladder, or why there is none.</summary>
 public sealed record LadderAnswer(FamilyLadder? Ladder, Reason? Why);
+
+/// <summary>Asks for the road ahead of a line.</summary>
+/// <param name="Client">The client.</param>
+/// <param name="Kit">The kit of the place.</param>
+/// <param name="SetupId">Set-up of the exercise.</param>
+/// <param name="Spots">What plays its roles, as the plan says it.</param>
+/// <param name="SystemKg">System load, kg; null where load is not the measure.</param>
+/// <param name="Figures">Exercise and dose.</param>
+/// <param name="GymLines">The gym week in shorthand: what it says of the client's strength counts.</param>
+public sealed record RoadQuestion(
+    ClientProfile Client,
+    PlaceKit Kit,
+    string SetupId,
+    string Spots,
+    double? SystemKg,
+    HomeEdit Figures,
+    ImmutableArray<string>? GymLines = null
+);
 
 /// <summary>Asks for the reps that earn a jump in load.</summary>
 /// <param name="FromKg">System load now, kg.</param>
@@ -62,6 +86,39 @@ public sealed class LadderQuestionValidator : AbstractValidator<LadderQuestion>
         RuleFor(q => q.Kit).NotNull().SetValidator(new PlaceKitValidator());
         RuleFor(q => q.SystemKg).InclusiveBetween(0, 1000).WithMessage("A system load lies between 0 and 1,000 kg.");
         RuleFor(q => q.WantedReps).InclusiveBetween(1, 30).WithMessage("Wanted reps lie between 1 and 30.");
+        RuleFor(q => q.GymLines)
+            .Must(l => l is not { IsDefault: false } lines || lines.Sum(t => (t?.Length ?? 0) + 1) <= ShorthandLimits.TextLength)
+            .WithMessage("The gym week is too long.");
+    }
+}
+
+public sealed class RoadQuestionValidator : AbstractValidator<RoadQuestion>
+{
+    public RoadQuestionValidator()
+    {
+        RuleFor(q => q.Client).NotNull().SetValidator(new ClientProfileValidator());
+        RuleFor(q => q.Kit).NotNull().SetValidator(new PlaceKitValidator());
+        RuleFor(q => q.SetupId).NotNull().MaximumLength(100);
+        RuleFor(q => q.Spots).NotNull().MaximumLength(1000);
+        RuleFor(q => q.SystemKg).InclusiveBetween(0, 2000).WithMessage("A system load lies between 0 and 2,000 kg.");
+        RuleFor(q => q.Figures).NotNull();
+        RuleFor(q => q.Figures)
+            .Must(f =>
+                f
+                    is {
+                        Sets: >= 1 and <= 20,
+                        Rir: >= 0 and <= 10,
+                        RestSeconds: >= 0 and <= 900,
+                        Target: { Min: >= 0, Max: <= 600 },
+                        Tempo: not null,
+                        ExternalKg: null or (>= 0 and <= 1000)
+                    }
+            )
+            .When(q => q.Figures is not null)
+            .WithMessage("Sets, target, tempo, rest and reserve of the exercise are needed, each as it can be trained.");
+        RuleFor(q => q.GymLines)
+            .Must(l => l is not { IsDefault: false } lines || lines.Sum(t => (t?.Length ?? 0) + 1) <= ShorthandLimits.TextLength)
+            .WithMessage("The gym week is too long.");
     }
 }
 
@@ -96,6 +153,7 @@ public static class ProgressEndpoints
         var progress = api.MapGroup("").WithTags("progress");
         progress.MapGet("/rep-max-formulas", () => TypedResults.Ok(RepMaxFormula.All));
         progress.MapPost("/ladder", Ladder).Validate<LadderQuestion>();
+        progress.MapPost("/road", Ahead).Validate<RoadQuestion>();
         progress.MapPost("/jump", JumpBetween).Validate<JumpQuestion>();
         progress
             .MapPost("/clients/{clientId:long}/back-to-gym", Back)
@@ -105,12 +163,37 @@ public static class ProgressEndpoints
         progress.MapGet("/clients/{clientId:long}/trends", OfClient).ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
-    private static Ok<LadderAnswer> Ladder(LadderQuestion asked, Ladders ladders) =>
+    private static Ok<LadderAnswer> Ladder(LadderQuestion asked, Ladders ladders, Trade trade) =>
         TypedResults.Ok(
-            ladders.Of(asked.ExerciseId, asked.Client, asked.Kit, asked.SystemKg, asked.Technique, asked.WantedReps) is { } ladder
+            ladders.Of(
+                asked.ExerciseId,
+                WithEvidence(asked.Client, asked.GymLines, trade),
+                asked.Kit,
+                asked.SystemKg,
+                asked.Technique,
+                asked.WantedReps
+            )
+                is { } ladder
                 ? new LadderAnswer(ladder, null)
                 : new LadderAnswer(null, Reason.Of("ladder.none"))
         );
+
+    private static Ok<Road> Ahead(RoadQuestion asked, RoadMap roads, Trade trade) =>
+        TypedResults.Ok(
+            roads.Ahead(
+                asked.Figures,
+                asked.SetupId,
+                asked.Spots,
+                asked.SystemKg,
+                WithEvidence(asked.Client, asked.GymLines, trade),
+                asked.Kit
+            )
+        );
+
+    private static ClientProfile WithEvidence(ClientProfile client, ImmutableArray<string>? gymLines, Trade trade) =>
+        gymLines is { IsDefaultOrEmpty: false } lines
+            ? LineEvidence.Join(new ShorthandParser(trade.Names).Parse(string.Join('\n', lines)).Lines, client, trade).Client
+            : client;
 
     private static Ok<Jump> JumpBetween(JumpQuestion asked) =>
         TypedResults.Ok(Jump.Between(asked.FromKg, asked.ToKg, asked.WantedReps, asked.Curve, RepMaxFormula.Find(asked.Formula)));

@@ -56,7 +56,8 @@ public sealed class RequiredInAnswers : IOpenApiSchemaTransformer, IOpenApiDocum
 
     private static void Require(OpenApiSchema schema, ISet<string> never)
     {
-        schema.Required = never;
+        // What is kept out of the answer is no part of it.
+        schema.Required = never.Where(name => schema.Properties?.ContainsKey(name) ?? false).ToHashSet(StringComparer.Ordinal);
 
         // A property without a setter is described as if it could be null; what is read from it never is.
         foreach (var property in schema.Properties?.Where(p => never.Contains(p.Key)).Select(p => p.Value).OfType<OpenApiSchema>() ?? [])

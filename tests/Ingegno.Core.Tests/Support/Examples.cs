@@ -38,6 +38,15 @@ internal static class Examples
     /// <summary>A kit from short words such as "dumbbell 8 x2", "ottoman", "band-loop 12".</summary>
     public static PlaceKit Kit(params string[] items) => new() { Name = "home", Items = [.. items.Select(Item)] };
 
+    /// <summary>A place as a coach would type it, things parted by semicolons.</summary>
+    public static PlaceKit KitOf(string text)
+    {
+        var reader = new KitParagraph(new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
+        var things = text.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+            .SelectMany(t => reader.Read(t));
+        return new PlaceKit { Name = "here", Items = [.. things.Select((f, i) => f.Entry.Item! with { Id = $"thing-{i}" })] };
+    }
+
     public static RebuildResult Rebuild(ClientProfile client, PlaceKit kit, params string[] gymLines) =>
         new RebuildEngine(Trade.Shipped).Rebuild(
             new RebuildRequest

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Core.KeepingOn.Following;
 
@@ -58,7 +59,7 @@ public static class Attention
             }
 
             var away = today.DayNumber - last.DayNumber;
-            if (away >= LineHistory.DaysOfMissedWeek)
+            if (away >= Trade.Shipped.Progression.Away[0].FromDays)
             {
                 yield return new AttentionNote(AttentionKind.Away, Reason.Of("attention.away", ("days", away)));
             }

@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.Catalogue;
@@ -84,11 +86,14 @@ public sealed class BackToGym(Trade trade)
         var shares = Ramp(home.WeeksAway, home.Adherence >= KeptUp && held);
         var lines = read
             .Lines.Select(l =>
-                l.Load is null && client is not null && Estimated(l, shares, client) is { } estimated ? estimated : Line(l, shares, home)
+                HasOldLoad(l) ? Line(l, shares, home)
+                : l.WorkingShare is { } percent ? InPercent(l, percent, shares)
+                : client is not null && Estimated(l, shares, client) is { } estimated ? estimated
+                : ByFeel(l)
             )
             .ToImmutableArray();
         var weeks = shares.Select(
-            (share, week) => new ReturnWeek($"Back, week {week + 1} of {shares.Length}", Week(text, read, lines, week, shares.Length))
+            (share, week) => new ReturnWeek($"Back, week {week + 1} of {shares.Length}", Week(text, read, lines, week, shares))
         );
         return new GymReturn(shares, [.. weeks], lines, [.. Notes(home, shares, lines)]);
     }
@@ -96,41 +101,59 @@ public sealed class BackToGym(Trade trade)
     private ReturnLine Line(GymLine line, ImmutableArray<double> shares, TimeAtHome home)
     {
         var exercise = trade.Catalogue.Find(line.ExerciseId);
-        var name = exercise?.Name ?? line.Name;
-        if (line.Load is not { } old)
-        {
-            return new ReturnLine(line.Line, name, null, [], Reason.Of("back.by-feel"));
-        }
-
+        var old = (line.Load ?? line.Each.Select(e => e.Load).OfType<PlannedLoad>().MaxBy(l => l.Kg))!;
         var change =
             exercise?.Strength is { } strength && home.Change.TryGetValue(strength.Anchor, out var seen)
                 ? Math.Clamp(seen, -FarthestChange, FarthestChange)
                 : 0;
         var loads = shares.Select(s => Rounded(old.Kg * s * (1 + change))).ToImmutableArray();
         var code =
-            Math.Abs(change) < 0.005 ? "back.held"
+            exercise?.Strength is not { } measured || !home.Change.ContainsKey(measured.Anchor) ? "back.not-known"
+            : Math.Abs(change) < 0.005 ? "back.held"
             : change > 0 ? "back.rose"
             : "back.fell";
         return new ReturnLine(
             line.Line,
-            name,
+            NameOf(line),
             old.Kg,
             loads,
             Reason.Of(code, ("change", Quantity.Percent(Math.Abs(change))), ("loads", FactList.Of(loads)))
         );
     }
 
+    private static bool HasOldLoad(GymLine line) => line.Load is not null || line.Each.Any(e => e.Load is not null);
+
+    private string NameOf(GymLine line) => trade.Catalogue.Find(line.ExerciseId)?.Name ?? line.Name;
+
+    private ReturnLine ByFeel(GymLine line) => new(line.Line, NameOf(line), null, [], Reason.Of("back.by-feel"));
+
+    /// <summary>A plan written in percent comes back in percent.</summary>
+    private ReturnLine InPercent(GymLine line, double percent, ImmutableArray<double> shares) =>
+        new(
+            line.Line,
+            NameOf(line),
+            null,
+            [],
+            Reason.Of("back.percent", ("percents", FactList.Of(shares.Select(s => Quantity.Percent(Percent(percent * s))))))
+        );
+
+    /// <summary>Down to the next two and a half percent.</summary>
+    private static double Percent(double share) => Math.Max(0.025, Math.Floor((share / 0.025) + 1e-9) * 0.025);
+
     /// <summary>
-    /// A main lift whose plan names no load, from known lifts and logs: the load that leaves the planned reps and reserve. Null for
-    /// other exercises and where level alone speaks: that is too little to load a bar by.
+    /// A lift whose plan names no load, from known lifts and logs: the load that leaves the planned reps and reserve. Null for
+    /// machines, which count their stacks each in their own way, and where level alone speaks: that is too little to load a bar by.
     /// </summary>
     private ReturnLine? Estimated(GymLine line, ImmutableArray<double> shares, ClientProfile client)
     {
         if (
             line.Timed
             || line.Target.IsOpen
-            || trade.Catalogue.Find(line.ExerciseId) is not { Strength: { } relation } exercise
-            || exercise.Id != relation.Anchor
+            || trade.Catalogue.Find(line.ExerciseId) is not { Strength: { } relation, AtHome: true } exercise
+            || exercise.Setups.FirstOrDefault(s =>
+                s.Load.External is { Required: true, From: [LoadSource.Bar or LoadSource.Pair or LoadSource.One, ..] }
+            )
+                is not { Load: { External: { } external } model }
         )
         {
             return null;
@@ -142,10 +165,14 @@ public sealed class BackToGym(Trade trade)
             return null;
         }
 
-        var body = trade.Strength.Find(relation.Anchor)!.BodyShare(client.Sex) * strength.BodyMassKg;
+        var body =
+            exercise.Id == relation.Anchor
+                ? trade.Strength.Find(relation.Anchor)!.BodyShare(client.Sex) * strength.BodyMassKg
+                : new BodyShares(BodySegments.Of(client.Sex), strength.StatureCm, trade.Leverage).Of(model, []).Mean * strength.BodyMassKg;
+        var pieces = external.From[0] == LoadSource.Pair ? 2 : 1;
         var reps = line.Target.Max + (line.Reserve ?? UsualReserve);
-        var share = line.WorkingShare ?? RepMaxCurve.Constant(relation.Curve) / (RepMaxCurve.Constant(relation.Curve) + reps);
-        var kg = (estimate.OneRepMaxKg * share) - body;
+        var share = RepMaxCurve.Constant(relation.Curve) / (RepMaxCurve.Constant(relation.Curve) + reps);
+        var kg = ((estimate.OneRepMaxKg * share) - body) / pieces;
         return kg <= 0
             ? null
             : new ReturnLine(
@@ -162,26 +189,56 @@ public sealed class BackToGym(Trade trade)
             );
     }
 
-    private static string Week(string text, ShorthandResult read, ImmutableArray<ReturnLine> lines, int week, int weeks)
+    private static string Week(string text, ShorthandResult read, ImmutableArray<ReturnLine> lines, int week, ImmutableArray<double> shares)
     {
         var rows = text.ReplaceLineEndings("\n").Split('\n');
         foreach (var (line, back) in read.Lines.Zip(lines))
         {
-            var easier = week == 0 && weeks > 1 ? Math.Max(line.Rir ?? 0, 3) : line.Rir;
-            rows[line.Line - 1] = Shorthand.Write(
-                line with
-                {
-                    Load = back.LoadsKg.IsEmpty ? null : (line.Load ?? new PlannedLoad(0)) with { Kg = back.LoadsKg[week] },
-                    ShareOfMax = null,
-                    ShareOfMaxTo = null,
-                    Rir = line.Timed ? line.Rir : easier,
-                    Rpe = easier is null ? line.Rpe : null,
-                }
-            );
+            rows[line.Line - 1] = Shorthand.Write(AsWritten(line, back, shares, week));
         }
 
         return string.Join('\n', rows);
     }
+
+    /// <summary>The line in the way that it was written: kilograms in kilograms, percent in percent, RPE in RPE, waves set by set; the first week
+    /// is easier.</summary>
+    private static GymLine AsWritten(GymLine line, ReturnLine back, ImmutableArray<double> shares, int week)
+    {
+        var (share, first) = (shares[week], week == 0 && shares.Length > 1);
+        var old = line.Load ?? line.Each.Select(e => e.Load).OfType<PlannedLoad>().MaxBy(l => l.Kg);
+        var ofOld = old is { Kg: > 0 } && !back.LoadsKg.IsEmpty ? back.LoadsKg[^1] * share / old.Kg : share;
+        double? Scaled(double? percent) => percent is { } p && old is null ? Percent(p * share) : null;
+        double? Easier(double? rpe) => first && rpe is { } r ? Math.Min(r, EasyRpe) : rpe;
+        var noted = line.Rpe is not null || line.Each.Any(e => e.Rpe is not null || e.Rir is not null);
+        double? kg = back.LoadsKg.IsEmpty ? null : back.LoadsKg[week];
+        return line with
+        {
+            Load =
+                line.Load is { } load ? load with { Kg = kg ?? load.Kg, ToKg = null }
+                : old is null && kg is { } estimated ? new PlannedLoad(estimated)
+                : null,
+            ShareOfMax = Scaled(line.ShareOfMax),
+            ShareOfMaxTo = Scaled(line.ShareOfMaxTo),
+            Rir = line.Timed || noted || !first ? line.Rir : Math.Max(line.Rir ?? 0, EasyRir),
+            Rpe = Easier(line.Rpe),
+            RpeTo = first && line.Rpe is not null ? null : line.RpeTo,
+            Each =
+            [
+                .. line.Each.Select(e =>
+                    e with
+                    {
+                        Load = e.Load is { } each ? each with { Kg = Rounded(each.Kg * ofOld), ToKg = null } : null,
+                        ShareOfMax = Scaled(e.ShareOfMax),
+                        Rpe = Easier(e.Rpe),
+                        Rir = first && e.Rir is { } rir ? Math.Max(rir, EasyRir) : e.Rir,
+                    }
+                ),
+            ],
+        };
+    }
+
+    private const double EasyRpe = 7;
+    private const int EasyRir = 3;
 
     /// <summary>Down to the next plate: 2.5 kg steps, from 12 kg down whole kilograms.</summary>
     private static double Rounded(double kg) => kg <= 12 ? Math.Max(1, Math.Floor(kg + 1e-9)) : Math.Floor((kg / 2.5) + 1e-9) * 2.5;
@@ -194,7 +251,7 @@ public sealed class BackToGym(Trade trade)
             yield return Reason.Of("back.kept-up", ("share", Quantity.Percent(home.Adherence!.Value)));
         }
 
-        if (lines.Any(l => l.LoadsKg.IsEmpty))
+        if (lines.Any(l => l.Reason.Code == "back.by-feel"))
         {
             yield return Reason.Of("back.note-loads");
         }

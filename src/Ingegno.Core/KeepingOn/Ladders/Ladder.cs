@@ -14,7 +14,7 @@ using Ingegno.Core.Trainee.Strength;
 namespace Ingegno.Core.KeepingOn.Ladders;
 
 /// <summary>A rung: a variation, set up and loaded, straight or with a technique.</summary>
-/// <param name="Key">Key of the rung: exercise, set-up, load and technique.</param>
+/// <param name="Key">Key of the rung: exercise, set-up, what plays its roles, loads and technique.</param>
 /// <param name="ExerciseId">The variation.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="Setup">Set-up and load in words.</param>
@@ -214,7 +214,7 @@ public sealed class Ladders(Trade trade)
         var share = technique?.RepsLeft ?? 1;
         var reps = ClientStrength.RepsAt(estimate, systemKg, curve).Times(share);
         return new LadderRung(
-            $"{exercise.Id}/{way.Setup.Id}/{Words.Number(load.MassKg, 2)}/{technique?.Id}",
+            $"{exercise.Id}/{way.Setup.Id}/{way.Spots}/{Words.Number(systemKg, 2)}/{Words.Number(load.MassKg, 2)}/{technique?.Id}",
             exercise.Id,
             exercise.Name,
             SetupText.Fill(way.Setup.Text, way.Bindings, load.InWords),
@@ -222,27 +222,12 @@ public sealed class Ladders(Trade trade)
             Math.Round(systemKg, 1),
             technique?.Id,
             technique?.Label,
-            Difficulty(estimate.OneRepMaxKg, systemKg, curve, share),
+            Demand.Of(estimate.OneRepMaxKg, systemKg, curve, share),
             reps.InWords,
             Math.Round(reps.Mid, 1),
             null,
             Milestones.For(exercise, trade, loaded: load.MassKg > 0)
         );
-    }
-
-    /// <summary>
-    /// Share of the one-rep maximum at which straight sets of a middle curve would end with these reps: one scale for all
-    /// variations, techniques and kinds of lift.
-    /// </summary>
-    private static double Difficulty(double oneRepMaxKg, double systemKg, CurveKind curve, double share)
-    {
-        if (systemKg >= oneRepMaxKg)
-        {
-            return systemKg / oneRepMaxKg / share;
-        }
-
-        var reps = RepMaxCurve.Constant(curve) * ((oneRepMaxKg / systemKg) - 1) * share;
-        return 1 / (1 + (reps / RepMaxCurve.Constant(CurveKind.Middle)));
     }
 
     /// <summary>Easiest first; of nearly equal rungs the simplest stays: no technique, then the shorter set-up.</summary>

@@ -8,13 +8,11 @@ namespace Ingegno.Core.KeepingOn.Progression;
 
 /// <summary>
 /// Keeps the days of a plan within the client's minutes while it moves on: reps, tempo and pauses lengthen a day little by little, so
-/// where it has become too long a set goes where least is lost. At most one of a line at a time; two stay, and main lifts are not touched.
+/// where it has become too long a set goes where least is lost. At most one of a line at a time; two stay, and main lifts are not touched. Where
+/// that is not enough, what would take longer than now is held.
 /// </summary>
 public static class DayTrim
 {
-    /// <summary>Minutes past the client's that nobody minds (own estimate).</summary>
-    private const double Grace = 2;
-
     private const int FewestSets = 2;
 
     /// <summary>What a set may be taken from: a decision on pain, a return or a lighter week stands as it is, and so does a word of the
@@ -48,7 +46,7 @@ public static class DayTrim
         {
             if (now.FirstOrDefault(n => n.Line == proposal.Line && n.Home.ExerciseId == proposal.ExerciseId).Home is { } home)
             {
-                room.Take(proposal.Line, proposal.Dose.Minutes - home.Dose.Minutes);
+                room.Take(proposal.Line, Longer(proposal, home));
             }
         }
 
@@ -61,15 +59,56 @@ public static class DayTrim
                 .ThenByDescending(i => i)
         )
         {
-            if (room.Left(said[i].Line) < -Grace)
+            if (room.Left(said[i].Line) < 0)
             {
                 trimmed[i] = Less(said[i]);
                 room.Take(said[i].Line, trimmed[i].Dose.Minutes - said[i].Dose.Minutes);
             }
         }
 
+        foreach (
+            var i in Enumerable
+                .Range(0, said.Length)
+                .Where(i => MayHold(trimmed[i]))
+                .OrderByDescending(i => roleOf(said[i].Line))
+                .ThenByDescending(i => i)
+        )
+        {
+            if (
+                room.Left(said[i].Line) < 0
+                && now.FirstOrDefault(n => n.Line == said[i].Line && n.Home.ExerciseId == said[i].ExerciseId).Home is { } home
+                && Longer(trimmed[i], home) > 0
+            )
+            {
+                room.Take(said[i].Line, -Longer(trimmed[i], home));
+                trimmed[i] = trimmed[i] with
+                {
+                    Decision = Decision.Repeat,
+                    Reason = Reason.Of("trim.held"),
+                    Dose = home.Dose with { DecidedAfter = trimmed[i].Dose.DecidedAfter, BlockWeek = trimmed[i].Dose.BlockWeek },
+                    ToExerciseId = null,
+                    ToKg = null,
+                    ToSetup = null,
+                };
+            }
+        }
+
         return trimmed.ToImmutable();
     }
+
+    /// <summary>Minutes that it takes more than now; a step to work done on one side at a time takes both sides.</summary>
+    private static double Longer(Proposal said, HomeExercise home) =>
+        said.Dose.Minutes - home.Dose.Minutes + (said is { ToOneSide: true } && !home.Dose.PerSide ? said.Dose.WorkSeconds() / 60 : 0);
+
+    /// <summary>What may be held where the day has no minutes for it: growth, not what pain, a return or a lighter week ask for.</summary>
+    private static bool MayHold(Proposal said) =>
+        said.Decision
+            is Decision.MoreReps
+                or Decision.MoreSets
+                or Decision.NextRung
+                or Decision.TechniqueOn
+                or Decision.LongerRest
+                or Decision.MoreLoad;
 
     private static bool MayLose(Proposal said, Func<LineKey, LineRole> roleOf) =>
         May.Contains(said.Decision)

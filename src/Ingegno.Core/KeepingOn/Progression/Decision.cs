@@ -69,6 +69,9 @@ public enum Decision
     /// <summary>Pain: change range, load or variation.</summary>
     Ease,
 
+    /// <summary>Two weeks without pain: the exercise that hurt is tried again.</summary>
+    TryAgain,
+
     /// <summary>Pain: stop this exercise and take another.</summary>
     Swap,
 }

@@ -3,6 +3,7 @@ using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Ladders;
 using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
@@ -26,6 +27,31 @@ public sealed record ProgressionContext(
     Exercise? Easier
 )
 {
+    /// <summary>Other variations at every load here, least demand first; empty where no load measures the exercise.</summary>
+    public ImmutableArray<StepTo> Others { get; init; } = [];
+
+    /// <summary>The load at which <see cref="Harder"/> is the step up; null where no load measures it.</summary>
+    public StepTo? Up { get; init; }
+
+    /// <summary>Figures of the trade.</summary>
+    public ProgressionRules Rules { get; init; } = Trade.Shipped.Progression;
+
+    /// <summary>A last set near the limit is safe here, so that the dose can be found anew.</summary>
+    public bool MayFindAnew { get; init; } = true;
+
+    /// <summary>Longest time under tension that a set may come to, s.</summary>
+    public double SetSeconds { get; init; } = double.PositiveInfinity;
+
+    /// <summary>A set of the dose stays within it; what its school asks for does anyway.</summary>
+    public bool Bears(Dose dose) =>
+        dose.Timed
+        || dose.Target.IsOpen
+        || dose.Standard is not null
+        || dose.Target.Max * Math.Max(1, dose.Tempo.SecondsPerRep) <= SetSeconds;
+
+    /// <summary>Share of straight-set reps that the dose leaves.</summary>
+    public double ShareLeft { get; init; } = 1;
+
     /// <summary>What a tempo costs in reps; null to count it as nothing.</summary>
     public TempoCost? TempoCost { get; init; }
 
@@ -56,14 +82,8 @@ public static class DoubleProgression
     /// </summary>
     public const double LargestFreeStep = 0.10;
 
-    /// <summary>What stays of the load after a missed week (docs/trade/progression, common practice).</summary>
-    public const double AfterMissedWeek = 0.90;
-
     /// <summary>More in reserve than planned from which a line was too easy.</summary>
     private const double TooMuchInReserve = 1.5;
-
-    /// <summary>Share of the reps left over that is believed: the farther from failure, the poorer the guess (own estimate).</summary>
-    private const double TrustInGuess = 0.7;
 
     /// <summary>Reps above what was expected from which somebody should look, as a factor.</summary>
     private const double FarAboveExpected = 1.4;
@@ -92,10 +112,10 @@ public static class DoubleProgression
         }
 
         return Pain(say, context, history)
-            ?? Away(say, history)
+            ?? Away(say, context, history)
             ?? new HarderSteps(say).Resume()
             ?? Form(say, context, history)
-            ?? Effort(say, context, history, sets);
+            ?? Eased(Asked(Effort(say, context, history, sets), say), say);
     }
 
     /// <summary>Half the sets at the same load, for the given reason.</summary>
@@ -132,7 +152,10 @@ public static class DoubleProgression
                 Decision.Swap,
                 Reason.Of("pain.stop", ("what", what), ("rising", history.PainRises)).Then(twice ?? Reason.Of("pain.if-back")),
                 flag: true
-            );
+            ) with
+            {
+                Joint = worst.PainJoint,
+            };
         }
 
         Fact[] easier = context.Easier is { } e ? [("easier", e.Name)] : [];
@@ -140,11 +163,18 @@ public static class DoubleProgression
         return new EasierSteps(say).Lighter(Decision.Ease, ease.Then(twice), flag: true);
     }
 
-    /// <summary>Back after a week or more: no guilt, the week again a little lighter.</summary>
-    private static Proposal? Away(ProposalWriter say, LineHistory history) =>
-        history.MissedAWeek
+    /// <summary>Back after a week or more: no guilt, the week again lighter by the time that passed.</summary>
+    private static Proposal? Away(ProposalWriter say, ProgressionContext context, LineHistory history) =>
+        context.Rules.After(history.DaysAway) is { } away
             ? new EasierSteps(say).EaseIn(
-                Reason.Of("next.ease-in", ("days", history.DaysAway), ("share", Quantity.Percent(AfterMissedWeek)))
+                away,
+                Reason.Of(
+                    "next.ease-in",
+                    ("days", history.DaysAway),
+                    ("share", Quantity.Percent(away.Share)),
+                    ("sets_less", away.SetsLess),
+                    ("anew", away.Calibrate && context.MayFindAnew)
+                )
             )
             : null;
 
@@ -161,6 +191,39 @@ public static class DoubleProgression
             ? say.Keep(Decision.CheckForm, Reason.Of("next.check-form", ("reps", most), ("expected", expected.InWords)), flag: true)
             : null;
     }
+
+    /// <summary>
+    /// Too hard is solved by easing, not by shrinking: where the best set has less than half of what the line wants and nothing here is
+    /// lighter, another exercise is asked for. What the log would propose stands where none serves.
+    /// </summary>
+    private static Proposal Eased(Proposal said, ProposalWriter say) =>
+        say.Dose is { Timed: false, Zone: { IsOpen: false } zone }
+        && say.Sets.Max(s => s.Reps) * 2 < zone.Min
+        && said.ToExerciseId is null
+        && said.Decision is not (Decision.TechniqueOff or Decision.MoreLoad)
+        && SameLoad.Of(said.ExternalKg, say.Here.Load.MassKg)
+            ? say.Make(
+                Decision.Change,
+                Reason.Of("ease.change", ("most", say.Count(say.Sets.Max(s => s.Reps))), ("wanted", zone.Min)),
+                say.Dose,
+                flag: true
+            ) with
+            {
+                Eases = true,
+                Otherwise = said,
+            }
+            : said;
+
+    /// <summary>Where nobody noted how hard it was, what is raised says that it was not asked.</summary>
+    private static Proposal Asked(Proposal said, ProposalWriter say) =>
+        say.EffortNoted
+        || say.Dose.Rir == 0
+        || said.Decision is not (Decision.MoreLoad or Decision.MoreSets or Decision.NextRung or Decision.TechniqueOn)
+            ? said
+            : said with
+            {
+                Reason = said.Reason.Then(Reason.Of("next.effort-not-noted")),
+            };
 
     private static Proposal Effort(ProposalWriter say, ProgressionContext context, LineHistory history, ImmutableArray<LoggedSet> sets)
     {
@@ -205,7 +268,7 @@ public static class DoubleProgression
 
         // Reps clearly left over count as done in part: too easy is as much a finding as too hard, but a guess of many is a poor one.
         var over = reserve - dose.Rir;
-        var able = over >= TooMuchInReserve ? fewest + (int)(over * TrustInGuess) : fewest;
+        var able = over >= TooMuchInReserve ? fewest + (int)(over * context.Rules.FarOff.Trust) : fewest;
         var spare = working.All(s => s.Rir is null or > 0);
         return able >= top
             ? harder.Raise(able, over)
@@ -219,6 +282,9 @@ public static class DoubleProgression
         : dose.Zone is { IsOpen: false } zone && !dose.Target.IsOpen
             ? (Math.Min(dose.Target.Min, Wide(dose, zone).Top), Wide(dose, zone).Top)
         : Wide(dose, dose.Target);
+
+    /// <summary>Reps of every set that fill the zone.</summary>
+    internal static int Top(Dose dose) => Zone(dose).Top;
 
     private static (int Bottom, int Top) Wide(Dose dose, SetTarget target) =>
         target switch

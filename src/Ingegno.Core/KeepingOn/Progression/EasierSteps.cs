@@ -1,6 +1,7 @@
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Ladders;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
@@ -16,6 +17,9 @@ internal sealed class EasierSteps(ProposalWriter say)
 
     /// <summary>Loads nearer to one another than this are one to a client.</summary>
     private const double LeastStepDown = 0.985;
+
+    /// <summary>Expected over wanted reps from which an easier step went too far.</summary>
+    private const double TooLight = 1.6;
 
     /// <summary>How far below a tenth lighter a load may lie for a return, as a share.</summary>
     private const double ReturnMayMiss = 0.06;
@@ -39,33 +43,52 @@ internal sealed class EasierSteps(ProposalWriter say)
         return say.Make(decision, reason.Then(Reason.Of("ease.two-fewer", Easier())), say.Dose with { Target = fewer }, flag);
     }
 
-    /// <summary>A tenth lighter where there is such a load, else a tenth fewer reps.</summary>
-    public Proposal EaseIn(Reason reason)
+    /// <summary>A return: lighter by what the time away asks for where there is such a load, else fewer reps; after long, a set less, and after
+    /// very long the dose is found anew at an easier step.</summary>
+    /// <param name="away">What the time away asks for.</param>
+    /// <param name="reason">Why.</param>
+    public Proposal EaseIn(AwayRule away, Reason reason)
     {
+        ArgumentNullException.ThrowIfNull(away);
+        var dose = SetsLess(say.Dose, away.SetsLess);
+        dose = away.Calibrate && say.Context.MayFindAnew ? dose with { LastSetOpen = true, Calibrates = true } : dose;
+        if (away.Calibrate && !dose.Timed && say.Context.Easier is { } easier && say.Context.Others.Any(o => o.Exercise.Id == easier.Id))
+        {
+            return say.Make(Decision.EaseIn, reason.Then(Reason.Of("ease.easier-step", ("easier", easier.Name))), dose) with
+            {
+                ToExerciseId = easier.Id,
+            };
+        }
+
         var here = say.Here;
         var lighter = say
             .Context.Loads.Where(l =>
-                l.SystemKg < here.SystemKg * LeastStepDown
-                && l.SystemKg >= here.SystemKg * (DoubleProgression.AfterMissedWeek - ReturnMayMiss)
+                l.SystemKg < here.SystemKg * LeastStepDown && l.SystemKg >= here.SystemKg * (away.Share - ReturnMayMiss)
             )
-            .OrderByDescending(l => l.SystemKg)
+            .OrderBy(l => Math.Abs((l.SystemKg / here.SystemKg) - away.Share))
             .FirstOrDefault();
         if (lighter.Load is not null)
         {
-            return say.Make(Decision.EaseIn, reason.Then(Next("ease.next-load", lighter.Load)), say.Dose, lighter.Load);
+            return say.Make(Decision.EaseIn, reason.Then(Next("ease.next-load", lighter.Load)), dose, lighter.Load);
         }
 
-        int Less(int reps) => Math.Max(1, (int)Math.Floor(reps * DoubleProgression.AfterMissedWeek));
-        var dose = say.Dose.Target.IsOpen
-            ? say.Dose with
+        int Less(int reps) => Math.Max(1, (int)Math.Floor(reps * away.Share));
+        dose = dose.Target.IsOpen
+            ? dose with
             {
-                Rir = say.Dose.Rir + 1,
+                Rir = dose.Rir + 1,
             }
-            : say.Dose with
+            : dose with
             {
-                Target = new SetTarget(Less(say.Dose.Target.Min), Less(say.Dose.Target.Max)),
+                Target = new SetTarget(Less(dose.Target.Min), Less(dose.Target.Max)),
             };
         return say.Make(Decision.EaseIn, reason, dose);
+    }
+
+    private static Dose SetsLess(Dose dose, int less)
+    {
+        var sets = Math.Max(1, dose.Sets - less);
+        return sets == dose.Sets ? dose : dose with { Sets = sets, SetsBefore = dose.SetsBefore ?? dose.Sets };
     }
 
     /// <summary>
@@ -109,10 +132,26 @@ internal sealed class EasierSteps(ProposalWriter say)
     public Proposal TooHeavy(int most, int fewest, Reason reason)
     {
         var here = say.Here;
+        var wanted = say.Dose.Target.Min + say.Dose.Rir;
         var lighter = say.Context.Loads.Where(l => l.SystemKg < here.SystemKg * LeastStepDown).OrderByDescending(l => l.SystemKg).ToList();
+        var load = lighter.FirstOrDefault(l => RepsAt(l.SystemKg, here.SystemKg, most) >= wanted);
+        var far = load.Load is null || RepsAt(load.SystemKg, here.SystemKg, most) > wanted * TooLight;
+        if (far && Elsewhere(most, wanted) is { } other)
+        {
+            return say.Make(
+                Decision.StepBack,
+                reason.Then(Reason.Of("ease.where-reps", ("load", Reason.Text($"{other.Exercise.Name}, {other.Setup}")))),
+                say.Dose
+            ) with
+            {
+                ToExerciseId = other.Exercise.Id,
+                ToKg = other.Load.MassKg > 0 ? Math.Round(other.Load.MassKg, 2) : null,
+                ToSetup = other.Setup,
+            };
+        }
+
         if (lighter.Count > 0)
         {
-            var load = lighter.FirstOrDefault(l => RepsAt(l.SystemKg, here.SystemKg, most) >= say.Dose.Target.Min + say.Dose.Rir);
             return load.Load is null
                 ? say.Make(Decision.StepBack, reason.Then(Next("ease.lightest", lighter[^1].Load)), say.Dose, lighter[^1].Load)
                 : say.Make(Decision.StepBack, reason.Then(Next("ease.where-reps", load.Load)), say.Dose, load.Load);
@@ -131,6 +170,25 @@ internal sealed class EasierSteps(ProposalWriter say)
                     Target = Done(fewest, most),
                 }
             );
+    }
+
+    /// <summary>The variation at which what was done makes the reps wanted, and not far more than them; null where none does.</summary>
+    private StepTo? Elsewhere(int most, int wanted)
+    {
+        if (say.Dose.Timed || say.Dose.Target.IsOpen)
+        {
+            return null;
+        }
+
+        var left = say.Sets.Where(s => s.Reps == most).Select(s => s.Rir ?? 0).DefaultIfEmpty(0).Max();
+        var here = Demand.OfReps((most + left) / say.Context.ShareLeft);
+        return say
+            .Context.Others.Where(o => o.Step < 0)
+            .Select(o => (Step: o, Reps: Demand.Reps(here * (1 + o.Step))))
+            .Where(o => o.Reps >= wanted && o.Reps <= wanted * TooLight)
+            .OrderBy(o => o.Reps)
+            .Select(o => o.Step)
+            .FirstOrDefault();
     }
 
     private static Reason Next(string code, ReachableLoad load) => Reason.Of(code, ("load", ProposalWriter.Name(load)));

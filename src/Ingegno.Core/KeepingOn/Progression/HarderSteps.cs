@@ -2,6 +2,7 @@ using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
+using Ingegno.Core.KeepingOn.Ladders;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Trainee.Strength;
@@ -13,19 +14,14 @@ namespace Ingegno.Core.KeepingOn.Progression;
 /// tempo.</summary>
 internal sealed class HarderSteps(ProposalWriter say)
 {
+    private readonly TempoSteps _tempo = new(say);
+    private readonly PastZoneSteps _past = new(say);
+
     /// <summary>Past four sets another exercise does more (common practice: 2–6, mostly 3–4).</summary>
     private const int MostSets = 4;
-    private const int FewestSets = 2;
-
-    /// <summary>Rests are cut to here and no further: below it sets become conditioning (docs/trade/prescription: muscle 1–2
-    /// min).</summary>
-    private const int ShortestRest = 60;
 
     /// <summary>Reps in reserve beyond those planned from which a line is far too easy.</summary>
-    private const double MuchToSpare = 2;
-
-    /// <summary>Reps past a full zone come by so many.</summary>
-    private const int StepPastZone = 2;
+    public const double MuchToSpare = 2;
 
     /// <summary>Loads nearer to one another than this are one to a client.</summary>
     private const double LeastStepUp = 1.01;
@@ -54,16 +50,16 @@ internal sealed class HarderSteps(ProposalWriter say)
             return say.Make(Decision.MoreSets, Reason.Of("harder.unstick-set", flat), more, flag: true);
         }
 
-        return say.Context.Harder is { } harder
-            ? say.Make(
-                Decision.NextRung,
-                Reason.Of("harder.unstick-exercise", [.. flat, ("exercise", harder.Name)]),
-                say.Dose,
-                flag: true
-            ) with
-            {
-                ToExerciseId = harder.Id,
-            }
+        return say.Context is { Harder: { } harder, Up: var up } && (up is null || up.Step <= say.Context.Rules.Steps.Free)
+            ? To(
+                say.Make(
+                    Decision.NextRung,
+                    Reason.Of("harder.unstick-exercise", [.. flat, ("exercise", harder.Name)]),
+                    say.Dose,
+                    flag: true
+                ),
+                harder
+            )
             : say.Make(Decision.Change, Reason.Of("harder.unstick-angle", flat), say.Dose, flag: true);
     }
 
@@ -90,7 +86,9 @@ internal sealed class HarderSteps(ProposalWriter say)
         Fact[] onTo = reps > now.Min + 1 ? [("on_to", reps)] : [];
         return say.Make(
             Decision.MoreReps,
-            everySet ? Reason.Of("harder.reps", [("timed", say.Dose.Timed), .. onTo]) : Reason.Of("harder.reps-where"),
+            everySet
+                ? Reason.Of("harder.reps", [("timed", say.Dose.Timed), ("noted", say.EffortNoted), .. onTo])
+                : Reason.Of("harder.reps-where"),
             say.Dose with
             {
                 Target = target,
@@ -109,19 +107,20 @@ internal sealed class HarderSteps(ProposalWriter say)
         }
 
         var here = say.Here;
-        var heavier = say.Context.Loads.Where(l => l.SystemKg > here.SystemKg * LeastStepUp).OrderBy(l => l.SystemKg).FirstOrDefault();
-        if (heavier.Load is not null && say.Context.Exercise.Strength is { } strength)
-        {
-            return Heavier(reps, over, here, heavier, strength.Curve);
-        }
-
         var easy = over >= MuchToSpare;
-        if (easy && say.Context.Harder is { } rung)
+        var heavier = say.Context.Loads.Where(l => l.SystemKg > here.SystemKg * LeastStepUp).OrderBy(l => l.SystemKg).ToList();
+        if (heavier.Count > 0 && say.Context.Exercise.Strength is { } strength)
         {
-            return NextRung(rung, Reason.Of("because.easy"));
+            return (easy ? AsFarAsTheLog(reps, here, heavier, strength.Curve) : null)
+                ?? Heavier(reps, over, here, heavier[0], strength.Curve);
         }
 
-        if (easy && Slower(reps + over, Reason.Of("full.easy")) is { } slower)
+        if (easy && Rung(reps, Reason.Of("because.easy")) is { } rung)
+        {
+            return rung;
+        }
+
+        if (easy && _tempo.Slower(reps + over, Reason.Of("full.easy")) is { } slower)
         {
             return slower;
         }
@@ -131,72 +130,100 @@ internal sealed class HarderSteps(ProposalWriter say)
             return say.Make(Decision.MoreSets, Reason.Of("harder.more-sets"), more);
         }
 
-        if (say.Context.Harder is { } harder)
+        return Rung(reps, Reason.Of("because.full"))
+            ?? _tempo.Slower(reps + over, Reason.Of("full.nothing"))
+            ?? _tempo.Paused(reps + over)
+            ?? _past.MoreThanZone(reps, over);
+    }
+
+    /// <summary>
+    /// Another variation that asks for more: at once up to a tenth, a larger step once the reps here earn it; null where there is none, or
+    /// more reps would be needed than help.
+    /// </summary>
+    private Proposal? Rung(int reps, Reason because)
+    {
+        if (say.Context.Harder is not { } harder)
         {
-            return NextRung(harder, Reason.Of("because.full"));
+            return null;
         }
 
-        return Slower(reps + over, Reason.Of("full.nothing")) ?? MoreThanZone(reps, over);
+        if (say.Context.Up is not { } up || up.Step <= say.Context.Rules.Steps.Free || say.Dose.Zone is not { IsOpen: false } zone)
+        {
+            return NextRung(harder, because);
+        }
+
+        // So many reps there, with the reserve, ask for so many here.
+        var there = Demand.OfReps((zone.Min + say.Dose.Rir) / say.Context.ShareLeft);
+        var needed = (int)Math.Ceiling((Demand.Reps(there / (1 + up.Step)) * say.Context.ShareLeft) - say.Dose.Rir - 1e-9);
+        if (reps >= needed)
+        {
+            return NextRung(harder, because);
+        }
+
+        return needed > DosePrescriber.MostUsefulReps
+            ? null
+            : _past.ShortPastZone(reps)
+                ?? say.Make(
+                    Decision.MoreReps,
+                    Reason.Of(
+                        "harder.earn-rung",
+                        ("exercise", harder.Name),
+                        ("step", Quantity.Percent(up.Step)),
+                        ("needed", needed),
+                        ("wanted", zone.Min)
+                    ),
+                    say.Dose with
+                    {
+                        Target = _past.PastZone(reps, Math.Max(reps + 1, Math.Min(needed, reps + PastZoneSteps.Step))),
+                    }
+                );
+    }
+
+    /// <summary>The heaviest load at which what the log shows still makes the bottom of the zone with its reserve; null where the next one
+    /// is as far as that goes.</summary>
+    private Proposal? AsFarAsTheLog(
+        int reps,
+        (ReachableLoad Load, double SystemKg) here,
+        List<(ReachableLoad Load, double SystemKg)> heavier,
+        CurveKind curve
+    )
+    {
+        var zone = say.Dose.Zone!;
+        var wanted = (zone.IsOpen ? 8 : zone.Min) + say.Dose.Rir;
+        var left = say.Left(say.Tempo);
+        var able = Math.Clamp((reps + say.Dose.Rir) / left, 1, RepMaxCurve.MostReps);
+        var max = RepMaxCurve.OneRepMax(here.SystemKg, able, curve);
+        var far = heavier.LastOrDefault(l =>
+            l.SystemKg <= here.SystemKg * (1 + say.Context.Rules.FarOff.LargestJump)
+            && RepMaxCurve.RepsAt(l.SystemKg, max, curve) * left >= wanted
+        );
+        return far.Load is null || far.SystemKg <= heavier[0].SystemKg
+            ? null
+            : say.Make(
+                Decision.MoreLoad,
+                Reason.Of(
+                    "harder.load-far",
+                    ("load", ProposalWriter.Name(far.Load)),
+                    ("step", Quantity.Percent((far.SystemKg / here.SystemKg) - 1)),
+                    ("wanted", wanted - say.Dose.Rir)
+                ),
+                say.Dose.Target.IsOpen ? say.Dose : say.Dose with { Target = zone },
+                far.Load
+            );
     }
 
     private Proposal NextRung(Exercise harder, Reason because) =>
-        say.Make(Decision.NextRung, Reason.Of("harder.next-rung", ("because", because), ("exercise", harder.Name)), say.Dose) with
+        To(say.Make(Decision.NextRung, Reason.Of("harder.next-rung", ("because", because), ("exercise", harder.Name)), say.Dose), harder);
+
+    /// <summary>The proposal as a step to another exercise, at the load that makes it one.</summary>
+    private Proposal To(Proposal said, Exercise harder) =>
+        said with
         {
             ToExerciseId = harder.Id,
+            ToOneSide = harder.Sides == Sides.Unilateral,
+            ToKg = say.Context.Up is { } up && up.Exercise.Id == harder.Id && up.Load.MassKg > 0 ? Math.Round(up.Load.MassKg, 2) : null,
+            ToSetup = say.Context.Up is { } at && at.Exercise.Id == harder.Id ? at.Setup : null,
         };
-
-    /// <summary>
-    /// Nothing can be made harder by load, variation or tempo: reps past the zone, up to where more stop helping. Where they do not fit
-    /// the minutes or help no longer, sets with much to spare get a shorter rest, or are done one fewer: hard sets count, not many sets.
-    /// </summary>
-    private Proposal MoreThanZone(int reps, double over)
-    {
-        if (ShortPastZone(reps) is { } again)
-        {
-            return again;
-        }
-
-        var more = say.Dose with { Target = PastZone(reps, reps + StepPastZone) };
-        var longer = reps < DosePrescriber.MostUsefulReps && !say.Dose.Timed;
-        if (longer && say.Context.Fits(more))
-        {
-            return say.Make(Decision.MoreReps, Reason.Of("past-zone.reps"), more);
-        }
-
-        if (over >= MuchToSpare && say.Dose.RestSeconds - ProposalWriter.RestStep >= ShortestRest)
-        {
-            var rest = say.Dose.RestSeconds - ProposalWriter.RestStep;
-            return say.Make(
-                Decision.ShorterRest,
-                Reason.Of("past-zone.rest", ("rest", Quantity.Seconds(rest))),
-                say.Dose with
-                {
-                    RestSeconds = rest,
-                }
-            );
-        }
-
-        if (over >= MuchToSpare && longer)
-        {
-            return Within(more) is { } fewer
-                ? say.Make(Decision.MoreReps, Reason.Of("past-zone.set-less"), fewer)
-                : say.Make(Decision.MoreReps, Reason.Of("past-zone.anyway"), more, flag: true);
-        }
-
-        return say.Make(Decision.Repeat, Reason.Of(longer ? "past-zone.no-time" : "past-zone.kit-ends"), say.Dose, flag: true);
-    }
-
-    /// <summary>Short of reps that were tried past the zone: once more; null when they were there.</summary>
-    private Proposal? ShortPastZone(int reps) =>
-        reps < say.Dose.Target.Min ? say.Keep(Decision.Repeat, Reason.Of("past-zone.short", ("reps", say.Dose.Target.Min))) : null;
-
-    /// <summary>From the reps that every set has now to a few more.</summary>
-    private SetTarget PastZone(int reps, int top)
-    {
-        var now = Math.Max(reps, say.Dose.Zone!.Max);
-        var most = Math.Max(top, now + 1);
-        return new SetTarget(say.IsRestPause ? most : now, most);
-    }
 
     private Proposal Heavier(
         int reps,
@@ -212,7 +239,7 @@ internal sealed class HarderSteps(ProposalWriter say)
         var needed = RepMaxCurve.RepsToEarn(here.SystemKg, heavier.SystemKg, wanted + say.Dose.Rir, curve) - say.Dose.Rir;
         if (step > DoubleProgression.LargestFreeStep && reps < needed)
         {
-            return ShortPastZone(reps)
+            return _past.ShortPastZone(reps)
                 ?? (
                     needed <= DosePrescriber.MostUsefulReps
                         ? say.Make(
@@ -226,13 +253,13 @@ internal sealed class HarderSteps(ProposalWriter say)
                             ),
                             say.Dose with
                             {
-                                Target = PastZone(reps, Math.Max(reps + 1, Math.Min(needed, reps + StepPastZone))),
+                                Target = _past.PastZone(reps, Math.Max(reps + 1, Math.Min(needed, reps + PastZoneSteps.Step))),
                             }
                         )
-                        : Slower(
+                        : _tempo.Slower(
                             reps,
                             Reason.Of("full.too-far", ("load", ProposalWriter.Name(heavier.Load)), ("step", Quantity.Percent(step)))
-                        ) ?? MoreThanZone(reps, over)
+                        ) ?? _past.MoreThanZone(reps, over)
                 );
         }
 
@@ -243,46 +270,5 @@ internal sealed class HarderSteps(ProposalWriter say)
             bottom,
             heavier.Load
         );
-    }
-
-    /// <summary>
-    /// The slowest lowering that still leaves the bottom of the zone, five seconds or three; null when neither does, it is slow
-    /// already or the day has no time for it. Five down is the standard step when the load cannot rise (docs/trade/prescription), taken
-    /// as far as the reps bear it.
-    /// </summary>
-    private Proposal? Slower(double able, Reason because)
-    {
-        var tempo = say.Tempo;
-        var zone = say.Dose.Zone!;
-        foreach (
-            var seconds in new[] { ProposalWriter.SlowestStep, ProposalWriter.SlowStep }.Where(s => s > tempo.Eccentric && !say.Dose.Timed)
-        )
-        {
-            var slower = tempo with { Eccentric = seconds };
-            if (((able + say.Dose.Rir) * say.Left(slower) / say.Left(tempo)) - say.Dose.Rir >= (zone.IsOpen ? 1 : zone.Min))
-            {
-                var dose = say.Dose with { Tempo = slower, Target = zone };
-                if (Within(dose) is { } fits)
-                {
-                    var less = fits.Sets < dose.Sets ? Reason.Of("harder.set-less") : null;
-                    return say.Make(
-                        Decision.TechniqueOn,
-                        Reason.Row(because, Reason.Of("harder.slower", ("seconds", seconds)), less),
-                        fits
-                    );
-                }
-            }
-        }
-
-        return null;
-    }
-
-    /// <summary>The dose, or a set less of it where the day has no minutes for all; null where neither fits.</summary>
-    private Dose? Within(Dose dose)
-    {
-        var less = dose with { Sets = dose.Sets - 1 };
-        return say.Context.Fits(dose) ? dose
-            : less.Sets >= FewestSets && say.Context.Fits(less) ? less
-            : null;
     }
 }

@@ -15,6 +15,17 @@ public sealed record LineDay(DateOnly Day, ImmutableArray<LoggedSet> Sets, doubl
     /// <summary>The set that hurt most; null when none hurt.</summary>
     public LoggedSet? Worst => Sets.Where(s => s.Pain > 0 || s.Sharp).MaxBy(s => (s.Pain ?? 0) + (s.Sharp ? 10 : 0));
 
+    /// <summary>Less was done than was asked, or it was harder than planned; where nothing was planned it counts as such.</summary>
+    public bool FellShort =>
+        Sets.Any(s =>
+            s.Stamp?.PlannedReps is not { } reps
+            || s.Reps < reps
+            || (s.Rir is { } rir && s.Stamp.PlannedRir is { } planned && rir < planned)
+        );
+
+    /// <summary>Estimated strength lies clearly above that of the session before.</summary>
+    public bool GainsOn(LineDay before) => OneRepMaxKg > before?.OneRepMaxKg * 1.01;
+
     /// <summary>Reads a day from its sets as they were stamped.</summary>
     public static LineDay Of(DateOnly day, Exercise? exercise, ImmutableArray<LoggedSet> sets)
     {
@@ -28,10 +39,6 @@ public sealed record LineDay(DateOnly Day, ImmutableArray<LoggedSet> Sets, doubl
 /// <param name="LastTrained">Last day on which anything of the plan was trained; null when nothing was.</param>
 public sealed record LineHistory(ImmutableArray<LineDay> Days, DateOnly Today, DateOnly? LastTrained)
 {
-    /// <summary>Days away from which on a week counts as missed (docs/trade/progression: a week or more; three days' grace for a late
-    /// log).</summary>
-    public const int DaysOfMissedWeek = 10;
-
     /// <summary>Sessions in a row without gain that make a stall (docs/trade/progression).</summary>
     public const int SessionsOfStall = 3;
 
@@ -41,14 +48,12 @@ public sealed record LineHistory(ImmutableArray<LineDay> Days, DateOnly Today, D
     /// <summary>Days since anything was trained.</summary>
     public int DaysAway => LastTrained is { } last ? Today.DayNumber - last.DayNumber : 0;
 
-    /// <summary>A week or more was missed.</summary>
-    public bool MissedAWeek => DaysAway >= DaysOfMissedWeek;
-
     /// <summary>Estimated strength flat or down in the last three sessions against the one before them.</summary>
     public bool Stalled =>
         Days.Length > SessionsOfStall
         && Days.Take(SessionsOfStall + 1).All(d => d.OneRepMaxKg is not null)
         && Days.Take(SessionsOfStall).All(d => d.OneRepMaxKg <= Days[SessionsOfStall].OneRepMaxKg * (1 + FlatWithin))
+        && Days.Take(SessionsOfStall).Count(d => d.FellShort) > 1 // who did all that was asked is held, not stuck
         && Days.Take(SessionsOfStall).All(d => d.Sets.All(s => s.Rir is null || s.Rir <= (s.Stamp?.PlannedRir ?? s.Rir)));
 
     /// <summary>Two sessions running hurt in the same joint by more than what is tolerable.</summary>

@@ -2,10 +2,13 @@ using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Ladders;
 using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
@@ -16,12 +19,6 @@ namespace Ingegno.Core.KeepingOn.Progression;
 /// <summary>Proposes the next session of a plan from what was logged.</summary>
 public sealed class NextSession(Trade trade)
 {
-    /// <summary>Effort of a session from which two running ask for a lighter week, with strength falling.</summary>
-    private const int HardSession = 9;
-
-    /// <summary>Fewest reps that a step to a harder exercise must leave.</summary>
-    private const double LeastRepsOfStep = 3;
-
     /// <summary>One proposal per home exercise of the plan, in its order.</summary>
     /// <param name="client">The client.</param>
     /// <param name="place">The kit of the plan.</param>
@@ -65,13 +62,14 @@ public sealed class NextSession(Trade trade)
     {
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(lines);
-        var at = new ClientAtPlace(client, place, trade);
+        var all = lines.ToList();
+        var at = new ClientAtPlace(LineEvidence.Of(all, client, trade), place, trade);
         return
         [
-            .. from line in lines
+            .. from line in all
             from home in line.Chosen?.Exercises ?? []
             where trade.Catalogue.Find(home.ExerciseId) is not null // a practice may have removed its own
-            select (line.Gym.Key, Context(home, at) with { TempoCost = at.Trade.TempoCost }),
+            select (line.Gym.Key, Context(home, at)),
         ];
     }
 
@@ -89,8 +87,11 @@ public sealed class NextSession(Trade trade)
             .Select(c => (c.Line, c.Context, History: History(c.Line, c.Context.Home.ExerciseId, past, today)))
             .Select(c => (c.Context, c.History, Proposal: Next(c.Line, c.Context, c.History, room)))
             .ToList();
-        var tired = Tired(past, [.. decided.Where(d => !Rested(d.Context.Home, d.History)).Select(d => d.History)]);
-        return [.. decided.Select(d => Final(d.Context, d.History, d.Proposal, tired, guide))];
+        var tired = Fatigue.Of(
+            past,
+            [.. decided.Where(d => !Rested(d.Context.Home, d.History)).Select(d => (d.Context.Exercise, d.History))]
+        );
+        return [.. decided.Select(d => Final(d.Context, d.History, d.Proposal, tired.Why(d.Context.Exercise, d.History), guide))];
     }
 
     /// <summary>The proposal of a line, with the time that those before it have left of the day.</summary>
@@ -124,25 +125,6 @@ public sealed class NextSession(Trade trade)
         return new LineHistory([.. days], today, log.Count == 0 ? null : log.Max(s => s.Day));
     }
 
-    /// <summary>Why the whole plan wants a lighter week: stalls on half of it, or two all-out sessions running; null when it does
-    /// not.</summary>
-    private static Reason? Tired(List<LoggedSession> past, List<LineHistory> lines)
-    {
-        var judged = lines.Where(l => l.Days.Length > LineHistory.SessionsOfStall).ToList();
-        var stalled = judged.Count(l => l.Stalled);
-        if (stalled >= 2 && stalled * 2 >= judged.Count)
-        {
-            return Reason.Of("tired.flat", ("stalled", stalled), ("judged", judged.Count));
-        }
-
-        return
-            past.Count > 1
-            && past.Take(2).All(s => s.Effort >= HardSession)
-            && judged.Any(l => l.Days[0].OneRepMaxKg < l.Days[1].OneRepMaxKg * 0.95)
-            ? Reason.Of("tired.all-out", ("effort", HardSession))
-            : null;
-    }
-
     /// <summary>A lighter week lies among the last sessions, or is planned: it must show first.</summary>
     private static bool Rested(HomeExercise home, LineHistory history) =>
         home.Dose.SetsBefore is not null
@@ -152,31 +134,55 @@ public sealed class NextSession(Trade trade)
     private static bool MayDeload(Proposal proposal) =>
         proposal.Decision is not (Decision.Wait or Decision.Swap or Decision.Ease or Decision.EaseIn or Decision.Resume);
 
-    private ProgressionContext Context(HomeExercise home, ClientAtPlace at)
+    /// <summary>What the progression knows of an exercise beside its log, for a client at a place.</summary>
+    internal ProgressionContext Context(HomeExercise home, ClientAtPlace at)
     {
         var exercise = trade.Catalogue.Get(home.ExerciseId);
+        var others = FamilySteps.From(home, exercise, at);
+        var (up, down) = (StepUp(exercise, others), StepDown(exercise, others));
+        var measured = FamilySteps.DemandOf(home, exercise, at) is not null;
         return new ProgressionContext(
             home,
             exercise,
             [.. (at.Ways.Of(home)?.Safe ?? []).Select(w => (w.Load, w.System.Kg))],
-            Possible(exercise.Harder, at) is { } harder && Reachable(harder, at, home.Dose) ? harder : null,
-            Possible(exercise.Easier, at)
-        );
+            measured ? up?.Exercise : Possible(exercise.Harder, at),
+            measured ? down?.Exercise : Possible(exercise.Easier, at)
+        )
+        {
+            Others = others,
+            TempoCost = at.Trade.TempoCost,
+            SetSeconds = trade.Dose.SetSeconds.Most,
+            Up = up,
+            Rules = trade.Progression,
+            MayFindAnew = Calibration
+                .Again(home with { Dose = Calibration.Close(home.Dose) }, exercise, at.Client, at.Kit)
+                .Home.Dose.Calibrates,
+            ShareLeft = StraightSets.ShareLeft(home.Dose, at.Trade),
+        };
     }
 
-    /// <summary>At its lightest here the client gets at least half the reps of the zone: below that it is no step but a wall.</summary>
-    private static bool Reachable(Exercise exercise, ClientAtPlace at, Dose dose)
+    /// <summary>
+    /// The step up to another variation: among those that need no more than a full zone the best known, the catalogue's own next rung before
+    /// others; else the smallest that reps can earn.
+    /// </summary>
+    private StepTo? StepUp(Exercise exercise, ImmutableArray<StepTo> others)
     {
-        if (exercise.Measure == Measure.Seconds || at.Strength.For(exercise) is not { } estimate)
-        {
-            return true;
-        }
+        var rules = trade.Progression.Steps;
+        var up = others.Where(o => o.Step > rules.Least && o.Step <= rules.Earned).ToList();
+        return up.Where(o => o.Step <= rules.Free)
+                .OrderByDescending(o => o.Exercise.Id == exercise.Harder)
+                .ThenByDescending(o => o.Exercise.Familiarity)
+                .ThenBy(o => o.Step)
+                .FirstOrDefault()
+            ?? up.MinBy(o => o.Step);
+    }
 
-        var wanted = Math.Max(LeastRepsOfStep, (dose.Zone ?? dose.Target).Min / 2.0);
-        return at
-            .Ways.Of(exercise)
-            .Where(w => w.System.Kg > 0)
-            .Any(w => ClientStrength.RepsAt(estimate, w.System.Kg, exercise.Strength!.Curve).Mid >= wanted);
+    /// <summary>The step down: the catalogue's own easier rung where it asks for less, else the nearest.</summary>
+    private StepTo? StepDown(Exercise exercise, ImmutableArray<StepTo> others)
+    {
+        var rules = trade.Progression.Steps;
+        var down = others.Where(o => o.Step < -rules.Least && o.Step >= -rules.Earned).ToList();
+        return down.Where(o => o.Exercise.Id == exercise.Easier).MaxBy(o => o.Step) ?? down.MaxBy(o => o.Step);
     }
 
     private Exercise? Possible(string? id, ClientAtPlace at) =>

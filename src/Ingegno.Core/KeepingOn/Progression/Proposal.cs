@@ -1,3 +1,6 @@
+using System.Collections.Immutable;
+using System.Text.Json.Serialization;
+using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Plans.Decisions;
@@ -30,16 +33,83 @@ public sealed record Proposal(
     /// <summary>Exercise to step to; null when the exercise stays.</summary>
     public string? ToExerciseId { get; init; }
 
+    /// <summary>It is done on one side at a time there.</summary>
+    [JsonIgnore]
+    public bool ToOneSide { get; init; }
+
+    /// <summary>External load there, kg; null for none, or where the engine chooses it.</summary>
+    public double? ToKg { get; init; }
+
+    /// <summary>Set-up and load there in words; null where the engine chooses them.</summary>
+    public string? ToSetup { get; init; }
+
+    /// <summary>Joint that hurts; null when none does.</summary>
+    public Joint? Joint { get; init; }
+
+    /// <summary>What takes the place of the line's exercise, as the engine would build it; null when nothing does.</summary>
+    public Replacement? Replacement { get; init; }
+
+    /// <summary>The exercise is to be easier, not harder.</summary>
+    [JsonIgnore]
+    public bool Eases { get; init; }
+
+    /// <summary>What is proposed where no other exercise is found.</summary>
+    [JsonIgnore]
+    public Proposal? Otherwise { get; init; }
+
     /// <summary>Accepting it changes the plan; else it leaves everything as it is, or a coach must settle it at the workbench.</summary>
     public bool Changes =>
-        Decision is not (Decision.Wait or Decision.Repeat or Decision.Swap or Decision.Change or Decision.CheckForm or Decision.NewPhase);
+        Replacement is not null
+        || Decision
+            is not (Decision.Wait or Decision.Repeat or Decision.Swap or Decision.Change or Decision.CheckForm or Decision.NewPhase);
 
     /// <summary>What accepting it does: its figures, or none where the engine prescribes anew after a step or a calibration.</summary>
     public AcceptedProposal Accepted =>
-        new(
-            Line,
-            ExerciseId,
-            ToExerciseId is not null || Decision == Decision.Calibrated ? null : HomeEdit.Of(Line, ExerciseId, Dose, ExternalKg),
-            ToExerciseId
-        );
+        Replacement is { } other
+            ? new AcceptedProposal(Line, ExerciseId, Decision == Decision.TryAgain ? other.Figures(Line, Dose.DecidedAfter) : null)
+            {
+                ToCandidateId = other.CandidateId,
+                Rests =
+                    Decision == Decision.Swap && Joint is { } joint
+                        ? new RestingExercise(Line, other.InPlaceOf, joint, Dose.DecidedAfter ?? default)
+                        : null,
+            }
+            : new AcceptedProposal(Line, ExerciseId, Figures, ToExerciseId);
+
+    /// <summary>Figures of the exercise that stays, or of the one that is stepped to.</summary>
+    private HomeEdit? Figures =>
+        ToExerciseId is { } to ? FiguresThere(to)
+        : Decision == Decision.Calibrated ? null
+        : HomeEdit.Of(Line, ExerciseId, Dose, ExternalKg) with { FindAnew = FindsAnew };
+
+    /// <summary>The load that makes it a step, or a last set that finds the dose anew; null where the engine knows better.</summary>
+    private HomeEdit? FiguresThere(string to) =>
+        ToKg is null && !FindsAnew
+            ? null
+            : new HomeEdit
+            {
+                Line = Line,
+                ExerciseId = to,
+                ExternalKg = ToKg,
+                FindAnew = FindsAnew,
+            };
+
+    private bool FindsAnew => Decision == Decision.EaseIn && Dose.Calibrates;
+}
+
+/// <summary>Another exercise, or pair, for a line.</summary>
+/// <param name="CandidateId">Key of the candidate.</param>
+/// <param name="Exercises">Its exercises with their doses.</param>
+/// <param name="InPlaceOf">Key of the candidate whose place it takes.</param>
+public sealed record Replacement(string CandidateId, ImmutableArray<HomeExercise> Exercises, string InPlaceOf)
+{
+    /// <summary>More in reserve for the first time back; the load is the engine's. It waits to be trained: the log that hurt has been answered.</summary>
+    internal HomeEdit Figures(LineKey line, DateOnly? decidedAfter) =>
+        new()
+        {
+            Line = line,
+            ExerciseId = Exercises[0].ExerciseId,
+            Rir = Exercises[0].Dose.Rir,
+            DecidedAfter = decidedAfter,
+        };
 }

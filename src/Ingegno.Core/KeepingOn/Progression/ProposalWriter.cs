@@ -35,6 +35,9 @@ internal sealed class ProposalWriter
     /// <summary>Sets of the last session; empty when none were logged.</summary>
     public ImmutableArray<LoggedSet> Sets { get; }
 
+    /// <summary>Reps in reserve were noted of at least one set.</summary>
+    public bool EffortNoted => Sets.Any(s => s.Rir is not null);
+
     /// <summary>The dose as it is, with its zone.</summary>
     public Dose Dose { get; }
 

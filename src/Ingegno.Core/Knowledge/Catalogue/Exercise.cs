@@ -52,6 +52,12 @@ public sealed record Exercise
     /// <summary>How familiar it is, 1 (a rare invention) to 5 (everybody knows it and learns it in a minute). Common practice.</summary>
     public int Familiarity { get; init; } = 4;
 
+    /// <summary>Swung, thrown or pulled fast: see <see cref="IsForPower"/>.</summary>
+    public bool Power { get; init; }
+
+    /// <summary>Done for speed, not for effort: a set ends when it slows, long before failure.</summary>
+    public bool IsForPower => Power || Pattern == MovementPattern.Jump;
+
     /// <summary>Impact, 0 none to 3 hard landings.</summary>
     public int Impact { get; init; }
 
@@ -71,6 +77,10 @@ public sealed record Exercise
 
     /// <summary>Tempo that belongs to the exercise itself, such as the slow lowering of a step-down.</summary>
     public Tempo? Tempo { get; init; }
+
+    /// <summary>The movement from start to end in one sentence. Whoever has not seen it needs it: demanded of what ships above skill 2 or
+    /// below familiarity 3.</summary>
+    public string? How { get; init; }
 
     /// <summary>At most three cues.</summary>
     public ImmutableArray<string> Cues { get; init; } = [];

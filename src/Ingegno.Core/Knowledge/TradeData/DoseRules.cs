@@ -22,6 +22,9 @@ public sealed record DoseRules
     /// <summary>What may be asked before a clearance that the screening wants.</summary>
     public required GentleRules Gentle { get; init; }
 
+    /// <summary>How the planned reps are kept.</summary>
+    public required KeptRules Kept { get; init; }
+
     /// <summary>Seconds of a hold that stands for reps.</summary>
     public required SetTarget HoldSeconds { get; init; }
 
@@ -39,6 +42,20 @@ public sealed record DoseRules
 /// <param name="Reps">Fewest reps of a set, so that no load is heavy.</param>
 /// <param name="HoldSeconds">Longest hold, s.</param>
 public sealed record GentleRules(int Sets, int Rir, int Reps, int HoldSeconds);
+
+/// <summary>How planned reps are kept; all are shares.</summary>
+/// <param name="LeastOfPlanned">Share of the planned reps below which no set starts as long as its load gives them.</param>
+/// <param name="Care">How far below the middle of the expected range a careful reckoning stands, as a share of the way to its low end.</param>
+/// <param name="LeastBelieved">Share of the planned reps of one's own body that must be expected for the plan to be believed.</param>
+/// <param name="StillKept">Expected over wanted reps from which sets count as short.</param>
+/// <param name="FarShort">The same from which they are as short as can be.</param>
+public sealed record KeptRules(double LeastOfPlanned, double Care, double LeastBelieved, double StillKept, double FarShort)
+{
+    /// <summary>How short of the planned reps the sets would fall, 0–1.</summary>
+    /// <param name="reps">Expected reps to failure.</param>
+    /// <param name="low">Fewest that allow the planned reps.</param>
+    public double Shortfall(double reps, double low) => Math.Clamp((StillKept - (reps / low)) / (StillKept - FarShort), 0, 1);
+}
 
 /// <summary>Time under tension of a set, s.</summary>
 /// <param name="Heavy">Longest that techniques make of a set of few reps.</param>

@@ -21,6 +21,9 @@ public sealed record MatchRules
     /// <summary>What every further thing in a rig costs of the resistance part: a client must find, pack and carry it.</summary>
     public required double RigCost { get; init; }
 
+    /// <summary>What counts as so many things more in a rig.</summary>
+    public required RigParts RigParts { get; init; }
+
     /// <summary>What a match loses at most, as a share, when the dose is out of reach, by role.</summary>
     public required ImmutableDictionary<LineRole, double> LoadGate { get; init; }
 
@@ -32,6 +35,9 @@ public sealed record MatchRules
 
     /// <summary>What an exercise loses at most whose sets fall short of the planned reps.</summary>
     public required double Shrinks { get; init; }
+
+    /// <summary>What an exercise loses at most whose sets stay far from failure however they are done.</summary>
+    public required double StaysEasy { get; init; }
 
     /// <summary>What is left of the match of an isolation that stands in for a compound line, by role.</summary>
     public required ImmutableDictionary<LineRole, double> IsolationForCompound { get; init; }

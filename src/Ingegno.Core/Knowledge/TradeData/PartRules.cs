@@ -53,6 +53,7 @@ public sealed record RelevanceRules(double Muscles, double MusclesWithoutPattern
 
 /// <summary>The resistance part where no load measures it, and how it falls off beside the zone.</summary>
 /// <param name="HoldForHold">Both are set by position and time.</param>
+/// <param name="HoldForControl">A hold for reps that control, and no load, makes hard.</param>
 /// <param name="HoldForReps">A hold for the reps of a compound line.</param>
 /// <param name="HoldForIsolationReps">A hold for the reps of a small muscle.</param>
 /// <param name="Control">Reps of a compound line whose difficulty no load measures.</param>
@@ -60,11 +61,13 @@ public sealed record RelevanceRules(double Muscles, double MusclesWithoutPattern
 /// <param name="TooEasySpread">Spread above the zone, of the logarithm of reps.</param>
 /// <param name="TooHardSpread">Spread below it.</param>
 /// <param name="LoadSpread">Spread of the logarithm of the load about the one that the line names, where its own exercise is done.</param>
+/// <param name="NearlyNamed">Score of a load, as near to the named one as that, from which it counts as it.</param>
 /// <param name="Unloaded">Share left where an isolation line is loaded and nothing is taken in hand.</param>
 /// <param name="UnloadedCompound">The same for a compound line.</param>
 /// <param name="ShortLoses">Share lost at most by a load with which the sets fall short of the planned reps.</param>
 public sealed record ResistanceRules(
     double HoldForHold,
+    double HoldForControl,
     double HoldForReps,
     double HoldForIsolationReps,
     double Control,
@@ -72,6 +75,7 @@ public sealed record ResistanceRules(
     double TooEasySpread,
     double TooHardSpread,
     double LoadSpread,
+    double NearlyNamed,
     double Unloaded,
     double UnloadedCompound,
     double ShortLoses
@@ -84,3 +88,8 @@ public sealed record ResistanceRules(
 /// <param name="FirstHalf">Share of the resistance part that the half with the load makes.</param>
 /// <param name="Structure">Structure part of a pair.</param>
 public sealed record PairRules(double EnoughPrimeMovers, double PoorResistance, double Cost, double FirstHalf, double Structure);
+
+/// <summary>What makes a rig unhandy, counted as so many things more.</summary>
+/// <param name="PartOfThing">The back or the arm of a sofa in place of a thing of its own.</param>
+/// <param name="FarStretched">A band that is stretched far.</param>
+public sealed record RigParts(int PartOfThing, int FarStretched);

@@ -7,10 +7,18 @@ namespace Ingegno.Core.Knowledge.TradeData;
 /// Starting values for strength (<c>data/trade/strength.json</c>): one-rep maximum by level and sex as a share of
 /// body mass, for each anchor lift.
 /// </summary>
-public sealed record StrengthTables(ImmutableArray<AnchorLift> Anchors)
+public sealed record StrengthTables(ImmutableArray<AnchorLift> Anchors, EvidenceRules Evidence)
 {
     public AnchorLift? Find(string id) => Anchors.FirstOrDefault(a => a.Id == id);
 }
+
+/// <summary>What lines of a gym plan tell of strength.</summary>
+/// <param name="LeastRatio">Machines count their stacks each in their own way: only lifts of so much of their anchor tell something.</param>
+/// <param name="UsualReserve">Reps in reserve where the line says nothing: three sets are not done to failure.</param>
+/// <param name="MostReps">Past so many reps a load says little of the maximum.</param>
+/// <param name="Contradicts">A line that asks for so many times what is typed is asked about; one that asks for less may be meant light.</param>
+/// <param name="MostSpreads">So many spreads above what level and body mass say, a figure is not believed: a pull-up may have been assisted.</param>
+public sealed record EvidenceRules(double LeastRatio, int UsualReserve, int MostReps, double Contradicts, double MostSpreads);
 
 /// <summary>An anchor lift to which the exercises of related families are compared.</summary>
 public sealed record AnchorLift

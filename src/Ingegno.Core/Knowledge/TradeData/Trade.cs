@@ -25,6 +25,7 @@ public sealed record Trade(
     ImmutableArray<Approach> Approaches,
     SetFatigue Fatigue,
     DoseRules Dose,
+    ProgressionRules Progression,
     BlockRules Blocks,
     NamingLexicon Lexicon
 )
@@ -66,6 +67,7 @@ public sealed record Trade(
                 Approaches,
                 Fatigue,
                 Dose,
+                Progression,
                 Blocks,
                 Lexicon
             );
@@ -125,6 +127,7 @@ public sealed record Trade(
             Read<ImmutableArray<Approach>>("trade/approaches.json"),
             Read<SetFatigue>("trade/set-fatigue.json"),
             Read<DoseRules>("trade/dose.json"),
+            Read<ProgressionRules>("trade/progression.json"),
             Read<BlockRules>("trade/blocks.json"),
             new NamingLexicon(Read<NamingDocument>("names/naming.json"))
         );

@@ -69,6 +69,11 @@ internal static class DoseChecks
             );
         }
 
+        if (IsForSpeed(at))
+        {
+            yield break;
+        }
+
         if (at.Home?.RepsToFailure is not { } toFailure)
         {
             if (at.Rir > FarFromFailure)
@@ -116,6 +121,9 @@ internal static class DoseChecks
             );
         }
     }
+
+    /// <summary>What is done fast ends when it slows, long before failure.</summary>
+    private static bool IsForSpeed(AuditedExercise at) => at.Exercise.IsForPower || at.Home?.Dose.Tempo.Explosive == true;
 
     private static IEnumerable<Finding> GoingOn(AuditedPlan plan)
     {

@@ -124,6 +124,7 @@ public sealed class CandidateWriter(ClientAtPlace at)
             RestsOn = loaded.RestsOn,
             Dose = Dose(line, exercise, loaded),
             Steps = [.. loaded.Setup.Steps.Select(s => SetupText.Fill(s, loaded.Bindings, load))],
+            How = exercise.How,
             Cues = exercise.Cues,
             Cautions =
             [
@@ -143,7 +144,10 @@ public sealed class CandidateWriter(ClientAtPlace at)
     private Dose Dose(LineToMatch line, Exercise exercise, LoadedSetup loaded)
     {
         var reps = loaded.Reps?.Mid;
-        var asked = new DoseQuestion(line.Line, exercise, line.Effort, loaded.Reps, loaded.Techniques, line.Approach);
+        var asked = new DoseQuestion(line.Line, exercise, line.Effort, loaded.Reps, loaded.Techniques, line.Approach)
+        {
+            AsNamed = loaded.AsNamed,
+        };
         var dose = DosePrescriber.Prescribe(asked, at.Client, at.Trade);
         var (lighter, easier) = (Lighter(exercise, loaded), Easier(exercise));
         var scheme = SetSchemeChoice.For(

@@ -135,7 +135,7 @@ public sealed class LineMatcher(ClientAtPlace at)
             exercise,
             loaded,
             whole,
-            Whole(line, exercise, whole) - Shrinks(line, exercise, loaded),
+            (Whole(line, exercise, whole) * OutOfReach(line, loaded)) - Shrinks(line, exercise, loaded) - StaysEasy(line, exercise, loaded),
             new Lazy<ImmutableArray<PartScore>>(() => Parts(line, exercise, loaded))
         );
     }
@@ -152,9 +152,38 @@ public sealed class LineMatcher(ClientAtPlace at)
 
     /// <summary>What falls short of the planned reps loses; less so the movement itself, done with what is here.</summary>
     private double Shrinks(LineToMatch line, Exercise exercise, LoadedSetup loaded) =>
-        loaded.Reps is not { } reps
+        loaded.Reps is not { } reps || loaded.AsNamed
             ? 0
-            : Rules.Shrinks * SetLimits.Shortfall(reps.Mid, line.Effort.Low) * (Kinship(line.Exercise, exercise) > 0 ? 0.5 : 1);
+            : Rules.Shrinks * at.Trade.Dose.Kept.Shortfall(reps.Mid, line.Effort.Low) * (Kinship(line.Exercise, exercise) > 0 ? 0.5 : 1);
+
+    /// <summary>A set of ten that would end at two or three is none of that line, whatever else it has: share of the match that is left.</summary>
+    private double OutOfReach(LineToMatch line, LoadedSetup loaded) =>
+        loaded is { AsNamed: false, Reps: { } reps } && reps.Mid < at.Trade.Dose.Kept.LeastBelieved * line.Effort.Low
+            ? Rules.HopelessLeft
+            : 1;
+
+    /// <summary>What leaves a set far from failure however it is done loses: it is no work, or less of it.</summary>
+    private double StaysEasy(LineToMatch line, Exercise exercise, LoadedSetup loaded)
+    {
+        if (loaded.Reps is not { } reps)
+        {
+            return exercise.Measure == Measure.Seconds && !ResistanceReason.IsLikeForLike(line, exercise) ? Rules.StaysEasy : 0;
+        }
+
+        if (
+            line.Line.Target.IsOpen
+            || line.Role == LineRole.Activation
+            || Kinship(line.Exercise, exercise) > 0 // the same movement stays, light as it may be
+            || ResistanceReason.IsPowerForPower(line, exercise)
+            || line.Line.Target.Max <= DosePrescriber.HeavyReps // too light for strength is answered by speed
+        )
+        {
+            return 0;
+        }
+
+        var most = DosePrescriber.MostReps(line.Line, exercise, loaded.Techniques, at.Trade.Dose) + line.Effort.Rir;
+        return Rules.StaysEasy * Math.Clamp((reps.Mid / most) - at.Trade.Dose.TooEasy, 0, 1);
+    }
 
     /// <summary>A compound line is served neither by a small muscle nor by a load that does nothing for it.</summary>
     private double OfCompound(LineRole role, Exercise exercise, MatchScores scores) =>

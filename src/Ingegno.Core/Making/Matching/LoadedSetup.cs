@@ -29,6 +29,9 @@ public sealed record LoadedSetup(
     Reason? RestsOn
 )
 {
+    /// <summary>The exercise of the line itself at the load that the line names.</summary>
+    public bool AsNamed { get; init; }
+
     /// <summary>What was checked of the objects.</summary>
     public ImmutableArray<ObjectVerdict> Checks { get; init; } = [];
 }

@@ -31,7 +31,9 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(line);
         var techniques =
-            at.Client.NeedsClearance || SetLimits.IsForSpeed(line.Line, at.Client) ? [] : TechniquesFor(exercise, line.Approach);
+            at.Client.NeedsClearance || SetLimits.IsForSpeed(line.Line, at.Client) || line.Exercise.IsForPower
+                ? []
+                : TechniquesFor(exercise, line.Approach);
         var unmeasured = UnmeasuredScore(exercise, line);
         Rating? best = null;
         foreach (var here in at.Ways.SetupsOf(exercise))
@@ -125,14 +127,11 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     /// <summary>Weighs between loads that are equally good, too little to outdo anything else.</summary>
     private const double LoadsApart = 0.001;
 
-    /// <summary>The back of a sofa is less handy than a table: it costs as much as so many things more.</summary>
-    private const int PartOfThing = 2;
-
-    /// <summary>A far stretched band costs as much as so many things more in the rig.</summary>
-    private const int FarStretched = 3;
-
     /// <summary>How well one load reaches the dose, before anything is put into words.</summary>
-    private readonly record struct Rating(Way Way, RepRange? Reps, TechniqueSet Techniques, double Score);
+    private readonly record struct Rating(Way Way, RepRange? Reps, TechniqueSet Techniques, double Score)
+    {
+        public bool AsNamed { get; init; }
+    }
 
     private Rating Rate(Exercise exercise, Way way, RepRange straight, LineToMatch line, ImmutableArray<TechniqueSet> sets)
     {
@@ -140,10 +139,14 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         var high = effort.High * at.Trade.Match.Tolerance[line.Role];
         var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high, SetLimits.Of(line.Line, effort.Rir, at.Trade.Dose));
         var reps = Scale(straight, techniques.RepsLeft);
-        var closeness = Worth(reps, effort.Low, high) * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
+        var closeness = ResistanceReason.IsPowerForPower(line, exercise)
+            ? Closeness(Math.Min(reps.Mid, high), effort.Low, high) // what is fast need not come near failure
+            : Worth(reps, effort.Low, high) * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
+        var isNamed = false;
         if (NamedKg(exercise, way, line) is { } named)
         {
             var asNamed = Bell(Math.Log((way.Load.MassKg + 1) / (named + 1)), Rules.LoadSpread);
+            isNamed = asNamed >= Math.Max(closeness, Rules.NearlyNamed);
             (closeness, techniques, reps) = asNamed >= closeness ? (asNamed, TechniqueSet.None, straight) : (closeness, techniques, reps);
         }
 
@@ -151,15 +154,18 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         var off = Math.Abs(reps.Mid - effort.Aim);
         var things =
             Math.Max(0, way.Load.ItemIds.Length - 1)
-            + (way.Load.IsFarStretched ? FarStretched : 0)
-            + (PartOfThing * way.Bindings.Count(b => b.Thing.Part is not null));
+            + (way.Load.IsFarStretched ? at.Trade.Match.RigParts.FarStretched : 0)
+            + (at.Trade.Match.RigParts.PartOfThing * way.Bindings.Count(b => b.Thing.Part is not null));
         var rig = 1 - (at.Trade.Match.RigCost * things);
         var unloaded =
             way.Load.MassKg > 0 || !IsLoaded(line.Exercise) ? 1
             : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.Unloaded
             : Rules.UnloadedCompound;
-        var kept = 1 - (Rules.ShortLoses * SetLimits.Shortfall(reps.Mid, effort.Low));
-        return new Rating(way, reps, techniques, Math.Min(1, closeness * kept * rig * unloaded * (1 + (LoadsApart / (1 + off)))));
+        var kept = isNamed ? 1 : 1 - (Rules.ShortLoses * at.Trade.Dose.Kept.Shortfall(reps.Mid, effort.Low));
+        return new Rating(way, reps, techniques, Math.Min(1, closeness * kept * rig * unloaded * (1 + (LoadsApart / (1 + off)))))
+        {
+            AsNamed = isNamed,
+        };
     }
 
     /// <summary>External load in kg that the line itself names, where its own exercise is done: in kg, or as a share of the bar's
@@ -208,18 +214,21 @@ public sealed class ResistanceMatch(ClientAtPlace at)
                 at.Strength.For(exercise)?.RestsOn
             )
             {
+                AsNamed = rating.AsNamed,
                 Checks = way.Checks,
             }
             : new LoadedSetup(way.Setup, way.Bindings, way.Load, null, null, [], rating.Score, null) { Checks = way.Checks };
     }
 
-    private double UnmeasuredScore(Exercise exercise, LineToMatch line) =>
-        ResistanceReason.IsHoldForHold(line) ? Rules.HoldForHold
-        : exercise.Measure != Measure.Seconds
-            ? line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.ControlOfIsolation
-                : Rules.Control
-        : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.HoldForIsolationReps
-        : Rules.HoldForReps;
+    private double UnmeasuredScore(Exercise exercise, LineToMatch line)
+    {
+        var (hold, small) = (exercise.Measure == Measure.Seconds, line.Exercise.Structure == ExerciseStructure.Isolation);
+        return ResistanceReason.IsLikeForLike(line, exercise) ? (hold && !line.Line.Timed ? Rules.HoldForControl : Rules.HoldForHold)
+            : exercise.IsForPower ? Rules.HoldForReps // a jump is no set of ten
+            : hold ? (small ? Rules.HoldForIsolationReps : Rules.HoldForReps)
+            : small ? Rules.ControlOfIsolation
+            : Rules.Control;
+    }
 
     /// <summary>Share of reps left by the slow tempo that belongs to the exercise itself.</summary>
     private double OwnTempoLeaves(Exercise exercise) => exercise.Tempo is { } tempo ? at.Trade.TempoCost.Of(tempo) : 1;

@@ -18,13 +18,19 @@ internal static class ResistanceReason
         loaded.Reps is { } reps
             ? Of(reps, line.Effort, line.Aim(rules), loaded.Techniques)
             : Reason.Of(
-                IsHoldForHold(line) ? "part.hold-for-hold"
+                IsPowerForPower(line, exercise) ? "part.power-for-power"
+                : IsLikeForLike(line, exercise) ? "part.hold-for-hold"
                 : exercise.Measure == Measure.Seconds ? "part.hold-for-reps"
                 : "part.control"
             );
 
-    /// <summary>Whether the gym line is held, or has no load that measures it.</summary>
-    public static bool IsHoldForHold(LineToMatch line) => line.Line.Timed || line.Exercise.Strength is null;
+    /// <summary>Both are done for speed.</summary>
+    public static bool IsPowerForPower(LineToMatch line, Exercise exercise) => line.Exercise.IsForPower && exercise.IsForPower;
+
+    /// <summary>Whether the gym line is held, or has no load that measures it, and so has what is not measured either. What is done for
+    /// speed has its like in speed alone.</summary>
+    public static bool IsLikeForLike(LineToMatch line, Exercise exercise) =>
+        line.Exercise.IsForPower ? exercise.IsForPower : line.Line.Timed || line.Exercise.Strength is null;
 
     private static Reason Of(RepRange reps, WantedEffort effort, RepAim aim, ImmutableArray<Technique> techniques)
     {

@@ -18,6 +18,7 @@ internal static partial class OwnExerciseLimits
         var texts = own
             .Synonyms.Concat(own.Cues)
             .Concat(own.Cautions)
+            .Append(own.How ?? "")
             .Concat(own.Setups.SelectMany(s => s.Steps.Concat(s.Cautions).Append(s.Text).Append(s.Id)));
         var checks = new (bool Wrong, string Fault)[]
         {

@@ -35,9 +35,25 @@ public static class Calibration
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(kit);
-        if (!Measures(home, exercise) || client.Learned.Any(l => l.ExerciseId == exercise.Id))
+        return client.Learned.Any(l => l.ExerciseId == exercise.Id)
+            ? (home, null) // nothing to find out
+            : Again(home, exercise, client, kit);
+    }
+
+    /// <summary>The same, whatever was logged: after a long absence that tells little.</summary>
+    /// <param name="home">The exercise as prescribed.</param>
+    /// <param name="exercise">Its catalogue entry.</param>
+    /// <param name="client">The client.</param>
+    /// <param name="kit">The kit it is done with.</param>
+    public static (HomeExercise Home, Reason? WhyNot) Again(HomeExercise home, Exercise exercise, ClientProfile client, KitAtPlace kit)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(exercise);
+        ArgumentNullException.ThrowIfNull(client);
+        ArgumentNullException.ThrowIfNull(kit);
+        if (!Measures(home, exercise))
         {
-            return (home, null); // nothing to find out
+            return (home, null);
         }
 
         if (WhyNot(home, exercise, client, kit) is { } why)

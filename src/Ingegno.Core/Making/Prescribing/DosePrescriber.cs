@@ -33,19 +33,22 @@ public static class DosePrescriber
         var rest = line.RestSeconds ?? trade.Dose.UsualRest(client.Goal, line.Target);
         var repsToFailure = expected?.Mid;
         var standard = home.Measure == Measure.Reps && !line.Target.IsOpen ? approach.Standard(home.Rung) : null;
-        var explosive = IsExplosive(line, home, client, effort, repsToFailure, trade.Dose);
+        var power = home.IsForPower && trade.Catalogue.Find(line.ExerciseId) is { IsForPower: true };
+        var explosive = !power && IsExplosive(line, home, client, effort, repsToFailure, trade.Dose);
         var (wanted, reason) =
             explosive ? (line.Target, Reason.Of("dose.explosive"))
+            : power ? (line.Target, Reason.Of("dose.power"))
+            : asked.AsNamed ? (line.Target, Reason.Of("dose.as-planned"))
             : standard is { } reps ? Milestone(reps, effort, repsToFailure)
             : Target(new Asked(line, home, effort, WorkingSets(line), rest), repsToFailure, SecondsPerRep(line, home, techniques), trade);
         var timed = home.Measure == Measure.Seconds;
         var unchanged = home.Id == line.ExerciseId && wanted == line.Target; // what the client does already
         var target =
-            timed || explosive || unchanged || expected is null
+            timed || explosive || power || unchanged || expected is null
                 ? wanted
-                : KeptTarget.Of(wanted, expected, WorkingSets(line), rest, effort.Rir, trade.Fatigue);
-        target = target == line.Target || timed || standard is not null ? target : KeptTarget.Narrow(target);
-        var zone = timed || explosive || line.Timed || wanted.Max > line.Target.Max || line.Target.IsOpen ? null : line.Target;
+                : KeptTarget.Of(wanted, expected, WorkingSets(line), rest, effort.Rir, trade);
+        target = target == line.Target || timed || standard is not null ? target : KeptTarget.Narrow(target, trade.Dose.Kept);
+        var zone = timed || explosive || power || line.Timed || wanted.Max > line.Target.Max || line.Target.IsOpen ? null : line.Target;
         var perSide = home.Sides == Sides.Unilateral;
         techniques = explosive ? [.. techniques, trade.Techniques.First(t => t.Explosive)] : techniques;
         var plain = home.Tempo ?? line.Tempo ?? (!timed && !target.IsOpen && target.Max > SteadyFrom ? Steady : Tempo.Usual);
@@ -92,10 +95,7 @@ public static class DosePrescriber
         }
 
         var start = (int)
-            Math.Max(
-                1,
-                KeptTarget.CarefulLast(expected, WorkingSets(asked.Line), rest, asked.Effort.Rir, trade.Fatigue) - asked.Effort.Rir
-            );
+            Math.Max(1, KeptTarget.CarefulLast(expected, WorkingSets(asked.Line), rest, asked.Effort.Rir, trade) - asked.Effort.Rir);
         return start < target.Min && expected.High > expected.Mid * RoughFrom
                 ? reason.Then(Reason.Of("dose.rough-guess", ("start", start), ("build", target.Max)))
             : target == wanted ? reason
@@ -113,6 +113,20 @@ public static class DosePrescriber
     private static double SecondsPerRep(GymLine line, Exercise home, ImmutableArray<Technique> techniques) =>
         techniques.Aggregate(home.Tempo ?? line.Tempo ?? Tempo.Usual, (t, step) => step.ApplyTo(t, home.Profile)).SecondsPerRep
         * techniques.Aggregate(1.0, (times, t) => times * t.TimesAsLong);
+
+    /// <summary>Most reps that a set of a light load is given in this manner: more would help no longer, or last too long.</summary>
+    public static int MostReps(GymLine line, Exercise home, ImmutableArray<Technique> techniques, DoseRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(rules);
+        return MostReps(SecondsPerRep(line, home, techniques), rules);
+    }
+
+    private static int MostReps(double secondsPerRep, DoseRules rules) =>
+        secondsPerRep <= Tempo.Usual.SecondsPerRep ? MostUsefulReps : Math.Min(MostUsefulReps, Longest(secondsPerRep, rules));
+
+    private static int Longest(double secondsPerRep, DoseRules rules) => (int)Math.Floor(rules.SetSeconds.Most / secondsPerRep);
 
     /// <summary>
     /// A heavy line for a client whose goal is strength, with a load far too light for it and nothing that stands against
@@ -139,9 +153,6 @@ public static class DosePrescriber
             ? (new SetTarget(standard, standard), Reason.Of("dose.standard", ("standard", standard)))
             : (new SetTarget(able, standard), Reason.Of("dose.to-standard", ("standard", standard)));
     }
-
-    /// <summary>Share of the planned reps of one's own body that must be expected for the plan to be believed.</summary>
-    private const double LeastBelieved = 0.4;
 
     /// <summary>What the target is worked out from.</summary>
     private sealed record Asked(GymLine Line, Exercise Home, WantedEffort Effort, int Sets, int Rest);
@@ -173,7 +184,11 @@ public static class DosePrescriber
             line.Load is null && home.Setups.Any(s => s.Load.External is not { Required: true } && s.Load.Band is not { Required: true });
         if (
             home.Id == line.ExerciseId
-            && (ownBody ? last >= LeastBelieved * line.Target.Min : last >= KeptTarget.LeastOfPlanned * line.Target.Min && !tooEasy)
+            && (
+                ownBody
+                    ? last >= rules.Kept.LeastBelieved * line.Target.Min
+                    : last >= rules.Kept.LeastOfPlanned * line.Target.Min && !tooEasy
+            )
         )
         {
             return (line.Target, Reason.Of("dose.as-planned")); // what the client does already
@@ -183,7 +198,7 @@ public static class DosePrescriber
         {
             // Somewhat short of it, the bottom goes down to what the last set has (KeptTarget); far short, the reps are what can be done.
             var able = Math.Max(1, (int)Math.Floor(last));
-            return last >= KeptTarget.LeastOfPlanned * line.Target.Min
+            return last >= rules.Kept.LeastOfPlanned * line.Target.Min
                 ? (line.Target, Reason.Of("dose.as-planned"))
                 : (
                     new SetTarget(Math.Max(1, able - 1), able),
@@ -191,13 +206,13 @@ public static class DosePrescriber
                 );
         }
 
-        var longest = (int)Math.Floor(rules.SetSeconds.Most / secondsPerRep);
+        var longest = Longest(secondsPerRep, rules);
         var reserve = Math.Max(0, (int)Math.Floor(last) - effort.Rir);
         if (tooEasy && Math.Min(reserve, longest) > line.Target.Max)
         {
-            var most = secondsPerRep <= Tempo.Usual.SecondsPerRep ? MostUsefulReps : Math.Min(MostUsefulReps, longest);
+            var most = MostReps(secondsPerRep, rules);
             var top = Math.Min(most, reserve);
-            var bottom = Math.Min(top, Math.Max(line.Target.Max, (int)Math.Round(top * KeptTarget.LeastOfPlanned)));
+            var bottom = Math.Min(top, Math.Max(line.Target.Max, (int)Math.Round(top * rules.Kept.LeastOfPlanned)));
             Fact[] limit = reserve > most ? [("limit", most)] : [];
             return (new SetTarget(bottom, top), Reason.Of("dose.more", [("planned", line.Target.InWords), .. limit]));
         }

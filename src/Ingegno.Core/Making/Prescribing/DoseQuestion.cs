@@ -20,4 +20,8 @@ public sealed record DoseQuestion(
     RepRange? Expected,
     ImmutableArray<Technique> Techniques,
     Approach Approach
-);
+)
+{
+    /// <summary>It is the exercise of the line itself at the load that the line names: its reps are the coach's.</summary>
+    public bool AsNamed { get; init; }
+}

@@ -10,13 +10,6 @@ namespace Ingegno.Core.Making.Prescribing;
 /// </summary>
 public static class KeptTarget
 {
-    /// <summary>How far below the middle of the expected range a careful reckoning stands, as a share of the way to its low end (own
-    /// estimate).</summary>
-    private const double Care = 0.5;
-
-    /// <summary>Share of the planned reps below which no set starts as long as its load gives them (docs/trade/prescription).</summary>
-    public const double LeastOfPlanned = 0.8;
-
     /// <summary>Top from which the bottom of a range is a share of it; below, they lie two apart.</summary>
     private const int WideFrom = 8;
 
@@ -28,33 +21,39 @@ public static class KeptTarget
     /// <param name="sets">Sets, 1 or more.</param>
     /// <param name="restSeconds">Rest between them, s.</param>
     /// <param name="rir">Reps in reserve at the end of each.</param>
-    /// <param name="fatigue">What a set costs the next.</param>
-    public static SetTarget Of(SetTarget wanted, RepRange expected, int sets, int restSeconds, int rir, SetFatigue fatigue)
+    /// <param name="trade">What a set costs the next, and how reps are kept.</param>
+    public static SetTarget Of(SetTarget wanted, RepRange expected, int sets, int restSeconds, int rir, Trade trade)
     {
         ArgumentNullException.ThrowIfNull(wanted);
-        var last = CarefulLast(expected, sets, restSeconds, rir, fatigue);
+        ArgumentNullException.ThrowIfNull(trade);
+        var last = CarefulLast(expected, sets, restSeconds, rir, trade);
         return wanted.IsOpen || last >= wanted.Min
             ? wanted
             : wanted with
             {
-                Min = Math.Clamp((int)Math.Floor(last), Math.Min(wanted.Min, (int)Math.Ceiling(LeastOfPlanned * wanted.Min)), wanted.Min),
+                Min = Math.Clamp(
+                    (int)Math.Floor(last),
+                    Math.Min(wanted.Min, (int)Math.Ceiling(trade.Dose.Kept.LeastOfPlanned * wanted.Min)),
+                    wanted.Min
+                ),
             };
     }
 
     /// <summary>Reps to failure of the last set if the client turns out somewhat weaker than expected.</summary>
-    public static double CarefulLast(RepRange expected, int sets, int restSeconds, int rir, SetFatigue fatigue)
+    public static double CarefulLast(RepRange expected, int sets, int restSeconds, int rir, Trade trade)
     {
         ArgumentNullException.ThrowIfNull(expected);
-        ArgumentNullException.ThrowIfNull(fatigue);
-        var careful = expected.Mid - (Care * (expected.Mid - expected.Low));
-        return fatigue.BySet(careful, sets, restSeconds, rir)[^1];
+        ArgumentNullException.ThrowIfNull(trade);
+        var careful = expected.Mid - (trade.Dose.Kept.Care * (expected.Mid - expected.Low));
+        return trade.Fatigue.BySet(careful, sets, restSeconds, rir)[^1];
     }
 
     /// <summary>A range that is made and not written by a coach: no wider than can be aimed at.</summary>
-    public static SetTarget Narrow(SetTarget made)
+    public static SetTarget Narrow(SetTarget made, KeptRules rules)
     {
         ArgumentNullException.ThrowIfNull(made);
-        var least = made.Max >= WideFrom ? (int)Math.Ceiling(LeastOfPlanned * made.Max) : made.Max - Apart;
+        ArgumentNullException.ThrowIfNull(rules);
+        var least = made.Max >= WideFrom ? (int)Math.Ceiling(rules.LeastOfPlanned * made.Max) : made.Max - Apart;
         return made.IsOpen ? made : made with { Min = Math.Clamp(made.Min, Math.Max(1, least), made.Max) };
     }
 }

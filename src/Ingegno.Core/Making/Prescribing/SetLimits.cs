@@ -19,15 +19,6 @@ public readonly record struct SetLimits(int Reps, int Rir, double Seconds, doubl
 
     private const int MostReps = 6;
 
-    private const double StillKept = 0.9;
-
-    private const double FarShort = 0.7;
-
-    /// <summary>How short of the planned reps the sets would fall: 0 down to nine tenths of them, 1 from seven tenths on.</summary>
-    /// <param name="reps">Expected reps to failure.</param>
-    /// <param name="low">Fewest that allow the planned reps.</param>
-    public static double Shortfall(double reps, double low) => Math.Clamp((StillKept - (reps / low)) / (StillKept - FarShort), 0, 1);
-
     /// <summary>The limits of a line.</summary>
     public static SetLimits Of(GymLine line, int rir, DoseRules rules)
     {

@@ -9,7 +9,7 @@ namespace Ingegno.Core.Making.Prescribing;
 
 /// <summary>
 /// How hard a gym line is meant to be, as reps to failure of its fresh first set: so many that the sets keep the planned reps and, at
-/// best, the planned reserve, the last one too (docs/trade/prescription), or as many as a percentage of the one-rep maximum allows.
+/// best, the planned reserve, the last one too (docs/trade/prescription), or more where a percentage of the one-rep maximum allows more.
 /// </summary>
 /// <param name="Low">Fewest reps to failure that allow the planned reps on average: the first set has some more, the last four fifths.</param>
 /// <param name="High">Reps to failure with which every set keeps the planned reps and their reserve: past them the load is light.</param>
@@ -34,6 +34,12 @@ public sealed record WantedEffort(double Low, double High, int Rir)
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(trade);
         var rir = line.Reserve ?? UsualRir;
+        var atShare = RepsAtShare(line, exercise, strength);
+        if (line.Reserve is null && atShare is { } allowed && !line.Target.IsOpen)
+        {
+            rir = Math.Clamp((int)Math.Round(allowed, MidpointRounding.AwayFromZero) - line.Target.Max, 0, UsualRir); // triples at 90 % leave one, not two
+        }
+
         if (client.Level == Level.Beginner)
         {
             rir = Math.Max(rir, 2); // beginners stay at two or three in reserve (docs/trade/prescription)
@@ -48,17 +54,20 @@ public sealed record WantedEffort(double Low, double High, int Rir)
 
         var (average, last) = line.Timed || line.Target.IsOpen ? (1, 1) : Left(line, rir, client, trade);
         var (low, high, aim) = (min / average, (max + rir) / last, (min + rir) / last);
-        if (line.WorkingShare is { } share && exercise.Strength is { } relation)
+        if (atShare is { } reps)
         {
-            var ofAll = strength?.ShareOfSystem(exercise, share) ?? share;
-            var reps = Math.Max(RepMaxCurve.RepsAtShare(Math.Min(ofAll, 1), relation.Curve), min);
-
             // Where the last set is open, those before it only lead up to it.
-            return new WantedEffort(line.LastSetOpen ? min : Math.Min(low, reps), Math.Max(reps, max), rir) { Aim = reps };
+            return new WantedEffort(line.LastSetOpen ? min : low, Math.Max(reps, high), rir) { Aim = Math.Max(reps, aim) };
         }
 
         return new WantedEffort(low, high, rir) { Aim = aim };
     }
+
+    /// <summary>Reps to failure that the line's share of the maximum allows; null where it names none.</summary>
+    private static double? RepsAtShare(GymLine line, Exercise exercise, ClientStrength? strength) =>
+        line.WorkingShare is { } share && exercise.Strength is { } relation
+            ? RepMaxCurve.RepsAtShare(Math.Min(strength?.ShareOfSystem(exercise, share) ?? share, 1), relation.Curve)
+            : null;
 
     /// <summary>Share of the first set's reps to failure that the planned sets have on average, and the last of them.</summary>
     private static (double Average, double Last) Left(GymLine line, int rir, ClientProfile client, Trade trade)

@@ -33,9 +33,17 @@ internal sealed class DosePipeline(RebuildRequest request, ClientAtPlace at)
     }
 
     private HomeLine Calibrated(HomeLine line) =>
-        request.Calibrate
-            ? OfEach(line, home => Calibration.Open(home, at.Trade.Catalogue.Get(home.ExerciseId), request.Client, at.Kit).Home)
-            : line;
+        OfEach(
+            line,
+            home =>
+            {
+                var exercise = at.Trade.Catalogue.Get(home.ExerciseId);
+                return request.Edits.Any(e => e.FindAnew && e.IsOf(line.Gym.Key, home.ExerciseId))
+                        ? Calibration.Again(home, exercise, request.Client, at.Kit).Home
+                    : request.Calibrate ? Calibration.Open(home, exercise, request.Client, at.Kit).Home
+                    : home;
+            }
+        );
 
     /// <summary>What is shown of a final dose: its effect, the techniques that could be added.</summary>
     private LaidOutSession Shown(LaidOutSession session) =>

@@ -7,6 +7,7 @@ using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Making.Rebuilding;
@@ -17,21 +18,6 @@ namespace Ingegno.Core.Making.Rebuilding;
 /// </summary>
 public static class LineEvidence
 {
-    /// <summary>Machines count their stacks each in their own way: only these anchors' free lifts and pulls tell something.</summary>
-    private const double LeastRatio = 0.45;
-
-    /// <summary>Reps in reserve taken where the line says nothing: three sets are not done to failure.</summary>
-    private const int UsualReserve = 2;
-
-    /// <summary>Past so many reps a load says little of the maximum.</summary>
-    private const int MostReps = 15;
-
-    /// <summary>A line that asks for so many times what is known is asked about; one that asks for less may be meant light.</summary>
-    private const double Contradicts = 1.2;
-
-    /// <summary>So many spreads above what level and body mass say, a figure is not believed: a pull-up may have been assisted.</summary>
-    private const double MostSpreads = 2.2;
-
     /// <summary>What the lines add to a client's known lifts, and what is to be asked.</summary>
     /// <param name="lines">The gym lines, as they were read.</param>
     /// <param name="client">The client.</param>
@@ -56,7 +42,7 @@ public static class LineEvidence
             var typed = client.KnownLifts.LastOrDefault(k => k.Anchor == family.Key);
             var expected = strength.ForAnchor(family.Key)!;
             var apart = most.SystemKg / expected.OneRepMaxKg;
-            if (typed is not null && apart > Contradicts)
+            if (typed is not null && apart > trade.Strength.Evidence.Contradicts)
             {
                 asked.Add(
                     Reason.Of(
@@ -68,7 +54,7 @@ public static class LineEvidence
                     )
                 );
             }
-            else if (typed is null && apart > 1 + (MostSpreads * expected.Spread))
+            else if (typed is null && apart > 1 + (trade.Strength.Evidence.MostSpreads * expected.Spread))
             {
                 asked.Add(Reason.Of("evidence.not-believed", ("line", most.Text), ("times", Math.Round(apart, 1))));
             }
@@ -79,6 +65,13 @@ public static class LineEvidence
         }
 
         return (client with { KnownLifts = [.. known] }, [.. asked]);
+    }
+
+    /// <summary>The client of a plan with what its gym lines tell.</summary>
+    public static ClientProfile Of(IEnumerable<HomeLine> lines, ClientProfile client, Trade trade)
+    {
+        ArgumentNullException.ThrowIfNull(lines);
+        return Join(lines.Select(l => l.Gym).Where(g => trade.Catalogue.Find(g.ExerciseId) is not null), client, trade).Client;
     }
 
     /// <param name="Lift">The lift as it would be typed.</param>
@@ -98,8 +91,8 @@ public static class LineEvidence
             line.Timed
             || line.Target.IsOpen
             || exercise.Strength is not { } relation
-            || relation.Ratio < LeastRatio
-            || line.Target.Max > MostReps
+            || relation.Ratio < trade.Strength.Evidence.LeastRatio
+            || line.Target.Max > trade.Strength.Evidence.MostReps
             || trade.Strength.Find(relation.Anchor) is not { } anchor
             || exercise is not { AtHome: true, Structure: ExerciseStructure.Compound }
         )
@@ -116,7 +109,7 @@ public static class LineEvidence
         }
 
         var external = line.Load is { } load ? load.Kg * load.Pieces : 0;
-        var reps = line.Target.Min + (line.Reserve ?? UsualReserve);
+        var reps = line.Target.Min + (line.Reserve ?? trade.Strength.Evidence.UsualReserve);
         var ratio = client.Level == Level.Beginner ? relation.BeginnerRatio ?? relation.Ratio : relation.Ratio;
         var system = RepMaxCurve.OneRepMax(external + body, Math.Min(reps, 20), relation.Curve) / ratio;
         var bar = Math.Max(1, system - (anchor.BodyShare(client.Sex) * strength.BodyMassKg));

@@ -122,7 +122,7 @@ public static class PlanNotices
             );
         }
 
-        foreach (var line in lines.Where(l => l.Chosen is null))
+        foreach (var line in lines.Where(l => l is { Chosen: null, LeftOut: false }))
         {
             yield return new PlanNotice(
                 "line-without-substitute",

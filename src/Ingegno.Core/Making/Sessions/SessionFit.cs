@@ -12,7 +12,7 @@ namespace Ingegno.Core.Making.Sessions;
 /// <summary>
 /// What gives way when a day takes longer than the client has (docs/trade/prescription), in this order: lines are done in turn, rests
 /// are cut within the school, the least valuable sets are dropped: isolation before compound, a fourth set of a main lift before the last of
-/// anything. What a coach set stays as it is, and each cut is said.
+/// anything; at last whole lines, isolation first. Main lifts and what a coach set stay, and each cut is said.
 /// </summary>
 internal static class SessionFit
 {
@@ -41,6 +41,8 @@ internal static class SessionFit
         if (Over())
         {
             DropSets(draft, approach, limit, said);
+            DropLines(draft, approach, limit, l => IsIsolation(draft, l), said);
+            DropLines(draft, approach, limit, _ => true, said);
         }
 
         if (Over())
@@ -125,6 +127,33 @@ internal static class SessionFit
         );
     }
 
+    private static bool IsIsolation(SessionDraft draft, HomeLine line) =>
+        draft.Trade.Catalogue.Get(line.Gym.ExerciseId).Structure == ExerciseStructure.Isolation;
+
+    /// <summary>Leaves lines out, what is worth least first, until the day fits or none may go.</summary>
+    private static void DropLines(
+        SessionDraft draft,
+        Approach approach,
+        int limit,
+        Func<HomeLine, bool> which,
+        ImmutableArray<Reason>.Builder said
+    )
+    {
+        while (
+            draft.Minutes(approach) > limit
+            && draft
+                .Lines.Where(l => l is { Chosen: not null, Locked: false } && MayGive(l) && which(l))
+                .OrderByDescending(l => l.Role)
+                .ThenByDescending(l => l.Gym.Line)
+                .FirstOrDefault()
+                is { } line
+        )
+        {
+            draft.Replace(line with { Chosen = null, LeftOut = true });
+            said.Add(Reason.Of("fit.line", ("exercise", line.GymExerciseName)));
+        }
+    }
+
     /// <summary>
     /// The line whose next set is worth least: thirds of accessories and secondary lines, then a fourth set of a main lift, then the second
     /// set of a small muscle, then the third of a main lift; null when only the coach can say what goes. Among equals the longest, then the later one.
@@ -132,8 +161,7 @@ internal static class SessionFit
     private static HomeLine? Least(SessionDraft draft)
     {
         int Sets(HomeLine line) => line.Chosen!.Exercises[^1].Dose.Sets;
-        bool Small(HomeLine line) =>
-            line.Role > LineRole.Secondary && draft.Trade.Catalogue.Get(line.Gym.ExerciseId).Structure == ExerciseStructure.Isolation;
+        bool Small(HomeLine line) => line.Role > LineRole.Secondary && IsIsolation(draft, line);
         var lines = draft.Lines.Where(l => l.Chosen is not null && l.Chosen.Exercises.All(e => !e.EditedByCoach)).ToList();
         return Of(l => l.Role != LineRole.Main && Sets(l) > FewestSets)
             ?? Of(l => l.Role == LineRole.Main && Sets(l) > FewestOfMain)

@@ -44,6 +44,9 @@ public sealed record HomeEdit
     /// <summary>External load in kg; the nearest that can be reached here is taken.</summary>
     public double? ExternalKg { get; init; }
 
+    /// <summary>The last set is open where that is safe, so that the log sets the dose anew: after a long absence what was logged tells little.</summary>
+    public bool FindAnew { get; init; }
+
     /// <summary>Belongs to that exercise of that line.</summary>
     public bool IsOf(LineKey line, string exerciseId) => Line == line && ExerciseId == exerciseId;
 

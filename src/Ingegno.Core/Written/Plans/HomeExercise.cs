@@ -74,6 +74,9 @@ public sealed record HomeExercise
     /// <summary>How to rig it, in order.</summary>
     public ImmutableArray<string> Steps { get; init; } = [];
 
+    /// <summary>The movement in one sentence, for those that few know or that are hard to learn; null for the plain ones.</summary>
+    public string? How { get; init; }
+
     public ImmutableArray<string> Cues { get; init; } = [];
 
     public ImmutableArray<Reason> Cautions { get; init; } = [];

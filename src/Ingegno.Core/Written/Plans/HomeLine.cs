@@ -26,6 +26,9 @@ public sealed record HomeLine
     /// <summary>What is taken; null when nothing in the catalogue serves.</summary>
     public Candidate? Chosen { get; init; }
 
+    /// <summary>The client's minutes have no room for it: nothing is taken, until a coach takes one of the candidates.</summary>
+    public bool LeftOut { get; init; }
+
     /// <summary>True when the coach made the choice.</summary>
     public bool Locked { get; init; }
 

@@ -49,6 +49,9 @@ public sealed record RebuildRequest
     /// <summary>The last set of what was never logged is open where that is safe, so that the log can set the dose.</summary>
     public bool Calibrate { get; init; }
 
+    /// <summary>Exercises that hurt and rest, one a line.</summary>
+    public ImmutableArray<RestingExercise> Resting { get; init; } = [];
+
     /// <summary>Findings of the plan check that the coach accepts, with the reason.</summary>
     public ImmutableArray<AcceptedFinding> Accepted { get; init; } = [];
 

@@ -97,6 +97,7 @@
                   <p class="text-sm">
                     {home.setup}{home.steps.length > 0 ? `. ${home.steps.join('. ')}.` : '.'}
                   </p>
+                  {#if home.how}<p class="text-sm">{home.how}</p>{/if}
                   <p class="text-sm">{home.cues.join(' · ')}</p>
                   {#each home.dose.instructions as instruction (instruction)}<p class="text-sm font-semibold">
                       {instruction}

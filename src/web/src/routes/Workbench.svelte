@@ -257,6 +257,7 @@
     client={bench.clientNow()}
     kit={bench.place?.value ?? { name: 'no place', items: [] }}
     home={climbed}
+    gymLines={bench.gym.text.split(/\r?\n/)}
     onclose={() => (ladderOf = null)}
     ontake={(externalKg, technique) => {
       if (bench.line && climbed)

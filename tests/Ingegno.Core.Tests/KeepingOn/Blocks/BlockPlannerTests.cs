@@ -78,6 +78,14 @@ public class BlockPlannerTests
         Edited(BlockExamples.Edit(before[2], 3, sets: 4, onlyThisWeek: true))
             .Select(c => c.Dose.Figures)
             .ShouldBe(["3x8", "3x9", "4x10", "3x11", "3x12", "2x12"]);
+        Edited(BlockExamples.Edit(before[2], 3, sets: 4, onlyThisWeek: true)).ElementAt(2).Reason.Code.ShouldBe("week.this-alone");
+        Edited(BlockExamples.Edit(before[2], 3, sets: 4)).ElementAt(2).Reason.Code.ShouldBe("week.from-here");
+        Edited(BlockExamples.Edit(before[5], 6, sets: 1))
+            .ElementAt(5)
+            .Reason.Code.ShouldBe("week.this-alone", "a lighter week leads nowhere");
+        Edited(BlockExamples.Edit(before[2], 3, sets: 4))
+            .ElementAt(1)
+            .Reason.ShouldBe(before[1].Reason, "what nobody set keeps its reason");
         BlockExamples
             .Line(BlockExamples.Block(BlockExamples.Beginner, setup with { Edits = [BlockExamples.Edit(before[2], 3, 4)] }), new LineKey(2))
             .Select(c => c.Dose.Figures)

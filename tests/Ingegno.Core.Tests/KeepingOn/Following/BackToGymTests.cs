@@ -79,6 +79,35 @@ public class BackToGymTests
         Plan(Support.Examples.ClientB).Lines.ShouldAllBe(l => l.LoadsKg.IsEmpty, "level alone is too little to load a bar by");
     }
 
+    /// <summary>Percent come back in percent, RPE in RPE, waves set by set.</summary>
+    [Theory]
+    [InlineData("Back squat 5x5 @ 80%", 12, "5x5 @ 55%", "5x5 @ 80%")]
+    [InlineData("Bench press 3x8 @ RPE 9", 12, "@ RPE 7", "@ RPE 9")]
+    [InlineData("Deadlift 5/3/1 @ 75/85/95%", 12, "52.5/57.5/65%", "75/85/95%")]
+    [InlineData("Bench press 4x8 @ 80 kg RIR 1", 12, "RIR 3 @ 55 kg", "RIR 1 @ 80 kg")]
+    public void The_way_it_was_written_is_kept(string line, int weeks, string first, string last)
+    {
+        var back = new BackToGym(Trade.Shipped).Plan(line, new TimeAtHome(weeks, null, ImmutableDictionary<string, double>.Empty));
+
+        back.Weeks[0].Text.Replace(" ", "").ShouldContain(first.Replace(" ", ""), Case.Insensitive, back.Weeks[0].Text);
+        back.Weeks[^1].Text.Replace(" ", "").ShouldContain(last.Replace(" ", ""), Case.Insensitive, back.Weeks[^1].Text);
+        back.Lines[0].Reason.Said().ShouldNotContain("held", Case.Insensitive, "nothing was logged");
+    }
+
+    [Fact]
+    public void A_lift_that_is_related_to_a_known_one_gets_its_load_a_piece()
+    {
+        var back = new BackToGym(Trade.Shipped).Plan(
+            "Dumbbell bench press 3x8 RIR 2\nRomanian deadlift 3x8",
+            new TimeAtHome(0, null, ImmutableDictionary<string, double>.Empty),
+            Support.Examples.ClientA
+        );
+
+        // Bench 85, both dumbbells .82 of it: 69.7; ten to failure 52.3, in each hand 26.1, down to the next.
+        back.Lines[0].LoadsKg.ShouldBe([25]);
+        back.Lines[1].LoadsKg[0].ShouldBeInRange(50, 90);
+    }
+
     [Fact]
     public void Strength_that_fell_spares_no_step() => Plan(12, adherence: 0.9, ("bench-press", -0.05)).Shares.Length.ShouldBe(4);
 

@@ -2,6 +2,7 @@ using Ingegno.Core.KeepingOn.Ladders;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.KeepingOn;
 
@@ -80,6 +81,80 @@ public class LadderTests
             .ShouldAllBe(e =>
                 Milestones.For(e, Trade.Shipped).Said().Contains('s') || Milestones.For(e, Trade.Shipped).Said().StartsWith("when")
             );
+    }
+
+    /// <summary>Logs that show more strength than the family lets expect make no easier rung a step up.</summary>
+    [Theory]
+    [InlineData(60)]
+    [InlineData(120)]
+    [InlineData(200)]
+    public void No_easier_rung_is_a_step_up_whatever_the_logs_show(double learnt)
+    {
+        var client = Examples.ClientA with
+        {
+            Learned =
+            [
+                new Core.Trainee.Clients.LearnedLift(
+                    "bench-press",
+                    "feet-raised-push-up",
+                    learnt,
+                    0.1,
+                    Core.Ground.Reasons.Reason.Text("logs")
+                ),
+            ],
+        };
+        var place = Examples.KitOf("chair 45 cm");
+        var way = new Core.Making.Matching.ClientAtPlace(client, place, Trade.Shipped)
+            .Ways.Of(Examples.Exercise("feet-raised-push-up"))
+            .First();
+        var home = new HomeExercise
+        {
+            ExerciseId = "feet-raised-push-up",
+            Name = "Feet-raised push-up",
+            SetupId = way.Setup.Id,
+            Spots = way.Spots,
+            Setup = "feet on the chair",
+            ExternalKg = 0,
+            SystemLoadKg = way.System.Kg,
+            Dose = new Dose
+            {
+                Sets = 3,
+                Target = new(8, 8),
+                Tempo = Core.Ground.Quantities.Tempo.Usual,
+                RestSeconds = 90,
+                Rir = 2,
+            },
+        };
+        var steps = Core.KeepingOn.Ladders.FamilySteps.From(
+            home,
+            Examples.Exercise("feet-raised-push-up"),
+            new Core.Making.Matching.ClientAtPlace(client, place, Trade.Shipped)
+        );
+
+        steps.ShouldNotBeEmpty();
+        steps
+            .Where(s => s.Step > 0)
+            .ShouldAllBe(s => s.Exercise.Family != "push-up" || s.Exercise.Rung > Examples.Exercise("feet-raised-push-up").Rung);
+        steps.ShouldContain(s => s.Exercise.Id == "knee-push-up" && s.Step < 0);
+    }
+
+    [Fact]
+    public void Every_rung_has_a_key_of_its_own()
+    {
+        foreach (var exercise in new[] { "push-up", "close-push-up", "split-squat", "table-row", "single-leg-box-squat" })
+        {
+            new Core.KeepingOn.Ladders.Ladders(Trade.Shipped)
+                .Of(
+                    exercise,
+                    Examples.ClientA,
+                    Examples.KitOf("chair 45 cm; sofa 44 cm; dining table 74 cm; stairs 18 cm; rucksack 25 L; 6 bottles 1.5 L"),
+                    null,
+                    null,
+                    8
+                )!
+                .Rungs.Select(r => r.Key)
+                .ShouldBeUnique(exercise);
+        }
     }
 
     private static FamilyLadder Of(string exercise, string[] kit, double? systemKg = null) =>

@@ -38,6 +38,15 @@ public class LogMessageTests
         }
     }
 
+    /// <summary>A joint is one that hurts only where something hurts; an effort is no part of a name.</summary>
+    [Theory]
+    [InlineData("knee raises 12 12 12", false)]
+    [InlineData("squats 8 8 8, knee hurt", true)]
+    public void A_joint_in_a_name_hurts_nobody(string text, bool hurts) =>
+        Reader
+            .Read(text)
+            .Parts.ShouldAllBe(p => p.Text.Contains("knee", StringComparison.OrdinalIgnoreCase) == hurts || p.Text.Length == 0);
+
     [Fact]
     public void Whatever_is_texted_is_answered() =>
         Gen.String[Gen.Char["squatrow 0159,.;-@kgx/½٣１\u202e\npain"], 0, 150]

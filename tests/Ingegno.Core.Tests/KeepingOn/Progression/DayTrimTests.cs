@@ -29,9 +29,9 @@ public class DayTrimTests
     [Fact]
     public void The_last_accessories_give_first_and_no_more_than_is_needed()
     {
-        Sets(minutesOver: 1).ShouldBe([4, 4, 4, 3], "a minute or two nobody minds");
-        Sets(minutesOver: 4).ShouldBe([4, 4, 4, 2], "a set of raises with its rest is two minutes and more");
-        Sets(minutesOver: 6).ShouldBe([4, 4, 3, 2]);
+        Sets(minutesOver: 0).ShouldBe([4, 4, 4, 3]);
+        Sets(minutesOver: 1).ShouldBe([4, 4, 4, 2], "a set of raises with its rest is two minutes and more");
+        Sets(minutesOver: 4).ShouldBe([4, 4, 3, 2]);
         Sets(minutesOver: 60).ShouldBe([4, 3, 3, 2], "one set a line at a time, and none of a main lift");
     }
 
@@ -59,17 +59,32 @@ public class DayTrimTests
         Trim([.. thin], 60).ShouldAllBe(p => p.Dose.Sets == 2);
     }
 
+    /// <summary>Where no set may go, what would take longer than now waits; what takes no longer goes on.</summary>
+    [Fact]
+    public void What_would_take_longer_is_held_where_nothing_else_can_give()
+    {
+        var longer = Said(Decision.MoreLoad).Select((p, i) => i == 0 ? p with { Dose = p.Dose with { Sets = p.Dose.Sets + 1 } } : p);
+        var held = Trim([.. longer], minutesOver: 0, now: Said(Decision.Wait));
+
+        (held[0].Decision, held[0].Dose.Sets).ShouldBe((Decision.Repeat, 4));
+        held[0].Reason.Said().ShouldContain("no minutes left");
+        held.Skip(1).ShouldAllBe(p => p.Decision == Decision.MoreLoad, "they take no longer");
+        var step = Said(Decision.NextRung).Select((p, i) => i == 0 ? p with { ToExerciseId = "one-arm-push-up", ToOneSide = true } : p);
+        Trim([.. step], minutesOver: 0, now: Said(Decision.Wait))[0]
+            .ToExerciseId.ShouldBeNull("both sides one after the other take longer");
+    }
+
     private static IEnumerable<int> Sets(double minutesOver, Decision decision = Decision.Repeat) =>
         Trim(minutesOver, decision).Select(p => p.Dose.Sets);
 
     private static ImmutableArray<Proposal> Trim(double minutesOver, Decision decision) => Trim(Said(decision), minutesOver);
 
-    private static ImmutableArray<Proposal> Trim(ImmutableArray<Proposal> said, double minutesOver)
+    private static ImmutableArray<Proposal> Trim(ImmutableArray<Proposal> said, double minutesOver, ImmutableArray<Proposal>? now = null)
     {
         var room = DayRoom.Of(Plan.Lines, Plan.Days)!;
         room.Take(new LineKey(1), room.Left(new LineKey(1))!.Value + minutesOver);
         LineRole[] roles = [LineRole.Main, LineRole.Secondary, LineRole.Accessory, LineRole.Accessory];
-        return DayTrim.Apply(said, [.. said.Select(p => (p.Line, Home(p)))], line => roles[line.Value - 1], room);
+        return DayTrim.Apply(said, [.. (now ?? said).Select(p => (p.Line, Home(p)))], line => roles[line.Value - 1], room);
     }
 
     private static ImmutableArray<Proposal> Said(Decision decision) =>

@@ -53,7 +53,7 @@ public class LimitsOfProgressTests
     public void The_top_of_a_range_moves_with_the_best_set_and_not_to_the_goal_at_once()
     {
         var far = Dose(3, 4, rest: 120) with { Zone = new SetTarget(12, 15) };
-        Next(far, Sets(2, 4, 4, 3)).Dose.Target.ShouldBe(new SetTarget(4, 5));
+        Next(far, Sets(2, 4, 4, 3)).Otherwise!.Dose.Target.ShouldBe(new SetTarget(4, 5));
         Next(Dose(8, 12, rest: 120), Sets(2, 9, 9, 9)).Dose.Target.ShouldBe(new SetTarget(10, 12), "inside the zone its top stays");
         Next(Dose(10, 17, rest: 120) with { Zone = new SetTarget(10, 10) }, Sets(2, 17, 15, 11))
             .Dose.Target.ShouldBe(new SetTarget(12, 17), "what the first set has stays its own");
@@ -127,7 +127,7 @@ public class LimitsOfProgressTests
         var next = Next(Dose(8, 12, rest: 90), Sets(0, 5, 5, 4), [Load(20)]);
         (next.Decision, next.Dose.Target, next.Dose.Zone).ShouldBe((Decision.StepBack, new SetTarget(4, 5), new SetTarget(8, 12)));
 
-        Next(Dose(8, 12, rest: 90), Sets(0, 0, 0, 0), [Load(20)]).Dose.Target.ShouldBe(new SetTarget(1, 1));
+        Next(Dose(8, 12, rest: 90), Sets(0, 0, 0, 0), [Load(20)]).Otherwise!.Dose.Target.ShouldBe(new SetTarget(1, 1));
     }
 
     [Fact]
@@ -151,13 +151,46 @@ public class LimitsOfProgressTests
     [Fact]
     public void Past_a_full_zone_bottom_and_top_move_together()
     {
-        var slow = Dose(6, 9, rest: 90) with { Sets = 4, Tempo = Tempo.Parse("5-0-1-0") };
+        var slow = Dose(6, 9, rest: 60) with { Sets = 4, Tempo = Tempo.Parse("5-2-1-0") };
         var next = Next(slow, Sets(2, 9, 9, 9, 9), [Load(20)]);
         next.Dose.Target.ShouldBe(new SetTarget(9, 11));
         Next(next.Dose, Sets(2, 11, 11, 11, 11), [Load(20)]).Dose.Target.ShouldBe(new SetTarget(11, 13));
         var tried = next.Dose with { Target = new SetTarget(11, 13) };
         var again = Next(tried, Sets(2, 12, 11, 10, 10), [Load(20)]);
         (again.Decision, again.Dose.Target).ShouldBe((Decision.Repeat, tried.Target), "never fewer reps under the name of more");
+    }
+
+    /// <summary>Common practice: five down, then a pause where it is hardest, then the same work in less time.</summary>
+    [Fact]
+    public void After_five_down_come_a_pause_and_then_shorter_rests()
+    {
+        var slow = Dose(6, 9, rest: 120) with { Sets = 4, Tempo = Tempo.Parse("5-0-1-0") };
+
+        var paused = Next(slow, Sets(2, 9, 9, 9, 9), [Load(20)]);
+        (paused.Decision, paused.Dose.Tempo, paused.Dose.Target).ShouldBe(
+            (Decision.TechniqueOn, Tempo.Parse("5-0-1-2"), new SetTarget(6, 9))
+        );
+        var more = Next(paused.Dose, Sets(2, 9, 9, 9, 9), [Load(20)]);
+        (more.Decision, more.Dose.Target).ShouldBe(
+            (Decision.MoreReps, new SetTarget(9, 11)),
+            "reps as long as a set does not last too long"
+        );
+        var denser = Next(paused.Dose, Sets(3, 9, 9, 9, 9), [Load(20)], minutes: 0);
+        (denser.Decision, denser.Dose.RestSeconds).ShouldBe((Decision.ShorterRest, 90));
+        Next(slow with { Target = new SetTarget(3, 5) }, Sets(2, 5, 5, 5, 5), [Load(20)]).Decision.ShouldBe(Decision.TechniqueOn);
+        Next(slow with { Target = new SetTarget(3, 5), Tempo = Tempo.Parse("5-0-1-2") }, Sets(2, 5, 5, 5, 5), [Load(20)])
+            .Decision.ShouldNotBe(Decision.ShorterRest, "heavy sets keep their rests");
+    }
+
+    /// <summary>docs/trade/prescription: no set past 75 seconds under tension.</summary>
+    [Fact]
+    public void No_step_makes_a_set_last_too_long()
+    {
+        var long_ = Dose(10, 14, rest: 60) with { Sets = 4, Tempo = Tempo.Parse("3-0-1-0") };
+
+        Next(long_, Sets(2, 14, 14, 14, 14), [Load(20)], setSeconds: 75)
+            .Dose.Tempo.ShouldNotBe(Tempo.Parse("5-0-1-0"), "14 reps of 6 s are 84 s");
+        Next(long_, Sets(2, 14, 14, 14, 14), [Load(20)], setSeconds: 90).Dose.Tempo.ShouldBe(Tempo.Parse("5-0-1-0"));
     }
 
     [Fact]
@@ -175,7 +208,16 @@ public class LimitsOfProgressTests
         stuck.Reason.Said().ShouldContain("takes longer than the client has");
 
         Proposal Raise(double minutes, int sets = 4) =>
-            Next(full with { Sets = sets }, Sets(2, [.. Enumerable.Repeat(9, sets)]), [Load(20)], minutes);
+            Next(
+                full with
+                {
+                    Sets = sets,
+                    RestSeconds = sets == 4 ? 90 : 60,
+                },
+                Sets(2, [.. Enumerable.Repeat(9, sets)]),
+                [Load(20)],
+                minutes
+            );
     }
 
     [Fact]
@@ -194,15 +236,17 @@ public class LimitsOfProgressTests
     }
 
     [Fact]
-    public void Far_too_easy_and_nothing_harder_the_rest_gets_shorter_then_there_is_a_set_less()
+    public void Far_too_easy_and_nothing_harder_asks_for_another_exercise_else_for_shorter_rests_then_for_a_set_less()
     {
-        var slow = Dose(6, 9, rest: 90) with { Tempo = Tempo.Parse("5-0-1-0") };
+        var slow = Dose(6, 9, rest: 90) with { Tempo = Tempo.Parse("5-2-1-0") };
 
-        var shorter = Next(slow, Sets(6, 9, 9, 9), [Load(20)], minutes: 0);
+        var change = Next(slow, Sets(6, 9, 9, 9), [Load(20)], minutes: 0);
+        change.Decision.ShouldBe(Decision.Change);
+        var shorter = change.Otherwise!;
         (shorter.Decision, shorter.Dose.RestSeconds, shorter.Dose.Sets).ShouldBe((Decision.ShorterRest, 60, 3));
-        var fewer = Next(shorter.Dose, Sets(6, 9, 9, 9), [Load(20)], minutes: 0);
+        var fewer = Next(shorter.Dose, Sets(6, 9, 9, 9), [Load(20)], minutes: 0).Otherwise!;
         (fewer.Decision, fewer.Dose.RestSeconds, fewer.Dose.Sets).ShouldBe((Decision.MoreReps, 60, 2));
-        var anyway = Next(fewer.Dose, Sets(6, 11, 11), [Load(20)], minutes: 0);
+        var anyway = Next(fewer.Dose, Sets(6, 11, 11), [Load(20)], minutes: 0).Otherwise!;
         (anyway.Decision, anyway.Dose.Sets, anyway.FlagsCoach).ShouldBe((Decision.MoreReps, 2, true));
         Next(slow, Sets(6, 9, 9, 9), [Load(20)], minutes: 9).Dose.RestSeconds.ShouldBe(90, "there is time for reps");
         Next(slow, Sets(2, 9, 9, 9), [Load(20)], minutes: 0).Decision.ShouldBe(Decision.Repeat, "it is hard enough");
@@ -214,7 +258,8 @@ public class LimitsOfProgressTests
         ImmutableArray<(ReachableLoad, double)>? loads = null,
         double? minutes = null,
         string? harder = null,
-        TempoCost? cost = null
+        TempoCost? cost = null,
+        double setSeconds = double.PositiveInfinity
     ) =>
         DoubleProgression.Next(
             new LineKey(1),
@@ -236,6 +281,7 @@ public class LimitsOfProgressTests
             {
                 MinutesLeft = minutes,
                 TempoCost = cost,
+                SetSeconds = setSeconds,
             },
             sets
         );

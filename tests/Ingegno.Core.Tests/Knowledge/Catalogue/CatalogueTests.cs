@@ -88,6 +88,19 @@ public class CatalogueTests
         }
     }
 
+    /// <summary>Above skill 2 or below familiarity 3 cues are not enough for somebody who has never seen it: one sentence says the movement.</summary>
+    [Fact]
+    public void What_is_hard_or_hardly_known_explains_itself_in_one_sentence()
+    {
+        foreach (var exercise in Trade.Shipped.Catalogue.AtHome.Where(e => e.Skill > 2 || e.Familiarity < 3))
+        {
+            var how = exercise.How.ShouldNotBeNull(exercise.Id);
+            how.Length.ShouldBeInRange(40, 200, exercise.Id);
+            how.ShouldEndWith(".", Case.Sensitive, exercise.Id);
+            exercise.Cues.ShouldNotContain(how, exercise.Id);
+        }
+    }
+
     /// <summary>Handbook 03: choices for band only, one dumbbell, rucksack, furniture, where anatomy allows it.</summary>
     [Theory]
     [InlineData(

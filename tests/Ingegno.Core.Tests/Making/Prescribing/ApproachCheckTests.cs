@@ -40,6 +40,29 @@ public class ApproachCheckTests
         ApproachCheck.Faults(wrong, Trade.Shipped).ShouldContain(f => f.Contains(says));
     }
 
+    /// <summary>Both sides of every limit of a phase.</summary>
+    [Theory]
+    [InlineData(1, 1, 0, true)]
+    [InlineData(0, 1, 0, false)]
+    [InlineData(60, 1, 0, true)]
+    [InlineData(61, 1, 0, false)]
+    [InlineData(5, 0, 0, false)]
+    [InlineData(5, 100, 0, true)]
+    [InlineData(5, 101, 0, false)]
+    [InlineData(5, 1, -1, false)]
+    [InlineData(5, 1, 10, true)]
+    [InlineData(5, 1, 11, false)]
+    public void A_phase_keeps_to_its_limits(int nameLength, int share, int rir, bool good)
+    {
+        var phase = new ApproachPhase(new string('x', nameLength), share, null, null, rir, "more");
+        var faults = ApproachCheck.Faults(Good with { Phases = [phase] }, Trade.Shipped);
+
+        faults.IsEmpty.ShouldBe(good);
+        ApproachCheck
+            .Faults(Good with { Phases = [phase with { Rir = null }] }, Trade.Shipped)
+            .Length.ShouldBe(nameLength is 0 or 61 || share is 0 or 101 ? 1 : 0, "said once");
+    }
+
     [Fact]
     public void Lists_that_were_left_out_do_not_break_it() =>
         ApproachCheck

@@ -112,7 +112,7 @@ public class ApproachTests
             return $"{home.Dose.Figures} {home.Dose.Tempo}";
         }
 
-        var doses = new[] { Dose(16), Dose(24), Dose(60) };
+        var doses = new[] { Dose(20), Dose(24), Dose(60) };
         doses.ShouldBeUnique(string.Join(" | ", doses));
     }
 

@@ -152,6 +152,8 @@ public class CoachRowTests
         ["pair 7"] = "2x 7 kg dumbbell",
         ["pair 10"] = "2x 10 kg dumbbell; chair 45 cm",
         ["pair 12"] = "2x 12 kg dumbbell; chair 45 cm",
+        ["bells and straps"] = "24 kg kettlebell; 32 kg kettlebell; gymnastic rings; pull-up bar",
+        ["tube and suitcase"] = "tube band 14 kg; door; chair 45 cm; bed 55 cm; suitcase 38 L",
         ["pair 16"] = "2x 16 kg dumbbell",
         ["pair 24"] = "2x 24 kg dumbbell; chair 45 cm",
         ["kettlebell 12"] = "12 kg kettlebell",
@@ -170,13 +172,5 @@ public class CoachRowTests
         ["mini"] = "mini band; chair 45 cm",
         ["mini and sliders"] = "mini band; sliders; tile floor; sofa 44 cm",
         ["mini 7 sofa"] = "2x 7 kg dumbbell; mini band; sofa 44 cm",
-    }.ToImmutableDictionary(k => k.Key, k => Kit(k.Value));
-
-    private static PlaceKit Kit(string text)
-    {
-        var reader = new KitParagraph(new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
-        var things = text.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
-            .SelectMany(t => reader.Read(t));
-        return new PlaceKit { Name = "here", Items = [.. things.Select((f, i) => f.Entry.Item! with { Id = $"thing-{i}" })] };
-    }
+    }.ToImmutableDictionary(k => k.Key, k => Examples.KitOf(k.Value));
 }

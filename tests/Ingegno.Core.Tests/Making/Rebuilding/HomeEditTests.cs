@@ -59,7 +59,7 @@ public class HomeEditTests
         var unknown = Request with
         {
             Client = Examples.ClientB,
-            Kit = Examples.Kit("dumbbell 6 x2"),
+            Kit = Examples.Kit("dumbbell 5 x2"),
             GymLines = ["Overhead press 3x10 RIR 2 2 min"],
         };
         HomeExercise Set(HomeEdit edit) =>

@@ -253,7 +253,7 @@ public class RebuildEngineTests
     [Fact]
     public void A_session_longer_than_the_client_has_says_so() =>
         Examples
-            .Rebuild(Examples.ClientA with { MinutesPerSession = 30 }, Examples.Kit(SomeKit), WholeBody)
+            .Rebuild(Examples.ClientA with { MinutesPerSession = 15 }, Examples.Kit(SomeKit), WholeBody)
             .Plan.Findings.ShouldContain(n => n.Code == "too-long");
 
     [Fact]

@@ -176,6 +176,13 @@ public class SessionPlannerTests
     }
 
     [Fact]
+    public void A_day_with_nothing_on_it_takes_no_minutes()
+    {
+        SessionTime.Minutes([], new Dictionary<LineKey, HomeLine>()).ShouldBe(0, "nobody warms up for nothing");
+        Rebuild("mirror", null, ["Push-up 1x1 0 s"]).Days[0].Minutes.Total.ShouldBeGreaterThan(11);
+    }
+
+    [Fact]
     public void What_gives_way_to_fit_the_time_is_said_in_order()
     {
         var (whole, cut) = (Rebuild("mirror", null, Day), Rebuild("mirror", 55, Day));
@@ -185,6 +192,38 @@ public class SessionPlannerTests
         cut.Days[0].Cut.ShouldNotBeEmpty();
         cut.Days[0].Cut[0].Said().ShouldEndWith("in turn.");
         cut.Lines[2].Chosen!.Exercises[0].Dose.Sets.ShouldBe(whole.Lines[2].Chosen!.Exercises[0].Dose.Sets, "main lifts keep their sets");
+    }
+
+    /// <summary>Common practice: isolation goes before compound, and the main lifts stay.</summary>
+    [Fact]
+    public void Whole_lines_go_at_last_isolation_first()
+    {
+        var plan = Rebuild("mirror", 32, Day);
+        var isolation = new[] { "Plank", "Barbell curl", "Triceps pushdown", "Lying leg curl" };
+
+        plan.Days[0].Minutes.Total.ShouldBeLessThanOrEqualTo(32);
+        var gone = plan.Lines.Where(l => l.LeftOut).ToList();
+        gone.ShouldNotBeEmpty();
+        gone.ShouldAllBe(l => l.Chosen == null && isolation.Contains(l.GymExerciseName) && l.Candidates.Length > 0);
+        plan.Days[0].Cut.Count(c => c.Code == "fit.line").ShouldBe(gone.Count);
+        plan.Notices.ShouldNotContain(n => n.Code == "line-without-substitute");
+        plan.Findings.ShouldNotContain(f => f.Code == "too-long");
+    }
+
+    [Fact]
+    public void What_a_coach_took_is_never_left_out()
+    {
+        var out_ = Rebuild("mirror", 32, Day).Lines.First(l => l.LeftOut);
+        var request = new RebuildRequest
+        {
+            Client = Examples.ClientA with { MinutesPerSession = 32 },
+            Kit = Examples.Kit(Kit),
+            GymLines = [.. Day],
+            Choices = [new CoachChoice(out_.Gym.Key, out_.Candidates[0].Id)],
+        };
+        var line = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan.Lines.Single(l => l.Gym.Key == out_.Gym.Key);
+
+        (line.LeftOut, line.Chosen?.Id).ShouldBe((false, out_.Candidates[0].Id));
     }
 
     [Fact]

@@ -9,6 +9,12 @@ namespace Ingegno.Core.Written.Plans.Decisions;
 /// <param name="ToExerciseId">Exercise to step to; null when the exercise stays.</param>
 public sealed record AcceptedProposal(LineKey Line, string ExerciseId, HomeEdit? Figures, string? ToExerciseId = null)
 {
+    /// <summary>Candidate that takes the place of the line's; null when the exercise stays, or steps.</summary>
+    public string? ToCandidateId { get; init; }
+
+    /// <summary>What rests because it hurt; null when nothing does.</summary>
+    public RestingExercise? Rests { get; init; }
+
     /// <summary>What the coach typed in place of it: it goes before every figure that was proposed, and before the step.</summary>
     public HomeEdit? Typed { get; init; }
 }

@@ -138,7 +138,7 @@ public static class PlanDecisions
     {
         var figures =
             from a in accepted
-            where a.Typed is not null || (a.Figures is not null && a.ToExerciseId is null)
+            where a.Typed is not null || (a.Figures is not null && a is { ToExerciseId: null, ToCandidateId: null })
             let before = now.Edits.LastOrDefault(e => e.IsOf(a.Line, a.ExerciseId))
 
             // Techniques that were set before stay so: a proposal without any of its own must not bring back what was taken off.
@@ -150,10 +150,19 @@ public static class PlanDecisions
             }
             let proposed = a.Figures is null ? kept : a.Figures.Replacing(kept)
             select a.Typed is null ? proposed : a.Typed.Replacing(proposed);
-        var steps = accepted.Where(a => a is { ToExerciseId: not null, Typed: null }).ToList();
+        var steps = accepted.Where(a => a is { Typed: null } and ({ ToExerciseId: not null } or { ToCandidateId: not null })).ToList();
+        var there = steps.Select(s => s.Figures).OfType<HomeEdit>().ToList();
         return now with
         {
-            Edits = [.. now.Edits.Where(e => !accepted.Any(a => e.IsOf(a.Line, a.ExerciseId))), .. figures],
+            Edits =
+            [
+                .. now.Edits.Where(e =>
+                    !accepted.Any(a => e.IsOf(a.Line, a.ExerciseId)) && !there.Exists(t => e.IsOf(t.Line, t.ExerciseId))
+                ),
+                .. figures,
+                .. there,
+            ],
+            Resting = Resting(now.Resting, steps),
             Choices =
             [
                 .. Kept(standing)
@@ -164,7 +173,15 @@ public static class PlanDecisions
         };
     }
 
+    /// <summary>What hurts rests; of a line that hurts again the first stays in mind, and what is taken back rests no longer.</summary>
+    private static ImmutableArray<RestingExercise> Resting(ImmutableArray<RestingExercise> now, List<AcceptedProposal> steps) =>
+        [
+            .. now.Where(r => !steps.Exists(s => s.Line == r.Line && s.ToCandidateId == r.CandidateId))
+                .Select(r => steps.Find(s => s.Line == r.Line)?.Rests is { } again ? r with { Since = again.Since } : r),
+            .. steps.Select(s => s.Rests).OfType<RestingExercise>().Where(r => now.All(n => n.Line != r.Line)),
+        ];
+
     /// <summary>A candidate with the exercise that is stepped from replaced; in a pair the other half stays.</summary>
     private static string Stepped(string candidateId, AcceptedProposal step) =>
-        string.Join('+', candidateId.Split('+').Select(id => id == step.ExerciseId ? step.ToExerciseId : id));
+        step.ToCandidateId ?? string.Join('+', candidateId.Split('+').Select(id => id == step.ExerciseId ? step.ToExerciseId : id));
 }

@@ -3180,6 +3180,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/road": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RoadQuestion"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Road"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/jump": {
         parameters: {
             query?: never;
@@ -3376,6 +3415,8 @@ export interface components {
             exerciseId: string;
             figures?: null | components["schemas"]["HomeEdit"];
             toExerciseId?: null | string;
+            toCandidateId?: null | string;
+            rests?: null | components["schemas"]["RestingExercise"];
             typed?: null | components["schemas"]["HomeEdit"];
         };
         /** @enum {unknown} */
@@ -3936,7 +3977,7 @@ export interface components {
             result: components["schemas"]["RebuildResult"];
         };
         /** @enum {unknown} */
-        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "fewer-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "fewer-reps" | "ease-in" | "longer-rest" | "shorter-rest" | "deload" | "resume" | "new-phase" | "as-planned" | "calibrated" | "check-form" | "change" | "ease" | "swap";
+        Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "fewer-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "fewer-reps" | "ease-in" | "longer-rest" | "shorter-rest" | "deload" | "resume" | "new-phase" | "as-planned" | "calibrated" | "check-form" | "change" | "ease" | "try-again" | "swap";
         /** @description Decisions of a coach about a plan. */
         DecisionsToTake: {
             /** @description What the plan is built from. */
@@ -4048,6 +4089,8 @@ export interface components {
             skill: number;
             /** Format: int32 */
             familiarity: number;
+            power: boolean;
+            isForPower: boolean;
             /** Format: int32 */
             impact: number;
             headDown: boolean;
@@ -4058,6 +4101,7 @@ export interface components {
             strength?: null | components["schemas"]["StrengthRelation"];
             measure: components["schemas"]["Measure"];
             tempo?: null | components["schemas"]["Tempo"];
+            how?: null | string;
             cues: string[];
             cautions: string[];
             offByDefault?: null | string;
@@ -4237,6 +4281,7 @@ export interface components {
             rir?: null | number;
             /** Format: double */
             externalKg?: null | number;
+            findAnew?: boolean;
         };
         HomeExercise: {
             exerciseId: string;
@@ -4265,6 +4310,7 @@ export interface components {
             restsOn?: null | components["schemas"]["Reason"];
             dose: components["schemas"]["Dose"];
             steps: string[];
+            how?: null | string;
             cues: string[];
             cautions: string[];
             easierName?: null | string;
@@ -4279,6 +4325,7 @@ export interface components {
             gymSaid: string[];
             role: components["schemas"]["LineRole"];
             chosen?: null | components["schemas"]["Candidate"];
+            leftOut: boolean;
             locked: boolean;
             candidates: components["schemas"]["Candidate"][];
             ruledOut: components["schemas"]["RuledOut"][];
@@ -4570,6 +4617,8 @@ export interface components {
              * @default 8
              */
             wantedReps: number;
+            /** @description The gym week in shorthand: what it says of the client's strength counts. */
+            gymLines?: null | string[];
         };
         LadderRung: {
             key: string;
@@ -5131,6 +5180,11 @@ export interface components {
             load: string;
             flagsCoach: boolean;
             toExerciseId?: null | string;
+            /** Format: double */
+            toKg?: null | number;
+            toSetup?: null | string;
+            joint?: null | components["schemas"]["Joint"];
+            replacement?: null | components["schemas"]["Replacement"];
             changes: boolean;
             accepted: components["schemas"]["AcceptedProposal"];
         };
@@ -5219,6 +5273,7 @@ export interface components {
             before?: components["schemas"]["StoodBefore"][];
             fitToMinutes?: boolean;
             calibrate?: boolean;
+            resting?: components["schemas"]["RestingExercise"][];
             accepted?: components["schemas"]["AcceptedFinding"][];
         };
         RebuildResult: {
@@ -5255,6 +5310,11 @@ export interface components {
             high: number;
             inWords: string;
         };
+        Replacement: {
+            candidateId: string;
+            exercises: components["schemas"]["HomeExercise"][];
+            inPlaceOf: string;
+        };
         Requirement: {
             all: components["schemas"]["Requirement"][];
             any: components["schemas"]["Requirement"][];
@@ -5279,6 +5339,13 @@ export interface components {
             mean: number;
             /** Format: double */
             most: number;
+        };
+        RestingExercise: {
+            line: components["schemas"]["LineKey"];
+            candidateId: string;
+            joint: components["schemas"]["Joint"];
+            /** Format: date */
+            since: string;
         };
         ReturnLine: {
             /** Format: int32 */
@@ -5307,6 +5374,42 @@ export interface components {
             /** Format: int32 */
             line: number;
             text: string;
+        };
+        Road: {
+            stops: components["schemas"]["RoadStop"][];
+            ends: boolean;
+            longer: string[];
+        };
+        /** @description Asks for the road ahead of a line. */
+        RoadQuestion: {
+            /** @description The client. */
+            client: components["schemas"]["ClientProfile"];
+            /** @description The kit of the place. */
+            kit: components["schemas"]["PlaceKit"];
+            /** @description Set-up of the exercise. */
+            setupId: string;
+            /** @description What plays its roles, as the plan says it. */
+            spots: string;
+            /**
+             * Format: double
+             * @description System load, kg; null where load is not the measure.
+             */
+            systemKg: null | number;
+            /** @description Exercise and dose. */
+            figures: components["schemas"]["HomeEdit"];
+            /** @description The gym week in shorthand: what it says of the client's strength counts. */
+            gymLines?: null | string[];
+        };
+        RoadStop: {
+            decision: components["schemas"]["Decision"];
+            name: string;
+            figures: string;
+            load: string;
+            tempo: string;
+            /** Format: int32 */
+            restSeconds: number;
+            earned: components["schemas"]["Reason"];
+            reason: components["schemas"]["Reason"];
         };
         /** @description A client in the roster. */
         RosterRow: {

@@ -78,6 +78,7 @@ export type StoodBefore = Schemas['StoodBefore'];
 export type TradeSummary = Schemas['TradeSummary'];
 export type AttentionNote = Schemas['AttentionNote'];
 export type ClientTrends = Schemas['ClientTrends'];
+export type Road = NonNullable<Schemas['Road']>;
 export type FamilyLadder = NonNullable<Schemas['FamilyLadder']>;
 export type JumpAnswer = Schemas['Jump'];
 export type LadderRung = Schemas['LadderRung'];

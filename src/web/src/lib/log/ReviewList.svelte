@@ -118,7 +118,11 @@
             <button
               class="figures ml-auto cursor-text rounded px-1 text-right hover:bg-base-200"
               onclick={() => write(proposal)}
-              ><b>{changed[key] ? typed[key] : proposal.dose.figures}</b>
+              ><b
+                >{changed[key]
+                  ? typed[key]
+                  : (proposal.replacement?.exercises[0]?.dose.figures ?? proposal.dose.figures)}</b
+              >
               {#if !changed[key]}{proposal.load ? `${proposal.externalKg} kg ` : ''}{proposal.dose.tempo}
                 {rest(proposal.dose.restSeconds)}{/if}
               <span class="sr-only">, change the dose of {proposal.name}</span></button

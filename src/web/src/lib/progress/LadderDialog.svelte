@@ -6,18 +6,21 @@
   import Dialog from '../ui/Dialog.svelte';
   import { count, inWords } from '../words';
   import JumpTool from './JumpTool.svelte';
+  import RoadAhead from './RoadAhead.svelte';
   import { stairs } from './stairs';
 
   interface Props {
     client: ClientProfile;
     kit: PlaceKit;
     home: HomeExercise | null;
+    /** The gym week, a line each: it tells of the client's strength. */
+    gymLines?: string[];
     onclose: () => void;
     /** Takes a rung of the same exercise: its load and technique. */
     ontake?: (externalKg: number, technique: string | null) => void;
   }
 
-  let { client, kit, home, onclose, ontake }: Props = $props();
+  let { client, kit, home, gymLines = [], onclose, ontake }: Props = $props();
   let ladder = $state.raw<FamilyLadder | null>(null);
   let none = $state('');
   let at = $state<number | null>(null);
@@ -38,6 +41,7 @@
       kit,
       systemKg: asked.systemLoadKg ?? null,
       technique,
+      gymLines,
       wantedReps: Math.min(30, Math.max(1, asked.dose.target.min || 8)),
     };
     ask(() => api.POST('/api/v1/ladder', { body })).then(
@@ -177,6 +181,9 @@
           </li>
         {/each}
       </ul>
+    {/if}
+    {#if home}
+      <RoadAhead {client} {kit} {home} {gymLines} />
     {/if}
     {#if here !== null && ladder.rungs[here]}
       <h3 class="mt-4 text-base">A jump over a gap: the reps that earn it</h3>

@@ -14,6 +14,10 @@
   let { bench, day, onapproach }: Props = $props();
   const over = $derived(day.limit !== null && day.minutes > day.limit);
   const id = $props.id();
+
+  /** The line of a group that stands first on the sheet, which keeps the order of the gym text. */
+  const firstOf = (keys: number[]): number | undefined =>
+    day.lines.find(({ line }) => keys.includes(line.gym.key))?.line.gym.key;
 </script>
 
 <section aria-labelledby={id}>
@@ -60,14 +64,15 @@
       {/if}
     </p>
   {/if}
-  {#each day.blocks.filter((b) => b.why) as block (block.label)}
-    <p class="rule-b px-4 py-1 text-note">
-      <b class="figures">{block.label}</b>
-      {inWords(block.kind)}, {count(block.rounds, 'round')}, rest {rest(block.restSeconds)} after each. {block.why}
-    </p>
-  {/each}
   <ol>
     {#each day.lines as { line, index }, i (line.gym.key)}
+      {@const block = day.blocks.find((b) => b.why && firstOf(b.lines) === line.gym.key)}
+      {#if block}
+        <li class="rule-b px-4 py-1 text-note">
+          <b class="figures">{block.label}</b>
+          {inWords(block.kind)}, {count(block.rounds, 'round')}, rest {rest(block.restSeconds)} after each. {block.why}
+        </li>
+      {/if}
       <LineRow
         {bench}
         {line}

@@ -28,7 +28,11 @@
 <div class="rule-b p-4">
   <div class="flex items-start gap-3">
     <h2 class="min-w-0 flex-1 text-xl">
-      {chosen ? chosen.exercises.map((e) => e.name).join(' + ') : 'Nothing that serves'}
+      {chosen
+        ? chosen.exercises.map((e) => e.name).join(' + ')
+        : line.leftOut
+          ? 'Left out: no minutes'
+          : 'Nothing that serves'}
     </h2>
     {#if chosen}
       <button
@@ -150,6 +154,7 @@
       >
     </div>
     <p class="mt-1">{home.setup}</p>
+    {#if home.how}<p class="mt-1 text-plain">{home.how}</p>{/if}
     {#if home.steps.length > 0}
       <ol class="mt-1 list-decimal pl-5 text-plain">
         {#each home.steps as step (step)}<li>{step}</li>{/each}

@@ -36,7 +36,9 @@
     aria-pressed={selected}
     aria-label="Line {index + 1}: {line.gymExerciseName} {line.gymDose}, at home {line.chosen
       ? line.chosen.exercises.map((e) => e.name).join(' and ')
-      : 'nothing that serves'}"
+      : line.leftOut
+        ? 'left out, no minutes for it'
+        : 'nothing that serves'}"
     onclick={onselect}
   ></button>
   <div class="grid grid-cols-[2.2rem_minmax(0,1fr)] py-3 pl-4">
@@ -84,7 +86,13 @@
         {/if}
       </div>
     {:else}
-      <p class="text-error">Nothing here serves for this line. The reasons stand on the right.</p>
+      {#if line.leftOut}
+        <p class="soft">
+          Left out: no minutes for it. Take one of the exercises on the right to bring it back.
+        </p>
+      {:else}
+        <p class="text-error">Nothing here serves for this line. The reasons stand on the right.</p>
+      {/if}
     {/each}
   </div>
 </li>

@@ -15,4 +15,5 @@ export const decidedIn = (request: Partial<RebuildRequest> = {}): Decided => ({
   fitToMinutes: request.fitToMinutes ?? true,
   phase: request.phase ?? null,
   calibrate: request.calibrate ?? false,
+  resting: request.resting ?? [],
 });

@@ -1,0 +1,171 @@
+using System.Globalization;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Language;
+using Ingegno.Simulation;
+
+namespace Ingegno.Bench;
+
+/// <summary>Three clients' twelve weeks as a page to read: what was planned, what was done, what was proposed and why.</summary>
+internal static class WorkedExamples
+{
+    private const int Weeks = 12;
+    private static readonly DateOnly First = new(2026, 8, 31);
+
+    public static void Write()
+    {
+        Console.WriteLine("# Twelve weeks of three clients");
+        Console.WriteLine();
+        Console.WriteLine(
+            "Made by `dotnet run --project bench/Ingegno.Bench -c Release -- weeks` from simulated trainees (figures of nobody); every proposal was accepted. Per week: what the week asked, what was done in the sets, and what is proposed for the next one."
+        );
+        foreach (var (title, request, traits) in Clients())
+        {
+            Console.WriteLine();
+            Console.WriteLine($"## {title}");
+            Print(request, traits);
+        }
+    }
+
+    private static IEnumerable<(string Title, RebuildRequest Request, TraineeTraits Traits)> Clients()
+    {
+        yield return (
+            "A man of 80 kg, intermediate, two pairs of dumbbells, a chair and a band",
+            Request(
+                Level.Intermediate,
+                Sex.Male,
+                80,
+                "2x 10 kg dumbbell; 2x 16 kg dumbbell; chair 45 cm; band 104 cm 22 mm",
+                [
+                    "= A",
+                    "Back squat 3x8 RIR 2 2 min",
+                    "Bench press 3x8 RIR 2 2 min",
+                    "= B",
+                    "Barbell row 3x10 RIR 2 90 s",
+                    "Overhead press 3x8 RIR 2 90 s",
+                ]
+            ),
+            TraineeTraits.Of(Level.Intermediate)
+        );
+        yield return (
+            "A woman of 62 kg, beginner, an ordinary home; away in weeks 6 to 8",
+            Request(
+                Level.Beginner,
+                Sex.Female,
+                62,
+                "chair 45 cm; sofa 44 cm; dining table 74 cm; stairs 18 cm; rucksack 25 L; 6 bottles 1.5 L",
+                ["= A", "Goblet squat 3x10 90 s", "Push-up 3x8 90 s", "= B", "Seated cable row 3x10 90 s", "Hip thrust 3x10 90 s"]
+            ),
+            TraineeTraits.Of(Level.Beginner) with
+            {
+                AwayInWeeks = [5, 6, 7],
+            }
+        );
+        yield return (
+            "A woman of 66 kg, novice, a kettlebell and a bar; the knee hurts from week 4",
+            Request(
+                Level.Novice,
+                Sex.Female,
+                66,
+                "16 kg kettlebell; pull-up bar; chair 45 cm; band 104 cm 13 mm",
+                [
+                    "= A",
+                    "Split squat 3x10/side 90 s",
+                    "Lat pulldown 3x10 90 s",
+                    "= B",
+                    "Romanian deadlift 3x10 90 s",
+                    "Dumbbell bench press 3x10 90 s",
+                ]
+            ),
+            TraineeTraits.Of(Level.Novice) with
+            {
+                HurtsFromWeek = 3,
+                Hurts = Joint.Knee,
+            }
+        );
+    }
+
+    private static RebuildRequest Request(Level level, Sex sex, double mass, string kit, string[] lines)
+    {
+        var reader = new KitParagraph(new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
+        var things = kit.Split(';', StringSplitOptions.TrimEntries).SelectMany(t => reader.Read(t));
+        return new RebuildRequest
+        {
+            Client = new ClientProfile
+            {
+                Level = level,
+                Goal = Goal.Muscle,
+                Sex = sex,
+                BodyMassKg = mass,
+                StatureCm = sex == Sex.Male ? 180 : 168,
+                DaysPerWeek = 2,
+                MinutesPerSession = 45,
+            },
+            Kit = new PlaceKit { Name = "Home", Items = [.. things.Select((f, i) => f.Entry.Item! with { Id = $"thing-{i}" })] },
+            GymLines = [.. lines],
+        };
+    }
+
+    private static void Print(RebuildRequest request, TraineeTraits traits)
+    {
+        var trial = new TrainingTrial(Trade.Shipped);
+        var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
+        var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
+        var engine = (EngineAccepted)trial.Engine(request, keepsMinutes: true);
+        var done = trial.Run(
+            trial.Plan(request, plan),
+            line => day[line],
+            new SimulatedTrainee(Trade.Shipped, request.Client, traits, seed: 5),
+            engine,
+            First,
+            Weeks
+        );
+        var decided = 0;
+        for (var week = 0; week < Weeks; week++)
+        {
+            var sets = done
+                .Log.Where(s => (s.Day.DayNumber - First.DayNumber) / 7 == week)
+                .SelectMany(s => s.Exercises)
+                .ToDictionary(e => e.Line);
+            Console.WriteLine();
+            Console.WriteLine($"### Week {week + 1}{(sets.Count == 0 ? ": away" : string.Empty)}");
+            if (sets.Count == 0)
+            {
+                continue;
+            }
+
+            Console.WriteLine();
+            Console.WriteLine("| planned | done | next | why |");
+            Console.WriteLine("|---|---|---|---|");
+            var said = engine.Said[decided++].ToLookup(p => p.Line);
+            foreach (var trained in done.Trained[week])
+            {
+                var logged = sets.TryGetValue(trained.Line, out var e) ? string.Join(", ", e.Sets.Select(Done)) : "–";
+                var proposal = said[trained.Line].FirstOrDefault(p => p.ExerciseId == trained.Home.ExerciseId);
+                Console.WriteLine(
+                    string.Create(
+                        CultureInfo.InvariantCulture,
+                        $"| {trained.Home.Name} {trained.Home.Dose.Figures} {(trained.Home.ExternalKg > 0 ? $"{trained.Home.ExternalKg:0.#} kg " : string.Empty)}{trained.Home.Dose.Tempo} | {logged} | {Words(proposal)} | {(proposal is null ? string.Empty : Phrasebook.English.Say(proposal.Reason))} |"
+                    )
+                );
+            }
+        }
+    }
+
+    private static string Done(Core.KeepingOn.Logs.LoggedSet set) =>
+        $"{set.Reps}{(set.Rir is { } rir ? $"@{rir}" : string.Empty)}{(set.Pain is > 0 ? $" pain {set.Pain}" : string.Empty)}";
+
+    private static string Words(Proposal? proposal) =>
+        proposal is null
+            ? string.Empty
+            : System.Text.RegularExpressions.Regex.Replace(
+                proposal.Decision.ToString(),
+                "(?<=[a-z])([A-Z])",
+                m => " " + m.Value.ToLowerInvariant()
+            );
+}

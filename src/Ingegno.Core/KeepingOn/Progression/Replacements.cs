@@ -1,0 +1,198 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Plans.Decisions;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.KeepingOn.Progression;
+
+/// <summary>
+/// Names what takes the place of an exercise that hurts, or that has no next step here, with its dose, from the engine that builds the plan; and
+/// proposes what hurt again once its joint has been quiet.
+/// </summary>
+public sealed class Replacements(Trade trade, RebuildEngine engine)
+{
+    /// <summary>Expected over wanted reps up to which another exercise is worth the change.</summary>
+    private const double WorthIt = 1.25;
+
+    /// <summary>Expected reps over those of now from which another exercise is no harder.</summary>
+    private const double ClearlyFewer = 0.9;
+
+    /// <summary>The proposals with what takes the place of an exercise.</summary>
+    /// <param name="said">What the log proposes.</param>
+    /// <param name="request">What the plan is built from, the client as the logs teach.</param>
+    /// <param name="plan">The plan.</param>
+    /// <param name="log">Sessions of the plan.</param>
+    public ImmutableArray<Proposal> Name(
+        ImmutableArray<Proposal> said,
+        RebuildRequest request,
+        HomePlan plan,
+        IReadOnlyCollection<LoggedSession> log
+    )
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(log);
+        return
+        [
+            .. said.Select(p =>
+                p.Decision switch
+                {
+                    Decision.Swap => Sparing(p, request, plan) is { } other ? Said(p, other) : p,
+                    Decision.Change => Another(p, request, plan) is { } other ? Said(p, other) : p.Otherwise ?? p,
+                    Decision.Ease or Decision.Wait or Decision.EaseIn => p,
+                    _ => Again(p, request, plan, log) ?? Held(p, request),
+                }
+            ),
+        ];
+    }
+
+    /// <summary>While an exercise rests nothing steps up to it, nor to what loads its joint as much.</summary>
+    private Proposal Held(Proposal said, RebuildRequest request) =>
+        said.ToExerciseId is { } to
+        && request.Resting.FirstOrDefault(r => r.Line == said.Line) is { } rests
+        && trade.Catalogue.Find(to) is { } exercise
+        && (rests.CandidateId.Split('+').Contains(to) || exercise.Joints.GetValueOrDefault(rests.Joint) >= Loads)
+            ? said with
+            {
+                Decision = Decision.Repeat,
+                Reason = Reason.Of("rests", ("exercise", exercise.Name), ("joint", Term.For(rests.Joint))),
+                ToExerciseId = null,
+                ToKg = null,
+                ToSetup = null,
+            }
+            : said;
+
+    /// <summary>Stress from which a joint is loaded: medium.</summary>
+    private const int Loads = 2;
+
+    private static Proposal Said(Proposal said, Replacement other) =>
+        said with
+        {
+            Replacement = other,
+            Reason = said.Reason.Then(
+                Reason.Of(
+                    "instead",
+                    ("exercises", FactList.Of(other.Exercises.Select(e => e.Name))),
+                    ("dose", other.Exercises[0].Dose.Figures)
+                )
+            ),
+        };
+
+    /// <summary>The next best that spares the joint.</summary>
+    private Replacement? Sparing(Proposal said, RebuildRequest request, HomePlan plan)
+    {
+        var client = request.Client;
+        if (said.Joint is { } joint)
+        {
+            client = client with
+            {
+                SoreJoints = [.. client.SoreJoints.Where(j => j.Joint != joint), new SoreJoint(joint, Soreness.Injured)],
+            };
+        }
+
+        return Built(said, request, client, plan);
+    }
+
+    /// <summary>Another exercise for the same muscles with which the line is done as it was meant; null when none does.</summary>
+    private Replacement? Another(Proposal said, RebuildRequest request, HomePlan plan) =>
+        Built(said, request, request.Client, plan) is { } other
+        && other.Exercises[0] is { Expected: { } expected, Wanted: { } wanted }
+        && (said.Eases ? expected.Mid >= wanted.Min * trade.Dose.Kept.LeastOfPlanned : IsHarder(expected, wanted, Now(said, plan)))
+            ? other
+            : null;
+
+    private static bool IsHarder(RepRange expected, Bounds wanted, RepRange? now) =>
+        expected.Mid <= wanted.Max * WorthIt && !(now is { } before && expected.Mid >= before.Mid * ClearlyFewer);
+
+    private static RepRange? Now(Proposal said, HomePlan plan) =>
+        plan
+            .Lines.FirstOrDefault(l => l.Gym.Key == said.Line)
+            ?.Chosen?.Exercises.FirstOrDefault(e => e.ExerciseId == said.ExerciseId)
+            ?.Expected;
+
+    private Replacement? Built(Proposal said, RebuildRequest request, ClientProfile client, HomePlan plan)
+    {
+        var asked = request with
+        {
+            Client = client with { Refuses = [.. client.Refuses, said.ExerciseId] },
+            Choices = [.. PlanDecisions.Kept(plan.Standing).Select(c => c.Line == said.Line ? c with { CandidateId = null } : c)],
+            Edits = [.. request.Edits.Where(e => e.Line != said.Line)],
+        };
+        return Of(said.Line, engine.Rebuild(asked).Plan, plan);
+    }
+
+    private static Replacement? Of(LineKey line, HomePlan built, HomePlan before) =>
+        built.Lines.FirstOrDefault(l => l.Gym.Key == line)?.Chosen is { } chosen
+        && before.Lines.FirstOrDefault(l => l.Gym.Key == line)?.Chosen is { } old
+        && chosen.Id != old.Id
+            ? new Replacement(chosen.Id, chosen.Exercises, old.Id)
+            : null;
+
+    /// <summary>What rested, once its joint has been quiet for long enough while training went on; null before.</summary>
+    private Proposal? Again(Proposal said, RebuildRequest request, HomePlan plan, IReadOnlyCollection<LoggedSession> log)
+    {
+        if (request.Resting.FirstOrDefault(r => r.Line == said.Line) is not { } rests || log.Count == 0)
+        {
+            return null;
+        }
+
+        var days = trade.Progression.TryAgain.Days;
+        var since = log.Where(s => s.Day > rests.Since).ToList();
+        var quiet =
+            since.Count > 0
+            && since.Max(s => s.Day).DayNumber - rests.Since.DayNumber >= days
+            && !since
+                .SelectMany(s => s.Exercises)
+                .SelectMany(e => e.Sets)
+                .Any(s => s.PainJoint == rests.Joint && (s.Pain > DoubleProgression.TolerablePain || s.Sharp));
+        if (!quiet)
+        {
+            return null;
+        }
+
+        var asked = request with
+        {
+            Choices =
+            [
+                .. PlanDecisions.Kept(plan.Standing).Select(c => c.Line == said.Line ? c with { CandidateId = rests.CandidateId } : c),
+            ],
+            Edits =
+            [
+                .. request.Edits.Where(e => e.Line != said.Line),
+                new HomeEdit
+                {
+                    Line = said.Line,
+                    ExerciseId = rests.CandidateId.Split('+')[0],
+                    Rir = Spared,
+                },
+            ],
+        };
+        return Of(said.Line, engine.Rebuild(asked).Plan, plan) is { } back && back.CandidateId == rests.CandidateId
+            ? said with
+            {
+                Decision = Decision.TryAgain,
+                Reason = Reason.Of(
+                    "try-again",
+                    ("exercises", FactList.Of(back.Exercises.Select(e => e.Name))),
+                    ("joint", Term.For(rests.Joint)),
+                    ("days", days),
+                    ("rir", Spared)
+                ),
+                Replacement = back,
+                ToExerciseId = null,
+                FlagsCoach = true,
+            }
+            : null;
+    }
+
+    /// <summary>Reps in reserve of the first time back.</summary>
+    private const int Spared = 4;
+}

@@ -1,0 +1,135 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Plans.Decisions;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Tests.Progression;
+
+/// <summary>Pain names the exercise that takes over, acceptance puts it there, and two quiet weeks bring the old one back.</summary>
+public class ReplacementTests
+{
+    private static readonly DateOnly Monday = new(2026, 3, 2);
+    private static readonly RebuildEngine Engine = new(Trade.Shipped);
+
+    private static readonly RebuildRequest Request = new()
+    {
+        Client = Examples.ClientA,
+        Kit = Examples.KitOf("2x 12 kg dumbbell; chair 45 cm; sofa 44 cm; band 104 cm 22 mm"),
+        GymLines = ["Split squat 3x10/side", "Bench press 3x8", "Barbell row 3x10"],
+    };
+
+    [Fact]
+    [Trait("source", "docs/trade/progression: sharp pain stops that line, another is proposed")]
+    public void Sharp_pain_names_what_spares_the_joint_with_its_dose()
+    {
+        var plan = Engine.Rebuild(Request).Plan;
+        var hurt = Review(Request, plan, Session(plan, Monday, pain: 7, sharp: true));
+
+        hurt.Decision.ShouldBe(Decision.Swap);
+        hurt.Changes.ShouldBeTrue();
+        var instead = hurt.Replacement.ShouldNotBeNull().Exercises[0];
+        Examples.Exercise(instead.ExerciseId).Joints.GetValueOrDefault(Joint.Knee).ShouldBeLessThan(2, instead.Name);
+        instead.Dose.Sets.ShouldBeGreaterThan(0);
+        hurt.Reason.Said().ShouldContain(instead.Name);
+    }
+
+    [Fact]
+    public void Accepting_puts_it_there_and_keeps_the_old_one_in_mind()
+    {
+        var plan = Engine.Rebuild(Request).Plan;
+        var hurt = Review(Request, plan, Session(plan, Monday, pain: 7, sharp: true));
+        var after = PlanDecisions.Take(Request, plan.Standing, new AcceptProposals([hurt.Accepted]));
+        var now = Engine.Rebuild(after).Plan;
+
+        now.Lines[0].Chosen!.Id.ShouldBe(hurt.Replacement!.CandidateId);
+        now.Lines[1].Chosen!.Id.ShouldBe(plan.Lines[1].Chosen!.Id, "what does not hurt stays");
+        after.Resting.ShouldBe([new RestingExercise(new LineKey(1), plan.Lines[0].Chosen!.Id, Joint.Knee, Monday)]);
+    }
+
+    [Theory]
+    [InlineData(13, 0, false)]
+    [InlineData(14, 0, true)]
+    [InlineData(20, 4, false)]
+    public void After_two_quiet_weeks_it_is_tried_again(int days, int painMeanwhile, bool again)
+    {
+        var plan = Engine.Rebuild(Request).Plan;
+        var first = Session(plan, Monday, pain: 7, sharp: true);
+        var after = PlanDecisions.Take(Request, plan.Standing, new AcceptProposals([Review(Request, plan, first).Accepted]));
+        var now = Engine.Rebuild(after).Plan;
+        var since = Session(now, Monday.AddDays(7), pain: painMeanwhile, sharp: false, line: 1);
+        var last = Session(now, Monday.AddDays(days), pain: 0, sharp: false);
+
+        var said = Review(after, now, first, since, last);
+
+        (said.Decision == Decision.TryAgain).ShouldBe(again, said.Reason.Said());
+        if (again)
+        {
+            var back = PlanDecisions.Take(after, now.Standing, new AcceptProposals([said.Accepted]));
+            var plan3 = Engine.Rebuild(back).Plan;
+            plan3.Lines[0].Chosen!.Id.ShouldBe(plan.Lines[0].Chosen!.Id);
+            plan3.Lines[0].Chosen!.Exercises[0].Dose.Rir.ShouldBe(4, "lightly at first");
+            back.Resting.ShouldBeEmpty();
+            Review(back, plan3, first, since, last).Decision.ShouldBe(Decision.Wait, "the pain of then has been answered");
+        }
+    }
+
+    [Fact]
+    public void While_it_rests_nothing_steps_up_to_it()
+    {
+        var plan = Engine.Rebuild(Request).Plan;
+        var rests = Request with { Resting = [new RestingExercise(new LineKey(1), plan.Lines[0].Chosen!.Id, Joint.Knee, Monday)] };
+        var first = plan.Lines[0].Chosen!.Exercises[0];
+        var step = new Proposal(
+            new LineKey(1),
+            first.ExerciseId,
+            first.Name,
+            Decision.NextRung,
+            Core.Ground.Reasons.Reason.None,
+            first.Dose,
+            0,
+            string.Empty,
+            false
+        );
+        Proposal Named(RebuildRequest request, string to) =>
+            new Replacements(Trade.Shipped, Engine).Name([step with { ToExerciseId = to }], request, plan, [])[0];
+
+        Named(rests, "rear-foot-raised-split-squat").Decision.ShouldBe(Decision.Repeat, "it loads the knee as well");
+        Named(rests, plan.Lines[0].Chosen!.Id).Decision.ShouldBe(Decision.Repeat);
+        Named(rests, "single-leg-hip-thrust").Decision.ShouldBe(Decision.NextRung, "it spares it");
+        Named(Request, "rear-foot-raised-split-squat").Decision.ShouldBe(Decision.NextRung, "nothing rests");
+    }
+
+    private static Proposal Review(RebuildRequest request, HomePlan plan, params LoggedSession[] log)
+    {
+        var said = new NextSession(Trade.Shipped).Propose(request.Client, request.Kit, plan.Lines, log, log.Max(s => s.Day));
+        return new Replacements(Trade.Shipped, Engine).Name(said, request, plan, log).First(p => p.Line == new LineKey(1));
+    }
+
+    /// <summary>All lines done as planned; one of them with pain in the knee.</summary>
+    private static LoggedSession Session(HomePlan plan, DateOnly day, int pain, bool sharp, int line = 0) =>
+        new(
+            day,
+            [
+                .. plan.Lines.Select(
+                    (l, i) =>
+                    {
+                        var home = l.Chosen!.Exercises[0];
+                        var set = new LoggedSet { Reps = Math.Max(1, home.Dose.Target.Min), Rir = 2 };
+                        var hurts = i == line && (pain > 0 || sharp);
+                        ImmutableArray<LoggedSet> sets = [.. Enumerable.Repeat(set, home.Dose.Sets)];
+                        return new LoggedExercise(
+                            l.Gym.Key,
+                            home.ExerciseId,
+                            hurts ? sets.SetItem(0, set with { Pain = pain, PainJoint = Joint.Knee, Sharp = sharp }) : sets
+                        );
+                    }
+                ),
+            ]
+        );
+}
