@@ -64,7 +64,7 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
         ArgumentNullException.ThrowIfNull(said);
         ArgumentNullException.ThrowIfNull(context);
         ArgumentNullException.ThrowIfNull(word);
-        var within = Shaped(said, context, word);
+        var within = Explained(Shaped(said, context, word), said, word);
         return within with { Dose = within.Dose with { BlockWeek = setup.StartOf(word.Week) } };
     }
 
@@ -76,6 +76,38 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
                 Facts = reason.Facts.RemoveAll(f => f.Name == "figures"),
             }
             : null;
+
+    /// <summary>Where the log's own proposal stands, what the block had laid out for this week, and on which side of it the log is.</summary>
+    private static Proposal Explained(Proposal within, Proposal said, BlockWord word)
+    {
+        var (cell, dose) = (word.Cell, said.Dose);
+        if (
+            !ReferenceEquals(within, said)
+            || said.Decision == Decision.Wait
+            || (cell.Dose.Figures == dose.Figures && SameLoad.Of(cell.ExternalKg, said.ExternalKg))
+        )
+        {
+            return within;
+        }
+
+        var side =
+            said.ToExerciseId is not null || !SameLoad.Of(cell.ExternalKg, said.ExternalKg)
+                ? said.ToExerciseId is not null
+                    ? 0
+                    : said.ExternalKg.CompareTo(cell.ExternalKg)
+                : Work(dose).CompareTo(Work(cell.Dose));
+        var code =
+            side > 0 ? "block.ahead"
+            : side < 0 ? "block.behind"
+            : "block.laid-out";
+        return within with { Reason = within.Reason.Then(Reason.Of(code, ("planned", InWords(cell)))) };
+    }
+
+    /// <summary>Least reps of all sets: what a dose asks for at the same load.</summary>
+    private static int Work(Dose dose) => dose.Sets * (dose.Target.IsOpen ? 1 : dose.Target.Min);
+
+    private static string InWords(BlockCell cell) =>
+        cell.Dose.Figures + (cell.ExternalKg > 0 ? $" @ {Words.Number(cell.ExternalKg)} kg" : string.Empty);
 
     private Proposal Shaped(Proposal said, ProgressionContext context, BlockWord word)
     {
@@ -113,7 +145,7 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
             return said;
         }
 
-        var planned = word.Cell.Dose.Figures + (word.Cell.ExternalKg > 0 ? $" @ {Words.Number(word.Cell.ExternalKg)} kg" : string.Empty);
+        var planned = InWords(word.Cell);
         return back
             ? said with
             {

@@ -150,29 +150,29 @@ public sealed class BackToGym(Trade trade)
             line.Timed
             || line.Target.IsOpen
             || trade.Catalogue.Find(line.ExerciseId) is not { Strength: { } relation, AtHome: true } exercise
-            || exercise.Setups.FirstOrDefault(s =>
-                s.Load.External is { Required: true, From: [LoadSource.Bar or LoadSource.Pair or LoadSource.One, ..] }
-            )
-                is not { Load: { External: { } external } model }
         )
         {
             return null;
         }
 
         var strength = new ClientStrength(client, trade.Strength);
-        if (strength.For(exercise) is not { Spread: <= ClientStrength.SpreadRelated } estimate)
+        var ofBody = new BodyShares(BodySegments.Of(client.Sex), strength.StatureCm, trade.Leverage);
+        if (
+            FreeWeight.Of(exercise.Setups.Select(s => s.Load), ofBody, strength.BodyMassKg) is not { } weight
+            || strength.For(exercise) is not { Spread: <= ClientStrength.SpreadRelated } estimate
+        )
         {
             return null;
         }
 
-        var body =
-            exercise.Id == relation.Anchor
-                ? trade.Strength.Find(relation.Anchor)!.BodyShare(client.Sex) * strength.BodyMassKg
-                : new BodyShares(BodySegments.Of(client.Sex), strength.StatureCm, trade.Leverage).Of(model, []).Mean * strength.BodyMassKg;
-        var pieces = external.From[0] == LoadSource.Pair ? 2 : 1;
+        if (exercise.Id == relation.Anchor)
+        {
+            weight = weight with { BodyKg = trade.Strength.Find(relation.Anchor)!.BodyShare(client.Sex) * strength.BodyMassKg };
+        }
+
         var reps = line.Target.Max + (line.Reserve ?? UsualReserve);
         var share = RepMaxCurve.Constant(relation.Curve) / (RepMaxCurve.Constant(relation.Curve) + reps);
-        var kg = ((estimate.OneRepMaxKg * share) - body) / pieces;
+        var kg = weight.PieceKg(estimate.OneRepMaxKg * share);
         return kg <= 0
             ? null
             : new ReturnLine(

@@ -25,7 +25,16 @@ public sealed record TrendPoint(DateOnly Day, double SeenKg, double EstimateKg, 
 /// <param name="Points">Its days, oldest first.</param>
 /// <param name="Change">Change of the estimate from the first to the last day, as a share.</param>
 /// <param name="RestsOn">What the estimate rests on.</param>
-public sealed record LiftTrend(string ExerciseId, string Name, ImmutableArray<TrendPoint> Points, double Change, Reason RestsOn);
+/// <param name="Plainly">The band of the last day as a coach says it: in each hand, on the bar, or as reps of the bare body; null where one
+/// figure would not be true of all set-ups.</param>
+public sealed record LiftTrend(
+    string ExerciseId,
+    string Name,
+    ImmutableArray<TrendPoint> Points,
+    double Change,
+    Reason RestsOn,
+    Reason? Plainly = null
+);
 
 /// <summary>A week of training.</summary>
 /// <param name="Monday">Its first day.</param>
@@ -104,6 +113,7 @@ public sealed class Trends(Trade trade)
             select (Observation: observation, Exercise: exercise, logged.Sets)
         ).ToList();
         var model = new StrengthModel(client, trade.Strength);
+        var plainly = new PlainStrength(client, trade);
         return
         [
             .. from lift in seen.GroupBy(s => s.Exercise.Id)
@@ -121,7 +131,8 @@ public sealed class Trends(Trade trade)
                 lift.First().Exercise.Name,
                 [.. points.Select(p => p.Point)],
                 (points[^1].Point.EstimateKg / points[0].Point.EstimateKg) - 1,
-                points[^1].RestsOn
+                points[^1].RestsOn,
+                plainly.Of(lift.First().Exercise, points[^1].Point.LowKg, points[^1].Point.HighKg)
             ),
         ];
     }

@@ -160,7 +160,7 @@ internal sealed class HarderSteps(ProposalWriter say)
             return NextRung(harder, because);
         }
 
-        return needed > DosePrescriber.MostUsefulReps
+        return needed > say.MostReps
             ? null
             : _past.ShortPastZone(reps)
                 ?? say.Make(
@@ -241,7 +241,7 @@ internal sealed class HarderSteps(ProposalWriter say)
         {
             return _past.ShortPastZone(reps)
                 ?? (
-                    needed <= DosePrescriber.MostUsefulReps
+                    needed <= say.MostReps
                         ? say.Make(
                             Decision.MoreReps,
                             Reason.Of(

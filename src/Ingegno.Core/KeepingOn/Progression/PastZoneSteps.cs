@@ -29,9 +29,9 @@ internal sealed class PastZoneSteps(ProposalWriter say)
             return again;
         }
 
-        var bearable = Math.Max(say.Dose.Target.Max, _tempo.Longest(say.Tempo) - Step);
+        var bearable = Math.Max(say.Dose.Target.Max, Math.Min(say.MostReps, _tempo.Longest(say.Tempo)) - Step);
         var more = say.Dose with { Target = PastZone(Math.Min(reps, bearable), Math.Min(reps, bearable) + Step) };
-        var longer = reps < DosePrescriber.MostUsefulReps && !say.Dose.Timed && say.Context.Bears(more);
+        var longer = reps < say.MostReps && !say.Dose.Timed && say.Context.Bears(more);
         if (longer && say.Context.Fits(more))
         {
             return say.Make(Decision.MoreReps, Reason.Of("past-zone.reps"), more);

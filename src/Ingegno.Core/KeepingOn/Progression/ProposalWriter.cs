@@ -5,6 +5,7 @@ using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 
@@ -43,6 +44,18 @@ internal sealed class ProposalWriter
 
     /// <summary>One long set with small ones after it: a single figure, and no second of it.</summary>
     public bool IsRestPause => Dose.Scheme == SetScheme.RestPause;
+
+    /// <summary>
+    /// Reps beyond which this line's sets train something else: thirty, and less where few were meant, for twenty reps are no answer
+    /// to a set of five (<see cref="PastZoneRules"/>).
+    /// </summary>
+    public int MostReps =>
+        Dose is { Timed: false, Zone: { IsOpen: false } zone }
+            ? Math.Min(
+                DosePrescriber.MostUsefulReps,
+                Math.Max(Context.Rules.PastZone.AtLeast, (int)(zone.Max * Context.Rules.PastZone.TimesZone))
+            )
+            : DosePrescriber.MostUsefulReps;
 
     /// <summary>The tempo as it is.</summary>
     public Tempo Tempo => Dose.Tempo;

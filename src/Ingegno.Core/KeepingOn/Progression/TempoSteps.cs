@@ -97,7 +97,7 @@ internal sealed class TempoSteps(ProposalWriter say)
         {
             var faster = tempo with { Eccentric = seconds };
             var there = (int)Math.Floor(((reps + say.Dose.Rir) * say.Left(faster) / say.Left(tempo)) - say.Dose.Rir);
-            var able = Math.Min(there, Math.Min(DosePrescriber.MostUsefulReps, Longest(faster)) - PastZoneSteps.Step);
+            var able = Math.Min(there, Math.Min(say.MostReps, Longest(faster)) - PastZoneSteps.Step);
             var dose = say.Dose with
             {
                 Tempo = faster,

@@ -14,6 +14,9 @@ public sealed record ProgressionRules
     /// <summary>How a load moves that was far off.</summary>
     public required FarOffRules FarOff { get; init; }
 
+    /// <summary>How far reps go past a full zone.</summary>
+    public required PastZoneRules PastZone { get; init; }
+
     /// <summary>When an exercise that hurt is tried again.</summary>
     public required TryAgainRules TryAgain { get; init; }
 
@@ -43,3 +46,8 @@ public sealed record FarOffRules(double Over, double Trust, double LargestJump);
 /// <summary>When an exercise that hurt is tried again.</summary>
 /// <param name="Days">Days without pain in its joint.</param>
 public sealed record TryAgainRules(int Days);
+
+/// <summary>Reps past a full zone.</summary>
+/// <param name="TimesZone">So many times its top.</param>
+/// <param name="AtLeast">At least to here.</param>
+public sealed record PastZoneRules(double TimesZone, int AtLeast);

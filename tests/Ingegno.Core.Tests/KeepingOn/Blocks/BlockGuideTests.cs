@@ -29,6 +29,18 @@ public class BlockGuideTests
     }
 
     [Fact]
+    public void Where_the_log_goes_its_own_way_the_review_says_what_the_block_had_laid_out()
+    {
+        var ahead = Review(Setup with { LighterWeeks = [3] }, Done(reps: 12, rir: 4));
+        var behind = Review(Setup with { LighterWeeks = [3] }, Done(reps: 5, rir: 0));
+
+        ahead.Reason.Tells("block.ahead").ShouldBeTrue(ahead.Reason.Said());
+        behind.Reason.Tells("block.behind").ShouldBeTrue(behind.Reason.Said());
+        behind.Reason.Said().ShouldContain("The block had laid out 3x");
+        Review(Setup with { LighterWeeks = [2] }, Done(8, 2)).Reason.Tells("block.ahead").ShouldBeFalse("the block itself speaks");
+    }
+
+    [Fact]
     public void What_was_too_hard_gets_easier_in_a_lighter_week_too()
     {
         var said = Review(Setup, Done(reps: 5, rir: 0));

@@ -28,6 +28,18 @@ public class TrendsTests
     }
 
     [Fact]
+    public void Strength_is_said_plainly_in_each_hand_on_the_bar_or_in_reps()
+    {
+        var said = new PlainStrength(Examples.ClientA, Trade.Shipped);
+        string? Of(string exercise, double low, double high) => said.Of(Trade.Shipped.Catalogue.Find(exercise)!, low, high)?.Said();
+
+        // The lying press moves what is in the hands and nothing of the body: 48-56 kg are 24-28 kg in each.
+        Of("dumbbell-floor-press", 48, 56).ShouldBe("about 24–28 kg in each hand for one rep");
+        Of("bench-press", 80, 88).ShouldBe("about 80–88 kg on the bar for one rep");
+        Of("push-up", 60, 70).ShouldBeNull("its load follows the heights of hands and feet");
+    }
+
+    [Fact]
     public void A_named_formula_takes_the_place_of_the_curve() =>
         Of(Log(8, 9), RepMaxFormula.Find("lombardi")).Lifts.Single().Points[0].SeenKg.ShouldBe(Math.Round(80 * Math.Pow(10, 0.1), 1));
 

@@ -4671,6 +4671,7 @@ export interface components {
             /** Format: double */
             change: number;
             restsOn: components["schemas"]["Reason"];
+            plainly?: string;
         };
         /** Format: int32 */
         LineKey: number;

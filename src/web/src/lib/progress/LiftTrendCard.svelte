@@ -24,7 +24,10 @@
       >
     </p>
   </div>
-  <p class="soft text-note">Estimated one-rep maximum as system load; rests on {trend.restsOn}.</p>
+  {#if trend.plainly}<p class="text-body">{trend.plainly}</p>{/if}
+  <p class="soft text-note">
+    One-rep maximum as system load, body and weight together; rests on {trend.restsOn}.
+  </p>
   <div class="mt-2 grid gap-4 md:grid-cols-[minmax(0,1fr)_minmax(0,17rem)]">
     <svg
       viewBox="0 0 {width} {height}"
