@@ -96,9 +96,14 @@ internal sealed class DocumentTable<T>(
         );
     }
 
+    /// <summary>
+    /// Changes a row if nobody else did since that revision. What stands there already is done, whatever the revision: a write whose
+    /// answer was lost may be sent again.
+    /// </summary>
     public Written<T> Update(long coachId, long id, int revision, string name, T value)
     {
         using var connection = database.Open();
+        var document = Write(value);
         var changed = connection.Execute(
             $"""
             UPDATE {table} SET revision = revision + 1, name = @name, document = @document, updated_at = @now
@@ -110,14 +115,14 @@ internal sealed class DocumentTable<T>(
                 id,
                 revision,
                 name,
-                document = Write(value),
+                document,
                 now = Timestamps.Write(clock.GetUtcNow()),
             }
         );
         var current = Find(coachId, id);
         return new Written<T>(
-            changed == 1 ? WriteOutcome.Done
-                : current is null ? WriteOutcome.NotFound
+            current is null ? WriteOutcome.NotFound
+                : changed == 1 || Write(current.Value) == document ? WriteOutcome.Done
                 : WriteOutcome.Conflict,
             current
         );

@@ -152,11 +152,14 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         return Find(connection, coachId, id.Value);
     }
 
-    /// <summary>Writes a new version on top of the one the coach saw.</summary>
+    /// <summary>
+    /// Writes a new version on top of the one the coach saw. What stands there already is done, whatever the revision: a write whose
+    /// answer was lost may be sent again.
+    /// </summary>
     public Written<PlanRecord> Save(long coachId, long id, int revision, string note, PlanDocument document)
     {
         ArgumentNullException.ThrowIfNull(document);
-        return Move(
+        var written = Move(
             coachId,
             id,
             revision,
@@ -168,7 +171,15 @@ public sealed class PlanStore(Database database, TimeProvider clock)
                 return number;
             }
         );
+        return written is { Outcome: WriteOutcome.Conflict, Current: { } current } && Write(current.Value.Document) == Write(document)
+            ? written with
+            {
+                Outcome = WriteOutcome.Done,
+            }
+            : written;
     }
+
+    private static string Write(PlanDocument document) => JsonSerializer.Serialize(document, TradeJson.Lenient);
 
     /// <summary>Goes back to the version before; a plan at its first version stays where it is.</summary>
     public Written<PlanRecord> Undo(long coachId, long id, int revision) => Move(coachId, id, revision, (_, _, row, _) => (int?)row.Parent);
@@ -249,7 +260,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
                 number,
                 parent,
                 note,
-                document = JsonSerializer.Serialize(document, TradeJson.Lenient),
+                document = Write(document),
                 now,
             },
             transaction

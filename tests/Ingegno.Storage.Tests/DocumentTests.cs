@@ -48,6 +48,17 @@ public sealed class DocumentTests : IDisposable
     }
 
     [Fact]
+    public void A_write_whose_answer_was_lost_may_be_sent_again()
+    {
+        var client = _db.Clients.Add(_db.Coach, TestDatabase.Client("Tamsin"));
+        _db.Clients.Update(_db.Coach, client.Id, 1, TestDatabase.Client("Tamsin O."));
+
+        var again = _db.Clients.Update(_db.Coach, client.Id, 1, TestDatabase.Client("Tamsin O."));
+
+        (again.Outcome, again.Current!.Revision).ShouldBe((WriteOutcome.Done, 2), "it stands there already");
+    }
+
+    [Fact]
     public void Another_coach_sees_changes_and_deletes_nothing()
     {
         var client = _db.AddClient();

@@ -47,8 +47,7 @@ public sealed class ClientProfileValidator : AbstractValidator<ClientProfile>
         RuleFor(c => c.Allows.Length).LessThanOrEqualTo(100).WithMessage("At most 100 exercises switched on.");
         RuleFor(c => c.Screening.Length).LessThanOrEqualTo(20).WithMessage("At most 20 findings of the screening.");
         RuleFor(c => c.Clearance!.By)
-            .NotEmpty()
-            .MaximumLength(120)
+            .Must(by => by is { Length: <= 120 } && !string.IsNullOrWhiteSpace(by))
             .WithMessage("Say who gave the clearance, in at most 120 characters.")
             .When(c => c.Clearance is not null);
         RuleFor(c => c.Approach).MaximumLength(60).WithMessage("An approach has a key of at most 60 characters.");
@@ -136,6 +135,7 @@ public static class ClientEndpoints
         PlanStore plans,
         PulseStore pulses,
         BlockStore blocks,
+        GymWeekStore weeks,
         ClientLog log
     )
     {
@@ -164,7 +164,8 @@ public static class ClientEndpoints
                     DateOnly.FromDateTime(newest.UpdatedAt.Date),
                     client.Value.Profile.DaysPerWeek ?? 3,
                     ends.TryGetValue(newest.Id, out var end) ? end : null,
-                    log.Today
+                    log.Today,
+                    DriftOf(client, newest)
                 );
             return new RosterRow(
                 client.Id,
@@ -176,6 +177,17 @@ public static class ClientEndpoints
                 newest is null ? null : pulse.GetValueOrDefault(newest.Id)?.LastTrained,
                 notes
             );
+        }
+
+        // Plans are large: one is read only where something that it rests on was written after it. Strength is left to its workbench.
+        ImmutableArray<Drift> DriftOf(Saved<ClientRecord> client, PlanSummary newest)
+        {
+            var kit = newest.PlaceId is { } place ? places.Find(coach, place) : null;
+            var week = newest.GymWeekId is { } text ? weeks.Find(coach, text) : null;
+            var written = new[] { client.UpdatedAt, kit?.UpdatedAt, week?.UpdatedAt }.Max();
+            return written > newest.UpdatedAt && plans.Find(coach, newest.Id) is { } plan
+                ? PlanDrift.Of(plan.Value.Document.Request, client.Value.Profile, kit?.Value, week?.Value.Text)
+                : [];
         }
     }
 

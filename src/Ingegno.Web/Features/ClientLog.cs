@@ -64,6 +64,17 @@ public sealed class ClientLog(
         return Taught(coach, plan.ClientId, plan.Document.Request.Client);
     }
 
+    /// <summary>What has changed since a plan was made.</summary>
+    /// <param name="coach">The coach.</param>
+    /// <param name="plan">The plan.</param>
+    /// <param name="stands">Its client, place and gym week as they stand now.</param>
+    public ImmutableArray<Drift> DriftOf(long coach, PlanRecord plan, PlanBasis stands)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(stands);
+        return PlanDrift.Of(plan.Document.Request, Taught(coach, plan.ClientId, stands.Client), stands.Kit, stands.GymText);
+    }
+
     /// <summary>What is proposed for the next session, and what of the log no line answers to.</summary>
     public (ImmutableArray<Proposal> Proposals, MatchedLogs Logs) Review(long coach, long planId, PlanRecord plan)
     {

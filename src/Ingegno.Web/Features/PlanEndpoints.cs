@@ -1,6 +1,11 @@
+using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Following;
 using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -17,6 +22,32 @@ public sealed record NewPlan(string Title, RebuildRequest Request, long? PlaceId
 /// <param name="Request">What the version is built from.</param>
 /// <param name="Note">What changed, in a few words.</param>
 public sealed record PlanChange(int Revision, string Title, RebuildRequest Request, string? Note = null);
+
+/// <summary>What a plan is made from, as it stands now.</summary>
+/// <param name="Client">The client.</param>
+/// <param name="Kit">Kit of its place; null when that was deleted.</param>
+/// <param name="GymText">Its gym week; null when that was deleted.</param>
+public sealed record PlanBasis(ClientProfile Client, PlaceKit? Kit, string? GymText)
+{
+    /// <summary>The basis of a plan; null when its client is gone.</summary>
+    public static PlanBasis? Of(long coach, PlanRecord plan, ClientStore clients, PlaceStore places, GymWeekStore weeks)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return clients.Find(coach, plan.ClientId) is { } client
+            ? new PlanBasis(
+                client.Value.Profile,
+                plan.PlaceId is { } place ? places.Find(coach, place)?.Value : null,
+                plan.GymWeekId is { } week ? weeks.Find(coach, week)?.Value.Text : null
+            )
+            : null;
+    }
+}
+
+/// <summary>What has changed since a plan was made.</summary>
+/// <param name="Of">What.</param>
+/// <param name="Text">In a sentence; null when nothing has changed.</param>
+/// <param name="Lines">Lines that a rebuild would look at again.</param>
+public sealed record PlanDrifted(ImmutableArray<Drift> Of, Reason? Text, int Lines);
 
 /// <summary>Names the revision that was seen, for undo and redo.</summary>
 public sealed record SeenRevision(int Revision);
@@ -60,6 +91,7 @@ public static class PlanEndpoints
         plans.MapPost("/plans/{id:long}/versions", Save).Validate<PlanChange>().ProducesProblem(StatusCodes.Status409Conflict);
         plans.MapPost("/plans/{id:long}/undo", Undo).ProducesProblem(StatusCodes.Status409Conflict);
         plans.MapPost("/plans/{id:long}/redo", Redo).ProducesProblem(StatusCodes.Status409Conflict);
+        plans.MapGet("/plans/{id:long}/drift", Drifted).ProducesProblem(StatusCodes.Status404NotFound);
         plans.MapDelete("/plans/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
     }
 
@@ -106,6 +138,26 @@ public static class PlanEndpoints
 
     private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Find(long id, ClaimsPrincipal user, PlanStore plans) =>
         plans.Find(user.CoachId(), id) is { } plan ? TypedResults.Ok(plan) : Problems.NotFound(What);
+
+    private static Results<Ok<PlanDrifted>, ProblemHttpResult> Drifted(
+        long id,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        ClientStore clients,
+        PlaceStore places,
+        GymWeekStore weeks,
+        ClientLog log
+    )
+    {
+        var coach = user.CoachId();
+        if (plans.Find(coach, id)?.Value is not { } plan || PlanBasis.Of(coach, plan, clients, places, weeks) is not { } stands)
+        {
+            return Problems.NotFound(What);
+        }
+
+        var drift = log.DriftOf(coach, plan, stands);
+        return TypedResults.Ok(new PlanDrifted(drift, PlanDrift.InWords(drift), plan.Document.Plan.Lines.Length));
+    }
 
     private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Save(
         long id,

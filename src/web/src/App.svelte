@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { Router } from 'sv-router';
+  import LeaveDialog from './lib/keeping/LeaveDialog.svelte';
   import { keys } from './lib/keys.svelte';
   import { session } from './lib/session.svelte';
   import { theme } from './lib/theme.svelte';
@@ -28,6 +29,7 @@
     <Router />
   </div>
   <KeysSheet />
+  <LeaveDialog />
 {:else if session.ready}
   <Entry />
 {:else}

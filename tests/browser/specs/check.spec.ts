@@ -1,4 +1,4 @@
-import { addClient, expect, expectAccessible, signIn, test } from '../support/fixtures.ts';
+import { addClient, expect, expectAccessible, signIn, expectSaved, test } from '../support/fixtures.ts';
 
 test.beforeEach(async ({ page, server }) => signIn(page, server.url));
 
@@ -61,8 +61,7 @@ test('what the screening finds is serious until a clearance is recorded', async 
   const id = await addClient(page, 'Screened', { text: 'Push-up 3x10\nParallel-bar dip 3x8' });
   await page.goto(`${server.url}/clients/${id}`);
   await page.getByLabel('recent surgery').check();
-  await page.getByRole('button', { name: 'Save client' }).click();
-  await expect(page.getByText('Client saved.')).toBeVisible();
+  await expectSaved(page);
   await page.goto(`${server.url}/clients/${id}/workbench`);
   await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
   await page.locator('body').press('r');
@@ -72,8 +71,7 @@ test('what the screening finds is serious until a clearance is recorded', async 
   await page.goto(`${server.url}/clients/${id}`);
   await page.getByLabel('Cleared on').fill('2026-11-02');
   await page.getByLabel('by', { exact: true }).fill('Dr. Aas');
-  await page.getByRole('button', { name: 'Save client' }).click();
-  await expect(page.getByText('Client saved.')).toBeVisible();
+  await expectSaved(page);
   await expectAccessible(page);
   await page.goto(`${server.url}/clients/${id}/workbench`);
   await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();

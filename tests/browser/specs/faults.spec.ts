@@ -1,5 +1,5 @@
 import { demoCoach } from '../support/server.ts';
-import { addClient, expect, signIn, test } from '../support/fixtures.ts';
+import { addClient, expect, signIn, expectSaved, test } from '../support/fixtures.ts';
 
 test.beforeEach(async ({ page, server }) => signIn(page, server.url));
 
@@ -32,7 +32,9 @@ test('what was typed is still there after a reload', async ({ page, server }) =>
   await page.reload();
 
   await expect(page.getByLabel('Gym week, one line per exercise')).toHaveValue(/not finish/);
-  await expect(page.getByText('What you had typed for this week is back.')).toBeVisible();
+  await expect(page.getByText('Restored what you had not saved.')).toBeVisible();
+  await expectSaved(page);
+  await expect(page.getByText('Restored what you had not saved.')).toBeHidden();
 });
 
 test('two tabs on one client: both versions are offered', async ({
@@ -46,11 +48,9 @@ test('two tabs on one client: both versions are offered', async ({
   const other = await context.newPage();
   await other.goto(`${server.url}/clients/${id}`);
   await other.getByLabel('Age').fill('30');
-  await other.getByRole('button', { name: 'Save client' }).click();
-  await expect(other.getByText('Client saved.')).toBeVisible();
+  await expectSaved(other);
 
   await page.getByLabel('Age').fill('40');
-  await page.getByRole('button', { name: 'Save client' }).click();
   const dialog = page.getByRole('dialog', { name: 'This client was changed elsewhere' });
   await expect(dialog).toBeVisible();
   await dialog.getByRole('button', { name: 'Take theirs' }).click();

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { addClient, expect, expectAccessible, signIn, test } from '../support/fixtures.ts';
+import { addClient, expect, expectAccessible, signIn, expectSaved, test } from '../support/fixtures.ts';
 
 test.beforeEach(async ({ page, server }) => signIn(page, server.url));
 
@@ -41,8 +41,7 @@ test('a table is looked at, mended by its columns, and brought in all or not at 
   await expect(page.getByLabel('Reps, line 2')).toHaveValue('8-12');
   await page.getByLabel('Reps, line 2').fill('8-10');
   await page.keyboard.press('Tab');
-  await page.getByRole('button', { name: /^Save/ }).click();
-  await expect(page.getByText('Week saved.')).toBeVisible();
+  await expectSaved(page);
   await page.reload();
   await expect(page.getByLabel('Reps, line 2')).toHaveValue('8-10');
   await expect(page.getByText(/"Bulgarian curtsy flight" is read as/)).toBeVisible();
@@ -96,8 +95,7 @@ test('a week is edited as a grid: by keys, by paste from a spreadsheet, with und
   await page.getByLabel('Sets, line 4').fill('3');
   await page.getByLabel('Reps, line 4').fill('30 s');
   await page.getByLabel('Reps, line 4').blur();
-  await page.getByRole('button', { name: /^Save/ }).click();
-  await expect(page.getByText('Week saved.')).toBeVisible();
+  await expectSaved(page);
   await page.getByRole('link', { name: 'To the workbench' }).click();
   await expect(page.getByLabel('Gym week, one line per exercise')).toHaveValue(/6-8[\s\S]*Plank 3x30 s/);
 });

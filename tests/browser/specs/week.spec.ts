@@ -1,4 +1,12 @@
-import { addClient, addPlace, expect, expectAccessible, signIn, test } from '../support/fixtures.ts';
+import {
+  addClient,
+  addPlace,
+  expect,
+  expectAccessible,
+  signIn,
+  expectSaved,
+  test,
+} from '../support/fixtures.ts';
 
 test.beforeEach(async ({ page, server }) => signIn(page, server.url));
 
@@ -86,8 +94,7 @@ test('what is left out for a client stays out, and undo brings it back', async (
   await page.goto(`${server.url}/clients/${id}`);
   const again = page.getByRole('button', { name: `Offer ${first} again` });
   await again.click();
-  await page.getByRole('button', { name: 'Save client' }).click();
-  await expect(page.getByText('Client saved.')).toBeVisible();
+  await expectSaved(page);
   await expect(again).toBeHidden();
 });
 

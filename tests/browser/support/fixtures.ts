@@ -21,6 +21,11 @@ async function standStill(page: Page): Promise<void> {
   );
 }
 
+/** Waits until what is typed has saved itself. */
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.locator('[data-keeping]').first()).toHaveAttribute('data-keeping', 'saved');
+}
+
 /** No accessibility fault that WCAG 2.2 A and AA name. */
 export async function expectAccessible(page: Page): Promise<void> {
   await standStill(page);

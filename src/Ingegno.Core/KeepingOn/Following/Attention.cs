@@ -22,19 +22,26 @@ public static class Attention
     /// <param name="daysPerWeek">Training days a week.</param>
     /// <param name="blockEnds">Last day of its block; null when it has none.</param>
     /// <param name="today">The day for which it is asked.</param>
+    /// <param name="drift">What has changed since the plan was made.</param>
     public static ImmutableArray<AttentionNote> Of(
         PlanPulse? pulse,
         int planVersion,
         DateOnly planned,
         int daysPerWeek,
         DateOnly? blockEnds,
-        DateOnly today
+        DateOnly today,
+        ImmutableArray<Drift> drift = default
     )
     {
         return [.. All().OrderBy(n => n.Kind)];
 
         IEnumerable<AttentionNote> All()
         {
+            if (PlanDrift.InWords(drift) is { } changed)
+            {
+                yield return new AttentionNote(AttentionKind.Changed, changed);
+            }
+
             if (blockEnds is { } end && end >= today && end.DayNumber - today.DayNumber <= DaysBeforeEnd)
             {
                 yield return new AttentionNote(

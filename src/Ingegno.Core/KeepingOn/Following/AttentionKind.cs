@@ -23,6 +23,9 @@ public enum AttentionKind
     /// <summary>A block comes to its end.</summary>
     BlockEnding,
 
+    /// <summary>Kit, client or gym week are not those of the plan any more.</summary>
+    Changed,
+
     /// <summary>Ready for a step.</summary>
     Ready,
 

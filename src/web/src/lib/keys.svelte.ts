@@ -32,6 +32,7 @@ class KeyMap {
   }
 
   handle(event: KeyboardEvent): void {
+    if (this.#save(event) || this.#leaveField(event)) return;
     if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
     if (document.querySelector('dialog[open]')) return;
     const key = event.key.toLowerCase();
@@ -41,19 +42,39 @@ class KeyMap {
       return;
     }
 
+    const found = this.#bound(key, event.shiftKey && /^[a-z]$/.test(key));
+    if (!found) return;
+    event.preventDefault();
+    found.run();
+  }
+
+  #bound(key: string, shift: boolean): KeyBinding | undefined {
     for (const group of this.groups.toReversed()) {
       const found = group.bindings.find(
-        (b) =>
-          b.key === key &&
-          (b.shift ?? false) === (event.shiftKey && /^[a-z]$/.test(key)) &&
-          (b.when?.() ?? true),
+        (b) => b.key === key && (b.shift ?? false) === shift && (b.when?.() ?? true),
       );
-      if (found) {
-        event.preventDefault();
-        found.run();
-        return;
-      }
+      if (found) return found;
     }
+    return undefined;
+  }
+
+  /** Ctrl S saves wherever one is, in the middle of a field too. */
+  #save(event: KeyboardEvent): boolean {
+    if (!(event.ctrlKey || event.metaKey) || event.altKey || event.key.toLowerCase() !== 's') return false;
+    event.preventDefault();
+    if (event.target instanceof HTMLElement)
+      event.target.dispatchEvent(new Event('change', { bubbles: true }));
+    this.#bound('s', false)?.run();
+    return true;
+  }
+
+  /** Esc leaves a field, so that letters are keys again; in a dialog it closes the dialog. */
+  #leaveField(event: KeyboardEvent): boolean {
+    if (event.key !== 'Escape' || event.defaultPrevented || !typing(event.target)) return false;
+    const field = event.target as HTMLElement;
+    if (field.closest('dialog')) return false;
+    field.blur();
+    return true;
   }
 }
 

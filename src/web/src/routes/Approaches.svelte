@@ -6,6 +6,7 @@
   import ApproachCard from '../lib/approaches/ApproachCard.svelte';
   import ApproachEditor from '../lib/approaches/ApproachEditor.svelte';
   import { OwnApproaches } from '../lib/approaches/ownApproaches.svelte';
+  import { keeping } from '../lib/keeping/keeping.svelte';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
@@ -18,6 +19,7 @@
   const own = new OwnApproaches();
   const open = $derived(all?.find((a) => a.id === openId) ?? all?.[0]);
 
+  onMount(() => () => keeping.release(own.keeper));
   onMount(() => {
     crumbs.set({ text: 'Roster', href: p('/') }, { text: 'Approaches' });
     openId = String(searchParams.get('approach') ?? 'mirror');

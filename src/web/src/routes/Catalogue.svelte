@@ -7,6 +7,7 @@
   import ExerciseEditor from '../lib/catalogue/ExerciseEditor.svelte';
   import { filtered, noFilter, type Filter } from '../lib/catalogue/filter';
   import { OwnExercises } from '../lib/catalogue/ownExercises.svelte';
+  import { keeping } from '../lib/keeping/keeping.svelte';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
@@ -45,6 +46,7 @@
   const muscles = $derived([...new Set((all ?? []).flatMap((e) => Object.keys(e.muscles)))].toSorted());
   const narrowed = $derived(JSON.stringify(filter) !== JSON.stringify(noFilter));
 
+  onMount(() => () => keeping.release(own.keeper));
   onMount(() => {
     crumbs.set({ text: 'Roster', href: p('/') }, { text: 'Catalogue' });
     for (const key of Object.keys(noFilter) as (keyof Filter)[]) {

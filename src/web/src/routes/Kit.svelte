@@ -2,6 +2,9 @@
   import { onMount } from 'svelte';
   import { searchParams } from 'sv-router';
   import { crumbs } from '../lib/crumbs.svelte';
+  import { keeping } from '../lib/keeping/keeping.svelte';
+  import KeptMark from '../lib/keeping/KeptMark.svelte';
+  import RestoredBar from '../lib/keeping/RestoredBar.svelte';
   import { keys } from '../lib/keys.svelte';
   import AddPlaceDialog from '../lib/kit/AddPlaceDialog.svelte';
   import BandBenchTool from '../lib/kit/BandBenchTool.svelte';
@@ -41,7 +44,7 @@
       if (typeof thing === 'string' && bench.items.some((i) => i.id === thing)) bench.selectedId = thing;
       if (tool && tools.some((t) => t.id === tool)) bench.tool = tool;
     });
-    return keys.add('Kit', [
+    const off = keys.add('Kit', [
       { key: 'a', label: 'add a thing by typing', run: () => input?.focus() },
       { key: 'arrowdown', label: 'next thing', run: () => bench.move(1) },
       { key: 'arrowup', label: 'thing before', run: () => bench.move(-1) },
@@ -59,7 +62,7 @@
       },
       { key: 'u', label: 'undo', run: () => bench.undo() },
       { key: 'u', shift: true, label: 'redo', run: () => bench.redo() },
-      { key: 's', label: 'save the kit', run: () => void bench.save() },
+      { key: 's', label: 'save now', run: () => void bench.keeper.flush() },
       { key: 'p', label: 'next place', run: nextPlace },
       {
         key: 'w',
@@ -67,6 +70,10 @@
         run: () => void navigate('/clients/:id/workbench', { params: { id: String(id) } }),
       },
     ]);
+    return () => {
+      off();
+      keeping.release(bench.keeper);
+    };
   });
 
   $effect(() => {
@@ -93,7 +100,7 @@
   function nextPlace(): void {
     const at = bench.places.findIndex((x) => x.id === bench.placeId);
     const next = bench.places[(at + 1) % Math.max(1, bench.places.length)];
-    if (next && next.id !== bench.placeId) bench.show(next.id);
+    if (next && next.id !== bench.placeId) void bench.show(next.id);
   }
 </script>
 
@@ -106,7 +113,7 @@
           <button
             class={['btn join-item btn-sm', x.id === bench.placeId && 'btn-neutral']}
             aria-pressed={x.id === bench.placeId}
-            onclick={() => bench.show(x.id)}>{x.value.name}</button
+            onclick={() => void bench.show(x.id)}>{x.value.name}</button
           >
         {/each}
       </div>
@@ -123,18 +130,15 @@
         >
         <button class="btn btn-sm" disabled={!bench.history.canRedo} onclick={() => bench.redo()}>Redo</button
         >
-        <button
-          class={['btn btn-sm', bench.changed && 'btn-primary']}
-          disabled={bench.busy || !bench.changed}
-          onclick={() => bench.save()}
-          >{bench.busy ? 'Saving …' : bench.changed ? 'Save kit' : 'Saved'}
-          <span class="keycap">S</span></button
+        <span class="self-center pl-2"
+          ><KeptMark keeper={bench.keeper} onconflict={() => (bench.deciding = true)} /></span
         >
       </div>
     </div>
     {#if bench.place}
       <div class="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(400px,36vw)]">
         <section class="min-w-0 px-5 py-3 lg:overflow-y-auto" aria-label="Things at this place">
+          <RestoredBar keeper={bench.keeper} ondrop={() => bench.drop()} />
           <div class="flex flex-wrap items-start gap-3">
             <QuickAdd {bench} bind:input />
             <label class="w-44">
@@ -143,7 +147,7 @@
                 class="input w-full"
                 maxlength="60"
                 value={bench.draft.name}
-                onchange={(event) => {
+                oninput={(event) => {
                   const name = event.currentTarget.value;
                   bench.change((kit) => ({ ...kit, name }));
                 }}
@@ -165,9 +169,6 @@
             {/each}
           </div>
           <div class="flex gap-2 py-3">
-            {#if bench.changed}<button class="btn btn-ghost btn-sm" onclick={() => bench.revert()}
-                >Take back changes</button
-              >{/if}
             <button class="btn btn-ghost btn-sm ml-auto" onclick={() => (deleting = true)}
               >Delete this place</button
             >
@@ -231,8 +232,8 @@
 </Dialog>
 <ConflictDialog
   what="kit"
-  open={bench.theirs !== null}
-  onmine={() => bench.theirs && void bench.save(bench.theirs.revision)}
+  open={bench.deciding}
+  onmine={() => bench.keepMine()}
   ontheirs={() => bench.takeTheirs()}
-  onclose={() => (bench.theirs = null)}
+  onclose={() => (bench.deciding = false)}
 />

@@ -1,7 +1,10 @@
 <script lang="ts">
-  import { onMount, tick } from 'svelte';
+  import { onMount, tick, untrack } from 'svelte';
   import { api, ask } from '../lib/api/client';
   import { crumbs } from '../lib/crumbs.svelte';
+  import { keeping } from '../lib/keeping/keeping.svelte';
+  import KeptMark from '../lib/keeping/KeptMark.svelte';
+  import RestoredBar from '../lib/keeping/RestoredBar.svelte';
   import { keys } from '../lib/keys.svelte';
   import EntryRow from '../lib/log/EntryRow.svelte';
   import { LogBook } from '../lib/log/logBook.svelte';
@@ -24,11 +27,27 @@
 
   onMount(() => {
     load().catch((error: unknown) => toasts.problem(error));
-    return keys.add('Log', [
+    const off = keys.add('Log', [
       { key: 'a', label: 'accept all that is proposed', run: () => void list?.accept() },
       { key: 'n', label: 'type the sets', run: () => fields()[0]?.focus() },
       { key: 'i', label: 'bring in a log file', run: () => (bringingIn = true) },
     ]);
+    return () => {
+      off();
+      keeping.release(book.keeper);
+    };
+  });
+
+  // Whatever is typed of a session is kept until it is logged.
+  $effect(() => {
+    void [
+      book.entries.map((e) => e.text + e.exerciseId),
+      book.effort,
+      book.minutes,
+      book.note,
+      book.performedOn,
+    ];
+    if (book.plan) untrack(() => book.keep());
   });
 
   async function load(): Promise<void> {
@@ -76,6 +95,7 @@
         bind:this={form}
         onsubmit={submit}
       >
+        <RestoredBar keeper={book.keeper} ondrop={() => book.drop()} />
         <div class="mb-2 flex flex-wrap items-end gap-3">
           <label>
             <span class="label-text">Date</span>
@@ -127,6 +147,7 @@
         <button type="submit" class="btn btn-primary mt-3" disabled={book.busy}
           >{book.busy ? 'Saving …' : 'Log the session'} <span class="keycap">Ctrl ↵</span></button
         >
+        {#if book.keeper.open}<KeptMark keeper={book.keeper} />{/if}
       </form>
       <div class="grid content-start gap-6">
         <ReviewList {book} bind:this={list} />

@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { api, ask } from '../lib/api/client';
   import type { CheckedPlan, ClientProfile, Remedy, RosterRow } from '../lib/api/types';
   import FindingList from '../lib/audit/FindingList.svelte';
   import { rewritten } from '../lib/audit/rewrite';
   import { crumbs } from '../lib/crumbs.svelte';
+  import { keeping } from '../lib/keeping/keeping.svelte';
   import { ProgramImport } from '../lib/program/programImport.svelte';
   import { toasts } from '../lib/toasts.svelte';
   import { trade } from '../lib/trade.svelte';
@@ -12,29 +13,39 @@
   import { p } from '../router';
 
   const example = '= Monday\nPush-up 3x8-12 60 s\nTable row 3x8-12 60 s';
-  const draftKey = 'ingegno-plan-check';
   const anybody: ClientProfile = { level: 'novice', goal: 'muscle' };
   let roster = $state.raw<RosterRow[]>([]);
   let clientId = $state<number | null>(null);
   let level = $state<ClientProfile['level']>('novice');
-  let text = $state(localStorage.getItem(draftKey) ?? '');
+  let text = $state('');
   let checked = $state<CheckedPlan | null>(null);
   let area = $state<HTMLTextAreaElement>();
   const bringing = new ProgramImport();
   const weeks = $derived(bringing.read?.preview.weeks ?? []);
 
+  const keeper = keeping.keep<string>({
+    now: () => text,
+    restore: (kept) => void (text = kept),
+    asks: false,
+  });
+
   onMount(() => {
+    void keeper.on('plan-check', null);
     crumbs.set({ text: 'Roster', href: p('/') }, { text: 'Check a plan' });
     trade.load().catch((error: unknown) => toasts.problem(error));
     ask(() => api.GET('/api/v1/clients')).then(
       (rows) => (roster = rows),
       (error: unknown) => toasts.problem(error),
     );
+    return () => keeping.release(keeper);
   });
 
   $effect(() => {
     const plan = text;
-    localStorage.setItem(draftKey, plan);
+    untrack(() => {
+      if (plan) keeper.changed();
+      else if (keeper.open) keeper.settled();
+    });
     const client = roster.find((row) => row.id === clientId)?.client.profile ?? { ...anybody, level };
     if (plan.trim() === '') {
       checked = null;

@@ -4,6 +4,9 @@
   import { api, ask } from '../lib/api/client';
   import type { SavedClient, SavedWeek } from '../lib/api/types';
   import { crumbs } from '../lib/crumbs.svelte';
+  import { keeping } from '../lib/keeping/keeping.svelte';
+  import KeptMark from '../lib/keeping/KeptMark.svelte';
+  import RestoredBar from '../lib/keeping/RestoredBar.svelte';
   import { keys } from '../lib/keys.svelte';
   import BackToGymDialog from '../lib/program/BackToGymDialog.svelte';
   import ImportDialog from '../lib/program/ImportDialog.svelte';
@@ -13,7 +16,6 @@
   import { trade } from '../lib/trade.svelte';
   import { showInAddress } from '../lib/ui/address';
   import ConflictDialog from '../lib/ui/ConflictDialog.svelte';
-  import { conflictOf } from '../lib/ui/saving';
   import { count } from '../lib/words';
   import { p, route } from '../router';
 
@@ -25,7 +27,7 @@
     ['json', 'JSON'],
     ['txt', 'Shorthand'],
   ];
-  const grid = new WeekGrid();
+  const grid = new WeekGrid(put);
   let client = $state<SavedClient | null>(null);
   let weeks = $state<SavedWeek[]>([]);
   let importing = $state(false);
@@ -34,13 +36,17 @@
 
   onMount(() => {
     void load();
-    return keys.add('Gym program', [
+    const off = keys.add('Gym program', [
       { key: 'i', label: 'bring in a program', run: () => (importing = true) },
       { key: 'b', label: 'the way back to the gym', run: () => (returning = grid.week !== null) },
-      { key: 's', label: 'save the week', run: () => void save() },
+      { key: 's', label: 'save now', run: () => void grid.keeper.flush() },
       { key: 'u', label: 'undo', run: () => grid.undo() },
       { key: 'u', shift: true, label: 'redo', run: () => grid.redo() },
     ]);
+    return () => {
+      off();
+      keeping.release(grid.keeper);
+    };
   });
 
   $effect(() => {
@@ -76,36 +82,7 @@
   }
 
   async function open(week: SavedWeek): Promise<void> {
-    if (grid.changed) {
-      const saved = await grid.save();
-      if (!saved) return;
-      put(saved);
-    }
-
     await grid.open(weeks.find((w) => w.id === week.id) ?? week);
-  }
-
-  async function save(): Promise<void> {
-    const saved = grid.changed ? await grid.save() : null;
-    if (saved) put(saved);
-  }
-
-  async function rename(name: string): Promise<void> {
-    const week = grid.week;
-    if (!week || !name.trim() || name.trim() === week.value.name) return;
-    try {
-      const saved = await ask(() =>
-        api.PUT('/api/v1/gym-weeks/{id}', {
-          params: { path: { id: week.id } },
-          body: { revision: week.revision, value: { name: name.trim(), text: week.value.text } },
-        }),
-      );
-      put(saved);
-      grid.week = saved;
-    } catch (error) {
-      grid.conflict = conflictOf<SavedWeek>(error) ?? null;
-      if (!grid.conflict) toasts.problem(error);
-    }
   }
 
   async function add(name: string, text: string): Promise<SavedWeek | undefined> {
@@ -131,7 +108,8 @@
         await ask(() => api.DELETE('/api/v1/gym-weeks/{id}', { params: { path: { id: week.id } } }));
       weeks = weeks.filter((w) => !removed.some((r) => r.id === w.id));
       const next = weeks[0];
-      if (next) await grid.open(next);
+      grid.keeper.settled();
+      if (next) await grid.lay(next);
       else [grid.week, grid.rows] = [null, []];
       toasts.done(said, () => void Promise.all(removed.map((w) => add(w.value.name, w.value.text))));
     } catch (error) {
@@ -201,14 +179,9 @@
                 class="input w-56 font-semibold"
                 maxlength="60"
                 value={grid.week.value.name}
-                onchange={(event) => rename(event.currentTarget.value)}
+                oninput={(event) => grid.rename(event.currentTarget.value)}
               />
             </label>
-            <button
-              class={['btn btn-sm', grid.changed && 'btn-primary']}
-              disabled={!grid.changed || grid.busy}
-              onclick={save}>{grid.changed ? 'Save' : 'Saved'} <span class="keycap">S</span></button
-            >
             <button class="btn btn-sm" disabled={!grid.history.canUndo} onclick={() => grid.undo()}
               >Undo <span class="keycap">U</span></button
             >
@@ -228,7 +201,11 @@
               onclick={() => grid.week && remove([grid.week], `${grid.week.value.name} removed.`)}
               >Remove the week</button
             >
+            <span class="ml-auto self-center"
+              ><KeptMark keeper={grid.keeper} onconflict={() => (grid.deciding = true)} /></span
+            >
           </div>
+          <RestoredBar keeper={grid.keeper} ondrop={() => grid.week && void grid.lay(grid.week)} />
           <ProgramGrid {grid} />
         </section>
       {/if}
@@ -251,19 +228,8 @@
 />
 <ConflictDialog
   what="gym week"
-  open={grid.conflict !== null}
-  onmine={() =>
-    grid.conflict &&
-    void grid.save(grid.conflict.revision).then((saved) => {
-      if (saved) put(saved);
-    })}
-  ontheirs={() => {
-    const theirs = grid.conflict;
-    grid.conflict = null;
-    if (theirs) {
-      put(theirs);
-      void grid.open(theirs);
-    }
-  }}
-  onclose={() => (grid.conflict = null)}
+  open={grid.deciding}
+  onmine={() => grid.keepMine()}
+  ontheirs={() => void grid.takeTheirs()}
+  onclose={() => (grid.deciding = false)}
 />

@@ -3,6 +3,7 @@
   import { api, ask } from '../lib/api/client';
   import type { RosterRow } from '../lib/api/types';
   import { crumbs } from '../lib/crumbs.svelte';
+  import { forgetText, keptText } from '../lib/keeping/keptText';
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
   import Dialog from '../lib/ui/Dialog.svelte';
@@ -38,6 +39,7 @@
     missed: 'Missed',
     'check-form': 'Look at the form',
     'block-ending': 'Block ending',
+    changed: 'Changed',
     ready: 'Ready',
     'not-started': 'Not started',
   };
@@ -64,6 +66,7 @@
       const body = { name, profile: { level: 'intermediate' as const, goal: 'muscle' as const } };
       const added = await ask(() => api.POST('/api/v1/clients', { body }));
       adding = false;
+      await forgetText('new-client');
       await navigate('/clients/:id', { params: { id: String(added.id) } });
     } catch (error) {
       toasts.problem(error);
@@ -193,7 +196,14 @@
     <label>
       <span class="label-text">Name</span>
       <!-- svelte-ignore a11y_autofocus -->
-      <input class="input w-full" required maxlength="80" autofocus bind:value={name} />
+      <input
+        class="input w-full"
+        required
+        maxlength="80"
+        autofocus
+        {@attach keptText('new-client')}
+        bind:value={name}
+      />
     </label>
   </form>
   {#snippet actions()}

@@ -2,6 +2,8 @@
   import { onMount } from 'svelte';
   import { searchParams } from 'sv-router';
   import { crumbs } from '../lib/crumbs.svelte';
+  import { keeping } from '../lib/keeping/keeping.svelte';
+  import RestoredBar from '../lib/keeping/RestoredBar.svelte';
   import { keys } from '../lib/keys.svelte';
   import { trade } from '../lib/trade.svelte';
   import { showInAddress } from '../lib/ui/address';
@@ -35,10 +37,13 @@
 
   onMount(() => {
     void trade.load();
-    void bench.open(id, { plan: asked('plan'), week: asked('week'), place: asked('place') }).then(() => {
-      bench.selected = Math.max(0, (asked('line') ?? 1) - 1);
-    });
-    return keys.add('Workbench', [
+    const line = asked('line');
+    void bench
+      .open(id, { plan: asked('plan'), week: asked('week'), place: asked('place'), line })
+      .then(() => {
+        bench.selected = Math.min(Math.max(0, (line ?? 1) - 1), Math.max(0, bench.lines.length - 1));
+      });
+    const off = keys.add('Workbench', [
       { key: 'arrowdown', label: 'next line', run: () => move(1) },
       { key: 'arrowup', label: 'line before', run: () => move(-1) },
       ...Array.from({ length: 9 }, (_, i) => ({
@@ -90,9 +95,14 @@
       },
       { key: 'u', label: 'undo', run: () => void bench.undo() },
       { key: 'u', shift: true, label: 'redo', run: () => void bench.redo() },
-      { key: 's', label: 'save', run: () => void save() },
+      { key: 's', label: 'save now', run: () => void bench.save() },
       { key: 'h', label: 'open the hand-out', run: () => void handout() },
     ]);
+    return () => {
+      off();
+      keeping.release(bench.keeper);
+      keeping.release(bench.gym.keeper);
+    };
   });
 
   $effect(() => {
@@ -147,12 +157,8 @@
     if (next && next.id !== bench.placeId) void bench.switchPlace(next.id);
   }
 
-  async function save(): Promise<boolean> {
-    return bench.save();
-  }
-
   async function handout(): Promise<void> {
-    if ((bench.unsaved || !bench.versions.plan) && !(await save())) return;
+    if ((bench.unsaved || !bench.versions.plan) && !(await bench.save())) return;
     if (bench.versions.plan)
       await navigate('/plans/:id/handout', { params: { id: String(bench.versions.plan.id) } });
   }
@@ -166,10 +172,23 @@
       client={bench.client}
       onapproach={(approach) => (askedApproach = { approach })}
       onplaces={() => (atTwoPlaces = true)}
-      onsave={() => void save()}
+      onsave={() => void bench.save()}
       onhandout={() => void handout()}
     />
 
+    <RestoredBar keeper={bench.keeper} ondrop={() => void bench.drop()} />
+    <RestoredBar keeper={bench.gym.keeper} ondrop={() => bench.gym.drop()} />
+    {#if bench.versions.drift?.text && !bench.unsaved && !bench.editing}
+      <p
+        class="rule-b flex flex-wrap items-center gap-x-4 gap-y-1 border-l-4 border-l-secondary px-4 py-1"
+        role="status"
+      >
+        <span>{bench.versions.drift.text}</span>
+        <button class="btn btn-xs" disabled={bench.busy} onclick={() => void bench.catchUp()}
+          >Rebuild {count(bench.versions.drift.lines, 'line')}, keep your choices</button
+        >
+      </p>
+    {/if}
     {#if bench.editing}
       <GymWeekEditor {bench} />
     {:else if bench.result}
@@ -225,20 +244,17 @@
 
 <ConflictDialog
   what="plan"
-  open={bench.versions.conflict !== null}
-  onmine={() => bench.versions.conflict && void bench.save(bench.versions.conflict.revision)}
+  open={bench.deciding}
+  onmine={() => bench.keepMine()}
   ontheirs={() => void bench.takeTheirs()}
-  onclose={() => (bench.versions.conflict = null)}
+  onclose={() => (bench.deciding = false)}
 />
 <ConflictDialog
   what="gym week"
-  open={bench.gym.conflict !== null}
-  onmine={() => {
-    bench.gym.takeMine();
-    void bench.rebuild();
-  }}
+  open={bench.gym.deciding}
+  onmine={() => void bench.gym.takeMine().then(() => bench.rebuild())}
   ontheirs={() => void bench.gym.takeTheirs()}
-  onclose={() => (bench.gym.conflict = null)}
+  onclose={() => (bench.gym.deciding = false)}
 />
 {#if bench.line}
   <CompareDialog {bench} line={bench.line} open={comparing} onclose={() => (comparing = false)} />

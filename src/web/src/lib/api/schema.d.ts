@@ -2387,6 +2387,52 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/plans/{id}/drift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PlanDrifted"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/plans/{planId}/sessions": {
         parameters: {
             query?: never;
@@ -3470,7 +3516,7 @@ export interface components {
             phases: string[];
         };
         /** @enum {unknown} */
-        AttentionKind: "pain" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "ready" | "not-started";
+        AttentionKind: "pain" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "changed" | "ready" | "not-started";
         AttentionNote: {
             kind: components["schemas"]["AttentionKind"];
             text: components["schemas"]["Reason"];
@@ -4066,6 +4112,8 @@ export interface components {
             /** @description Home exercise of the cell. */
             exerciseId: string;
         };
+        /** @enum {unknown} */
+        Drift: "kit" | "profile" | "approach" | "gym-week" | "strength";
         Exercise: {
             id: string;
             name: string;
@@ -5033,6 +5081,17 @@ export interface components {
             title: string;
             request: components["schemas"]["RebuildRequest"];
             plan: components["schemas"]["HomePlan"];
+        };
+        /** @description What has changed since a plan was made. */
+        PlanDrifted: {
+            /** @description What. */
+            of: components["schemas"]["Drift"][];
+            text?: null | components["schemas"]["Reason"];
+            /**
+             * Format: int32
+             * @description Lines that a rebuild would look at again.
+             */
+            lines: number;
         };
         PlanNotice: {
             code: string;

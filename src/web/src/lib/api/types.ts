@@ -52,6 +52,7 @@ export type Requirement = Schemas['Requirement'];
 export type ResistanceRange = Schemas['ResistanceRange'];
 export type Remedy = NonNullable<Schemas['Remedy']>;
 export type RosterRow = Schemas['RosterRow'];
+export type PlanDrifted = Schemas['PlanDrifted'];
 export type SavedClient = Schemas['SavedOfClientRecord'];
 export type SavedWeek = Schemas['SavedOfGymWeek'];
 export type SavedExercise = Schemas['SavedOfExercise'];

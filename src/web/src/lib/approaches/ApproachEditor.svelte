@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import Dialog from '../ui/Dialog.svelte';
   import NumberField from '../ui/NumberField.svelte';
   import { orders, pairings } from './figures';
@@ -17,13 +18,17 @@
     const saved = await own.save(revision);
     if (saved) onsaved(saved);
   }
+
+  $effect(() => {
+    if (JSON.stringify(own.draft)) untrack(() => own.touched());
+  });
 </script>
 
 <Dialog
   title={own.fresh ? 'A new approach' : `Change ${own.draft?.name ?? ''}`}
   wide
   open={own.draft !== null}
-  onclose={() => own.close()}
+  onclose={() => own.putAside()}
 >
   {#if own.draft}
     <div class="mt-3 grid gap-4">
@@ -107,7 +112,7 @@
     </div>
   {/if}
   {#snippet actions()}
-    <button class="btn" onclick={() => own.close()}>Cancel</button>
+    <button class="btn" onclick={() => own.putAside()}>Cancel</button>
     <button class="btn btn-primary" disabled={own.busy} onclick={() => void save()}>Keep the approach</button>
   {/snippet}
 </Dialog>

@@ -5,7 +5,7 @@ import { OwnDrafts } from '../ui/ownDrafts.svelte';
 /** The approaches of a practice's own, and the one that is being written. */
 export class OwnApproaches extends OwnDrafts<Approach> {
   constructor() {
-    super({
+    super('own-approach', {
       list: () => ask(() => api.GET('/api/v1/own-approaches')),
       add: (body) => ask(() => api.POST('/api/v1/own-approaches', { body })),
       update: (id, revision, value) =>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, ask } from '../api/client';
   import type { BlockCell, BlockWeek } from '../api/types';
+  import { forgetText, keptText } from '../keeping/keptText';
   import { toasts } from '../toasts.svelte';
   import type { BlockBook } from './blockBook.svelte';
   import { textOf } from './cells';
@@ -16,6 +17,7 @@
   let text = $derived(textOf(cell));
   let onlyThisWeek = $state(false);
   let wrong = $state('');
+  const record = $derived(`cell-${book.id}-${week.number}-${cell.line}-${cell.exerciseId}`);
   const id = $props.id();
 
   async function submit(event: SubmitEvent): Promise<void> {
@@ -28,6 +30,7 @@
         return;
       }
 
+      void forgetText(record);
       onclose();
       await book.set({ week: week.number, figures: read.edit, onlyThisWeek });
     } catch (error) {
@@ -44,6 +47,7 @@
 <form class="sheet absolute top-0 right-0 z-30 w-84 p-2 shadow-lg" onsubmit={submit}>
   <input
     {@attach focus}
+    {@attach keptText(record, true)}
     class={['figures input input-sm w-full', wrong && 'border-error']}
     aria-label="{cell.name}, week {week.number}, in shorthand"
     aria-invalid={wrong !== ''}
@@ -53,7 +57,10 @@
     bind:value={text}
     onkeydown={(event) => {
       event.stopPropagation();
-      if (event.key === 'Escape') onclose();
+      if (event.key === 'Escape') {
+        void forgetText(record);
+        onclose();
+      }
     }}
   />
   {#if wrong}<p {id} class="mt-1 text-note text-error" role="alert">{wrong}</p>{/if}

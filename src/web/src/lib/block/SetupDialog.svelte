@@ -3,6 +3,8 @@
   import { api, ask } from '../api/client';
   import type { BlockDraft, BlockPhase, BlockSetup } from '../api/types';
   import { Problem } from '../api/problem';
+  import { keeping } from '../keeping/keeping.svelte';
+  import RestoredBar from '../keeping/RestoredBar.svelte';
   import { toasts } from '../toasts.svelte';
   import { trade } from '../trade.svelte';
   import Dialog from '../ui/Dialog.svelte';
@@ -36,11 +38,43 @@
   const phasesOf = (id: string | null | undefined): string[] =>
     approaches.find((a) => a.id === id)?.phases ?? [];
 
+  interface Typed {
+    starts: string;
+    weeks: number | null;
+    eventOn: string;
+    eventName: string;
+    approach: string;
+    setup: BlockSetup | null;
+  }
+
+  const typed = (): Typed => ({ starts, weeks, eventOn, eventName, approach, setup });
+  const keeper = keeping.keep<Typed>({
+    now: () => structuredClone(typed()),
+    restore: async (kept) => {
+      ({ starts, weeks, eventOn, eventName, approach } = kept);
+      await look(kept.setup);
+    },
+    asks: false,
+  });
+  let asBegun = '';
+  $effect(() => () => keeping.release(keeper));
+
   $effect(() => {
-    if (open) untrack(begin);
+    if (open) untrack(() => void begin());
   });
 
-  function begin(): void {
+  // What is shaped and not kept comes back when the dialog is opened again.
+  $effect(() => {
+    const now = JSON.stringify(typed());
+    untrack(() => {
+      if (!open || !setup) return;
+      if (!asBegun) asBegun = now;
+      else if (now !== asBegun) keeper.changed();
+    });
+  });
+
+  async function begin(): Promise<void> {
+    asBegun = '';
     const stands = changing ? book.setup : null;
     starts = stands?.starts ?? book.view?.nextStart ?? '';
     eventOn = stands?.eventOn ?? '';
@@ -48,7 +82,13 @@
     weeks = stands ? total(stands.phases) : null;
     [wrong, approach] = ['', ''];
     draft = stands && book.kept ? { setup: stands, block: book.kept.value.block } : null;
-    if (!stands) void propose();
+    if (!stands) await propose();
+    await keeper.on(`block-${book.id}-${stands ? (book.kept?.id ?? 'stands') : 'new'}`, null);
+  }
+
+  async function drop(): Promise<void> {
+    keeper.settled();
+    await begin();
   }
 
   const total = (phases: BlockPhase[]): number => phases.reduce((sum, phase) => sum + phase.weeks, 0);
@@ -113,11 +153,14 @@
   async function keep(): Promise<void> {
     if (!setup) return;
     const asItIs = { ...setup, starts, eventOn: eventOn || null, eventName: eventName.trim() || null };
-    if (changing ? await book.change(() => asItIs) : await book.begin(asItIs)) onclose();
+    if (!(changing ? await book.change(() => asItIs) : await book.begin(asItIs))) return;
+    keeper.settled();
+    onclose();
   }
 </script>
 
 <Dialog title={changing ? 'Shape of the block' : 'A block of four to six weeks'} wide {open} {onclose}>
+  <RestoredBar {keeper} ondrop={() => void drop()} />
   <div class="mt-2 flex flex-wrap items-end gap-3">
     <label>
       <span class="label-text">Starts</span>

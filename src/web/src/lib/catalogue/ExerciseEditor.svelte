@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Exercise } from '../api/types';
   import { trade } from '../trade.svelte';
   import Dialog from '../ui/Dialog.svelte';
@@ -41,6 +42,10 @@
     const saved = await own.save();
     if (saved) onsaved(saved);
   }
+
+  $effect(() => {
+    if (JSON.stringify(own.draft)) untrack(() => own.touched());
+  });
 </script>
 
 {#snippet pick(label: string, key: Choice)}
@@ -85,7 +90,7 @@
   title={own.fresh ? 'A new exercise' : `Change ${draft?.name ?? ''}`}
   wide
   open={draft !== null}
-  onclose={() => own.close()}
+  onclose={() => own.putAside()}
 >
   {#if draft}
     <div class="mt-3 grid gap-4">
@@ -245,7 +250,7 @@
     </div>
   {/if}
   {#snippet actions()}
-    <button class="btn" onclick={() => own.close()}>Cancel</button>
+    <button class="btn" onclick={() => own.putAside()}>Cancel</button>
     <button class="btn btn-primary" disabled={own.busy} onclick={save}
       >{own.busy ? 'Keeping …' : 'Keep the exercise'}</button
     >

@@ -5,7 +5,7 @@ import { OwnDrafts } from '../ui/ownDrafts.svelte';
 /** The exercises of a practice's own, and the one that is being written. */
 export class OwnExercises extends OwnDrafts<Exercise> {
   constructor() {
-    super({
+    super('own-exercise', {
       list: () => ask(() => api.GET('/api/v1/own-exercises')),
       add: (body) => ask(() => api.POST('/api/v1/own-exercises', { body })),
       update: (id, revision, value) =>

@@ -1,14 +1,17 @@
 <script lang="ts">
   import { api, ask } from '../api/client';
   import type { ClientProfile, Intake } from '../api/types';
+  import { forgetText, keptText } from '../keeping/keptText';
   import { toasts } from '../toasts.svelte';
   import { inWords } from '../words';
 
   interface Props {
     profile: ClientProfile;
+    /** Name under which what is typed is kept. */
+    record: string;
   }
 
-  let { profile = $bindable() }: Props = $props();
+  let { profile = $bindable(), record }: Props = $props();
   let text = $state('');
   let read = $state.raw<Intake | null>(null);
 
@@ -35,6 +38,7 @@
     try {
       const intake = await ask(() => api.POST('/api/v1/intake', { body: { text } }));
       read = intake;
+      void forgetText(record);
       const { soreJoints, screening, highBloodPressure, ...plain } = intake;
       const given = Object.fromEntries(
         Object.entries(plain).filter(([field, value]) => field !== 'left' && value != null),
@@ -65,6 +69,7 @@
         maxlength="1000"
         autocomplete="off"
         placeholder="52, female, 68 kg, 165 cm, sore left knee, 3 days, 40 min, wants to keep muscle"
+        {@attach keptText(record)}
         bind:value={text}
         onkeydown={(event) => {
           if (event.key !== 'Enter') return;

@@ -1,10 +1,15 @@
 <script lang="ts">
+  import { onMount, untrack } from 'svelte';
   import { api, ask } from '../api/client';
   import type { ClientRecord, SavedClient } from '../api/types';
-  import { toasts } from '../toasts.svelte';
+  import type { NotYet } from '../keeping/keeper.svelte';
+  import { keeping } from '../keeping/keeping.svelte';
+  import KeptMark from '../keeping/KeptMark.svelte';
+  import RestoredBar from '../keeping/RestoredBar.svelte';
+  import { keys } from '../keys.svelte';
   import { trade } from '../trade.svelte';
   import ConflictDialog from '../ui/ConflictDialog.svelte';
-  import { conflictOf } from '../ui/saving';
+  import { History } from '../ui/history.svelte';
   import IntakeBox from './IntakeBox.svelte';
   import JointFields from './JointFields.svelte';
   import KnownLifts from './KnownLifts.svelte';
@@ -21,9 +26,43 @@
   // svelte-ignore state_referenced_locally
   let draft = $state<ClientRecord>(copy(client));
   let theirs = $state<SavedClient | null>(null);
-  let busy = $state(false);
+  let deciding = $state(false);
+  let form = $state<HTMLFormElement>();
+  /** The client as the undo steps know it; a change is one step once it is saved. */
+  let steady = JSON.stringify(draftNow());
+  const history = new History<string>();
 
-  const changed = $derived(JSON.stringify(draft) !== JSON.stringify(copy(client)));
+  const keeper = keeping.keep<ClientRecord>({
+    now: draftNow,
+    restore: (value) => put(value),
+    save,
+    conflict: (current) => {
+      theirs = current as SavedClient;
+      deciding = true;
+    },
+  });
+
+  onMount(() => {
+    void keeper.on(`client-${client.id}`, client.revision);
+    const off = keys.add('Client form', [
+      { key: 's', label: 'save now', run: () => void keeper.flush() },
+      { key: 'u', label: 'undo', run: () => step('undo') },
+      { key: 'u', shift: true, label: 'redo', run: () => step('redo') },
+    ]);
+    return () => {
+      off();
+      keeping.release(keeper);
+    };
+  });
+
+  // Whatever field changed: the draft is kept and saved once the typing pauses.
+  $effect(() => {
+    const now = JSON.stringify(draft);
+    untrack(() => {
+      if (now !== JSON.stringify(copy(client))) keeper.changed();
+      else if (keeper.open && keeper.state !== 'saving') keeper.settled();
+    });
+  });
 
   function copy(saved: SavedClient): ClientRecord {
     const value = structuredClone($state.snapshot(saved.value)) as ClientRecord;
@@ -34,46 +73,73 @@
     return value;
   }
 
-  async function save(revision = client.revision): Promise<void> {
-    busy = true;
-    try {
-      const value = $state.snapshot(draft) as ClientRecord;
-      value.profile.knownLifts = value.profile.knownLifts?.filter((lift) => lift.loadKg != null);
-      const saved = await ask(() =>
-        api.PUT('/api/v1/clients/{id}', { params: { path: { id: client.id } }, body: { revision, value } }),
-      );
-      theirs = null;
-      onsaved(saved);
-      draft = copy(saved);
-      toasts.done('Client saved.');
-    } catch (error) {
-      theirs = conflictOf<SavedClient>(error) ?? null;
-      if (!theirs) toasts.problem(error);
-    } finally {
-      busy = false;
+  function draftNow(): ClientRecord {
+    return $state.snapshot(draft) as ClientRecord;
+  }
+
+  function put(value: ClientRecord): void {
+    draft = structuredClone(value);
+  }
+
+  async function save(sent: ClientRecord, base: number | null): Promise<number | NotYet> {
+    const wrong = form?.querySelector<HTMLInputElement>(':invalid:not(fieldset)');
+    if (wrong)
+      return {
+        because: `${wrong.labels?.[0]?.innerText.split('\n')[0] ?? 'A field'}: ${wrong.validationMessage}`,
+      };
+    const value = structuredClone(sent);
+    value.profile.knownLifts = value.profile.knownLifts?.filter((lift) => lift.loadKg != null);
+    const body = { revision: base ?? client.revision, value };
+    const saved = await ask(() =>
+      api.PUT('/api/v1/clients/{id}', { params: { path: { id: client.id } }, body }),
+    );
+    theirs = null;
+    if (steady !== JSON.stringify(sent)) {
+      history.remember(steady);
+      steady = JSON.stringify(sent);
     }
+    onsaved(saved);
+    return saved.revision;
+  }
+
+  function step(way: 'undo' | 'redo'): void {
+    const now = JSON.stringify(draftNow());
+    // What is typed and not saved yet is the first step back.
+    const to = way === 'undo' ? (now === steady ? history.undo(now) : steady) : history.redo(now);
+    if (to === undefined) return;
+    steady = to;
+    put(JSON.parse(to) as ClientRecord);
+  }
+
+  function keepMine(): void {
+    deciding = false;
+    if (theirs) void keeper.overwrite(theirs.revision);
   }
 
   function takeTheirs(): void {
+    deciding = false;
     if (!theirs) return;
     onsaved(theirs);
-    draft = copy(theirs);
+    put(copy(theirs));
+    keeper.settled(theirs.revision);
     theirs = null;
   }
 </script>
 
 <form
   class="grid gap-4"
+  bind:this={form}
   onsubmit={(event) => {
     event.preventDefault();
-    void save();
+    void keeper.flush();
   }}
 >
+  <RestoredBar {keeper} ondrop={() => put(copy(client))} />
   <label>
     <span class="label-text">Name</span>
     <input class="input w-full" required maxlength="80" bind:value={draft.name} />
   </label>
-  <IntakeBox bind:profile={draft.profile} />
+  <IntakeBox bind:profile={draft.profile} record="intake-{client.id}" />
   <Persona bind:profile={draft.profile} />
   <ScreeningFields bind:profile={draft.profile} />
   <JointFields bind:profile={draft.profile} />
@@ -102,19 +168,24 @@
     <span class="label-text">Note</span>
     <textarea class="textarea w-full" rows="2" maxlength="2000" bind:value={draft.note}></textarea>
   </label>
-  <div class="flex items-center gap-3">
-    <button class="btn btn-primary" disabled={busy || !changed}>{busy ? 'Saving …' : 'Save client'}</button>
-    <span class="soft text-sm" role="status">{changed ? 'Not saved yet' : 'Saved'}</span>
-    {#if changed}<button type="button" class="btn btn-ghost btn-sm" onclick={() => (draft = copy(client))}
-        >Take back changes</button
-      >{/if}
+  <div class="flex flex-wrap items-center gap-3">
+    <button
+      type="button"
+      class="btn btn-sm"
+      disabled={!history.canUndo && !keeper.open}
+      onclick={() => step('undo')}>Undo <span class="keycap">U</span></button
+    >
+    <button type="button" class="btn btn-sm" disabled={!history.canRedo} onclick={() => step('redo')}
+      >Redo</button
+    >
+    <KeptMark {keeper} onconflict={() => (deciding = true)} />
   </div>
 </form>
 
 <ConflictDialog
   what="client"
-  open={theirs !== null}
-  onmine={() => theirs && save(theirs.revision)}
+  open={deciding}
+  onmine={keepMine}
   ontheirs={takeTheirs}
-  onclose={() => (theirs = null)}
+  onclose={() => (deciding = false)}
 />

@@ -60,7 +60,7 @@
           maxlength="120"
           disabled={!profile.clearance}
           value={profile.clearance?.by ?? ''}
-          onchange={(event) => clear(profile.clearance?.on ?? '', event.currentTarget.value)}
+          oninput={(event) => clear(profile.clearance?.on ?? '', event.currentTarget.value)}
         />
       </label>
     </div>

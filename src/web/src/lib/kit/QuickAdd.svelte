@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { KitFind } from '../api/types';
+  import { forgetText, keptText } from '../keeping/keptText';
   import { toasts } from '../toasts.svelte';
   import { trade } from '../trade.svelte';
   import { count } from '../words';
@@ -16,6 +17,7 @@
   let finds = $state.raw<KitFind[]>([]);
   let timer: ReturnType<typeof setTimeout> | undefined;
   const id = $props.id();
+  const record = $derived(`kit-words-${bench.placeId}`);
   const known = $derived(finds.filter((f) => f.entry.item));
   const ordinary = $derived(trade.summary?.kitTemplates.find((t) => t.id === 'ordinary-home'));
 
@@ -55,6 +57,7 @@
     const left = finds.filter((f) => !f.entry.item).map((f) => f.source);
     bench.addAll(known.map((f) => f.entry.item!));
     typed(left.join(', '));
+    void forgetText(record);
     input?.focus();
   }
 </script>
@@ -67,6 +70,7 @@
         class="input figures h-auto min-h-10 w-full resize-y py-2 leading-6 whitespace-pre-wrap"
         rows="2"
         bind:this={input}
+        {@attach keptText(record)}
         autocomplete="off"
         maxlength="2000"
         placeholder="loop bands, a chair 45 cm, stairs, rucksack and a 16 kg kettlebell, some 5s and 10s"

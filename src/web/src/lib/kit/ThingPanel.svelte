@@ -72,7 +72,7 @@
         maxlength="60"
         placeholder={kind.label}
         value={item.name ?? ''}
-        onchange={(event) => set({ name: event.currentTarget.value || null })}
+        oninput={(event) => set({ name: event.currentTarget.value || null })}
       />
     </label>
     <QuantityField

@@ -1,14 +1,13 @@
 import { api, ask } from '../api/client';
 import type { KitFind, KitItem, KitPossibilities, PlaceKit, SavedClient, SavedPlace } from '../api/types';
+import type { NotYet } from '../keeping/keeper.svelte';
+import { keeping } from '../keeping/keeping.svelte';
 import { toasts } from '../toasts.svelte';
 import { trade } from '../trade.svelte';
-import { conflictOf } from '../ui/saving';
 import { History } from '../ui/history.svelte';
 import { freshId, groups } from './kitGroups';
 
 export type Tool = 'thing' | 'loads' | 'bands' | 'exercises' | 'next';
-
-const draftKey = (placeId: number): string => `ingegno-kit-${placeId}`;
 
 /** The kit of a client's places while it is worked on. */
 export class KitBench {
@@ -20,18 +19,25 @@ export class KitBench {
   tool = $state<Tool>('thing');
   possibilities = $state<KitPossibilities | null>(null);
   theirs = $state<SavedPlace | null>(null);
-  busy = $state(false);
+  /** The coach looks at what somebody else saved meanwhile. */
+  deciding = $state(false);
   failed = $state(false);
 
   readonly history = new History<PlaceKit>();
+  readonly keeper = keeping.keep<PlaceKit>({
+    now: () => $state.snapshot(this.draft) as PlaceKit,
+    restore: (kit) => this.#restore(kit),
+    save: (kit, base) => this.#save(kit, base),
+    conflict: (theirs) => {
+      this.theirs = theirs as SavedPlace;
+      this.deciding = true;
+    },
+  });
   #counting: ReturnType<typeof setTimeout> | undefined;
 
   readonly place = $derived(this.places.find((p) => p.id === this.placeId));
   readonly items = $derived<KitItem[]>(this.draft.items ?? []);
   readonly selected = $derived(this.items.find((i) => i.id === this.selectedId));
-  readonly changed = $derived(
-    this.place !== undefined && JSON.stringify(this.draft) !== JSON.stringify(this.place.value),
-  );
 
   /** Things in the order in which they are shown. */
   readonly ordered = $derived(
@@ -46,32 +52,22 @@ export class KitBench {
         trade.load(),
       ]);
       [this.client, this.places] = [client, places];
-      this.show(placeId ?? places[0]?.id ?? null);
+      await this.show(placeId ?? places[0]?.id ?? null);
     } catch (error) {
       this.failed = true;
       toasts.problem(error);
     }
   }
 
-  /** Shows a place, with what was typed for it and not saved yet. */
-  show(placeId: number | null): void {
+  /** Shows a place, with what was typed for it and not saved yet; what is typed for the one before is saved first. */
+  async show(placeId: number | null): Promise<void> {
+    if (this.placeId !== null && this.placeId !== placeId) await this.keeper.flush();
     this.placeId = placeId;
     this.history.clear();
-    this.selectedId = null;
-    const saved = this.place?.value ?? { name: '', items: [] };
-    this.draft = structuredClone($state.snapshot(saved)) as PlaceKit;
-    const kept = placeId ? localStorage.getItem(draftKey(placeId)) : null;
-    if (kept && kept !== JSON.stringify(saved)) {
-      try {
-        this.draft = JSON.parse(kept) as PlaceKit;
-        toasts.done('What you had changed at this place is back.');
-      } catch {
-        localStorage.removeItem(draftKey(placeId ?? 0));
-      }
-    }
-
+    this.#put((this.place?.value ?? { name: '', items: [] }) as PlaceKit);
     this.selectedId = this.ordered[0]?.id ?? null;
     this.count(0);
+    if (this.place) await this.keeper.on(`kit-${this.place.id}`, this.place.revision);
   }
 
   /** Every change goes through here, so that it can be undone and survives a reload. */
@@ -80,7 +76,7 @@ export class KitBench {
     const after = make(structuredClone(before));
     if (JSON.stringify(after) === JSON.stringify(before)) return;
     this.history.remember(before);
-    this.#put(after);
+    this.#change(after);
   }
 
   update(id: string, change: Partial<KitItem>): void {
@@ -128,18 +124,18 @@ export class KitBench {
 
   undo(): void {
     const before = this.history.undo($state.snapshot(this.draft) as PlaceKit);
-    if (before) this.#put(before);
+    if (before) this.#change(before);
   }
 
   redo(): void {
     const after = this.history.redo($state.snapshot(this.draft) as PlaceKit);
-    if (after) this.#put(after);
+    if (after) this.#change(after);
   }
 
-  /** Takes back everything that was not saved. */
-  revert(): void {
-    const saved = this.place?.value;
-    if (saved) this.change(() => structuredClone($state.snapshot(saved)) as PlaceKit);
+  /** Drops what was restored: the place as the server has it. */
+  drop(): void {
+    this.#put((this.place?.value ?? { name: '', items: [] }) as PlaceKit);
+    this.count();
   }
 
   /** The things that a sentence names; nothing is added yet. */
@@ -147,30 +143,20 @@ export class KitBench {
     return ask(() => api.POST('/api/v1/kit/paragraph', { body: { text } }));
   }
 
-  async save(revision = this.place?.revision): Promise<void> {
-    const place = this.place;
-    if (!place || this.busy) return;
-    this.busy = true;
-    try {
-      const value = $state.snapshot(this.draft) as PlaceKit;
-      const saved = await ask(() =>
-        api.PUT('/api/v1/places/{id}', {
-          params: { path: { id: place.id } },
-          body: { revision: revision ?? place.revision, value },
-        }),
-      );
-      this.#take(saved);
-      toasts.done('Kit saved.');
-    } catch (error) {
-      this.theirs = conflictOf<SavedPlace>(error) ?? null;
-      if (!this.theirs) toasts.problem(error);
-    } finally {
-      this.busy = false;
-    }
+  /** Saves what is here over what somebody else saved. */
+  keepMine(): void {
+    this.deciding = false;
+    if (this.theirs) void this.keeper.overwrite(this.theirs.revision);
   }
 
   takeTheirs(): void {
-    if (this.theirs) this.#take(this.theirs);
+    this.deciding = false;
+    const { theirs } = this;
+    if (!theirs) return;
+    this.#take(theirs);
+    this.#put(theirs.value);
+    this.keeper.settled(theirs.revision);
+    this.count();
   }
 
   async addPlace(name: string, items: KitItem[]): Promise<void> {
@@ -184,7 +170,7 @@ export class KitBench {
         }),
       );
       this.places = [...this.places, added];
-      this.show(added.id);
+      await this.show(added.id);
     } catch (error) {
       toasts.problem(error);
     }
@@ -195,9 +181,9 @@ export class KitBench {
     if (!place) return;
     try {
       await ask(() => api.DELETE('/api/v1/places/{id}', { params: { path: { id: place.id } } }));
-      localStorage.removeItem(draftKey(place.id));
+      this.keeper.settled();
       this.places = this.places.filter((p) => p.id !== place.id);
-      this.show(this.places[0]?.id ?? null);
+      await this.show(this.places[0]?.id ?? null);
       toasts.done('Place deleted. Plans made for it stay.');
     } catch (error) {
       toasts.problem(error);
@@ -225,17 +211,37 @@ export class KitBench {
     }
   }
 
-  #put(kit: PlaceKit): void {
-    this.draft = kit;
-    if (this.placeId) localStorage.setItem(draftKey(this.placeId), JSON.stringify(kit));
+  async #save(value: PlaceKit, base: number | null): Promise<number | NotYet> {
+    const place = this.place;
+    if (!place) return { because: 'There is no place for it.' };
+    const body = { revision: base ?? place.revision, value };
+    const saved = await ask(() =>
+      api.PUT('/api/v1/places/{id}', { params: { path: { id: place.id } }, body }),
+    );
+    this.#take(saved);
+    return saved.revision;
+  }
+
+  #change(kit: PlaceKit): void {
+    this.#put(kit);
+    this.keeper.changed();
     this.count();
   }
 
+  #restore(kit: PlaceKit): void {
+    this.history.remember($state.snapshot(this.draft) as PlaceKit);
+    this.#put(kit);
+    this.selectedId = this.ordered[0]?.id ?? null;
+    this.count();
+  }
+
+  #put(kit: PlaceKit): void {
+    this.draft = structuredClone($state.snapshot(kit)) as PlaceKit;
+  }
+
+  /** Takes what the server has; what is typed on the screen stays. */
   #take(saved: SavedPlace): void {
     this.theirs = null;
     this.places = this.places.map((p) => (p.id === saved.id ? saved : p));
-    this.draft = structuredClone($state.snapshot(saved.value)) as PlaceKit;
-    localStorage.removeItem(draftKey(saved.id));
-    this.count();
   }
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { ReadMessage } from '../api/types';
+  import { forgetText, keptText } from '../keeping/keptText';
   import { trade } from '../trade.svelte';
   import type { LogBook } from './logBook.svelte';
 
@@ -8,6 +9,7 @@
   }
 
   let { book }: Props = $props();
+  const record = $derived(`message-${book.id}`);
   let text = $state('');
   let read = $state.raw<ReadMessage | null>(null);
   let busy = $state(false);
@@ -18,6 +20,7 @@
     if (!text.trim() || busy) return;
     busy = true;
     read = await book.readMessage(text);
+    if (read) void forgetText(record);
     busy = false;
   }
 </script>
@@ -32,6 +35,7 @@
       class="textarea w-full"
       rows="3"
       maxlength="2000"
+      {@attach keptText(record)}
       placeholder="squats 12 11 10 ok, rows 8/8/7 easy, press 9,8,7 last one ugly, knee sore 3"
       bind:value={text}></textarea>
   </label>

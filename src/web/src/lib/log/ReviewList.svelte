@@ -1,7 +1,9 @@
 <script lang="ts">
+  import { onMount, untrack } from 'svelte';
   import { api, ask } from '../api/client';
   import type { HomeEdit, Proposal } from '../api/types';
   import { p } from '../../router';
+  import { keeping } from '../keeping/keeping.svelte';
   import { toasts } from '../toasts.svelte';
   import { trade } from '../trade.svelte';
   import { count, day, inWords, rest, sentence } from '../words';
@@ -21,6 +23,30 @@
   let typingIn = $state('');
   let text = $state('');
   let wrong = $state('');
+  const keeper = keeping.keep<{
+    left: string[];
+    changed: Record<string, HomeEdit>;
+    typed: Record<string, string>;
+  }>({
+    now: () => ({
+      left: $state.snapshot(left),
+      changed: $state.snapshot(changed) as Record<string, HomeEdit>,
+      typed: $state.snapshot(typed),
+    }),
+    restore: (kept) => void ({ left, changed, typed } = kept),
+    asks: false,
+  });
+  onMount(() => {
+    void keeper.on(`review-${book.id}-${book.plan?.value.version ?? 0}`, null);
+    return () => keeping.release(keeper);
+  });
+  $effect(() => {
+    const any = left.length > 0 || Object.keys(changed).length > 0;
+    untrack(() => {
+      if (any) keeper.changed();
+      else if (keeper.open) keeper.settled();
+    });
+  });
   const taken = $derived(
     (next?.proposals ?? []).filter((x) => !left.includes(keyOf(x)) && (x.changes || changed[keyOf(x)])),
   );

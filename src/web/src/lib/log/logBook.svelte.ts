@@ -10,11 +10,22 @@ import type {
   SavedSession,
   SessionRecord,
 } from '../api/types';
+import { keeping } from '../keeping/keeping.svelte';
 import { toasts } from '../toasts.svelte';
 import { conflictOf } from '../ui/saving';
 import { entriesOf, filled, type Entry } from './entry';
 import { decided } from '../workbench/plans';
 import { acceptance } from './review';
+
+/** What is typed of a session and not logged yet, as the browser keeps it. */
+interface Typed {
+  entries: { line: number; plannedId: string; exerciseId: string; text: string }[];
+  performedOn: string;
+  effort: number | null;
+  minutes: number | null;
+  note: string;
+  dayIndex: number;
+}
 
 /** The log of a plan: entry, sessions, and what they propose. */
 export class LogBook {
@@ -39,20 +50,72 @@ export class LogBook {
   readonly wrong = $derived(this.shown.filter((e) => e.wrong));
   readonly ready = $derived(filled(this.shown).length > 0 && this.wrong.length === 0);
 
+  readonly keeper = keeping.keep<Typed>({
+    now: () => this.#typed(),
+    restore: (typed) => this.#bringBack(typed),
+  });
+
   constructor(
     readonly id: number,
-    today: string,
+    readonly today: string,
   ) {
     this.performedOn = today;
   }
 
   async load(): Promise<SavedPlan> {
     const plan = await ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id: this.id } } }));
-    this.plan = plan;
     await this.review();
+    this.plan = plan;
     this.#renew();
     this.#openNextDay();
+    await this.keeper.on(`log-${this.id}`, null);
     return plan;
+  }
+
+  /** Keeps what is typed; where nothing is left of it, nothing is kept. */
+  keep(): void {
+    const { entries, effort, minutes, note } = this.#typed();
+    if (entries.length > 0 || effort !== null || minutes !== null || note) this.keeper.changed();
+    else if (this.keeper.open) this.keeper.settled();
+  }
+
+  /** Drops what was typed. */
+  drop(): void {
+    [this.entries, this.effort, this.minutes, this.note] = [[], null, null, ''];
+    this.performedOn = this.today;
+    this.#renew();
+  }
+
+  #typed(): Typed {
+    return {
+      entries: this.entries
+        .filter((e) => e.text.trim() || e.exerciseId !== e.plannedId)
+        .map(({ line, plannedId, exerciseId, text }) => ({ line, plannedId, exerciseId, text })),
+      performedOn: this.performedOn,
+      effort: this.effort,
+      minutes: this.minutes,
+      note: this.note,
+      dayIndex: this.dayIndex,
+    };
+  }
+
+  async #bringBack(typed: Typed): Promise<void> {
+    ({
+      performedOn: this.performedOn,
+      effort: this.effort,
+      minutes: this.minutes,
+      note: this.note,
+      dayIndex: this.dayIndex,
+    } = typed);
+    for (const kept of typed.entries) {
+      const entry = this.entries.find((e) => e.line === kept.line && e.plannedId === kept.plannedId);
+      // A line that the plan does not have any more: what was typed for it goes into the note, not away.
+      if (!entry) this.note = [this.note, kept.text].filter(Boolean).join('; ');
+      else {
+        [entry.text, entry.exerciseId] = [kept.text, kept.exerciseId];
+        await this.read(entry);
+      }
+    }
   }
 
   async review(): Promise<void> {
@@ -133,6 +196,8 @@ export class LogBook {
       const answer = await this.#post(session, sure);
       this.doubts = answer.doubts;
       if (answer.id === null || answer.id === undefined) return;
+      const logged = this.shown;
+      this.entries = this.entries.filter((e) => !logged.includes(e));
       this.#renew();
       [this.effort, this.minutes, this.note] = [null, null, ''];
       await this.review();
@@ -221,9 +286,17 @@ export class LogBook {
     });
   }
 
-  /** Empty entries of the plan as it is now. */
+  /** Entries of the plan as it is now; what is typed in them stays. */
   #renew(): void {
-    this.entries = entriesOf(this.plan?.value.document.plan.lines ?? [], this.next?.asPlanned);
+    const typed = this.entries;
+    this.entries = entriesOf(this.plan?.value.document.plan.lines ?? [], this.next?.asPlanned).map(
+      (entry) => {
+        const kept = typed.find((t) => t.line === entry.line && t.plannedId === entry.plannedId);
+        return kept
+          ? { ...entry, text: kept.text, exerciseId: kept.exerciseId, sets: kept.sets, wrong: kept.wrong }
+          : entry;
+      },
+    );
   }
 
   /** The day that comes after the one logged last. */

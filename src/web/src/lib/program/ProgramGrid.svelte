@@ -33,7 +33,8 @@
       event.preventDefault();
       void focus(row - 1, column);
     } else if (event.key === 'Escape') {
-      event.currentTarget.value = grid.rows[row]?.[gridColumns[column]?.field ?? 'note'] ?? '';
+      event.preventDefault();
+      grid.untype();
       event.currentTarget.blur();
     }
   }
@@ -86,7 +87,8 @@
                 spellcheck="false"
                 autocomplete="off"
                 value={row[column.field] ?? ''}
-                onchange={(event) => grid.edit(i, column.field, event.currentTarget.value.trim())}
+                oninput={(event) => grid.type(i, column.field, event.currentTarget.value)}
+                onchange={(event) => grid.typed(i, column.field, event.currentTarget.value.trim())}
                 onkeydown={(event) => key(event, i, c)}
                 onpaste={(event) => paste(event, i, column.field)}
               />

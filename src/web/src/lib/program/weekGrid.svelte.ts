@@ -1,9 +1,16 @@
 import { api, ask } from '../api/client';
 import type { ProgramFault, ProgramRow, SavedWeek } from '../api/types';
+import type { NotYet } from '../keeping/keeper.svelte';
+import { keeping } from '../keeping/keeping.svelte';
 import { toasts } from '../toasts.svelte';
-import { conflictOf } from '../ui/saving';
 import { History } from '../ui/history.svelte';
 import { cellsOf, pasted, type GridField } from './fields';
+
+/** What is typed of a week. */
+interface Laid {
+  rows: ProgramRow[];
+  name: string;
+}
 
 /** A gym week as a grid of cells: edited in place, checked as one types, saved as shorthand. */
 export class WeekGrid {
@@ -11,25 +18,52 @@ export class WeekGrid {
   rows = $state<ProgramRow[]>([]);
   faults = $state<ProgramFault[]>([]);
   text = $state('');
-  busy = $state(false);
   conflict = $state<SavedWeek | null>(null);
+  /** The coach looks at what somebody else saved meanwhile. */
+  deciding = $state(false);
 
-  #stored = $state('');
   readonly history = new History<ProgramRow[]>();
-  readonly changed = $derived(this.week !== null && this.text !== this.#stored);
+  readonly keeper = keeping.keep<Laid>({
+    now: () => ({ rows: $state.snapshot(this.rows), name: this.#name }),
+    restore: async ({ rows, name }) => {
+      this.#remember();
+      [this.rows, this.#name] = [rows, name];
+      await this.#check();
+    },
+    save: (laid, base) => this.#save(laid, base),
+    conflict: (theirs) => {
+      this.conflict = theirs as SavedWeek;
+      this.deciding = true;
+    },
+  });
+  readonly #onsaved: (week: SavedWeek) => void;
+  #name = '';
+  /** The cell that is being typed. */
+  #typing = '';
   #timer: ReturnType<typeof setTimeout> | undefined;
   #checking: Promise<void> = Promise.resolve();
 
-  /** Lays a week out. */
+  constructor(onsaved: (week: SavedWeek) => void) {
+    this.#onsaved = onsaved;
+  }
+
+  /** Lays a week out; what is typed into the one before is saved first. */
   async open(week: SavedWeek): Promise<void> {
+    if (this.week && this.week.id !== week.id) await this.keeper.flush();
+    await this.lay(week);
+  }
+
+  /** Lays a week out as the server has it, and what was typed into it before. */
+  async lay(week: SavedWeek): Promise<void> {
     clearTimeout(this.#timer);
     this.history.clear();
     try {
       const { rows } = await ask(() => api.POST('/api/v1/program/rows', { body: { text: week.value.text } }));
       this.week = week;
+      this.#name = week.value.name;
       this.rows = rows;
       await this.#check();
-      this.#stored = this.text;
+      await this.keeper.on(`grid-${week.id}`, week.revision);
     } catch (error) {
       toasts.problem(error);
     }
@@ -43,25 +77,48 @@ export class WeekGrid {
     if ((this.rows[row]?.[field] ?? '') === cell) return;
     this.#remember();
     this.rows = this.rows.map((r, i) => (i === row ? { ...r, [field]: cell } : r));
-    this.#checkSoon();
+    this.#changed();
+  }
+
+  /** A cell while it is typed: one step of undo however many letters, and nothing of it is lost with the page. */
+  type(row: number, field: GridField, cell: string): void {
+    const at = `${row}/${field}`;
+    if (this.#typing !== at) this.#remember();
+    this.#typing = at;
+    this.rows = this.rows.map((r, i) => (i === row ? { ...r, [field]: cell } : r));
+    this.#changed();
+  }
+
+  /** The cell is typed: without spaces about it. */
+  typed(row: number, field: GridField, cell: string): void {
+    this.#typing = '';
+    if ((this.rows[row]?.[field] ?? '') === cell) return;
+    this.rows = this.rows.map((r, i) => (i === row ? { ...r, [field]: cell } : r));
+    this.#changed();
+  }
+
+  /** What was typed into the cell is taken back. */
+  untype(): void {
+    if (this.#typing) this.undo();
+    this.#typing = '';
   }
 
   paste(row: number, field: GridField, text: string): void {
     this.#remember();
     this.rows = pasted($state.snapshot(this.rows), row, field, cellsOf(text));
-    this.#checkSoon();
+    this.#changed();
   }
 
   addAfter(row: number): void {
     this.#remember();
     this.rows = this.rows.toSpliced(row + 1, 0, { day: this.rows[row]?.day ?? '' });
-    this.#checkSoon();
+    this.#changed();
   }
 
   remove(row: number): void {
     this.#remember();
     this.rows = this.rows.toSpliced(row, 1);
-    this.#checkSoon();
+    this.#changed();
   }
 
   move(row: number, by: -1 | 1): void {
@@ -70,7 +127,7 @@ export class WeekGrid {
     if (!other || !moved) return;
     this.#remember();
     this.rows = this.rows.toSpliced(row, 1).toSpliced(row + by, 0, { ...moved, day: other.day });
-    this.#checkSoon();
+    this.#changed();
   }
 
   undo(): void {
@@ -81,34 +138,42 @@ export class WeekGrid {
     this.#restore(this.history.redo($state.snapshot(this.rows)));
   }
 
+  /** Saves what is here over what somebody else saved. */
+  keepMine(): void {
+    this.deciding = false;
+    if (this.conflict) void this.keeper.overwrite(this.conflict.revision);
+  }
+
+  async takeTheirs(): Promise<void> {
+    this.deciding = false;
+    const theirs = this.conflict;
+    if (!theirs) return;
+    this.conflict = null;
+    this.keeper.settled(theirs.revision);
+    this.#onsaved(theirs);
+    await this.lay(theirs);
+  }
+
+  /** Gives the week another name. */
+  rename(name: string): void {
+    if (!this.week || !name.trim() || name.trim() === this.#name) return;
+    this.#name = name.trim();
+    this.keeper.changed();
+  }
+
   /** Saves the grid as the text of the week, faulty lines too: they wait at the workbench. */
-  async save(revision = this.week?.revision): Promise<SavedWeek | null> {
-    const week = this.week;
-    if (!week || this.busy) return null;
-    this.busy = true;
-    try {
-      clearTimeout(this.#timer);
-      await this.#check();
-      const { text } = this;
-      const saved = await ask(() =>
-        api.PUT('/api/v1/gym-weeks/{id}', {
-          params: { path: { id: week.id } },
-          body: { revision: revision ?? week.revision, value: { name: week.value.name, text } },
-        }),
-      );
-      this.week = saved;
-      this.#stored = text;
-      this.conflict = null;
-      localStorage.removeItem(`ingegno-week-${week.id}`);
-      toasts.done('Week saved.');
-      return saved;
-    } catch (error) {
-      this.conflict = conflictOf<SavedWeek>(error) ?? null;
-      if (!this.conflict) toasts.problem(error);
-      return null;
-    } finally {
-      this.busy = false;
-    }
+  async #save({ rows, name }: Laid, base: number | null): Promise<number | NotYet> {
+    const { week } = this;
+    if (!week) return { because: 'There is no week for it.' };
+    const { text } = await ask(() => api.POST('/api/v1/program/text', { body: { rows } }));
+    const body = { revision: base ?? week.revision, value: { name, text } };
+    const saved = await ask(() =>
+      api.PUT('/api/v1/gym-weeks/{id}', { params: { path: { id: week.id } }, body }),
+    );
+    this.week = saved;
+    this.conflict = null;
+    this.#onsaved(saved);
+    return saved.revision;
   }
 
   #remember(): void {
@@ -118,10 +183,12 @@ export class WeekGrid {
   #restore(rows: ProgramRow[] | undefined): void {
     if (!rows) return;
     this.rows = rows;
-    this.#checkSoon();
+    this.#changed();
   }
 
-  #checkSoon(): void {
+  /** The rows were changed: kept at once, checked and saved once the typing pauses. */
+  #changed(): void {
+    this.keeper.changed();
     clearTimeout(this.#timer);
     this.#timer = setTimeout(() => void this.#check().catch((error: unknown) => toasts.problem(error)), 250);
   }

@@ -4,7 +4,15 @@
   import { keys } from '../keys.svelte';
   import { session } from '../session.svelte';
   import { theme } from '../theme.svelte';
+  import { keeping } from '../keeping/keeping.svelte';
   import { toasts } from '../toasts.svelte';
+
+  /** Drafts leave the browser with the coach, so what is typed is saved or asked about first. */
+  async function signOut(): Promise<void> {
+    if (!(await keeping.mayForget())) return;
+    await session.signOut();
+    await keeping.forget();
+  }
 </script>
 
 <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-base-100 focus:p-2"
@@ -44,7 +52,7 @@
     <button
       class="btn btn-ghost btn-sm font-normal"
       title={session.coach?.email}
-      onclick={() => session.signOut().catch((error: unknown) => toasts.problem(error))}>Sign out</button
+      onclick={() => signOut().catch((error: unknown) => toasts.problem(error))}>Sign out</button
     >
   </div>
 </header>

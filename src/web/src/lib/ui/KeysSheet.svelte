@@ -27,6 +27,8 @@
     <dt><span class="keycap">?</span></dt>
     <dd>this sheet</dd>
     <dt><span class="keycap">Esc</span></dt>
-    <dd>close what is open</dd>
+    <dd>close what is open, or leave the field</dd>
+    <dt><span class="keycap">Ctrl S</span></dt>
+    <dd>save now; most screens save by themselves</dd>
   </dl>
 </Dialog>

@@ -1,4 +1,6 @@
 import { Problem } from '../api/problem';
+import { keeping } from '../keeping/keeping.svelte';
+import { toasts } from '../toasts.svelte';
 import { keyOf } from './keyOf';
 import { conflictOf } from './saving';
 
@@ -17,6 +19,13 @@ export interface OwnWays<T> {
   remove: (id: number) => Promise<unknown>;
 }
 
+/** What is written of a thing so far, as the browser keeps it. */
+interface Begun<T> {
+  draft: T;
+  presentId: number | null;
+  fresh: boolean;
+}
+
 /** The things of a practice's own, and the one that is being written. */
 export class OwnDrafts<T extends { id: string; name: string }> {
   list = $state.raw<OwnThing<T>[]>([]);
@@ -28,14 +37,44 @@ export class OwnDrafts<T extends { id: string; name: string }> {
   present = $state.raw<OwnThing<T> | null>(null);
   /** The draft is a new one, whose key follows its name. */
   fresh = $state(false);
+  readonly keeper = keeping.keep<Begun<T>>({
+    now: () => ({
+      draft: $state.snapshot(this.draft) as T,
+      presentId: this.present?.id ?? null,
+      fresh: this.fresh,
+    }),
+    restore: (begun) => this.#goOn(begun),
+  });
   #ways: OwnWays<T>;
+  #record: string;
+  #asBegun = '';
 
-  constructor(ways: OwnWays<T>) {
-    this.#ways = ways;
+  /** @param record Name under which what is written is kept. */
+  constructor(record: string, ways: OwnWays<T>) {
+    [this.#record, this.#ways] = [record, ways];
   }
 
   async load(): Promise<void> {
     this.list = await this.#ways.list();
+    if (!this.draft) await this.keeper.on(this.#record, null);
+  }
+
+  /** Keeps what is written as far as it has come; for the editor to call at each change. */
+  touched(): void {
+    if (this.draft && JSON.stringify(this.draft) !== this.#asBegun) this.keeper.changed();
+  }
+
+  /** Puts the draft aside without saving; one press brings it back. */
+  putAside(): void {
+    const { draft, present, fresh } = this;
+    const written = draft && JSON.stringify(draft) !== this.#asBegun ? ($state.snapshot(draft) as T) : null;
+    this.close();
+    if (written) toasts.done('Closed without saving.', () => this.begin(written, present, fresh));
+  }
+
+  #goOn({ draft, presentId, fresh }: Begun<T>): void {
+    [this.draft, this.fresh] = [draft, fresh];
+    this.present = this.list.find((own) => own.id === presentId) ?? null;
   }
 
   find(id: string): OwnThing<T> | undefined {
@@ -49,6 +88,7 @@ export class OwnDrafts<T extends { id: string; name: string }> {
   }
 
   close(): void {
+    this.keeper.settled();
     [this.draft, this.present, this.conflict, this.faults] = [null, null, null, []];
   }
 
@@ -94,5 +134,6 @@ export class OwnDrafts<T extends { id: string; name: string }> {
   protected begin(draft: T, present: OwnThing<T> | null, fresh: boolean): void {
     this.close();
     [this.draft, this.present, this.fresh] = [draft, present, fresh];
+    this.#asBegun = JSON.stringify(draft);
   }
 }

@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { SavedClient } from '../api/types';
+  import type { Keeper } from '../keeping/keeper.svelte';
+  import KeptMark from '../keeping/KeptMark.svelte';
   import { trade } from '../trade.svelte';
   import { inWords, sentence } from '../words';
   import { p } from '../../router';
@@ -112,10 +114,14 @@
       >Redo</button
     >
     <button
-      class={['btn btn-sm', bench.unsaved && 'btn-primary']}
+      class={['btn btn-sm', !bench.versions.plan && 'btn-primary']}
       disabled={!bench.result || bench.busy || (!bench.unsaved && bench.versions.plan !== null)}
       onclick={onsave}
-      >{bench.unsaved || !bench.versions.plan ? 'Save' : `Saved, v${bench.versions.plan.value.version}`}
+      >{!bench.versions.plan
+        ? 'Save'
+        : bench.unsaved
+          ? 'Saving …'
+          : `Saved, v${bench.versions.plan.value.version}`}
       <span class="keycap">S</span></button
     >
     <button class="btn btn-sm" disabled={!bench.result || bench.busy} onclick={onhandout}
@@ -136,5 +142,15 @@
         >Log</a
       >
     {/if}
+    {#each [bench.keeper, bench.gym.keeper] as keeper, i (i)}
+      {#if ['refused', 'conflict', 'unreachable'].includes(keeper.state)}
+        <span class="col-span-3"
+          ><KeptMark
+            keeper={keeper as Keeper<unknown>}
+            onconflict={() => (i === 0 ? (bench.deciding = true) : (bench.gym.deciding = true))}
+          /></span
+        >
+      {/if}
+    {/each}
   </div>
 </div>

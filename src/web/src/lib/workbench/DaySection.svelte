@@ -1,6 +1,5 @@
 <script lang="ts">
   import { trade } from '../trade.svelte';
-  import { count, inWords, rest } from '../words';
   import LineRow from './LineRow.svelte';
   import type { DayOfPlan } from './days';
   import type { Workbench } from './workbench.svelte';
@@ -67,16 +66,11 @@
   <ol>
     {#each day.lines as { line, index }, i (line.gym.key)}
       {@const block = day.blocks.find((b) => b.why && firstOf(b.lines) === line.gym.key)}
-      {#if block}
-        <li class="rule-b px-4 py-1 text-note">
-          <b class="figures">{block.label}</b>
-          {inWords(block.kind)}, {count(block.rounds, 'round')}, rest {rest(block.restSeconds)} after each. {block.why}
-        </li>
-      {/if}
       <LineRow
         {bench}
         {line}
         label={day.labels[line.gym.key] ?? ''}
+        group={block}
         index={i}
         selected={index === bench.selected}
         onselect={() => (bench.selected = index)}

@@ -21,6 +21,9 @@
   let text = $state('');
   let wrong = $state('');
   let input = $state<HTMLInputElement>();
+  let button = $state<HTMLButtonElement>();
+  /** What the field started with. */
+  let before = '';
   const id = $props.id();
 
   $effect(() => {
@@ -30,7 +33,10 @@
   async function open(): Promise<void> {
     bench.marks.typingIn = null;
     const load = home.externalKg > 0 ? ` @ ${home.externalKg} kg` : '';
-    text = `${dose.scheme ? `${dose.sets}x${dose.target.max}` : dose.figures}${load} ${dose.tempo} ${dose.restSeconds} s RIR ${dose.rir}`;
+    const how = dose.timed ? '' : ` ${dose.tempo}`;
+    const figures = dose.scheme ? `${dose.sets}x${dose.target.max}` : dose.figures;
+    text = `${figures}${load}${how} ${dose.restSeconds} s${dose.timed ? '' : ` RIR ${dose.rir}`}`;
+    before = text;
     wrong = '';
     typing = true;
     await tick();
@@ -38,8 +44,16 @@
     input?.select();
   }
 
-  async function submit(event: SubmitEvent): Promise<void> {
-    event.preventDefault();
+  /** Back to the dose that stands; the keys of the line go on from there. */
+  async function leave(): Promise<void> {
+    typing = false;
+    await tick();
+    if (document.activeElement === document.body || !document.activeElement) button?.focus();
+  }
+
+  async function submit(event?: SubmitEvent): Promise<void> {
+    event?.preventDefault();
+    if (text.trim() === before) return leave();
     try {
       const body = { text, line, exerciseId: home.exerciseId };
       const read = await ask(() => api.POST('/api/v1/shorthand/dose', { body }));
@@ -48,7 +62,7 @@
         return;
       }
 
-      typing = false;
+      await leave();
       await bench.decide.edit(read.edit);
     } catch (error) {
       toasts.problem(error);
@@ -68,27 +82,36 @@
       spellcheck="false"
       maxlength="200"
       onkeydown={(event) => {
-        if (event.key === 'Escape') typing = false;
         event.stopPropagation();
+        if (event.key === 'Escape') {
+          [text, wrong] = [before, ''];
+          void leave();
+        } else if (event.key.toLowerCase() === 's' && (event.ctrlKey || event.metaKey)) {
+          event.preventDefault();
+          void submit();
+        }
       }}
       onblur={() => {
-        if (!wrong) typing = false;
+        if (typing && !wrong) void submit();
       }}
     />
     {#if wrong}<p {id} class="mt-1 text-note text-error" role="alert">{wrong}</p>{/if}
   </form>
 {:else}
   <button
+    bind:this={button}
     class="figures relative z-20 -ml-1 mt-0.5 flex max-w-full cursor-text flex-wrap items-center gap-x-4 rounded px-1 text-left hover:bg-base-200"
-    aria-label="Set the dose of {home.name}: {dose.figures}, {dose.tempo}, rest {rest(
+    aria-label="Set the dose of {home.name}: {dose.figures}, {dose.timed ? '' : `${dose.tempo}, `}rest {rest(
       dose.restSeconds,
-    )}, {dose.rir} in reserve"
+    )}{dose.timed ? '' : `, ${dose.rir} in reserve`}"
     onclick={open}
   >
     <b class="text-figure tracking-tight">{dose.figures}</b>
-    <span class="flex items-center gap-2 text-plain">{dose.tempo} <TempoLine tempo={dose.tempo} /></span>
+    {#if !dose.timed}<span class="flex items-center gap-2 text-plain"
+        >{dose.tempo} <TempoLine tempo={dose.tempo} /></span
+      >{/if}
     <span class="text-plain">{rest(dose.restSeconds)}</span>
-    <span class="text-plain text-primary">RIR {dose.rir}</span>
+    {#if !dose.timed}<span class="text-plain text-primary">RIR {dose.rir}</span>{/if}
     {#if home.editedByCoach}<span class="soft text-note">set by you</span>{/if}
   </button>
 {/if}

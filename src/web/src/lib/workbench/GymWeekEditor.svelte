@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import { p } from '../../router';
   import type { OtherReading, ReadingDoubt, ReadRow, ShorthandError } from '../api/types';
+  import KeptMark from '../keeping/KeptMark.svelte';
   import { toasts } from '../toasts.svelte';
   import { count } from '../words';
   import DoubtList from './DoubtList.svelte';
@@ -150,6 +151,10 @@
         ? `, ${bench.gym.errors.length} to mend`
         : ''}{bench.gym.doubtful.length > 0 ? `, ${bench.gym.doubtful.length} in doubt` : ''}</span
     >
+    {#if bench.gym.text.trim()}<KeptMark
+        keeper={bench.gym.keeper}
+        onconflict={() => (bench.gym.deciding = true)}
+      />{/if}
   </div>
   <div aria-live="polite">
     <DoubtList

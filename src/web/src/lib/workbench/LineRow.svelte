@@ -2,7 +2,9 @@
   import type { HomeLine } from '../api/types';
   import Joint from './Joint.svelte';
   import DoseCell from './DoseCell.svelte';
+  import { count, inWords, rest } from '../words';
   import { consequences } from './effect';
+  import type { DayOfPlan } from './days';
   import type { Workbench } from './workbench.svelte';
 
   interface Props {
@@ -10,12 +12,14 @@
     line: HomeLine;
     /** Its place in the session: "B2". */
     label: string;
+    /** The group that starts with this line: how its exercises alternate. */
+    group?: DayOfPlan['blocks'][number] | undefined;
     index: number;
     selected: boolean;
     onselect: () => void;
   }
 
-  let { bench, line, label, index, selected, onselect }: Props = $props();
+  let { bench, line, label, group, index, selected, onselect }: Props = $props();
   const gym = $derived(line.gym);
   const marked = $derived(bench.marks.lines.includes(line.gym.key));
   let element = $state<HTMLLIElement>();
@@ -41,6 +45,12 @@
         : 'nothing that serves'}"
     onclick={onselect}
   ></button>
+  {#if group}
+    <p class="col-span-full border-b border-dashed border-base-300 px-4 py-1 text-note">
+      <b class="figures">{group.label}</b>
+      {inWords(group.kind)}, {count(group.rounds, 'round')}, rest {rest(group.restSeconds)} after each. {group.why}
+    </p>
+  {/if}
   <div class="grid grid-cols-[2.2rem_minmax(0,1fr)] py-3 pl-4">
     <span class="figures text-note text-secondary">{gym.label ?? index + 1}</span>
     <div>

@@ -1,9 +1,8 @@
 import { api, ask } from '../api/client';
 import type { ReadRow, SavedWeek, ShorthandError } from '../api/types';
+import type { NotYet } from '../keeping/keeper.svelte';
+import { keeping } from '../keeping/keeping.svelte';
 import { toasts } from '../toasts.svelte';
-import { conflictOf } from '../ui/saving';
-
-const draftKey = (weekId: number): string => `ingegno-week-${weekId}`;
 
 /** The gym weeks of a client and the text of the open one: typed, read as one types, kept. */
 export class GymText {
@@ -16,23 +15,46 @@ export class GymText {
   /** How many lines could be read as exercises. */
   good = $state(0);
   conflict = $state<SavedWeek | null>(null);
+  /** The coach looks at what somebody else saved meanwhile. */
+  deciding = $state(false);
 
+  readonly keeper = keeping.keep<string>(
+    {
+      now: () => this.text,
+      restore: (text) => {
+        this.text = text;
+        void this.read();
+      },
+      save: (text, base) => this.#save(text, base),
+      conflict: (theirs) => {
+        this.conflict = theirs as SavedWeek;
+        this.deciding = true;
+      },
+    },
+    1_500,
+  );
   readonly week = $derived(this.weeks.find((w) => w.id === this.weekId));
+  #clientId = 0;
   #readTimer: ReturnType<typeof setTimeout> | undefined;
 
-  /** Opens a week with what was typed for it and not kept yet. */
-  open(id: number | null): void {
-    this.weekId = id;
-    const stored = this.week?.value.text ?? '';
-    const draft = id ? localStorage.getItem(draftKey(id)) : null;
-    this.text = draft ?? stored;
-    if (draft !== null && draft !== stored) toasts.done('What you had typed for this week is back.');
+  /** Opens a week with what was typed for it and not saved yet; the text of the one before is saved first. */
+  async open(clientId: number, id: number | null): Promise<void> {
+    await this.keeper.flush();
+    [this.#clientId, this.weekId] = [clientId, id];
+    this.text = this.week?.value.text ?? '';
+    await this.keeper.on(id ? `week-${id}` : `week-of-${clientId}`, this.week?.revision ?? null);
     void this.read();
+  }
+
+  /** Shows the text of a plan, which may be older than the week that it was made from. */
+  async show(clientId: number, id: number | null, text: string): Promise<void> {
+    await this.open(clientId, id);
+    if (!this.keeper.restored) this.text = text;
   }
 
   typed(text: string): void {
     this.text = text;
-    if (this.weekId) localStorage.setItem(draftKey(this.weekId), text);
+    this.keeper.changed();
     clearTimeout(this.#readTimer);
     this.#readTimer = setTimeout(() => void this.read(), 250);
   }
@@ -66,57 +88,54 @@ export class GymText {
     );
   }
 
-  /** Stores the week when its text changed, and creates the first one. */
-  async keep(clientId: number): Promise<void> {
-    if (this.text.trim() === '') return;
-    const week = this.week;
-    if (!week) {
-      const added = await ask(() =>
-        api.POST('/api/v1/clients/{clientId}/gym-weeks', {
-          params: { path: { clientId } },
-          body: { name: `Week ${this.weeks.length + 1}`, text: this.text },
-        }),
-      );
-      this.weeks = [...this.weeks, added];
-      this.weekId = added.id;
-    } else if (week.value.text !== this.text) {
-      try {
-        this.#replace(
-          await ask(() =>
-            api.PUT('/api/v1/gym-weeks/{id}', {
-              params: { path: { id: week.id } },
-              body: { revision: week.revision, value: { name: week.value.name, text: this.text } },
-            }),
-          ),
-        );
-      } catch (error) {
-        this.conflict = conflictOf<SavedWeek>(error) ?? null;
-        if (!this.conflict) throw error;
-      }
-    }
-
-    if (this.weekId && !this.conflict) localStorage.removeItem(draftKey(this.weekId));
+  /** Drops what was restored. */
+  drop(): void {
+    this.text = this.week?.value.text ?? '';
+    void this.read();
   }
 
   /** Drops what was typed for what another saved meanwhile. */
   async takeTheirs(): Promise<void> {
-    const theirs = this.#settle();
+    this.deciding = false;
+    const theirs = this.conflict;
     if (!theirs) return;
+    this.conflict = null;
+    this.#replace(theirs);
     this.text = theirs.value.text;
-    localStorage.removeItem(draftKey(theirs.id));
+    this.keeper.settled(theirs.revision);
     await this.read();
   }
 
-  /** Keeps what was typed; the next keeping saves it on top of theirs. */
-  takeMine(): void {
-    this.#settle();
+  /** Saves what is here over what another saved meanwhile. */
+  async takeMine(): Promise<void> {
+    this.deciding = false;
+    if (this.conflict) await this.keeper.overwrite(this.conflict.revision);
   }
 
-  #settle(): SavedWeek | null {
-    const theirs = this.conflict;
+  /** Stores the text of the week; the first one of a client is created with it. */
+  async #save(text: string, base: number | null): Promise<number | null | NotYet> {
+    const { week } = this;
+    if (!week) {
+      if (text.trim() === '') return null;
+      const added = await ask(() =>
+        api.POST('/api/v1/clients/{clientId}/gym-weeks', {
+          params: { path: { clientId: this.#clientId } },
+          body: { name: `Week ${this.weeks.length + 1}`, text },
+        }),
+      );
+      this.weeks = [...this.weeks, added];
+      this.weekId = added.id;
+      this.keeper.movedTo(`week-${added.id}`);
+      return added.revision;
+    }
+
+    const body = { revision: base ?? week.revision, value: { name: week.value.name, text } };
+    const saved = await ask(() =>
+      api.PUT('/api/v1/gym-weeks/{id}', { params: { path: { id: week.id } }, body }),
+    );
     this.conflict = null;
-    if (theirs) this.#replace(theirs);
-    return theirs;
+    this.#replace(saved);
+    return saved.revision;
   }
 
   #replace(saved: SavedWeek): void {

@@ -2,6 +2,7 @@ import { api, ask } from '../api/client';
 import type {
   DecidedPlan,
   PlanDecision,
+  PlanDrifted,
   PlanSummary,
   RebuildRequest,
   RebuildResult,
@@ -26,6 +27,10 @@ export const decided = (
   decisions: PlanDecision[],
 ): Promise<DecidedPlan> =>
   ask(() => api.POST('/api/v1/decisions', { body: { request, standing, decisions } }));
+
+/** What has changed since a plan was made. */
+export const driftOf = (id: number): Promise<PlanDrifted> =>
+  ask(() => api.GET('/api/v1/plans/{id}/drift', { params: { path: { id } } }));
 
 /** A new plan of a client for a place and a gym week. */
 export const planAdded = (

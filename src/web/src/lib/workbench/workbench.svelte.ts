@@ -10,6 +10,8 @@ import type {
   SavedPlan,
   StandingLine,
 } from '../api/types';
+import type { NotYet } from '../keeping/keeper.svelte';
+import { keeping } from '../keeping/keeping.svelte';
 import { toasts } from '../toasts.svelte';
 import { History } from '../ui/history.svelte';
 import { byDay, stoodIn } from './days';
@@ -28,6 +30,20 @@ interface Step extends AtPlace {
   wishes: Wishes;
 }
 
+/** What the address asks for. */
+export interface Opened {
+  plan?: number | undefined;
+  week?: number | undefined;
+  place?: number | undefined;
+  line?: number | undefined;
+}
+
+/** What is decided and not saved yet, as the browser keeps it. */
+interface Undecided {
+  decided: Decided;
+  planId: number | null;
+}
+
 /** The state of the workbench: a gym week, a place, what the engine proposes and what the coach decides. */
 export class Workbench {
   places = $state<SavedPlace[]>([]);
@@ -40,12 +56,26 @@ export class Workbench {
   busy = $state(false);
   unsaved = $state(false);
   failed = $state(false);
+  /** The coach looks at what somebody else saved meanwhile. */
+  deciding = $state(false);
 
   readonly gym = new GymText();
   readonly versions = new Versions();
   readonly marks = new Marks();
   readonly decide = new Decisions(this);
   readonly history = new History<Step>();
+  readonly keeper = keeping.keep<Undecided>(
+    {
+      now: () => ({ decided: $state.snapshot(this.decided), planId: this.versions.plan?.id ?? null }),
+      restore: (left) => this.#bringBack(left),
+      save: (left, base) => this.#save(left, base),
+      conflict: (theirs) => {
+        this.versions.conflict = theirs as SavedPlan;
+        this.deciding = true;
+      },
+    },
+    1_500,
+  );
   readonly #client = new OpenClient();
   readonly place = $derived(this.places.find((p) => p.id === this.placeId));
   readonly lines = $derived<HomeLine[]>(this.result?.plan.lines ?? []);
@@ -67,11 +97,11 @@ export class Workbench {
     return this.#client.now();
   }
 
-  open(clientId: number, at: { plan?: number; week?: number; place?: number }): Promise<void> {
+  open(clientId: number, at: Opened): Promise<void> {
     return (this.#opening = this.#open(clientId, at));
   }
 
-  async #open(clientId: number, at: { plan?: number; week?: number; place?: number }): Promise<void> {
+  async #open(clientId: number, at: Opened): Promise<void> {
     try {
       const params = { params: { path: { clientId } } };
       const [client, places, weeks, plans, strength] = await Promise.all([
@@ -83,9 +113,16 @@ export class Workbench {
       ]);
       [this.places, this.versions.all, this.gym.weeks] = [places, plans, weeks];
       [this.#client.saved, this.#client.taught] = [client, strength];
-      if (at.plan) await this.#openPlan(at.plan);
-      else this.gym.open(at.week ?? weeks[0]?.id ?? null);
-      this.placeId = at.place ?? this.versions.plan?.value.placeId ?? places[0]?.id ?? null;
+      const plan = this.#asked(at);
+      if (plan) await this.#openPlan(plan);
+      else {
+        await this.gym.open(clientId, at.week ?? weeks[0]?.id ?? null);
+        this.placeId = at.place ?? places[0]?.id ?? null;
+      }
+
+      await this.#keepHere();
+      // What was proposed before a reload is proposed again; nothing was decided about it.
+      if (!this.result && at.line && this.gym.text.trim()) await this.#rebuild(false);
       if (!this.result) this.editing = true;
     } catch (error) {
       this.failed = true;
@@ -93,25 +130,37 @@ export class Workbench {
     }
   }
 
+  /** The plan that is asked for, or the one that was worked on last. */
+  #asked({ plan, week, place }: Opened): number | undefined {
+    if (plan) return plan;
+    return this.versions.all.find((p) => (!week || p.gymWeekId === week) && (!place || p.placeId === place))
+      ?.id;
+  }
+
   /** Another gym week: its own plan if there is one, else a fresh start that keeps what stood where it can. */
   async switchWeek(id: number): Promise<void> {
+    const clientId = this.client?.id;
+    if (clientId === undefined) return;
+    await this.keeper.flush();
     const stood = this.result ? stoodIn(this.result.plan) : [];
     if (this.result) this.#leave();
     this.history.clear();
-    this.versions.plan = null;
+    this.versions.show(null);
     const { approach, fitToMinutes, phase, calibrate } = this.decided;
     this.decided = decidedIn({ approach, fitToMinutes, phase, calibrate, before: stood });
-    this.gym.open(id);
+    await this.gym.open(clientId, id);
     const left = this.#left.at(this.gym.weekId, this.placeId);
+    const kept = this.versions.of(this.gym.weekId, this.placeId);
     if (left?.unsaved) {
       this.#put(left);
-      return this.rebuild();
+      await this.rebuild();
+    } else if (kept) await this.#openPlan(kept.id);
+    else {
+      this.result = null;
+      this.editing = true;
     }
 
-    const kept = this.versions.of(this.gym.weekId, this.placeId);
-    if (kept) return this.#openPlan(kept.id);
-    this.result = null;
-    this.editing = true;
+    await this.#keepHere();
   }
 
   /**
@@ -124,12 +173,14 @@ export class Workbench {
       return;
     }
 
+    await this.keeper.flush();
     this.#remember();
     const at = await this.decidedAt(id);
     this.#leave();
     this.placeId = id;
     this.#put(at);
     await this.rebuild(at.unsaved || at.plan === null);
+    await this.#keepHere();
   }
 
   /** What is decided for the week at a place: as it was left, as it was saved, or as it is here. */
@@ -164,7 +215,7 @@ export class Workbench {
     if (!this.client || this.busy) return false;
     this.busy = true;
     try {
-      await this.gym.keep(this.client.id);
+      await this.gym.keeper.flush();
       const { request, result } = await this.#built(decisions);
       this.decided = decidedIn(request);
       this.result = result;
@@ -172,6 +223,7 @@ export class Workbench {
       this.selected = Math.min(this.selected, Math.max(0, result.plan.lines.length - 1));
       this.editing = result.plan.lines.length === 0;
       this.unsaved = unsaved;
+      if (decisions.length > 0) this.keeper.changed();
       return true;
     } catch (error) {
       toasts.problem(error);
@@ -196,8 +248,17 @@ export class Workbench {
 
   /** Proposes anew, keeping what stands where nothing clearly better has come up. */
   async rebuildAgain(): Promise<void> {
+    this.#remember();
     this.#headStart();
     await this.rebuild();
+    if (this.versions.plan) this.keeper.changed();
+  }
+
+  /** Proposes anew with kit, client and gym week as they are now. */
+  async catchUp(): Promise<void> {
+    const week = this.gym.week?.value.text;
+    if (week !== undefined && this.versions.drift?.of.includes('gym-week')) this.gym.text = week;
+    await this.rebuildAgain();
   }
 
   request(decided: Decided = this.decided, place = this.place): RebuildRequest {
@@ -249,6 +310,7 @@ export class Workbench {
     this.#change();
     if (!(await this.#client.wish({ allows: [...allows, exerciseId] }))) return;
     await this.rebuild();
+    this.keeper.changed();
     toasts.done(
       `${name} is offered to ${this.client.value.name} from now on, with its caution.`,
       () => void this.undo(),
@@ -267,42 +329,76 @@ export class Workbench {
     else if (this.canRedo) await this.#moveVersion('redo');
   }
 
-  /** Saves a new plan for this week and place, or a new version of the open one. */
-  async save(revision = this.versions.plan?.revision): Promise<boolean> {
+  /** Saves now, a plan that nothing was decided about yet too; true when it stands on the server. */
+  async save(): Promise<boolean> {
     await this.#working; // What was pressed just before belongs to what is saved.
-    if (!this.client || !this.result || this.busy) return false;
-    this.busy = true;
-    try {
-      const title = `${this.gym.week?.value.name ?? 'Gym week'}, ${this.place?.value.name ?? 'no place'}`;
-      const { id: clientId } = this.client;
-      const plan = {
-        clientId,
-        title,
-        placeId: this.placeId,
-        gymWeekId: this.gym.weekId,
-        request: this.request(),
-      };
-      const saved = await this.versions.save(plan, revision ?? this.versions.plan?.revision);
-      if (saved) {
-        this.unsaved = false;
-        this.history.clear();
-      }
+    if (!this.result) return false;
+    if (this.unsaved || !this.versions.plan) this.keeper.changed();
+    const saved = await this.keeper.flush();
+    if (saved && this.versions.plan) toasts.done(`Saved as version ${this.versions.plan.value.version}.`);
+    return saved;
+  }
 
-      return saved;
-    } finally {
-      this.busy = false;
-    }
+  /** Saves what is here over what somebody else saved meanwhile. */
+  keepMine(): void {
+    this.deciding = false;
+    const theirs = this.versions.conflict;
+    if (theirs) void this.keeper.overwrite(theirs.revision);
   }
 
   async takeTheirs(): Promise<void> {
+    this.deciding = false;
     const theirs = this.versions.conflict;
     this.versions.conflict = null;
-    if (theirs) await this.#show(theirs);
+    if (!theirs) return;
+    await this.#show(theirs);
+    this.keeper.settled(theirs.revision);
+  }
+
+  /** A new plan for this week and place, or a new version of the open one. */
+  async #save({ decided }: Undecided, base: number | null): Promise<number | NotYet> {
+    await this.#working;
+    if (!this.client || !this.result) return { because: 'There is no home plan yet.' };
+    const title = `${this.gym.week?.value.name ?? 'Gym week'}, ${this.place?.value.name ?? 'no place'}`;
+    const plan = {
+      clientId: this.client.id,
+      title,
+      placeId: this.placeId,
+      gymWeekId: this.gym.weekId,
+      request: this.request(decided),
+    };
+    const saved = await this.versions.save(plan, base);
+    if (JSON.stringify(decided) === JSON.stringify($state.snapshot(this.decided))) this.unsaved = false;
+    return saved.revision;
+  }
+
+  /** Drops what was restored: the plan as it is saved, or the gym week. */
+  async drop(): Promise<void> {
+    if (this.versions.plan) await this.#show(this.versions.plan);
+    else {
+      this.decided = decidedIn();
+      this.result = null;
+      this.editing = true;
+    }
+  }
+
+  /** Looks after what is decided for this week at this place. */
+  async #keepHere(): Promise<void> {
+    const record = `plan-${this.client?.id ?? 0}-${this.gym.weekId ?? 'new'}-${this.placeId ?? 'none'}`;
+    const unsaved = this.unsaved && this.versions.plan !== null;
+    await this.keeper.on(record, this.versions.plan?.revision ?? null);
+    if (unsaved && !this.keeper.restored) this.keeper.changed();
+  }
+
+  /** Decisions that were left unsaved, taken up again. */
+  async #bringBack({ decided, planId }: Undecided): Promise<void> {
+    if (planId && this.versions.plan?.id !== planId) this.versions.show(await planWith(planId));
+    this.decided = decidedIn(decided);
+    await this.#rebuild(true);
   }
 
   async #openPlan(id: number): Promise<void> {
     const plan = await planWith(id);
-    this.gym.weekId = plan.value.gymWeekId ?? null;
     this.placeId = plan.value.placeId ?? null;
     await this.#show(plan);
   }
@@ -310,8 +406,8 @@ export class Workbench {
   /** Shows a stored version; its candidates are found again from the same request. */
   async #show(plan: SavedPlan): Promise<void> {
     const { request } = plan.value.document;
-    this.versions.plan = plan;
-    this.gym.text = request.gymLines.join('\n');
+    this.versions.show(plan);
+    await this.gym.show(plan.value.clientId, plan.value.gymWeekId ?? null, request.gymLines.join('\n'));
     this.decided = decidedIn(request);
     this.history.clear();
     this.result = await rebuilt(request);
@@ -324,6 +420,7 @@ export class Workbench {
     const shown = await this.versions.move(way);
     if (!shown) return;
     await this.#show(shown);
+    this.keeper.settled(shown.revision);
     toasts.done(`Version ${shown.value.version} of ${shown.value.versions}.`);
   }
 
@@ -336,7 +433,8 @@ export class Workbench {
   }
 
   #put(at: AtPlace): void {
-    [this.decided, this.versions.plan] = [at.decided, at.plan];
+    this.decided = at.decided;
+    this.versions.show(this.versions.newest(at.plan) ?? this.versions.seenAt(this.gym.weekId, this.placeId));
   }
 
   #step(): Step {
@@ -373,8 +471,11 @@ export class Workbench {
     if (JSON.stringify(this.#client.wishes) !== JSON.stringify(step.wishes))
       await this.#client.wish(step.wishes);
     if (this.placeId !== null && this.placeId !== step.placeId) this.#leave();
+    const moved = this.placeId !== step.placeId;
     this.placeId = step.placeId;
     this.#put(step);
-    await this.rebuild(step.unsaved);
+    await this.rebuild();
+    if (moved) await this.#keepHere();
+    else if (this.versions.plan || this.history.canUndo) this.keeper.changed();
   }
 }

@@ -1,0 +1,90 @@
+/** What was typed into a record and is not saved yet. */
+export interface Draft<T> {
+  value: T;
+  /** Revision of the record on which it was typed; null for a record that does not exist yet. */
+  base: number | null;
+  /** When it was typed last, ms since 1970. */
+  at: number;
+  /** What was sent to the server and never answered: it may stand there already. */
+  sent?: T;
+}
+
+/** The part of the browser's storage that drafts need. */
+export type DraftStorage = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
+
+const prefix = 'ingegno-draft';
+
+/**
+ * Drafts of records in the browser, one per record and tab: two tabs that type into the same record keep both. A tab
+ * finds its own draft again after a reload, and what a tab that is gone has left.
+ */
+export class Drafts {
+  readonly #storage: DraftStorage;
+  readonly #tab: string;
+  /** Tabs that are open and keep their drafts to themselves. */
+  readonly #open: () => Promise<ReadonlySet<string>>;
+
+  constructor(storage: DraftStorage, tab: string, open: () => Promise<ReadonlySet<string>>) {
+    [this.#storage, this.#tab, this.#open] = [storage, tab, open];
+  }
+
+  /** Keeps a draft. False when the browser has no room for it: then it lives on the screen alone. */
+  put<T>(record: string, draft: Draft<T>): boolean {
+    try {
+      this.#storage.setItem(this.#key(record, this.#tab), JSON.stringify(draft));
+      return true;
+    } catch {
+      return false;
+    }
+  }
+
+  /** The draft of a record: this tab's own, else the newest one of a tab that is gone, which becomes this tab's. */
+  async find<T>(record: string): Promise<Draft<T> | null> {
+    const own = this.#read<T>(this.#key(record, this.#tab));
+    if (own) return own;
+    const open = await this.#open();
+    const left = this.#keys(`${prefix}:${record}:`)
+      .filter((key) => !open.has(key.slice(key.lastIndexOf(':') + 1)))
+      .map((key) => ({ key, draft: this.#read<T>(key) }))
+      .filter((found) => found.draft !== null)
+      .toSorted((a, b) => (b.draft?.at ?? 0) - (a.draft?.at ?? 0))[0];
+    if (!left?.draft) return null;
+    this.put(record, left.draft);
+    this.#storage.removeItem(left.key);
+    return left.draft;
+  }
+
+  /** Forgets this tab's draft of a record. */
+  drop(record: string): void {
+    this.#storage.removeItem(this.#key(record, this.#tab));
+  }
+
+  /** Forgets all drafts, of every tab. */
+  dropAll(): void {
+    for (const key of this.#keys(`${prefix}:`)) this.#storage.removeItem(key);
+  }
+
+  #key(record: string, tab: string): string {
+    return `${prefix}:${record}:${tab}`;
+  }
+
+  #keys(start: string): string[] {
+    const keys: string[] = [];
+    for (let i = 0; i < this.#storage.length; i++) {
+      const key = this.#storage.key(i);
+      if (key?.startsWith(start)) keys.push(key);
+    }
+    return keys;
+  }
+
+  #read<T>(key: string): Draft<T> | null {
+    const text = this.#storage.getItem(key);
+    if (text === null) return null;
+    try {
+      return JSON.parse(text) as Draft<T>;
+    } catch {
+      this.#storage.removeItem(key);
+      return null;
+    }
+  }
+}

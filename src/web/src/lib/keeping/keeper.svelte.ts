@@ -1,0 +1,257 @@
+import { Problem } from '../api/problem';
+import type { Drafts } from './drafts';
+
+/** How it stands with what was typed. */
+export type Keeping =
+  | 'saved'
+  /** Waits for the typing to pause. */
+  | 'waiting'
+  | 'saving'
+  /** The server refuses it as it stands; it stays here. */
+  | 'refused'
+  /** Somebody else saved the record meanwhile. */
+  | 'conflict'
+  /** The server does not answer; it is tried again. */
+  | 'unreachable'
+  /** Kept in this browser; a press of a button saves it. */
+  | 'kept';
+
+/** Why something cannot be saved yet. */
+export interface NotYet {
+  because: string;
+}
+
+/** What a keeper looks after. */
+export interface KeeperWays<T> {
+  /** What stands on the screen now. */
+  now: () => T;
+  /** Puts on the screen what was typed before. */
+  restore: (value: T) => void | Promise<void>;
+  /**
+   * Saves by itself, over the revision on which it was typed; without it the draft waits for a press of a button. Gives the revision
+   * that it stands in then, or says why it cannot be saved yet.
+   */
+  save?: (value: T, base: number | null) => Promise<number | null | NotYet>;
+  /** Somebody else saved the record meanwhile: both versions are there, the coach decides. */
+  conflict?: (theirs: unknown) => void;
+  /** Leaving asks about what is kept in the browser alone; false for a scratch pad. */
+  asks?: boolean;
+}
+
+/** Where a keeper keeps; another one in tests. */
+export interface KeeperShelf {
+  drafts: () => Promise<Drafts>;
+  clock: () => number;
+  /** Pause in the typing after which it is saved, ms. */
+  pause: number;
+  /** Pauses between tries while the server does not answer, ms. */
+  retries: number[];
+}
+
+/**
+ * Keeps what is typed into one record: at once in the browser, and on the server as soon as the typing pauses. Whatever happens
+ * between, a reload, a cut connection, a session that ended, brings it back on the next opening.
+ */
+export class Keeper<T> {
+  state = $state<Keeping>('saved');
+  /** Why the server refused it. */
+  refusal = $state('');
+  /** What is on the screen came back from an earlier time and is not saved yet. */
+  restored = $state(false);
+
+  readonly #ways: KeeperWays<T>;
+  readonly #shelf: KeeperShelf;
+  #record: string | null = null;
+  #base: number | null = null;
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  #saving: Promise<boolean> | null = null;
+  #changes = 0;
+  #tries = 0;
+  #closed = false;
+  /** What was sent and never answered. */
+  #sent: { value: T } | null = null;
+
+  constructor(ways: KeeperWays<T>, shelf: KeeperShelf) {
+    [this.#ways, this.#shelf] = [ways, shelf];
+  }
+
+  /** Something is typed that is not on the server. */
+  get open(): boolean {
+    return this.state !== 'saved';
+  }
+
+  /** Saves by itself. */
+  get saves(): boolean {
+    return this.#ways.save !== undefined;
+  }
+
+  /** Leaving the screen asks about what is not saved. */
+  get asks(): boolean {
+    return this.#ways.asks ?? true;
+  }
+
+  /** A record is on the screen in this revision; what was typed into it before comes back. */
+  async on(record: string, revision: number | null): Promise<void> {
+    clearTimeout(this.#timer);
+    [this.#record, this.#base, this.restored, this.refusal, this.state] = [
+      record,
+      revision,
+      false,
+      '',
+      'saved',
+    ];
+    this.#sent = null;
+    const changes = this.#changes;
+    const draft = await (await this.#shelf.drafts()).find<T>(record);
+    if (!draft || this.#record !== record || changes !== this.#changes) return;
+    this.#base = draft.base;
+    this.#sent = draft.sent === undefined ? null : { value: draft.sent };
+    await this.#ways.restore(draft.value);
+    this.restored = true;
+    this.state = this.saves ? 'waiting' : 'kept';
+    this.#saveSoon();
+  }
+
+  /** Revision on which what stands here was typed. */
+  get base(): number | null {
+    return this.#base;
+  }
+
+  /** What is on the screen was changed. */
+  changed(): void {
+    if (this.#record === null) return;
+    this.#changes++;
+    void this.#keep(this.#record);
+    this.state = this.state === 'conflict' ? 'conflict' : this.saves ? 'waiting' : 'kept';
+    this.#saveSoon();
+  }
+
+  /** What is on the screen stands on the server in this revision. */
+  settled(revision: number | null = this.#base): void {
+    [this.#base, this.restored, this.refusal, this.state] = [revision, false, '', 'saved'];
+    clearTimeout(this.#timer);
+    const record = this.#record;
+    if (!record) return;
+    void this.#shelf.drafts().then((drafts) => {
+      if (this.state === 'saved' || this.#record !== record) drafts.drop(record);
+    });
+  }
+
+  /** The record has come to be: what is typed from now on is kept under its own name. */
+  movedTo(record: string): void {
+    const before = this.#record;
+    this.#record = record;
+    if (before && before !== record) void this.#shelf.drafts().then((drafts) => drafts.drop(before));
+  }
+
+  /** The coach's word after a conflict: what is here goes over what somebody else saved. */
+  async overwrite(revision: number): Promise<boolean> {
+    [this.#base, this.state] = [revision, 'waiting'];
+    return this.flush();
+  }
+
+  /** Saves now what waits; true when nothing is left. */
+  async flush(): Promise<boolean> {
+    clearTimeout(this.#timer);
+    if (this.#saving) await this.#saving;
+    if (!this.open) return true;
+    if (!this.#ways.save || this.state === 'conflict') return false;
+    const saving = (this.#saving = this.#save());
+    try {
+      return await saving;
+    } finally {
+      if (this.#saving === saving) this.#saving = null;
+    }
+  }
+
+  /** The screen goes; drafts stay. */
+  close(): void {
+    clearTimeout(this.#timer);
+    this.#closed = true;
+  }
+
+  async #save(): Promise<boolean> {
+    const changes = this.#changes;
+    this.state = 'saving';
+    try {
+      const saved = await this.#send(this.#ways.now());
+      this.#tries = 0;
+      if (typeof saved === 'object' && saved !== null) {
+        [this.state, this.refusal] = ['refused', saved.because];
+        return false;
+      }
+
+      this.#base = saved;
+      if (changes === this.#changes) {
+        this.settled(saved);
+        return true;
+      }
+
+      // Typed on meanwhile.
+      if (this.#record) void this.#keep(this.#record);
+      this.state = 'waiting';
+      this.#saveSoon();
+      return false;
+    } catch (error) {
+      const { state, refusal } = told(error);
+      [this.state, this.refusal] = [state, refusal];
+      if (state === 'unreachable')
+        this.#saveSoon(this.#shelf.retries[Math.min(this.#tries++, this.#shelf.retries.length - 1)]);
+      else if (state === 'conflict' && error instanceof Problem) this.#ways.conflict?.(error.current);
+      return false;
+    }
+  }
+
+  /**
+   * Sends what is typed. Where the record has moved on, that may be our own doing: a write whose answer was lost. So what was sent
+   * then is sent once more; the server knows what it has and gives its revision, and from there it goes on.
+   */
+  async #send(value: T): Promise<number | null | NotYet> {
+    const save = this.#ways.save;
+    if (!save) return this.#base;
+    const before = this.#sent;
+    try {
+      this.#sent = { value };
+      if (this.#record) await this.#keep(this.#record);
+      const saved = await save(value, this.#base);
+      this.#sent = null;
+      return saved;
+    } catch (error) {
+      const { state } = told(error);
+      if (state !== 'unreachable') this.#sent = null;
+      else if (before) this.#sent = before;
+      if (state !== 'conflict' || !before) throw error;
+      const ours = await save(before.value, this.#base).catch(() => undefined);
+      if (typeof ours !== 'number') throw error;
+      this.#base = ours;
+      return save(value, ours);
+    }
+  }
+
+  #saveSoon(wait = this.#shelf.pause): void {
+    clearTimeout(this.#timer);
+    if (this.saves && !this.#closed && this.state !== 'conflict')
+      this.#timer = setTimeout(() => void this.flush(), wait);
+  }
+
+  async #keep(record: string): Promise<void> {
+    const drafts = await this.#shelf.drafts();
+    if (this.#record === record && this.open)
+      drafts.put(record, {
+        value: this.#ways.now(),
+        base: this.#base,
+        at: this.#shelf.clock(),
+        ...(this.#sent ? { sent: this.#sent.value } : {}),
+      });
+  }
+}
+
+/** What a failed save means for what is typed. */
+function told(error: unknown): { state: 'unreachable' | 'conflict' | 'refused'; refusal: string } {
+  if (!(error instanceof Problem)) return { state: 'refused', refusal: String(error) };
+  if (error.code === 'conflict') return { state: 'conflict', refusal: '' };
+  return {
+    state: error.status === 0 || error.status >= 500 ? 'unreachable' : 'refused',
+    refusal: error.detail,
+  };
+}
