@@ -5,19 +5,36 @@
   import { keys } from './lib/keys.svelte';
   import { session } from './lib/session.svelte';
   import { theme } from './lib/theme.svelte';
-  import { toasts } from './lib/toasts.svelte';
+  import Opening from './lib/ui/Opening.svelte';
+  import { FocusKeeper } from './lib/ui/focus';
   import Header from './lib/ui/Header.svelte';
   import KeysSheet from './lib/ui/KeysSheet.svelte';
   import SignInAgain from './lib/ui/SignInAgain.svelte';
   import Toasts from './lib/ui/Toasts.svelte';
+  import { route } from './router';
   import Entry from './routes/Entry.svelte';
 
   $effect(() => {
     document.documentElement.dataset.theme = theme.current;
   });
 
+  let failed = $state<unknown>(null);
+  function start(): void {
+    failed = null;
+    session.refresh().catch((error: unknown) => (failed = error));
+  }
+
+  const focus = new FocusKeeper();
+  onMount(() => focus.start());
+  let screen = '';
+  $effect(() => {
+    const now = route.pathname;
+    if (screen && screen !== now) void focus.screenChanged();
+    screen = now;
+  });
+
   onMount(() => {
-    session.refresh().catch((error: unknown) => toasts.problem(error));
+    start();
   });
 </script>
 
@@ -33,7 +50,9 @@
 {:else if session.ready}
   <Entry />
 {:else}
-  <p class="soft p-8" role="status">Opening Ingegno …</p>
+  <main class="p-8">
+    <Opening doing="Opening Ingegno …" what="application" {failed} onagain={start} />
+  </main>
 {/if}
 
 {#if session.expired}

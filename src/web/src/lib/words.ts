@@ -22,5 +22,9 @@ export const day = (iso: string): string =>
     year: 'numeric',
   });
 
+/** A day in the reader's locale where its year is plain. */
+export const dayOfYear = (iso: string): string =>
+  new Date(iso + 'T00:00').toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
+
 /** "1 thing", "3 things". */
 export const count = (n: number, one: string, many = one + 's'): string => `${n} ${n === 1 ? one : many}`;

@@ -12,6 +12,7 @@
   import { toasts } from '../lib/toasts.svelte';
   import { trade } from '../lib/trade.svelte';
   import { showInAddress } from '../lib/ui/address';
+  import Opening from '../lib/ui/Opening.svelte';
   import { p } from '../router';
 
   let all = $state.raw<Approach[] | null>(null);
@@ -23,7 +24,7 @@
   onMount(() => {
     crumbs.set({ text: 'Roster', href: p('/') }, { text: 'Approaches' });
     openId = String(searchParams.get('approach') ?? 'mirror');
-    Promise.all([read(), trade.load()]).catch((error: unknown) => toasts.problem(error));
+    start();
     return keys.add('Approaches', [
       { key: 'arrowdown', label: 'next approach', run: () => move(1) },
       { key: 'arrowup', label: 'approach before', run: () => move(-1) },
@@ -39,6 +40,12 @@
   $effect(() => {
     if (all) showInAddress({ approach: openId });
   });
+
+  let failed = $state<unknown>(null);
+  function start(): void {
+    failed = null;
+    Promise.all([read(), trade.load()]).catch((error: unknown) => (failed = error));
+  }
 
   async function read(): Promise<void> {
     [all] = await Promise.all([ask(() => api.GET('/api/v1/approaches')), own.load()]);
@@ -86,7 +93,12 @@
         figures stand as long as the loads are good. A client, a week or a day can follow another.
       </p>
     </div>
-    {#if !all}<p class="soft p-5" role="status">Reading the approaches …</p>{/if}
+    {#if !all}<Opening
+        doing="Reading the approaches …"
+        what="list of approaches"
+        {failed}
+        onagain={start}
+      />{/if}
     <ul>
       {#each all ?? [] as approach (approach.id)}
         <li class="rule-b">

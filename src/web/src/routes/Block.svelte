@@ -12,6 +12,7 @@
   import { trade } from '../lib/trade.svelte';
   import { showInAddress } from '../lib/ui/address';
   import { count, day, sentence } from '../lib/words';
+  import Opening from '../lib/ui/Opening.svelte';
   import { p, route } from '../router';
 
   const id = Number(route.params.id);
@@ -34,7 +35,7 @@
   );
 
   onMount(() => {
-    load().catch((error: unknown) => toasts.problem(error));
+    start();
     return keys.add('Block', [
       {
         key: 'arrowdown',
@@ -63,6 +64,12 @@
     ]);
   });
 
+  let failed = $state<unknown>(null);
+  function start(): void {
+    failed = null;
+    load().catch((error: unknown) => (failed = error));
+  }
+
   async function load(): Promise<void> {
     const asked = Number(searchParams.get('block')) || undefined;
     const [plan] = await Promise.all([book.load(asked), trade.load()]);
@@ -88,7 +95,7 @@
 
 <main id="main" class="mx-auto w-full max-w-[92rem] flex-1 p-6 print:p-0">
   {#if !book.view}
-    <p class="soft" role="status">Opening the block …</p>
+    <Opening doing="Opening the block …" what="block" {failed} onagain={start} />
   {:else if !setup}
     <div class="sheet mx-auto max-w-2xl p-8">
       <h1 class="text-2xl">No block yet</h1>

@@ -10,6 +10,7 @@
   import { trade } from '../lib/trade.svelte';
   import Dialog from '../lib/ui/Dialog.svelte';
   import { day } from '../lib/words';
+  import Opening from '../lib/ui/Opening.svelte';
   import { navigate, p, route } from '../router';
 
   const id = Number(route.params.id);
@@ -18,7 +19,7 @@
   let places = $state<SavedPlace[]>([]);
   let weeks = $state<SavedWeek[]>([]);
   let plans = $state<PlanSummary[]>([]);
-  let missing = $state(false);
+  let failed = $state<unknown>(null);
   let deleting = $state(false);
 
   onMount(() => {
@@ -34,6 +35,7 @@
   });
 
   async function load(): Promise<void> {
+    failed = null;
     try {
       const params = { params: { path: { clientId: id } } };
       const [found, , at, on, made] = await Promise.all([
@@ -46,8 +48,7 @@
       [client, places, weeks, plans] = [found, at, on, made];
       title();
     } catch (error) {
-      missing = true;
-      toasts.problem(error);
+      failed = error;
     }
   }
 
@@ -77,21 +78,6 @@
     </div>
     <div class="grid gap-6 lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
       <div class="grid content-start gap-6">
-        <section class="sheet p-5" aria-labelledby="place-client">
-          <h2 id="place-client" class="mb-3 text-xl">Place the client</h2>
-          <ProfileForm
-            {client}
-            onsaved={(saved) => {
-              client = saved;
-              title();
-            }}
-          />
-          <p class="soft mt-4 text-sm">
-            Known heart, vascular or kidney disease, chest pain, fainting, pregnancy, recent surgery, a joint
-            under treatment: no hard work before a clinician has cleared it. Health notes are personal; keep
-            the least that is needed.
-          </p>
-        </section>
         <section class="sheet p-5" aria-labelledby="plans">
           <h2 id="plans" class="mb-2 text-xl">Home plans</h2>
           <ul>
@@ -103,11 +89,13 @@
                   >{plan.title}</a
                 >
                 <span class="soft text-sm">version {plan.version}, {day(plan.updatedAt)}</span>
-                <a class="link" href={p('/plans/:id/handout', { params: { id: String(plan.id) } })}
+                <a class="link-alone" href={p('/plans/:id/handout', { params: { id: String(plan.id) } })}
                   >Hand-out</a
                 >
-                <a class="link" href={p('/plans/:id/block', { params: { id: String(plan.id) } })}>Block</a>
-                <a class="link" href={p('/plans/:id/log', { params: { id: String(plan.id) } })}>Log</a>
+                <a class="link-alone" href={p('/plans/:id/block', { params: { id: String(plan.id) } })}
+                  >Block</a
+                >
+                <a class="link-alone" href={p('/plans/:id/log', { params: { id: String(plan.id) } })}>Log</a>
               </li>
             {:else}
               <li class="soft">None yet. Open the workbench and rebuild a gym week.</li>
@@ -129,6 +117,21 @@
           {/if}
           <p class="mt-3">
             <a class="btn btn-sm" href={p('/clients/:id/program', { params: path })}>Open the gym program</a>
+          </p>
+        </section>
+        <section class="sheet p-5" aria-labelledby="place-client">
+          <h2 id="place-client" class="mb-3 text-xl">Place the client</h2>
+          <ProfileForm
+            {client}
+            onsaved={(saved) => {
+              client = saved;
+              title();
+            }}
+          />
+          <p class="soft mt-4 text-sm">
+            Known heart, vascular or kidney disease, chest pain, fainting, pregnancy, recent surgery, a joint
+            under treatment: no hard work before a clinician has cleared it. Health notes are personal; keep
+            the least that is needed.
           </p>
           <button class="btn btn-ghost btn-sm mt-4" onclick={() => (deleting = true)}
             >Delete this client</button
@@ -172,10 +175,8 @@
         </ul>
       </section>
     </div>
-  {:else if missing}
-    <p>This client cannot be opened. <a class="link" href={p('/')}>Back to the roster</a></p>
   {:else}
-    <p class="soft" role="status">Reading the client …</p>
+    <Opening doing="Reading the client …" what="client" {failed} onagain={() => void load()} />
   {/if}
 </main>
 

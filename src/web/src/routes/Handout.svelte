@@ -4,10 +4,10 @@
   import type { SavedClient, SavedPlan } from '../lib/api/types';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
-  import { toasts } from '../lib/toasts.svelte';
-  import { count, day, rest } from '../lib/words';
-  import { byDay, inOrder } from '../lib/workbench/days';
+  import { count, day as dateOf, rest } from '../lib/words';
+  import { byDay, inOrder, type DayOfPlan } from '../lib/workbench/days';
   import TempoLine from '../lib/workbench/TempoLine.svelte';
+  import Opening from '../lib/ui/Opening.svelte';
   import { p, route } from '../router';
 
   const id = Number(route.params.id);
@@ -15,12 +15,21 @@
   let client = $state<SavedClient | null>(null);
   const days = $derived(plan ? byDay(plan.value.document.plan) : []);
 
+  /** A column for each set, four at least: there is room for one more. */
+  const slots = (sets: number): number[] =>
+    Array.from({ length: Math.max(4, Math.min(sets, 8)) }, (_, i) => i + 1);
+  /** More than fits a page in the usual size. */
+  const many = (day: DayOfPlan): boolean =>
+    day.lines.reduce((sum, { line }) => sum + (line.chosen?.exercises.length ?? 0), 0) > 6;
+
   onMount(() => {
     void load();
     return keys.add('Hand-out', [{ key: 'p', label: 'print', run: () => print() }]);
   });
 
+  let failed = $state<unknown>(null);
   async function load(): Promise<void> {
+    failed = null;
     try {
       const found = await ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id } } }));
       const owner = await ask(() =>
@@ -29,7 +38,7 @@
       [plan, client] = [found, owner];
       crumbs.ofPlan(id, owner, 'Hand-out');
     } catch (error) {
-      toasts.problem(error);
+      failed = error;
     }
   }
 </script>
@@ -46,108 +55,193 @@
       >
     </div>
     <article class="sheet p-6 print:border-0 print:p-0">
-      <header class="mb-3 flex flex-wrap items-end gap-x-6 border-b-2 border-base-content pb-2">
-        <h1 class="flex-1 text-2xl print:text-xl">{plan.value.document.title}</h1>
-        <p class="text-sm">
-          {client.value.name}, {plan.value.document.request.kit.name}, {day(plan.updatedAt)}, version {plan
-            .value.version}
-        </p>
-      </header>
-      <p class="mb-3 text-sm">
-        <b>Stop at once</b> on chest pain or pressure, faintness, unusual breathlessness, sharp or spreading pain,
-        or numbness.
-      </p>
       {#each days as day, n (day.name)}
-        {#if day.name}
-          <h2
+        <section
+          class={['sheet-of-day', n > 0 && 'mt-8 print:mt-0 print:break-before-page']}
+          class:many={many(day)}
+        >
+          <header class="mb-2 flex flex-wrap items-end gap-x-6 border-b-2 border-base-content pb-1">
+            {#if n === 0}<h1 class="flex-1 text-2xl print:text-lg">{plan.value.document.title}</h1>
+            {:else}<p class="flex-1 font-display text-xl font-semibold print:text-lg">
+                {plan.value.document.title}
+              </p>{/if}
+            <p class="text-sm">
+              {client.value.name}, {plan.value.document.request.kit.name}, {dateOf(plan.updatedAt)}, version {plan
+                .value.version}
+            </p>
+          </header>
+          <div class="mb-2 flex flex-wrap items-baseline gap-x-4">
+            <h2 class="flex-1 text-xl print:text-base">{day.name || 'The day'}</h2>
+            <p class="soft text-sm">about {day.minutes} min</p>
+            <p class="hidden text-sm print:block">
+              Date ______________ Minutes ______ Effort of the day, 1–10 ______
+            </p>
+          </div>
+          <p class="mb-2 text-sm">
+            <b>Stop at once</b> on chest pain or pressure, faintness, unusual breathlessness, sharp or spreading
+            pain, or numbness.
+          </p>
+          {#if day.warmUp.length > 0}
+            <section class="mb-2 text-sm" aria-label="Warm-up">
+              <h3 class="text-base print:text-sm">Warm-up, 5–10 minutes</h3>
+              <ol class="list-decimal pl-5 print:columns-2">
+                {#each day.warmUp as step (step)}<li>{step}</li>{/each}
+              </ol>
+            </section>
+          {/if}
+          {#each day.blocks.filter((b) => b.lines.length > 1) as block (block.label)}
+            <p class="text-sm">
+              <b class="figures">{block.label}</b>: {count(block.rounds, 'round')} of {block.lines.length} exercises
+              in turn, then rest {rest(block.restSeconds)}.
+            </p>
+          {/each}
+          <ol class="grid gap-3 print:gap-1">
+            {#each inOrder(day).filter((l) => l.line.chosen) as { line } (line.gym.key)}
+              {#each line.chosen?.exercises ?? [] as home, half (home.exerciseId)}
+                <li
+                  class="grid grid-cols-[2rem_minmax(0,1fr)_minmax(0,15rem)] gap-x-3 border-t border-base-300 pt-2 break-inside-avoid max-sm:grid-cols-[2rem_minmax(0,1fr)] print:grid-cols-[1.6rem_minmax(0,1fr)_78mm] print:border-base-content print:pt-1"
+                >
+                  <span class="figures text-secondary print:text-black"
+                    >{day.labels[line.gym.key] ?? ''}{half > 0 ? '+' : ''}</span
+                  >
+                  <div>
+                    <h3 class="text-lg print:text-sm">{home.name}</h3>
+                    <p class="text-sm">
+                      {home.setup}{home.steps.length > 0 ? `. ${home.steps.join('. ')}.` : '.'}
+                      {home.how ?? ''}
+                    </p>
+                    <p class="text-sm">{home.cues.join(' · ')}</p>
+                    {#each home.dose.instructions as instruction (instruction)}<p
+                        class="text-sm font-semibold"
+                      >
+                        {instruction}
+                      </p>{/each}
+                    {#if home.cautions.length > 0}<p class="text-sm text-secondary print:text-black">
+                        <b>Take care:</b>
+                        {home.cautions.join(' ')}
+                      </p>{/if}
+                    {#if home.easierName || home.harderName}
+                      <p class="soft text-note print:hidden">
+                        {home.easierName ? `Easier: ${home.easierName}. ` : ''}{home.harderName
+                          ? `Harder: ${home.harderName}.`
+                          : ''}
+                      </p>
+                    {/if}
+                  </div>
+                  <div class="figures max-sm:col-start-2">
+                    <p class="flex flex-wrap items-baseline gap-x-3">
+                      <b class="text-xl print:text-base">{home.dose.figures}</b>
+                      {#if !home.dose.timed}<span class="flex items-center gap-2 text-sm"
+                          >{home.dose.tempo}
+                          <TempoLine tempo={home.dose.tempo} width={48} height={14} /></span
+                        >{/if}
+                    </p>
+                    <p class="text-sm">
+                      rest {rest(home.dose.restSeconds)}{home.dose.timed
+                        ? ''
+                        : `, ${home.dose.rir} left in reserve`}
+                    </p>
+                    <table class="write-in" aria-hidden="true">
+                      <tbody>
+                        <tr
+                          ><th>set</th>{#each slots(home.dose.sets) as set (set)}<th>{set}</th>{/each}<th
+                            >left</th
+                          ><th>pain</th></tr
+                        >
+                        <tr
+                          ><th>kg</th>{#each slots(home.dose.sets) as set (set)}<td></td>{/each}<td
+                            rowspan="2"
+                          ></td><td rowspan="2"></td></tr
+                        >
+                        <tr
+                          ><th>{home.dose.timed ? 's' : 'reps'}</th
+                          >{#each slots(home.dose.sets) as set (set)}<td></td>{/each}</tr
+                        >
+                      </tbody>
+                    </table>
+                  </div>
+                </li>
+              {/each}
+            {/each}
+          </ol>
+          {#if day.kept.length > 0}
+            <p class="mt-2 text-sm break-inside-avoid"><b>Also, as written.</b> {day.kept.join(' · ')}</p>
+          {/if}
+          {#if day.coolDown.length > 0}
+            <p class="mt-2 text-sm break-inside-avoid"><b>Cool-down.</b> {day.coolDown.join(' ')}</p>
+          {/if}
+          <footer
             class={[
-              'mt-6 mb-2 flex items-baseline gap-3 border-b border-base-content text-xl first-of-type:mt-0',
-              n > 0 && 'print:break-before-page',
+              'mt-3 border-t border-base-300 pt-1 text-note',
+              n < days.length - 1 && 'hidden print:block',
             ]}
           >
-            <span class="flex-1">{day.name}</span>
-            <span class="soft font-sans text-sm font-normal">about {day.minutes} min</span>
-          </h2>
-        {/if}
-        {#if day.warmUp.length > 0}
-          <section class="mb-3 text-sm" aria-label="Warm-up">
-            <h3 class="text-base">Warm-up, 5–10 minutes</h3>
-            <ol class="list-decimal pl-5">
-              {#each day.warmUp as step (step)}<li>{step}</li>{/each}
-            </ol>
-          </section>
-        {/if}
-        {#each day.blocks.filter((b) => b.lines.length > 1) as block (block.label)}
-          <p class="text-sm">
-            <b class="figures">{block.label}</b>: {count(block.rounds, 'round')} of {block.lines.length} exercises
-            in turn, then rest {rest(block.restSeconds)}.
-          </p>
-        {/each}
-        <ol class="grid gap-3 print:gap-2">
-          {#each inOrder(day).filter((l) => l.line.chosen) as { line } (line.gym.key)}
-            {#each line.chosen?.exercises ?? [] as home, half (home.exerciseId)}
-              <li
-                class="grid grid-cols-[2rem_minmax(0,1fr)_minmax(0,14rem)] gap-x-3 border-t border-base-300 pt-2 break-inside-avoid max-sm:grid-cols-[2rem_minmax(0,1fr)]"
-              >
-                <span class="figures text-secondary"
-                  >{day.labels[line.gym.key] ?? ''}{half > 0 ? '+' : ''}</span
-                >
-                <div>
-                  <h3 class="text-lg print:text-base">{home.name}</h3>
-                  <p class="text-sm">
-                    {home.setup}{home.steps.length > 0 ? `. ${home.steps.join('. ')}.` : '.'}
-                  </p>
-                  {#if home.how}<p class="text-sm">{home.how}</p>{/if}
-                  <p class="text-sm">{home.cues.join(' · ')}</p>
-                  {#each home.dose.instructions as instruction (instruction)}<p class="text-sm font-semibold">
-                      {instruction}
-                    </p>{/each}
-                  {#if home.cautions.length > 0}<p class="text-sm text-secondary">
-                      <b>Take care:</b>
-                      {home.cautions.join(' ')}
-                    </p>{/if}
-                  {#if home.easierName || home.harderName}
-                    <p class="soft text-note">
-                      {home.easierName ? `Easier: ${home.easierName}. ` : ''}{home.harderName
-                        ? `Harder: ${home.harderName}.`
-                        : ''}
-                    </p>
-                  {/if}
-                </div>
-                <div class="figures max-sm:col-start-2">
-                  <p class="text-xl font-semibold print:text-lg">{home.dose.figures}</p>
-                  <p class="flex items-center gap-2 text-sm">
-                    {home.dose.tempo}
-                    <TempoLine tempo={home.dose.tempo} width={60} height={14} />
-                  </p>
-                  <p class="text-sm">rest {rest(home.dose.restSeconds)}, {home.dose.rir} left in reserve</p>
-                  <p class="soft mt-1 text-note tracking-widest" aria-hidden="true">
-                    {'___ '.repeat(home.dose.sets)}
-                  </p>
-                </div>
-              </li>
-            {/each}
-          {/each}
-        </ol>
-        {#if day.kept.length > 0}
-          <p class="mt-3 text-sm break-inside-avoid"><b>Also, as written.</b> {day.kept.join(' · ')}</p>
-        {/if}
-        {#if day.coolDown.length > 0}
-          <p class="mt-3 text-sm break-inside-avoid"><b>Cool-down.</b> {day.coolDown.join(' ')}</p>
-        {/if}
+            <p>
+              2-0-1-0: seconds down, pause, up, pause; X is as fast as you can. Left in reserve: reps you
+              could still have done. Pain 0–10: stop the exercise from 5, or when it is sharp. Before the
+              first use of furniture, bars and anchors: push, half weight, full weight; look over every band
+              for nicks. Ingegno helps a qualified coach to plan. It is no medical advice, certifies no
+              object, and defers to licensed clinicians, local rules and makers' instructions.
+            </p>
+          </footer>
+        </section>
       {/each}
-      <footer class="mt-4 border-t border-base-300 pt-2 text-note">
-        <p>
-          Tempo: seconds down, pause, up, pause. Before the first use of furniture, bars and anchors: push,
-          half weight, full weight; look over every band for nicks.
-        </p>
-        <p class="mt-1">
-          Ingegno helps a qualified coach to plan. It is no medical advice, certifies no object, and defers to
-          licensed clinicians, local rules and makers' instructions.
-        </p>
-      </footer>
     </article>
   {:else}
-    <p class="soft" role="status">Writing the hand-out …</p>
+    <Opening doing="Writing the hand-out …" what="hand-out" {failed} onagain={() => void load()} />
   {/if}
 </main>
+
+<style>
+  .write-in {
+    display: none;
+  }
+
+  @page {
+    margin: 11mm 12mm;
+  }
+
+  @media print {
+    .sheet-of-day {
+      font-size: 9.5pt;
+      line-height: 1.28;
+    }
+
+    .sheet-of-day.many {
+      font-size: 8.5pt;
+      line-height: 1.22;
+    }
+
+    .sheet-of-day :global(.text-sm),
+    .sheet-of-day :global(.text-note) {
+      font-size: 1em;
+      line-height: inherit;
+    }
+
+    .write-in {
+      display: table;
+      width: 100%;
+      margin-top: 1mm;
+      table-layout: fixed;
+      border-collapse: collapse;
+    }
+
+    .write-in th,
+    .write-in td {
+      height: 6mm;
+      border: 0.3mm solid #000;
+      font-size: 7.5pt;
+      font-weight: 400;
+      text-align: center;
+    }
+
+    .write-in tr:first-child th {
+      height: 4mm;
+      border: 0;
+    }
+
+    .write-in th:first-child {
+      border: 0;
+    }
+  }
+</style>

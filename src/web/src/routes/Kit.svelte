@@ -21,6 +21,7 @@
   import ConflictDialog from '../lib/ui/ConflictDialog.svelte';
   import Dialog from '../lib/ui/Dialog.svelte';
   import { count } from '../lib/words';
+  import Opening from '../lib/ui/Opening.svelte';
   import { navigate, p, route } from '../router';
 
   const id = Number(route.params.id);
@@ -38,12 +39,7 @@
   const kind = $derived(bench.selected ? trade.kind(bench.selected.kind) : undefined);
 
   onMount(() => {
-    const tool = searchParams.get('tool') as Tool | null;
-    void bench.open(id, Number(searchParams.get('place')) || undefined).then(() => {
-      const thing = searchParams.get('thing');
-      if (typeof thing === 'string' && bench.items.some((i) => i.id === thing)) bench.selectedId = thing;
-      if (tool && tools.some((t) => t.id === tool)) bench.tool = tool;
-    });
+    void start();
     const off = keys.add('Kit', [
       { key: 'a', label: 'add a thing by typing', run: () => input?.focus() },
       { key: 'arrowdown', label: 'next thing', run: () => bench.move(1) },
@@ -97,6 +93,14 @@
     });
   });
 
+  async function start(): Promise<void> {
+    const tool = searchParams.get('tool') as Tool | null;
+    const thing = searchParams.get('thing');
+    await bench.open(id, Number(searchParams.get('place')) || undefined);
+    if (typeof thing === 'string' && bench.items.some((i) => i.id === thing)) bench.selectedId = thing;
+    if (tool && tools.some((t) => t.id === tool)) bench.tool = tool;
+  }
+
   function nextPlace(): void {
     const at = bench.places.findIndex((x) => x.id === bench.placeId);
     const next = bench.places[(at + 1) % Math.max(1, bench.places.length)];
@@ -118,13 +122,13 @@
         {/each}
       </div>
       <button class="btn btn-sm" onclick={() => (addingPlace = true)}>Add a place</button>
-      <p class="soft min-w-0 flex-1 text-plain" role="status">
+      <p class="soft min-w-0 flex-1 basis-48 text-plain" role="status">
         {#if bench.possibilities && bench.place}
           <b class="text-primary">{count(bench.possibilities.exercises, 'exercise')}</b> possible here,
           {bench.possibilities.withNothing} of them with floor and wall alone
         {/if}
       </p>
-      <div class="flex gap-1">
+      <div class="flex flex-wrap gap-1">
         <button class="btn btn-sm" disabled={!bench.history.canUndo} onclick={() => bench.undo()}
           >Undo <span class="keycap">U</span></button
         >
@@ -137,7 +141,7 @@
     </div>
     {#if bench.place}
       <div class="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(400px,36vw)]">
-        <section class="min-w-0 px-5 py-3 lg:overflow-y-auto" aria-label="Things at this place">
+        <section class="scrolls min-w-0 px-5 py-3 max-lg:overflow-visible" aria-label="Things at this place">
           <RestoredBar keeper={bench.keeper} ondrop={() => bench.drop()} />
           <div class="flex flex-wrap items-start gap-3">
             <QuickAdd {bench} bind:input />
@@ -185,7 +189,7 @@
               >
             {/each}
           </div>
-          <div class="min-h-0 flex-1 lg:overflow-y-auto">
+          <div class="scrolls min-h-0 flex-1 max-lg:overflow-visible">
             {#if bench.tool === 'loads'}<LoadBuilderTool {bench} />
             {:else if bench.tool === 'bands'}<BandBenchTool {bench} />
             {:else if bench.tool === 'exercises'}<SetupLadderTool {bench} />
@@ -205,10 +209,15 @@
         <button class="btn btn-primary" onclick={() => (addingPlace = true)}>Add a place</button>
       </div>
     {/if}
-  {:else if bench.failed}
-    <p class="p-8">This kit cannot be opened. <a class="link" href={p('/')}>Back to the roster</a></p>
   {:else}
-    <p class="soft p-8" role="status">Looking round the room …</p>
+    <div class="p-6">
+      <Opening
+        doing="Looking round the room …"
+        what="kit"
+        failed={bench.failed}
+        onagain={() => void start()}
+      />
+    </div>
   {/if}
 </main>
 

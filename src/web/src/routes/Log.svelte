@@ -12,9 +12,9 @@
   import MessageBox from '../lib/log/MessageBox.svelte';
   import ReviewList from '../lib/log/ReviewList.svelte';
   import SessionList from '../lib/log/SessionList.svelte';
-  import { toasts } from '../lib/toasts.svelte';
   import { trade } from '../lib/trade.svelte';
   import NumberField from '../lib/ui/NumberField.svelte';
+  import Opening from '../lib/ui/Opening.svelte';
   import { p, route } from '../router';
 
   const id = Number(route.params.id);
@@ -26,7 +26,7 @@
   const clientId = $derived(String(book.plan?.value.clientId ?? ''));
 
   onMount(() => {
-    load().catch((error: unknown) => toasts.problem(error));
+    start();
     const off = keys.add('Log', [
       { key: 'a', label: 'accept all that is proposed', run: () => void list?.accept() },
       { key: 'n', label: 'type the sets', run: () => fields()[0]?.focus() },
@@ -49,6 +49,12 @@
     ];
     if (book.plan) untrack(() => book.keep());
   });
+
+  let failed = $state<unknown>(null);
+  function start(): void {
+    failed = null;
+    load().catch((error: unknown) => (failed = error));
+  }
 
   async function load(): Promise<void> {
     const [plan] = await Promise.all([book.load(), trade.load()]);
@@ -156,6 +162,6 @@
     </div>
     <LogFileDialog {book} open={bringingIn} onclose={() => (bringingIn = false)} />
   {:else}
-    <p class="soft" role="status">Opening the log …</p>
+    <Opening doing="Opening the log …" what="log" {failed} onagain={start} />
   {/if}
 </main>

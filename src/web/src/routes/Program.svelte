@@ -17,6 +17,7 @@
   import { showInAddress } from '../lib/ui/address';
   import ConflictDialog from '../lib/ui/ConflictDialog.svelte';
   import { count } from '../lib/words';
+  import Opening from '../lib/ui/Opening.svelte';
   import { p, route } from '../router';
 
   const id = Number(route.params.id);
@@ -33,6 +34,7 @@
   let importing = $state(false);
   let returning = $state(false);
   let ready = $state(false);
+  let failed = $state<unknown>(null);
 
   onMount(() => {
     void load();
@@ -54,6 +56,7 @@
   });
 
   async function load(): Promise<void> {
+    failed = null;
     try {
       const params = { params: { path: { clientId: id } } };
       const [found, all] = await Promise.all([
@@ -70,10 +73,9 @@
       const asked = Number(searchParams.get('week'));
       const first = all.find((w) => w.id === asked) ?? all[0];
       if (first) await grid.open(first);
-    } catch (error) {
-      toasts.problem(error);
-    } finally {
       ready = true;
+    } catch (error) {
+      failed = error;
     }
   }
 
@@ -139,7 +141,13 @@
     {/if}
   </div>
   {#if !ready}
-    <p class="soft" role="status">Opening the gym program …</p>
+    <Opening
+      inner
+      doing="Opening the gym program …"
+      what="gym program"
+      {failed}
+      onagain={() => void load()}
+    />
   {:else if weeks.length === 0}
     <section class="sheet max-w-2xl p-6">
       <h2 class="text-xl">No gym program yet</h2>

@@ -1,36 +1,62 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { searchParams } from 'sv-router';
   import { api, ask } from '../lib/api/client';
   import type { RosterRow } from '../lib/api/types';
   import { crumbs } from '../lib/crumbs.svelte';
   import { forgetText, keptText } from '../lib/keeping/keptText';
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
+  import { showInAddress } from '../lib/ui/address';
   import Dialog from '../lib/ui/Dialog.svelte';
   import { count, day, inWords, sentence } from '../lib/words';
+  import Opening from '../lib/ui/Opening.svelte';
   import { navigate, p } from '../router';
 
+  const orders = { urgent: 'who needs you first', name: 'by name', trained: 'trained longest ago' } as const;
   let rows = $state<RosterRow[] | null>(null);
-  let filter = $state('');
+  let failed = $state<unknown>(null);
+  let filter = $state(String(searchParams.get('find') ?? ''));
+  let order = $state<keyof typeof orders>(
+    (Object.keys(orders).find((o) => o === searchParams.get('order')) as keyof typeof orders) ?? 'urgent',
+  );
   let adding = $state(false);
   let name = $state('');
   let filterInput = $state<HTMLInputElement>();
 
   const needing = $derived((rows ?? []).filter((row) => row.attention.length > 0).length);
-  const shown = $derived(
-    (rows ?? []).filter((row) => {
-      const text = [
-        row.client.name,
-        row.client.profile.level,
-        row.client.profile.goal,
-        ...row.places.map((x) => x.name),
-      ];
-      return filter
+  /** All words by which a client is found: who, what for, where, what hurts, what is the matter today. */
+  const wordsOf = (row: RosterRow): string =>
+    [
+      row.client.name,
+      row.client.note,
+      row.client.profile.level,
+      inWords(row.client.profile.goal),
+      ...row.places.map((x) => x.name),
+      ...(row.client.profile.soreJoints ?? []).map((s) => `${inWords(s.joint)} ${s.severity}`),
+      ...row.attention.map((note) => `${reasons[note.kind]} ${note.text}`),
+      progress(row).text,
+    ]
+      .join(' ')
+      .toLowerCase();
+  const found = $derived(
+    (rows ?? []).filter((row) =>
+      filter
         .toLowerCase()
         .split(/\s+/)
-        .every((word) => text.join(' ').toLowerCase().includes(word));
-    }),
+        .every((word) => wordsOf(row).includes(word)),
+    ),
   );
+  // The server sends them with those who need the coach first.
+  const shown = $derived(
+    order === 'name'
+      ? found.toSorted((a, b) => a.client.name.localeCompare(b.client.name))
+      : order === 'trained'
+        ? found.toSorted((a, b) => (a.lastTrained ?? '').localeCompare(b.lastTrained ?? ''))
+        : found,
+  );
+  // The address keeps what is looked for, so that Back leads to the same list.
+  $effect(() => showInAddress({ find: filter, order: order === 'urgent' ? null : order }));
 
   const reasons: Record<RosterRow['attention'][number]['kind'], string> = {
     pain: 'Pain',
@@ -54,9 +80,10 @@
   });
 
   function load(): void {
+    failed = null;
     ask(() => api.GET('/api/v1/clients')).then(
       (list) => (rows = list),
-      (error: unknown) => toasts.problem(error),
+      (error: unknown) => (failed = error),
     );
   }
 
@@ -89,11 +116,17 @@
           : `${count(rows.length, 'client')}${needing > 0 ? `, ${needing} for you today` : ''}`}{/if}
     </p>
     <label>
+      <span class="sr-only">Order</span>
+      <select class="select w-auto" bind:value={order}>
+        {#each Object.entries(orders) as [key, text] (key)}<option value={key}>{text}</option>{/each}
+      </select>
+    </label>
+    <label>
       <span class="sr-only">Filter the roster</span>
       <input
         class="input w-64"
         type="search"
-        placeholder="Filter by name, level, goal, place"
+        placeholder="Name, goal, place, joint, state"
         bind:this={filterInput}
         bind:value={filter}
       />
@@ -102,7 +135,7 @@
   </div>
 
   {#if !rows}
-    <p class="soft" role="status">Reading the roster …</p>
+    <Opening inner doing="Reading the roster …" what="roster" {failed} onagain={load} />
   {:else if rows.length === 0}
     <div class="sheet p-8">
       <h2 class="text-xl">Nobody here yet</h2>

@@ -7,8 +7,8 @@
   import { costInWords, costOf, costRange } from '../lib/progress/costs';
   import LiftTrendCard from '../lib/progress/LiftTrendCard.svelte';
   import WeekTable from '../lib/progress/WeekTable.svelte';
-  import { toasts } from '../lib/toasts.svelte';
   import { showInAddress } from '../lib/ui/address';
+  import Opening from '../lib/ui/Opening.svelte';
   import { p, route } from '../router';
 
   const id = Number(route.params.id);
@@ -19,7 +19,11 @@
   let name = $state('');
   const equation = $derived(formulas.find((f) => f.id === formula)?.equation);
 
-  onMount(() => {
+  let failed = $state<unknown>(null);
+  onMount(start);
+
+  function start(): void {
+    failed = null;
     Promise.all([
       ask(() => api.GET('/api/v1/clients/{id}', { params: { path: { id } } })),
       ask(() => api.GET('/api/v1/rep-max-formulas')),
@@ -33,12 +37,14 @@
           { text: 'Trends' },
         );
       },
-      (error: unknown) => toasts.problem(error),
+      (error: unknown) => (failed = error),
     );
-  });
+    read(formula);
+  }
 
-  $effect(() => {
-    const asked = formula;
+  $effect(() => read(formula));
+
+  function read(asked: string): void {
     showInAddress({ formula: asked });
     ask(() =>
       api.GET('/api/v1/clients/{clientId}/trends', {
@@ -46,9 +52,9 @@
       }),
     ).then(
       (answer) => asked === formula && (trends = answer),
-      (error: unknown) => toasts.problem(error),
+      (error: unknown) => (failed = error),
     );
-  });
+  }
 </script>
 
 <main id="main" class="mx-auto w-full max-w-7xl flex-1 p-6">
@@ -70,7 +76,7 @@
   </div>
   {#if equation}<p class="soft mb-3 figures text-plain">{equation}</p>{/if}
   {#if !trends}
-    <p class="soft" role="status">Reading the logs …</p>
+    <Opening inner doing="Reading the logs …" what="trend" {failed} onagain={start} />
   {:else if trends.weeks.length === 0}
     <div class="sheet p-8">
       <h2 class="text-xl">Nothing logged yet</h2>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { MediaQuery } from 'svelte/reactivity';
   import { searchParams } from 'sv-router';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keeping } from '../lib/keeping/keeping.svelte';
@@ -20,6 +21,7 @@
   import TechniqueDialog from '../lib/workbench/TechniqueDialog.svelte';
   import { Workbench } from '../lib/workbench/workbench.svelte';
   import { count } from '../lib/words';
+  import Opening from '../lib/ui/Opening.svelte';
   import { navigate, p, route } from '../router';
 
   const id = Number(route.params.id);
@@ -34,15 +36,13 @@
   const treated = $derived(bench.line?.chosen?.exercises[techniquesOf ?? 0]);
   const climbed = $derived(ladderOf === null ? null : (bench.line?.chosen?.exercises[ladderOf] ?? null));
   let atTwoPlaces = $state(false);
+  const narrow = new MediaQuery('(max-width: 1023px)');
+  /** In a narrow window: the selected line shows all that is known of it. */
+  let unfolded = $state(false);
 
   onMount(() => {
     void trade.load();
-    const line = asked('line');
-    void bench
-      .open(id, { plan: asked('plan'), week: asked('week'), place: asked('place'), line })
-      .then(() => {
-        bench.selected = Math.min(Math.max(0, (line ?? 1) - 1), Math.max(0, bench.lines.length - 1));
-      });
+    void start();
     const off = keys.add('Workbench', [
       { key: 'arrowdown', label: 'next line', run: () => move(1) },
       { key: 'arrowup', label: 'line before', run: () => move(-1) },
@@ -127,6 +127,14 @@
     });
   });
 
+  async function start(): Promise<void> {
+    const line = asked('line');
+    const key = asked('key');
+    await bench.open(id, { plan: asked('plan'), week: asked('week'), place: asked('place'), line });
+    const at = key ? bench.lines.findIndex((l) => l.gym.key === key) : (line ?? 1) - 1;
+    bench.selected = Math.min(Math.max(0, at), Math.max(0, bench.lines.length - 1));
+  }
+
   function move(by: number): void {
     bench.selected = Math.min(Math.max(0, bench.selected + by), Math.max(0, bench.lines.length - 1));
   }
@@ -164,6 +172,32 @@
   }
 </script>
 
+{#snippet inspector()}
+  {#if bench.line}
+    {#key bench.line.gym.key}<Inspector
+        {bench}
+        line={bench.line}
+        oncompare={() => (comparing = true)}
+        ontechniques={(exercise) => (techniquesOf = exercise)}
+        onladder={(i) => (ladderOf = i)}
+      />{/key}
+  {/if}
+{/snippet}
+
+<!-- In a narrow window what is known of a line unfolds beneath it. -->
+{#snippet beneath()}
+  {#if unfolded}
+    <aside aria-label="Inspector" class="relative z-20 col-span-full border-t border-base-300 bg-base-100">
+      {@render inspector()}
+      <p class="p-4 pt-0"><button class="btn btn-sm" onclick={() => (unfolded = false)}>Fold</button></p>
+    </aside>
+  {:else}
+    <p class="relative z-20 col-span-full px-4 pb-2">
+      <button class="btn btn-sm" onclick={() => (unfolded = true)}>Why, candidates, set-up</button>
+    </p>
+  {/if}
+{/snippet}
+
 <main id="main" class="flex min-h-0 flex-1 flex-col lg:h-[calc(100dvh-3.1rem)] lg:flex-none">
   <h1 class="sr-only">Workbench of {bench.client?.value.name ?? 'a client'}</h1>
   {#if bench.client}
@@ -196,7 +230,7 @@
         class="grid min-h-0 flex-1 lg:min-h-64 lg:grid-cols-[minmax(0,1fr)_minmax(340px,30vw)]"
         aria-busy={bench.busy}
       >
-        <section aria-label="Gym plan facing home plan" class="min-w-0 lg:overflow-y-auto">
+        <section aria-label="Gym plan facing home plan" class="scrolls min-w-0 max-lg:overflow-visible">
           <div
             class="rule-b sticky top-0 z-20 grid grid-cols-[minmax(0,1fr)_96px_minmax(0,1.75fr)] bg-base-200 py-1 text-note font-semibold max-md:hidden"
           >
@@ -218,27 +252,27 @@
           {#each bench.days as day (day.name)}<DaySection
               {bench}
               {day}
+              under={narrow.current ? beneath : undefined}
               onapproach={(approach, name) => (askedApproach = { approach, day: name })}
             />{/each}
         </section>
-        <aside aria-label="Inspector" class="rule-l min-w-0 bg-base-100 max-lg:border-t lg:overflow-y-auto">
-          {#if bench.line}
-            {#key bench.line.gym.key}<Inspector
-                {bench}
-                line={bench.line}
-                oncompare={() => (comparing = true)}
-                ontechniques={(exercise) => (techniquesOf = exercise)}
-                onladder={(i) => (ladderOf = i)}
-              />{/key}
-          {/if}
-        </aside>
+        {#if !narrow.current}
+          <aside aria-label="Inspector" class="scrolls rule-l min-w-0 bg-base-100">
+            {#if bench.line}{@render inspector()}{/if}
+          </aside>
+        {/if}
       </div>
       <BenchFoot {bench} result={bench.result} />
     {/if}
-  {:else if bench.failed}
-    <p class="p-8">The workbench cannot be opened. <a class="link" href={p('/')}>Back to the roster</a></p>
   {:else}
-    <p class="soft p-8" role="status">Laying out the workbench …</p>
+    <div class="p-6">
+      <Opening
+        doing="Laying out the workbench …"
+        what="workbench"
+        failed={bench.failed}
+        onagain={() => void start()}
+      />
+    </div>
   {/if}
 </main>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dayOfYear } from '../words';
   import { tick } from 'svelte';
   import type { BlockCell, BlockWeek, DoneCell } from '../api/types';
   import type { BlockBook } from './blockBook.svelte';
@@ -44,9 +45,6 @@
     }
     return spans;
   }
-
-  const monthDay = (iso: string): string =>
-    new Date(iso + 'T00:00').toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
 
   const doneOf = (week: number, cell: BlockCell): DoneCell | undefined =>
     book.view?.done[week]?.cells.find((d) => keyOf(d) === keyOf(cell));
@@ -109,7 +107,7 @@
               {#if week.number === book.thisWeek}<span class="text-primary">· now</span>{/if}</span
             >
             <span class="soft block pb-1 font-normal"
-              >{monthDay(week.starts)}{kinds[week.kind] ? ' · ' : ''}<span class="font-semibold"
+              >{dayOfYear(week.starts)}{kinds[week.kind] ? ' · ' : ''}<span class="font-semibold"
                 >{kinds[week.kind]}</span
               ></span
             >

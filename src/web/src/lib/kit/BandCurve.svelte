@@ -73,7 +73,7 @@
     fill: color-mix(in oklab, var(--color-warning) 14%, transparent);
   }
   text {
-    font-size: 12px;
+    font-size: 14px;
     font-family: var(--font-mono);
     fill: var(--soft);
   }

@@ -54,7 +54,7 @@
   }
   text {
     text-anchor: middle;
-    font-size: 12px;
+    font-size: 13px;
     fill: var(--color-base-content);
   }
   .figure {

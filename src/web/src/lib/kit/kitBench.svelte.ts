@@ -21,7 +21,8 @@ export class KitBench {
   theirs = $state<SavedPlace | null>(null);
   /** The coach looks at what somebody else saved meanwhile. */
   deciding = $state(false);
-  failed = $state(false);
+  /** Why it could not be opened; null when it could. */
+  failed = $state<unknown>(null);
 
   readonly history = new History<PlaceKit>();
   readonly keeper = keeping.keep<PlaceKit>({
@@ -45,6 +46,7 @@ export class KitBench {
   );
 
   async open(clientId: number, placeId?: number): Promise<void> {
+    this.failed = null;
     try {
       const [client, places] = await Promise.all([
         ask(() => api.GET('/api/v1/clients/{id}', { params: { path: { id: clientId } } })),
@@ -54,8 +56,7 @@ export class KitBench {
       [this.client, this.places] = [client, places];
       await this.show(placeId ?? places[0]?.id ?? null);
     } catch (error) {
-      this.failed = true;
-      toasts.problem(error);
+      this.failed = error;
     }
   }
 

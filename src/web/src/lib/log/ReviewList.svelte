@@ -142,14 +142,16 @@
             >
             {#if changed[key]}<span class="text-sm text-secondary">changed by you</span>{/if}
             <button
-              class="figures ml-auto cursor-text rounded px-1 text-right hover:bg-base-200"
+              class="figures ml-auto min-h-6 cursor-text rounded px-1 text-right hover:bg-base-200"
               onclick={() => write(proposal)}
               ><b
                 >{changed[key]
                   ? typed[key]
                   : (proposal.replacement?.exercises[0]?.dose.figures ?? proposal.dose.figures)}</b
               >
-              {#if !changed[key]}{proposal.load ? `${proposal.externalKg} kg ` : ''}{proposal.dose.tempo}
+              {#if !changed[key]}{proposal.load ? `${proposal.externalKg} kg ` : ''}{proposal.dose.timed
+                  ? ''
+                  : proposal.dose.tempo}
                 {rest(proposal.dose.restSeconds)}{/if}
               <span class="sr-only">, change the dose of {proposal.name}</span></button
             >
@@ -177,7 +179,7 @@
                   class="link"
                   href={p('/clients/:id/workbench', {
                     params: { id: String(book.plan.value.clientId) },
-                    search: { plan: book.id, line: proposal.line },
+                    search: { plan: book.id, key: proposal.line },
                   })}>See the candidates</a
                 >
               {/if}

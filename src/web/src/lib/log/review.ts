@@ -24,7 +24,7 @@ export function sharedReasons(proposals: Proposal[]): SharedReason[] {
 
 /** The dose of a proposal as it is typed into a cell. */
 export const textOf = ({ dose, externalKg }: Proposal): string =>
-  `${dose.figures}${externalKg > 0 ? ` @ ${externalKg} kg` : ''} ${dose.tempo} ${dose.restSeconds} s RIR ${dose.rir}`;
+  `${dose.figures}${externalKg > 0 ? ` @ ${externalKg} kg` : ''}${dose.timed ? '' : ` ${dose.tempo}`} ${dose.restSeconds} s${dose.timed ? '' : ` RIR ${dose.rir}`}`;
 
 /** Accepting proposals, as they are or with what the coach typed in their place. */
 export const acceptance = (proposals: Proposal[], typed: Record<string, HomeEdit>): PlanDecision => ({

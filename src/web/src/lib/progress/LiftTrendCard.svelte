@@ -48,7 +48,7 @@
       </defs>
       {#each chart.ticks as tick (tick.text)}
         <line x1="34" x2={width - 6} y1={tick.y} y2={tick.y} stroke="var(--rule)" />
-        <text x="30" y={tick.y + 4} text-anchor="end" class="fill-current font-mono text-fine"
+        <text x="30" y={tick.y + 4} text-anchor="end" class="fill-current font-mono text-plain"
           >{tick.text}</text
         >
       {/each}
@@ -66,8 +66,11 @@
         >
       {/each}
       {#each chart.days as mark, i (mark.text)}
-        <text x={mark.x} y={height - 3} text-anchor={i === 0 ? 'start' : 'end'} class="fill-current text-fine"
-          >{day(mark.text)}</text
+        <text
+          x={mark.x}
+          y={height - 3}
+          text-anchor={i === 0 ? 'start' : 'end'}
+          class="fill-current text-plain">{day(mark.text)}</text
         >
       {/each}
     </svg>

@@ -96,7 +96,7 @@
       {kit.length > 0 ? sentence(kit.join(', ')) : 'nothing but floor and wall'}
     </p>
     <a
-      class="link text-plain"
+      class="link-alone text-plain"
       href={p('/clients/:id/kit', {
         params: { id: String(client.id) },
         search: bench.placeId ? { place: bench.placeId } : {},

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import { trade } from '../trade.svelte';
   import LineRow from './LineRow.svelte';
   import type { DayOfPlan } from './days';
@@ -8,9 +9,11 @@
     bench: Workbench;
     day: DayOfPlan;
     onapproach: (approach: string, day: string) => void;
+    /** What stands beneath the selected line. */
+    under?: Snippet | undefined;
   }
 
-  let { bench, day, onapproach }: Props = $props();
+  let { bench, day, onapproach, under }: Props = $props();
   const over = $derived(day.limit !== null && day.minutes > day.limit);
   const id = $props.id();
 
@@ -71,6 +74,7 @@
         {line}
         label={day.labels[line.gym.key] ?? ''}
         group={block}
+        under={index === bench.selected ? under : undefined}
         index={i}
         selected={index === bench.selected}
         onselect={() => (bench.selected = index)}

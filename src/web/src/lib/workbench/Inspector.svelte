@@ -94,7 +94,6 @@
             taken && 'font-semibold text-primary',
           ]}
           aria-pressed={taken}
-          disabled={bench.busy}
           onclick={() => bench.decide.choose(candidate.id)}
         >
           <span class="keycap">{i < 9 ? i + 1 : ''}</span>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import type { HomeLine } from '../api/types';
   import Joint from './Joint.svelte';
   import DoseCell from './DoseCell.svelte';
@@ -17,9 +18,11 @@
     index: number;
     selected: boolean;
     onselect: () => void;
+    /** What stands beneath it. */
+    under?: Snippet | undefined;
   }
 
-  let { bench, line, label, group, index, selected, onselect }: Props = $props();
+  let { bench, line, label, group, index, selected, onselect, under }: Props = $props();
   const gym = $derived(line.gym);
   const marked = $derived(bench.marks.lines.includes(line.gym.key));
   let element = $state<HTMLLIElement>();
@@ -105,4 +108,5 @@
       {/if}
     {/each}
   </div>
+  {@render under?.()}
 </li>

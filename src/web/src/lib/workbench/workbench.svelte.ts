@@ -55,7 +55,8 @@ export class Workbench {
   editing = $state(false);
   busy = $state(false);
   unsaved = $state(false);
-  failed = $state(false);
+  /** Why it could not be opened; null when it could. */
+  failed = $state<unknown>(null);
   /** The coach looks at what somebody else saved meanwhile. */
   deciding = $state(false);
 
@@ -102,6 +103,7 @@ export class Workbench {
   }
 
   async #open(clientId: number, at: Opened): Promise<void> {
+    this.failed = null;
     try {
       const params = { params: { path: { clientId } } };
       const [client, places, weeks, plans, strength] = await Promise.all([
@@ -125,8 +127,7 @@ export class Workbench {
       if (!this.result && at.line && this.gym.text.trim()) await this.#rebuild(false);
       if (!this.result) this.editing = true;
     } catch (error) {
-      this.failed = true;
-      toasts.problem(error);
+      this.failed = error;
     }
   }
 
