@@ -76,6 +76,9 @@ public sealed record KitKind
     /// <summary>Other heights that it offers beside its own.</summary>
     public ImmutableArray<KitPart> Parts { get; init; } = [];
 
+    /// <summary>What may rule such a thing out: stairs are neither of glass nor fold up, and nobody is asked.</summary>
+    public ImmutableArray<Hazard> MayBe { get; init; } = [];
+
     /// <summary>What to try before the first use: keys of <see cref="FirstUseStep"/>.</summary>
     public ImmutableArray<string> FirstUse { get; init; } = [];
 

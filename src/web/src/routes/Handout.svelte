@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { api, ask } from '../lib/api/client';
-  import type { SavedClient, SavedPlan } from '../lib/api/types';
+  import type { HomeExercise, SavedClient, SavedPlan } from '../lib/api/types';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
   import { count, day as dateOf, rest } from '../lib/words';
@@ -18,9 +18,23 @@
   /** A column for each set, four at least: there is room for one more. */
   const slots = (sets: number): number[] =>
     Array.from({ length: Math.max(4, Math.min(sets, 8)) }, (_, i) => i + 1);
-  /** More than fits a page in the usual size. */
-  const many = (day: DayOfPlan): boolean =>
-    day.lines.reduce((sum, { line }) => sum + (line.chosen?.exercises.length ?? 0), 0) > 6;
+  /** About so many lines an exercise takes on paper; the table to write in needs six. */
+  const linesOf = (home: HomeExercise): number =>
+    Math.max(
+      6,
+      1 +
+        Math.ceil([home.setup, ...home.steps, home.how ?? ''].join('. ').length / 75) +
+        Math.ceil(home.cues.join(' · ').length / 75) +
+        home.dose.instructions.length +
+        Math.ceil(home.cautions.join(' ').length / 75),
+    );
+  /** What is on a day decides how small it is printed, so that it keeps to its page, on Letter too. */
+  const printed = (day: DayOfPlan): string => {
+    const lines = day.lines
+      .flatMap(({ line }) => line.chosen?.exercises ?? [])
+      .reduce((sum, home) => sum + linesOf(home), day.warmUp.length / 2 + day.kept.length);
+    return lines > 44 ? 'fullest' : lines > 34 ? 'full' : '';
+  };
 
   onMount(() => {
     void load();
@@ -56,10 +70,7 @@
     </div>
     <article class="sheet p-6 print:border-0 print:p-0">
       {#each days as day, n (day.name)}
-        <section
-          class={['sheet-of-day', n > 0 && 'mt-8 print:mt-0 print:break-before-page']}
-          class:many={many(day)}
-        >
+        <section class={['sheet-of-day', printed(day), n > 0 && 'mt-8 print:mt-0 print:break-before-page']}>
           <header class="mb-2 flex flex-wrap items-end gap-x-6 border-b-2 border-base-content pb-1">
             {#if n === 0}<h1 class="flex-1 text-2xl print:text-lg">{plan.value.document.title}</h1>
             {:else}<p class="flex-1 font-display text-xl font-semibold print:text-lg">
@@ -203,13 +214,18 @@
 
   @media print {
     .sheet-of-day {
-      font-size: 9.5pt;
-      line-height: 1.28;
+      font-size: 9pt;
+      line-height: 1.25;
     }
 
-    .sheet-of-day.many {
-      font-size: 8.5pt;
-      line-height: 1.22;
+    .sheet-of-day.fullest {
+      font-size: 7.2pt;
+      line-height: 1.15;
+    }
+
+    .sheet-of-day.full {
+      font-size: 8pt;
+      line-height: 1.2;
     }
 
     .sheet-of-day :global(.text-sm),
@@ -228,7 +244,7 @@
 
     .write-in th,
     .write-in td {
-      height: 6mm;
+      height: 5mm;
       border: 0.3mm solid #000;
       font-size: 7.5pt;
       font-weight: 400;
@@ -236,7 +252,7 @@
     }
 
     .write-in tr:first-child th {
-      height: 4mm;
+      height: 3.4mm;
       border: 0;
     }
 

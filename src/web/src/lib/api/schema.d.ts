@@ -4590,6 +4590,7 @@ export interface components {
             typicalLegToCentreCm?: null | number;
             typicalAnchorAt: components["schemas"]["AnchorHeight"][];
             parts: components["schemas"]["KitPart"][];
+            mayBe: components["schemas"]["Hazard"][];
             firstUse: string[];
             source: string;
         };

@@ -15,8 +15,7 @@
 
   let { bench, item, kind }: Props = $props();
   const estimated = $derived(bench.possibilities?.things.find((t) => t.itemId === item.id)?.estimated);
-  const hazards = ['glass', 'wheels', 'folds', 'door-opens-toward-pull', 'moves', 'radiator'] as const;
-  const hazardWords: Record<(typeof hazards)[number], string> = {
+  const hazardWords: Record<NonNullable<KitItem['hazards']>[number], string> = {
     glass: 'glass',
     wheels: 'stands on wheels',
     folds: 'folds up',
@@ -27,7 +26,8 @@
   const states = { good: 'good', worn: 'worn, watch it', nicked: 'nicked: replace it' } as const;
   const anchors = ['low', 'knee', 'chest', 'high'] as const;
   const has = (m: KitKind['measures'][number]): boolean => kind.measures.includes(m);
-  const objects = $derived(kind.group === 'stand-or-lie-on' || kind.group === 'pull-against');
+  /** What may rule it out, and whatever was said of it before. */
+  const hazards = $derived([...new Set([...(kind.mayBe ?? []), ...(item.hazards ?? [])])]);
   const steps = $derived((trade.summary?.firstUse ?? []).filter((s) => kind.firstUse?.includes(s.id)));
   const weighable = $derived(has('mass') || has('plates'));
 
@@ -201,7 +201,7 @@
     </details>
   {/if}
 
-  {#if objects}
+  {#if hazards.length > 0}
     <fieldset>
       <legend class="mb-1 font-semibold">Rules it out</legend>
       <div class="flex flex-wrap gap-x-4 gap-y-1">

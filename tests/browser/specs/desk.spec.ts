@@ -1,0 +1,140 @@
+import { addClient, expect, expectSaved, signIn, test } from '../support/fixtures.ts';
+
+test.beforeEach(async ({ page, server }) => signIn(page, server.url));
+
+test('a day is a page, on A4 and on Letter, for every plan of the club', async ({ page, server }) => {
+  test.setTimeout(120_000);
+  const rows = await page.evaluate(
+    async () => (await (await fetch('/api/v1/clients')).json()) as { planId?: number }[],
+  );
+  for (const { planId } of rows) {
+    if (!planId) continue;
+    await page.goto(`${server.url}/plans/${planId}/handout`);
+    await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+    const days = await page.getByRole('article').getByRole('heading', { level: 2 }).count();
+    for (const format of ['A4', 'Letter']) {
+      const pdf = await page.pdf({ format });
+      const pages = pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length;
+      expect(pages, `plan ${planId} on ${format}`).toBe(days);
+    }
+  }
+});
+
+test('the workbench opens on the plan that was worked on last', async ({ page, server }) => {
+  await page.getByLabel('Filter the roster').fill('tamsin');
+  await page.getByRole('link', { name: 'Workbench' }).click();
+  await expect(page.getByRole('region', { name: 'Gym plan facing home plan' })).toBeVisible();
+  await expect(page).toHaveURL(/plan=\d+/);
+  await page.goto(server.url);
+  await page.getByLabel('Filter the roster').fill('tamsin');
+  await page.getByRole('link', { name: 'Tamsin Okoro' }).click();
+  const box = await page.getByRole('link', { name: 'Hand-out' }).boundingBox();
+  expect(box!.y, 'the plan is in sight without scrolling').toBeLessThan(600);
+});
+
+test('the roster knows joints and states, has an order, and keeps both on Back', async ({ page, server }) => {
+  await page.getByLabel('Filter the roster').fill('shoulder sore');
+  await expect(page.getByRole('status').first()).toContainText('of 8 clients');
+  await expect(page.getByRole('link', { name: 'Tamsin Okoro' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Dario Whitlock' })).toBeHidden();
+  await page.getByLabel('Order').selectOption({ label: 'by name' });
+  await page.getByRole('link', { name: 'Tamsin Okoro' }).click();
+  await expect(page.getByRole('heading', { name: 'Tamsin Okoro' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByLabel('Filter the roster')).toHaveValue('shoulder sore');
+  await expect(page.getByLabel('Order')).toHaveValue('name');
+  await page.goto(`${server.url}/?find=no+home+plan`);
+  await expect(page.getByRole('link', { name: 'Dario Whitlock' })).toBeVisible();
+});
+
+test('what cannot be opened says so, and can be tried again', async ({ page, server, consoleErrors }) => {
+  await page.goto(`${server.url}/plans/99999/handout`);
+  await expect(page.getByRole('alert')).toContainText('This hand-out cannot be opened');
+  await page.goto(`${server.url}/clients/99999/workbench`);
+  await expect(page.getByRole('alert')).toContainText('There is none at this address');
+
+  await page.route('**/api/v1/clients', (route) => route.abort());
+  await page.goto(server.url);
+  await expect(page.getByRole('alert')).toContainText('The server cannot be reached');
+  await page.unroute('**/api/v1/clients');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('link', { name: 'Tamsin Okoro' })).toBeVisible();
+  consoleErrors.splice(0); // Addresses that do not exist, and a connection cut on purpose.
+});
+
+test('Esc leaves a field, Ctrl S saves in the middle of one, stairs are not asked whether they fold', async ({
+  page,
+  server,
+}) => {
+  const id = await addClient(page, 'Keys', { items: [{ id: 's', kind: 'stairs', heightCm: 18 }] });
+  await page.goto(`${server.url}/clients/${id}/kit`);
+  const panel = page.getByRole('complementary', { name: 'Tools' });
+  await expect(panel.getByLabel('moves or creaks')).toBeVisible();
+  await expect(panel.getByLabel('glass', { exact: true })).toBeHidden();
+  await expect(panel.getByLabel('folds up')).toBeHidden();
+  const name = page.getByRole('textbox', { name: 'Name of the place' });
+  await name.fill('Stairwell');
+  await name.press('Control+s');
+  await expectSaved(page);
+  await page.getByLabel(/Add things/).focus();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('u');
+  await expect(name).toHaveValue('Home');
+});
+
+test('the candidates of a proposal are those of its own line', async ({ page, server }) => {
+  const id = await addClient(page, 'Hurt', {
+    text: 'Back squat 3x8\nBench press 3x8\nBarbell row 3x8',
+    items: [{ id: 'd', kind: 'dumbbell', count: 2, massKg: 12 }],
+  });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.getByRole('button', { name: /^Rebuild/ }).click();
+  const bench = page.getByRole('region', { name: 'Gym plan facing home plan' });
+  await expect(bench.getByRole('listitem')).toHaveCount(3);
+  await page.locator('body').press('s');
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  const fields = page.locator('input[data-entry]');
+  await fields.nth(2).fill('8,8,8 r2 p6 shoulder');
+  await fields.nth(2).press('Control+Enter');
+  await page.getByRole('link', { name: 'See the candidates' }).click();
+  await expect(page.getByRole('complementary', { name: 'Inspector' })).toContainText('for Barbell row');
+});
+
+test('after a candidate is taken or a dose typed the keyboard goes on from there', async ({
+  page,
+  server,
+}) => {
+  const id = await addClient(page, 'Focus', { text: 'Back squat 3x8\nBench press 3x8' });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.getByRole('button', { name: /^Rebuild/ }).click();
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  await inspector.getByRole('listitem').getByRole('button').nth(1).click();
+  await expect(page.getByText('kept by you')).toBeVisible();
+  expect(await page.evaluate(() => document.activeElement !== document.body)).toBe(true);
+  await page.locator('body').press('f');
+  await page.keyboard.press('ControlOrMeta+A');
+  await page.keyboard.type('4x9 2-0-1-0 60 s RIR 2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('set by you').first()).toBeVisible();
+  expect(await page.evaluate(() => document.activeElement !== document.body)).toBe(true);
+});
+
+test('kit that changed since the plan is told, and a press rebuilds with it', async ({ page, server }) => {
+  const id = await addClient(page, 'Moved', { text: 'Back squat 3x8\nBench press 3x8' });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.getByRole('button', { name: /^Rebuild/ }).click();
+  await page.locator('body').press('s');
+  await expect(page.getByText('Saved as version 1.')).toBeVisible();
+  await page.goto(`${server.url}/clients/${id}/kit`);
+  await page.getByLabel(/Add things/).fill('two 16 kg dumbbells');
+  await page.getByLabel(/Add things/).press('Enter');
+  await expectSaved(page);
+  await page.goto(server.url);
+  await page.getByLabel('Filter the roster').fill('moved changed');
+  await expect(page.getByText('The kit changed since this plan was made.')).toBeVisible();
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByText('The kit changed since this plan was made.')).toBeVisible();
+  await page.getByRole('button', { name: 'Rebuild 2 lines, keep your choices' }).click();
+  await expect(page.getByText('The kit changed since this plan was made.')).toBeHidden();
+  await expect(page.getByRole('button', { name: /^Saved, v2/ })).toBeVisible();
+});
