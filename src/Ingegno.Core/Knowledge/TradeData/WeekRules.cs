@@ -11,6 +11,9 @@ public sealed record WeekRules
     /// <summary>Head start of what stood there before: a small change of kit changes only what it must.</summary>
     public required double Kept { get; init; }
 
+    /// <summary>Head start of the gym exercise itself: what can stay as it is stays, though the bar be loaded anew for it.</summary>
+    public required double SameExercise { get; init; }
+
     /// <summary>Superset partners that need one thing at two loads.</summary>
     public required double RigConflict { get; init; }
 

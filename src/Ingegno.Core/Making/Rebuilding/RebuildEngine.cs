@@ -51,11 +51,12 @@ public sealed class RebuildEngine(Trade trade)
             )
             .ToImmutableArray();
         var choice = new WeekChoice(trade.Catalogue, trade.Match.Week);
-        var taken = choice.Choose(
-            [.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))],
-            request.Client.MinutesPerSession
+        LineOptions[] options = [.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))];
+        var taken = choice.Choose(options, request.Client.MinutesPerSession);
+        var because = choice.Because(options, taken, request.Client.MinutesPerSession);
+        var chosen = drafts.Select(
+            (d, i) => d.Home with { Chosen = taken[i] < 0 ? null : ForTheWeek(d.Options[taken[i]], because[i], d.Home.Locked) }
         );
-        var chosen = drafts.Select((d, i) => d.Home with { Chosen = taken[i] < 0 ? null : ForTheWeek(d.Options, taken[i], d.Home.Locked) });
         var sessions = new DosePipeline(request, at).Run(chosen, parsed.Days);
         var lines = sessions.SelectMany(s => s.Lines).OrderBy(l => l.Gym.Line).ToImmutableArray();
         lines =
@@ -78,16 +79,8 @@ public sealed class RebuildEngine(Trade trade)
     }
 
     /// <summary>What is taken though another ranks first by itself says so.</summary>
-    private static Candidate ForTheWeek(ImmutableArray<Candidate> options, int taken, bool locked) =>
-        locked || taken == 0 || options[0].Match - options[taken].Match < Clearly
-            ? options[taken]
-            : options[taken] with
-            {
-                Why = [Reason.Of("why.week", ("first", options[0].Name)), .. options[taken].Why],
-            };
-
-    /// <summary>Matches closer together than this are the same to a coach.</summary>
-    private const double Clearly = 0.01;
+    private static Candidate ForTheWeek(Candidate taken, Reason? because, bool locked) =>
+        locked || because is null ? taken : taken with { Why = [because, .. taken.Why] };
 
     /// <summary>What the dose, as it came out in the end, makes of what the gym line says.</summary>
     private static HomeLine AsSaid(HomeLine line, LineToMatch match) =>

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding.Choosing;
@@ -40,6 +41,25 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
         }
 
         return [.. taken];
+    }
+
+    /// <summary>
+    /// Why another than the first-ranked option was taken, line by line: what the first would have cost beside all that was taken for
+    /// the other lines. Null where the first was taken, or none.
+    /// </summary>
+    /// <param name="lines">Lines of the week, each day's together.</param>
+    /// <param name="taken">Index of the option taken per line.</param>
+    /// <param name="minutesPerSession">The client's minutes, null when not set.</param>
+    public ImmutableArray<Reason?> Because(IReadOnlyList<LineOptions> lines, ImmutableArray<int> taken, int? minutesPerSession = null)
+    {
+        ArgumentNullException.ThrowIfNull(lines);
+        if (taken.All(t => t <= 0))
+        {
+            return [.. taken.Select(_ => (Reason?)null)];
+        }
+
+        var costs = new CostOfFirst(lines, taken, Problem([.. lines], minutesPerSession), rules);
+        return [.. taken.Select((t, i) => t <= 0 ? null : costs.Of(i))];
     }
 
     /// <summary>The choice as figures, for the solver and for whoever checks it against another.</summary>
@@ -89,6 +109,9 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
         lines[index].Line.SupersetLetter is not { } letter
         || !lines.Take(index).Any(l => l.Line.Day == lines[index].Line.Day && l.Line.SupersetLetter == letter);
 
+    private static bool Stays(LineOptions line, Candidate candidate) =>
+        candidate.Exercises.Length == 1 && candidate.Exercises[0].ExerciseId == line.Line.ExerciseId;
+
     private ChoiceOption Option(LineOptions line, Candidate candidate, bool rests)
     {
         var sets = new SortedDictionary<int, double>();
@@ -104,7 +127,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
             }
         }
 
-        var head = candidate.Id == line.Kept ? rules.Kept : 0;
+        var head = (candidate.Id == line.Kept ? rules.Kept : 0) + (Stays(line, candidate) ? rules.SameExercise : 0);
         return new ChoiceOption(
             (candidate.Match * rules.RoleWeight[line.Role]) + head,
             [.. sets.Select(s => (s.Key, s.Value))],
@@ -150,7 +173,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
     }
 
     /// <summary>Whether two short lists share a string; plain loops, because a week asks this some ten thousand times.</summary>
-    private static bool Overlap(ImmutableArray<string> some, ImmutableArray<string> others)
+    internal static bool Overlap(ImmutableArray<string> some, ImmutableArray<string> others)
     {
         foreach (var one in some)
         {
@@ -167,7 +190,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
     }
 
     /// <summary>What of a candidate can clash with another.</summary>
-    private sealed record Rig(
+    internal sealed record Rig(
         ImmutableArray<string> Exercises,
         ImmutableArray<string> Names,
         ImmutableArray<string> Neighbours,

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using CsCheck;
 using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Making.Sessions;
@@ -44,6 +45,17 @@ public class WeekChoiceTests
     [Fact]
     public void The_same_exercise_may_stand_on_two_days() =>
         Choice.Choose([Line(0, ("a", 0.9), ("b", 0.8)), Line(1, ("a", 0.9), ("c", 0.4))]).ShouldBe([0, 0]);
+
+    [Fact]
+    public void What_is_taken_though_another_ranks_first_says_why()
+    {
+        LineOptions[] lines = [Line(0, ("a", 0.9), ("b", 0.8)), Line(0, ("a", 0.9), ("c", 0.4))];
+        var because = Choice.Because(lines, Choice.Choose(lines));
+
+        because.Count(b => b is not null).ShouldBe(1);
+        because.OfType<Reason>().Single().Tells("why.week-twice").ShouldBeTrue();
+        Choice.Because([Line(0, ("a", 0.9), ("b", 0.8))], [0]).ShouldBe([null]);
+    }
 
     [Fact]
     public void A_line_without_a_free_option_stays_empty() => Choice.Choose([Line(0, ("a", 0.9)), Line(0, ("a", 0.8))]).ShouldBe([0, -1]);
