@@ -21,6 +21,15 @@ public static class ExchangeLimits
     /// <summary>Most sheets of a file.</summary>
     public const int Sheets = 60;
 
+    /// <summary>Most cells of all sheets together.</summary>
+    public const int Cells = 60_000;
+
+    /// <summary>Most ranges of joined cells in a sheet.</summary>
+    public const int Merges = 2_000;
+
+    /// <summary>Deepest nesting of elements: spreadsheets have some ten, drawings in them some twenty.</summary>
+    public const int Depth = 40;
+
     /// <summary>Longest text of a cell, characters; the rest is cut.</summary>
     public const int CellLength = 1_000;
 }

@@ -9,34 +9,35 @@ internal static class MergedCells
     /// <summary>The rows with the first cell's content in every row of its range, in the range's first column.</summary>
     public static ImmutableArray<SheetRow> Fill(ImmutableArray<SheetRow> rows, IEnumerable<string> ranges)
     {
-        var byNumber = rows.ToDictionary(r => r.Number);
+        // A file may name a row twice; the first stands.
+        var numbers = rows.Select(r => r.Number).Distinct().Order().ToArray();
+        var byNumber = rows.GroupBy(r => r.Number).ToDictionary(g => g.Key, g => g.First().Cells.ToList());
         foreach (var range in ranges)
         {
             var ends = range.Split(':');
             if (
                 ends.Length != 2
                 || !byNumber.TryGetValue(Row(ends[0]), out var first)
-                || Column(ends[0]) is var column && column >= first.Cells.Length
+                || Column(ends[0]) is var column && column >= first.Count
             )
             {
                 continue;
             }
 
-            var cell = first.Cells[column];
-            foreach (var row in rows.Where(r => r.Number > Row(ends[0]) && r.Number <= Row(ends[1])))
+            var (cell, last) = (first[column], Row(ends[1]));
+            for (var i = Array.BinarySearch(numbers, Row(ends[0])) + 1; i < numbers.Length && numbers[i] <= last; i++)
             {
-                var at = byNumber[row.Number];
-                var cells = at.Cells;
-                while (cells.Length <= column)
+                var cells = byNumber[numbers[i]];
+                while (cells.Count <= column)
                 {
-                    cells = cells.Add(new SheetCell(string.Empty));
+                    cells.Add(new SheetCell(string.Empty));
                 }
 
-                byNumber[row.Number] = at with { Cells = cells.SetItem(column, cell) };
+                cells[column] = cell;
             }
         }
 
-        return [.. rows.Select(r => byNumber[r.Number])];
+        return [.. rows.DistinctBy(r => r.Number).Select(r => r with { Cells = [.. byNumber[r.Number]] })];
     }
 
     /// <summary>Column of an address, 0 first: B7 is 1.</summary>

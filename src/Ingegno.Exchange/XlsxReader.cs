@@ -30,7 +30,16 @@ internal static class XlsxReader
                     .Where(s => s.State is null || s.State.Value == SheetStateValues.Visible)
                     .Take(ExchangeLimits.Sheets)
                 ?? [];
-            return new SheetFile([.. sheets.Select(s => Read(workbook, s, cells))], null, null, []);
+
+            // Several sheets that point at one part are one sheet; what all of them hold together is counted.
+            var left = ExchangeLimits.Cells;
+            var read = new List<Sheet>();
+            foreach (var sheet in sheets.DistinctBy(s => s.Id?.Value ?? s.Name?.Value ?? string.Empty))
+            {
+                read.Add(Read(workbook, sheet, cells, ref left));
+            }
+
+            return new SheetFile([.. read], null, null, []);
         }
         catch (Exception wrong)
             when (wrong
@@ -42,6 +51,7 @@ internal static class XlsxReader
                         or ArgumentException
                         or InvalidOperationException
                         or KeyNotFoundException
+                        or OverflowException
             )
         {
             throw new UnreadableFileException(
@@ -51,7 +61,7 @@ internal static class XlsxReader
         }
     }
 
-    private static Sheet Read(WorkbookPart workbook, DocumentFormat.OpenXml.Spreadsheet.Sheet sheet, XlsxCells cells)
+    private static Sheet Read(WorkbookPart workbook, DocumentFormat.OpenXml.Spreadsheet.Sheet sheet, XlsxCells cells, ref int left)
     {
         var name = sheet.Name?.Value ?? string.Empty;
         if (sheet.Id?.Value is not { } id || workbook.GetPartById(id) is not WorksheetPart part)
@@ -72,11 +82,25 @@ internal static class XlsxReader
             )
             {
                 merged.Add(range);
+                if (merged.Count > ExchangeLimits.Merges)
+                {
+                    throw new UnreadableFileException(
+                        $"Sheet \"{name}\" joins cells more than {ExchangeLimits.Merges:N0} times; a gym program never does. Leave out what is not the program."
+                    );
+                }
             }
             else if (reader.IsStartElement && reader.ElementType == typeof(Row) && reader.LoadCurrentElement() is Row row)
             {
                 number = (int?)row.RowIndex?.Value ?? number + 1;
                 var read = Read(row, number, cells);
+                left -= read.Cells.Length;
+                if (left < 0)
+                {
+                    throw new UnreadableFileException(
+                        $"The file holds more than {ExchangeLimits.Cells:N0} cells; a gym program is never that large. Leave out what is not the program."
+                    );
+                }
+
                 if (read.Cells.Any(c => c.Text.Length > 0))
                 {
                     rows.Add(read);

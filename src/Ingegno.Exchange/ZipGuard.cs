@@ -1,4 +1,5 @@
 using System.IO.Compression;
+using System.Xml;
 
 namespace Ingegno.Exchange;
 
@@ -21,22 +22,70 @@ internal static class ZipGuard
             var (total, buffer) = (0L, new byte[64 * 1024]);
             foreach (var entry in zip.Entries)
             {
-                using var part = entry.Open();
-                for (int read; (read = part.Read(buffer)) > 0; )
+                using (var part = entry.Open())
                 {
-                    total += read;
-                    if (total > ExchangeLimits.UnpackedBytes)
+                    for (int read; (read = part.Read(buffer)) > 0; )
                     {
-                        throw new UnreadableFileException(
-                            $"The file unpacks to more than {ExchangeLimits.UnpackedBytes / 1024 / 1024} MB. Copy the program into a new spreadsheet and save that."
-                        );
+                        total += read;
+                        if (total > ExchangeLimits.UnpackedBytes)
+                        {
+                            throw new UnreadableFileException(
+                                $"The file unpacks to more than {ExchangeLimits.UnpackedBytes / 1024 / 1024} MB. Copy the program into a new spreadsheet and save that."
+                            );
+                        }
                     }
                 }
+
+                CheckDepth(entry);
             }
         }
         catch (InvalidDataException wrong)
         {
             throw new UnreadableFileException("The file is damaged and cannot be unpacked. Save it again, or paste the cells.", wrong);
+        }
+    }
+
+    /// <summary>
+    /// Nesting is measured in one pass before a library builds a tree of it: elements nested some thousand deep cost that time and again for
+    /// each level.
+    /// </summary>
+    private static void CheckDepth(ZipArchiveEntry entry)
+    {
+        using var part = entry.Open();
+        var start = new byte[4];
+        if (part.ReadAtLeast(start, start.Length, throwOnEndOfStream: false) == 0 || !start.Contains((byte)'<'))
+        {
+            return;
+        }
+
+        using var again = entry.Open();
+        using var reader = XmlReader.Create(
+            again,
+            new XmlReaderSettings
+            {
+                DtdProcessing = DtdProcessing.Prohibit,
+                XmlResolver = null,
+                CheckCharacters = false,
+            }
+        );
+        try
+        {
+            while (reader.Read())
+            {
+                if (reader.Depth > ExchangeLimits.Depth)
+                {
+                    throw new UnreadableFileException(
+                        $"The file nests its contents more than {ExchangeLimits.Depth} deep; no spreadsheet does. Copy the program into a new one and save that."
+                    );
+                }
+            }
+        }
+        catch (XmlException wrong)
+        {
+            throw new UnreadableFileException(
+                "The file is damaged: a part of it cannot be read. Save it again, or paste the cells.",
+                wrong
+            );
         }
     }
 }

@@ -21,6 +21,7 @@ public sealed class Database
             DataSource = File,
             ForeignKeys = true,
             Mode = SqliteOpenMode.ReadWriteCreate,
+            DefaultTimeout = 5, // s; the library waits by itself as well, and thirty is its usual figure.
         }.ToString();
     }
 

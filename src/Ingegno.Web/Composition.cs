@@ -78,7 +78,7 @@ public static class Composition
         services.AddSingleton(_ => new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
         services.AddSingleton<IHangingScales, SimulatedHangingScales>();
         services.AddSingleton(s => new Database(s.GetRequiredService<IOptions<IngegnoOptions>>().Value.DatabaseFile));
-        services.AddSingleton<CoachStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
+        services.AddSingleton<CoachStore>().AddSingleton<SignedInStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
         services
             .AddSingleton<GymWeekStore>()
             .AddSingleton<PlanStore>()
@@ -204,8 +204,29 @@ public static class Composition
                 cookie.Cookie.Name = "ingegno";
                 cookie.Cookie.HttpOnly = true;
                 cookie.Cookie.SameSite = SameSiteMode.Strict;
-                cookie.ExpireTimeSpan = TimeSpan.FromDays(14);
+                cookie.ExpireTimeSpan = TimeSpan.FromDays(365); // The server says when a session is over.
                 cookie.SlidingExpiration = true;
+                cookie.Events.OnValidatePrincipal = context =>
+                {
+                    var (services, user) = (context.HttpContext.RequestServices, context.Principal);
+                    var options = services.GetRequiredService<IOptions<IngegnoOptions>>().Value;
+                    if (
+                        user?.SessionKey() is not { } key
+                        || !services
+                            .GetRequiredService<SignedInStore>()
+                            .Runs(
+                                key,
+                                user.CoachId(),
+                                TimeSpan.FromDays(options.SessionIdleDays),
+                                TimeSpan.FromDays(options.SessionLongestDays)
+                            )
+                    )
+                    {
+                        context.RejectPrincipal();
+                    }
+
+                    return Task.CompletedTask;
+                };
                 cookie.Events.OnRedirectToLogin = context =>
                     Refuse(
                         context.HttpContext,

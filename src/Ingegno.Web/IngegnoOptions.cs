@@ -12,6 +12,12 @@ public sealed class IngegnoOptions
     /// <summary>Sign-in attempts a minute from one address.</summary>
     public int SignInsPerMinute { get; set; } = 10;
 
+    /// <summary>Days without use after which a session is over.</summary>
+    public int SessionIdleDays { get; set; } = 14;
+
+    /// <summary>Days after which a session is over however much it is used.</summary>
+    public int SessionLongestDays { get; set; } = 60;
+
     /// <summary>Path of the database file.</summary>
     public string DatabaseFile => Path.Combine(Data, "ingegno.db");
 }

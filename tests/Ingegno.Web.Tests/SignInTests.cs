@@ -53,6 +53,74 @@ public class SignInTests
     }
 
     [Fact]
+    public async Task A_cookie_opens_nothing_once_its_session_is_ended()
+    {
+        await using var server = new TestServer();
+        var (here, there) = (await server.SignedIn(), await server.SignedIn());
+        (await there.Read("/api/v1/signed-in")).GetArrayLength().ShouldBe(2);
+
+        var stolen = there.Http.DefaultRequestHeaders.ToString();
+        (await there.Delete("/api/v1/session")).EnsureSuccessStatusCode();
+        await there.Get("/api/v1/clients").Problem(401, "signed-out");
+        stolen.ShouldNotBeNull();
+
+        var third = await server.SignedIn();
+        (await here.Delete("/api/v1/signed-in/others")).EnsureSuccessStatusCode();
+        await third.Get("/api/v1/clients").Problem(401, "signed-out");
+        (await here.Get("/api/v1/clients")).EnsureSuccessStatusCode();
+    }
+
+    [Fact]
+    public async Task Another_password_ends_the_other_sessions_and_the_old_password_opens_nothing()
+    {
+        await using var server = new TestServer();
+        var (here, there) = (await server.SignedIn(), await server.SignedIn());
+
+        await here.Put("/api/v1/password", new { present = "guess", next = "a-new-password-of-mine" }).Problem(400, "wrong-password");
+        await here.Put("/api/v1/password", new { present = TestServer.Password, next = "short" }).Problem(400, "validation");
+        (
+            await here.Put("/api/v1/password", new { present = TestServer.Password, next = "a-new-password-of-mine" })
+        ).EnsureSuccessStatusCode();
+
+        await there.Get("/api/v1/clients").Problem(401, "signed-out");
+        (await here.Get("/api/v1/clients")).EnsureSuccessStatusCode();
+        var fresh = await server.Fresh();
+        await fresh
+            .Post("/api/v1/session", new { email = TestServer.Email, password = TestServer.Password })
+            .Problem(401, "wrong-password");
+    }
+
+    [Fact]
+    public async Task A_coach_who_is_removed_is_out_at_once()
+    {
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+        using (var connection = server.Services.GetRequiredService<Ingegno.Storage.Database>().Open())
+        {
+            using var remove = connection.CreateCommand();
+            remove.CommandText = "DELETE FROM coach";
+            remove.ExecuteNonQuery();
+        }
+
+        await browser.Get("/api/v1/clients").Problem(401, "signed-out");
+        await browser.Post("/api/v1/clients", new { name = "Nobody's" }).Problem(401, "signed-out");
+    }
+
+    [Fact]
+    public async Task A_database_that_somebody_else_holds_is_no_failure_of_the_server()
+    {
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+        using var holder = server.Services.GetRequiredService<Ingegno.Storage.Database>().Open();
+        using var hold = holder.CreateCommand();
+        hold.CommandText = "BEGIN EXCLUSIVE";
+        hold.ExecuteNonQuery();
+
+        var answer = await browser.Post("/api/v1/clients", new { name = "Waits", profile = new { level = "novice", goal = "muscle" } });
+        (answer.StatusCode, answer.Headers.RetryAfter?.Delta).ShouldBe((HttpStatusCode.ServiceUnavailable, TimeSpan.FromSeconds(5)));
+    }
+
+    [Fact]
     public async Task A_wrong_password_and_an_unknown_address_are_told_alike()
     {
         await using var server = new TestServer();

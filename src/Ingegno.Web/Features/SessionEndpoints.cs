@@ -1,3 +1,4 @@
+using System.Security.Claims;
 using FluentValidation;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -24,6 +25,17 @@ public sealed record SignIn(string Email, string Password);
 /// <summary>The first coach of a new database.</summary>
 public sealed record FirstCoach(string Name, string Email, string Password);
 
+/// <summary>Another password.</summary>
+/// <param name="Present">The one that holds now.</param>
+/// <param name="Next">The new one, 12 characters at least.</param>
+public sealed record PasswordChange(string Present, string Next);
+
+public sealed class PasswordChangeValidator : AbstractValidator<PasswordChange>
+{
+    public PasswordChangeValidator() =>
+        RuleFor(c => c.Next).Must(p => p is { Length: >= 12 and <= 200 }).WithMessage("The password takes 12 to 200 characters.");
+}
+
 public sealed class FirstCoachValidator : AbstractValidator<FirstCoach>
 {
     public FirstCoachValidator()
@@ -46,6 +58,13 @@ public static class SessionEndpoints
         session.MapGet("/", State).AllowAnonymous();
         session.MapPost("/", Enter).AllowAnonymous().RequireRateLimiting(RateLimit).ProducesProblem(StatusCodes.Status401Unauthorized);
         session.MapDelete("/", Leave);
+        api.MapGet("/signed-in", List).WithTags("session");
+        api.MapDelete("/signed-in/others", EndOthers).WithTags("session");
+        api.MapPut("/password", ChangePassword)
+            .RequireRateLimiting(RateLimit)
+            .Validate<PasswordChange>()
+            .WithTags("session")
+            .ProducesProblem(StatusCodes.Status401Unauthorized);
         api.MapPost("/first-coach", Create)
             .AllowAnonymous()
             .RequireRateLimiting(RateLimit)
@@ -70,6 +89,7 @@ public static class SessionEndpoints
         SignIn signIn,
         HttpContext context,
         CoachStore coaches,
+        SignedInStore signedIn,
         IPasswordHasher<Coach> hasher
     )
     {
@@ -93,21 +113,66 @@ public static class SessionEndpoints
             coaches.SetPasswordHash(coach.Id, hasher.HashPassword(coach, signIn.Password));
         }
 
-        await context.SignInAsync(
-            CookieAuthenticationDefaults.AuthenticationScheme,
-            CoachIdentity.PrincipalOf(coach),
-            new AuthenticationProperties { IsPersistent = true }
-        );
+        await Begin(context, coach, signedIn);
         return TypedResults.NoContent();
     }
 
-    private static SignOutHttpResult Leave() =>
-        TypedResults.SignOut(authenticationSchemes: [CookieAuthenticationDefaults.AuthenticationScheme]);
+    private static Task Begin(HttpContext context, Coach coach, SignedInStore signedIn) =>
+        context.SignInAsync(
+            CookieAuthenticationDefaults.AuthenticationScheme,
+            CoachIdentity.PrincipalOf(coach, signedIn.Begin(coach.Id, context.Request.Headers.UserAgent.ToString())),
+            new AuthenticationProperties { IsPersistent = true }
+        );
+
+    private static SignOutHttpResult Leave(ClaimsPrincipal user, SignedInStore signedIn)
+    {
+        if (user.SessionKey() is { } key)
+        {
+            signedIn.End(key);
+        }
+
+        return TypedResults.SignOut(authenticationSchemes: [CookieAuthenticationDefaults.AuthenticationScheme]);
+    }
+
+    private static Ok<IReadOnlyList<SignedIn>> List(ClaimsPrincipal user, SignedInStore signedIn) =>
+        TypedResults.Ok(signedIn.List(user.CoachId()));
+
+    private static NoContent EndOthers(ClaimsPrincipal user, SignedInStore signedIn)
+    {
+        signedIn.EndAll(user.CoachId(), user.SessionKey());
+        return TypedResults.NoContent();
+    }
+
+    /// <summary>Another password ends all sessions but this one: whoever had the old one is out.</summary>
+    private static Results<NoContent, ProblemHttpResult> ChangePassword(
+        PasswordChange change,
+        ClaimsPrincipal user,
+        CoachStore coaches,
+        SignedInStore signedIn,
+        IPasswordHasher<Coach> hasher
+    )
+    {
+        var coach = coaches.Find(user.CoachId())!;
+        if (hasher.VerifyHashedPassword(coach, coach.PasswordHash, change.Present) == PasswordVerificationResult.Failed)
+        {
+            return Problems.Make(
+                StatusCodes.Status400BadRequest,
+                "wrong-password",
+                "The present password is wrong",
+                "Nothing was changed."
+            );
+        }
+
+        coaches.SetPasswordHash(coach.Id, hasher.HashPassword(coach, change.Next));
+        signedIn.EndAll(coach.Id, user.SessionKey());
+        return TypedResults.NoContent();
+    }
 
     private static async Task<Results<NoContent, ProblemHttpResult>> Create(
         FirstCoach first,
         HttpContext context,
         CoachStore coaches,
+        SignedInStore signedIn,
         IPasswordHasher<Coach> hasher
     )
     {
@@ -122,11 +187,7 @@ public static class SessionEndpoints
             );
         }
 
-        await context.SignInAsync(
-            CookieAuthenticationDefaults.AuthenticationScheme,
-            CoachIdentity.PrincipalOf(coach),
-            new AuthenticationProperties { IsPersistent = true }
-        );
+        await Begin(context, coach, signedIn);
         return TypedResults.NoContent();
     }
 

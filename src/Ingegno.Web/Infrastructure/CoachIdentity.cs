@@ -12,14 +12,20 @@ public static class CoachIdentity
     public static long CoachId(this ClaimsPrincipal user) =>
         long.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!, CultureInfo.InvariantCulture);
 
-    /// <summary>The principal of a coach.</summary>
-    public static ClaimsPrincipal PrincipalOf(Coach coach) =>
+    private const string KeyClaim = "session";
+
+    /// <summary>Key of the session; null for a cookie of before there were any.</summary>
+    public static string? SessionKey(this ClaimsPrincipal user) => user.FindFirstValue(KeyClaim);
+
+    /// <summary>The principal of a coach in a session.</summary>
+    public static ClaimsPrincipal PrincipalOf(Coach coach, string sessionKey) =>
         new(
             new ClaimsIdentity(
                 [
                     new Claim(ClaimTypes.NameIdentifier, coach.Id.ToString(CultureInfo.InvariantCulture)),
                     new Claim(ClaimTypes.Name, coach.Name),
                     new Claim(ClaimTypes.Email, coach.Email),
+                    new Claim(KeyClaim, sessionKey),
                 ],
                 CookieAuthenticationDefaults.AuthenticationScheme
             )

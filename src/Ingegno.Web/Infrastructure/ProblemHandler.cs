@@ -2,6 +2,7 @@ using System.Text.Json;
 using Ingegno.Core.Ground.Text;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Web.Infrastructure;
 
@@ -38,6 +39,7 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
                 "The request cannot be read",
                 "Its body is missing, or a part of its address is of the wrong kind. Nothing was changed; docs/rebuild-api.md lists what is expected."
             ),
+            SqliteException { SqliteErrorCode: SqliteBusy or SqliteLocked } => Busy(httpContext),
             AntiforgeryValidationException => Problems.Make(
                 StatusCodes.Status400BadRequest,
                 "antiforgery",
@@ -59,6 +61,21 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
 
         await problem.ExecuteAsync(httpContext);
         return true;
+    }
+
+    // Result codes of SQLite (sqlite.org, "Result and Error Codes"): somebody else holds the file.
+    private const int SqliteBusy = 5;
+    private const int SqliteLocked = 6;
+
+    private static Microsoft.AspNetCore.Http.HttpResults.ProblemHttpResult Busy(HttpContext context)
+    {
+        context.Response.Headers.RetryAfter = "5";
+        return Problems.Make(
+            StatusCodes.Status503ServiceUnavailable,
+            "busy",
+            "The database is busy",
+            "Something else holds it, for instance a backup. Nothing was changed; try again in a moment."
+        );
     }
 
     private static Microsoft.AspNetCore.Http.HttpResults.ProblemHttpResult Json(JsonException json)

@@ -1,4 +1,4 @@
-import { addClient, expect, expectSaved, signIn, test } from '../support/fixtures.ts';
+import { addClient, expect, expectAccessible, expectSaved, signIn, test } from '../support/fixtures.ts';
 
 test.beforeEach(async ({ page, server }) => signIn(page, server.url));
 
@@ -137,4 +137,18 @@ test('kit that changed since the plan is told, and a press rebuilds with it', as
   await page.getByRole('button', { name: 'Rebuild 2 lines, keep your choices' }).click();
   await expect(page.getByText('The kit changed since this plan was made.')).toBeHidden();
   await expect(page.getByRole('button', { name: /^Saved, v2/ })).toBeVisible();
+});
+
+test('a coach sees where they are signed in and ends the rest', async ({ page, server, browser }) => {
+  const elsewhere = await (await browser.newContext()).newPage();
+  await signIn(elsewhere, server.url);
+  await page.getByRole('button', { name: 'Account' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Your account' });
+  await expect(dialog.getByRole('listitem').nth(1)).toBeVisible();
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'Sign out everywhere else' }).click();
+  await expect(dialog.getByText('Signed in at 1 place')).toBeVisible();
+  await elsewhere.reload();
+  await expect(elsewhere.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await elsewhere.context().close();
 });

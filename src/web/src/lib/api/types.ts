@@ -74,6 +74,7 @@ export type ShorthandError = Schemas['ShorthandError'];
 export type ReadRow = Schemas['ReadRow'];
 export type ReadingDoubt = Schemas['ReadingDoubt'];
 export type OtherReading = Schemas['OtherReading'];
+export type SignedIn = Schemas['SignedIn'];
 export type SavedTaughtName = Schemas['SavedOfTaughtName'];
 export type StoodBefore = Schemas['StoodBefore'];
 export type TradeSummary = Schemas['TradeSummary'];

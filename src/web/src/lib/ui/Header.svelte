@@ -6,6 +6,9 @@
   import { theme } from '../theme.svelte';
   import { keeping } from '../keeping/keeping.svelte';
   import { toasts } from '../toasts.svelte';
+  import AccountDialog from './AccountDialog.svelte';
+
+  let account = $state(false);
 
   /** Drafts leave the browser with the coach, so what is typed is saved or asked about first. */
   async function signOut(): Promise<void> {
@@ -49,6 +52,7 @@
       aria-label="Switch to the {theme.current === 'paper' ? 'dark' : 'light'} theme"
       >{theme.current === 'paper' ? 'Slate' : 'Paper'}</button
     >
+    <button class="btn btn-ghost btn-sm font-normal" onclick={() => (account = true)}>Account</button>
     <button
       class="btn btn-ghost btn-sm font-normal"
       title={session.coach?.email}
@@ -56,3 +60,4 @@
     >
   </div>
 </header>
+<AccountDialog open={account} onclose={() => (account = false)} />
