@@ -3,6 +3,7 @@ using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
 
@@ -45,7 +46,11 @@ public sealed class PlainStrength(ClientProfile client, Trade trade)
                 );
         }
 
-        return Bare(exercise) is { } bodyKg && exercise.Strength is { } relation && lowKg > bodyKg
+        return
+            Bare(exercise) is { } bodyKg
+            && exercise.Strength is { } relation
+            && lowKg > bodyKg
+            && Reps(bodyKg, highKg, relation.Curve) <= DosePrescriber.MostUsefulReps
             ? Reason.Of("plainly.reps", ("low", Reps(bodyKg, lowKg, relation.Curve)), ("high", Reps(bodyKg, highKg, relation.Curve)))
             : null;
     }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.Catalogue;
@@ -120,7 +121,7 @@ public sealed class StrengthModel(ClientProfile client, StrengthTables tables)
             exercise.Id,
             Math.Exp(log),
             SpreadOf(precision),
-            Reason.Of("strength.logs", ("days", own.Days), ("last", own.Newest.ToString("O")))
+            Reason.Of("strength.logs", ("days", own.Days), ("last", own.Newest.ToString("d MMM yyyy", CultureInfo.InvariantCulture)))
         );
     }
 

@@ -24,7 +24,7 @@ public class StrengthModelTests
 
         learned.OneRepMaxKg.ShouldBe(byHand, 0.02);
         learned.Spread.ShouldBe(1 / Math.Sqrt(277.78 + 44.44), 0.001);
-        learned.RestsOn.Said().ShouldBe("1 logged day of it, the last on 2026-11-20");
+        learned.RestsOn.Said().ShouldBe("1 logged day of it, the last on 20 Nov 2026");
     }
 
     [Fact]

@@ -53,7 +53,7 @@
   {:else if road.stops.length === 0}
     <p class="soft text-plain">No step further with what is here.</p>
   {:else}
-    <ol class="mt-2 flex gap-0 overflow-x-auto pb-2" tabindex="-1">
+    <ol class="mt-2 flex flex-wrap gap-y-4 pb-2">
       <li class="w-36 shrink-0 pr-3">
         <span class="block h-3 border-b-2 border-primary" aria-hidden="true"
           ><span class="-mb-1 inline-block size-3 translate-y-1 bg-primary"></span></span
