@@ -154,9 +154,9 @@
                     >{cell.dose.figures}</span
                   >
                   <span class="figures block leading-tight">
-                    {cell.externalKg > 0 ? `${Math.round(cell.externalKg * 10) / 10} kg ` : ''}<span
-                      class="soft">RIR {cell.dose.rir}</span
-                    >
+                    {cell.externalKg > 0
+                      ? `${Math.round(cell.externalKg * 10) / 10} kg `
+                      : ''}{#if !cell.dose.timed}<span class="soft">RIR {cell.dose.rir}</span>{/if}
                   </span>
                   <span class="block leading-tight">
                     {#if cell.exerciseId !== row.exerciseId}<span class="block">{cell.name}</span>{/if}

@@ -31,9 +31,9 @@
     <div class="figures">
       <p class="text-xl font-semibold">{figuresOf(cell)}</p>
       <p class="flex items-center gap-3 text-plain">
-        {cell.dose.tempo}
-        <TempoLine tempo={cell.dose.tempo} /> <span>rest {rest(cell.dose.restSeconds)}</span>
-        <span class="text-primary">RIR {cell.dose.rir}</span>
+        {#if !cell.dose.timed}{cell.dose.tempo} <TempoLine tempo={cell.dose.tempo} />{/if}
+        <span>rest {rest(cell.dose.restSeconds)}</span>
+        {#if !cell.dose.timed}<span class="text-primary">RIR {cell.dose.rir}</span>{/if}
       </p>
       {#if cell.dose.techniques.length > 0}<p class="soft text-plain">
           {cell.dose.techniques.map((id) => trade.stepName(id)).join(', ')}

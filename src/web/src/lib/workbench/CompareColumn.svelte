@@ -42,7 +42,9 @@
       {#if candidate.exercises.length > 1}<p class="font-semibold">{home.name}</p>{/if}
       <p class="figures flex flex-wrap items-center gap-x-3">
         <b class="text-lg">{home.dose.figures}</b>
-        <span class="flex items-center gap-1">{home.dose.tempo} <TempoLine tempo={home.dose.tempo} /></span>
+        {#if !home.dose.timed}<span class="flex items-center gap-1"
+            >{home.dose.tempo} <TempoLine tempo={home.dose.tempo} /></span
+          >{/if}
         <span>{rest(home.dose.restSeconds)}</span>
       </p>
       <p>{home.setup}</p>

@@ -41,11 +41,13 @@
   <NumberField label="Sets" min={1} max={20} step={1} bind:value={sets} />
   <NumberField label={dose.timed ? 'Seconds from' : 'Reps from'} min={1} step={1} bind:value={min} />
   <NumberField label="to" min={1} step={1} bind:value={max} />
-  <NumberField label="RIR" min={0} max={10} step={1} bind:value={rir} />
-  <label>
-    <span class="label-text">Tempo</span>
-    <input class="input figures w-full px-2" bind:value={tempo} />
-  </label>
+  {#if !dose.timed}
+    <NumberField label="RIR" min={0} max={10} step={1} bind:value={rir} />
+    <label>
+      <span class="label-text">Tempo</span>
+      <input class="input figures w-full px-2" bind:value={tempo} />
+    </label>
+  {/if}
   <NumberField label="Rest" unit="s" min={0} max={900} step={1} bind:value={rest} />
   <NumberField label="Load" unit="kg" min={0} max={500} bind:value={load} />
   <button class="btn">Set</button>

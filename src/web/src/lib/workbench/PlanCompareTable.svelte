@@ -23,7 +23,11 @@
     result?.plan.lines.find((l) => l.gym.key === line.gym.key);
   const doses = (line: HomeLine | undefined): string =>
     line?.chosen?.exercises
-      .map((e) => `${e.dose.figures} ${e.dose.tempo} ${rest(e.dose.restSeconds)} RIR ${e.dose.rir}`)
+      .map((e) =>
+        e.dose.timed
+          ? `${e.dose.figures} ${rest(e.dose.restSeconds)}`
+          : `${e.dose.figures} ${e.dose.tempo} ${rest(e.dose.restSeconds)} RIR ${e.dose.rir}`,
+      )
       .join(' + ') ?? '';
   const percent = (value: number): string => `${Math.round(value * 100)} %`;
   const minutes = (result: RebuildResult, day: string): number | undefined =>

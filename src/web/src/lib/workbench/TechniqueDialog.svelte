@@ -46,9 +46,9 @@
 <Dialog title="Techniques for {home.name}" {open} {onclose}>
   <p class="mt-2 flex flex-wrap items-center gap-x-4">
     <span class="figures font-semibold">{home.dose.figures}</span>
-    <span class="figures flex items-center gap-2"
-      >{home.dose.tempo} <TempoLine tempo={home.dose.tempo} /></span
-    >
+    {#if !home.dose.timed}<span class="figures flex items-center gap-2"
+        >{home.dose.tempo} <TempoLine tempo={home.dose.tempo} /></span
+      >{/if}
     {#if home.expectedReps}<span aria-live="polite"
         ><span class="figures">{home.expectedReps}</span> to failure expected</span
       >{/if}
