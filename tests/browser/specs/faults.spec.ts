@@ -94,6 +94,6 @@ test('an address that leads nowhere says so', async ({ page, server, consoleErro
   await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
 
   await page.goto(`${server.url}/clients/999999`);
-  await expect(page.getByText('This client cannot be opened.')).toBeVisible();
+  await expect(page.getByText('This client cannot be opened')).toBeVisible();
   expect(consoleErrors.splice(0).every((e) => e.includes('404'))).toBe(true);
 });

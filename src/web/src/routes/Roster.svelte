@@ -115,12 +115,9 @@
           ? `${shown.length} of ${count(rows.length, 'client')}`
           : `${count(rows.length, 'client')}${needing > 0 ? `, ${needing} for you today` : ''}`}{/if}
     </p>
-    <label>
-      <span class="sr-only">Order</span>
-      <select class="select w-auto" bind:value={order}>
-        {#each Object.entries(orders) as [key, text] (key)}<option value={key}>{text}</option>{/each}
-      </select>
-    </label>
+    <select class="select w-auto" aria-label="Order" bind:value={order}>
+      {#each Object.entries(orders) as [key, text] (key)}<option value={key}>{text}</option>{/each}
+    </select>
     <label>
       <span class="sr-only">Filter the roster</span>
       <input
