@@ -141,7 +141,12 @@ test('the same week at two places keeps a plan for each', async ({ page, server 
   await dialog.getByRole('button', { name: 'Go over to Hotel' }).click();
   await expect(page.getByText('Home plan, Hotel')).toBeVisible();
   await page.keyboard.press('s');
-  await expect(page.getByText(/Saved as version \d+\./).last().last()).toBeVisible();
+  await expect(
+    page
+      .getByText(/Saved as version \d+\./)
+      .last()
+      .last(),
+  ).toBeVisible();
 
   await page.keyboard.press('p');
   await expect(page.getByText('Home plan, Home')).toBeVisible();
