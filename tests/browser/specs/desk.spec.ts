@@ -195,3 +195,47 @@ test('leaving a typed log asks once and brings it back', async ({ page, server }
   await page.getByRole('button', { name: 'Drop it' }).click();
   await expect(first).toHaveValue('');
 });
+
+test('a decision that did not reach the server is there again after a reload', async ({
+  page,
+  server,
+  consoleErrors,
+}) => {
+  const id = await addClient(page, 'Decided', { text: 'Back squat 3x8\nBench press 3x8' });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.getByRole('button', { name: /^Rebuild/ }).click();
+  const bench = page.getByRole('region', { name: 'Gym plan facing home plan' });
+  await expect(bench.getByRole('listitem')).toHaveCount(2);
+  await expect(page).toHaveURL(/line=1/);
+  await page.reload();
+  await expect(bench.getByRole('listitem'), 'what was proposed and not decided about').toHaveCount(2);
+
+  await page.locator('body').press('s');
+  await expect(page.getByRole('button', { name: /^Saved, v1/ })).toBeVisible();
+  await page.route('**/versions', (route) => route.abort());
+  await page.keyboard.press('2');
+  await expect(page.getByText('kept by you')).toBeVisible();
+  const taken = await bench.getByRole('listitem').first().textContent();
+  await expect(page.getByText('Kept here; the server does not answer', { exact: false })).toBeVisible();
+  page.once('dialog', (dialog) => void dialog.accept());
+  await page.reload();
+  await expect(page.getByText('Restored what you had not saved.')).toBeVisible();
+  await expect(bench.getByRole('listitem').first()).toHaveText(taken!);
+  await page.unroute('**/versions');
+  await expect(page.getByRole('button', { name: /^Saved, v2/ })).toBeVisible();
+  await expect(page.getByText('Restored what you had not saved.')).toBeHidden();
+  consoleErrors.splice(0); // The connection was cut on purpose.
+});
+
+test('a gym week that is typed over makes a new version of its plan', async ({ page, server }) => {
+  const id = await addClient(page, 'Typed over', { text: 'Back squat 3x8' });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await page.getByRole('button', { name: /^Rebuild/ }).click();
+  await page.locator('body').press('s');
+  await expect(page.getByRole('button', { name: /^Saved, v1/ })).toBeVisible();
+  await page.keyboard.press('e');
+  const area = page.getByLabel('Gym week, one line per exercise');
+  await area.fill('Back squat 3x8\nBench press 3x8');
+  await area.press('Control+Enter');
+  await expect(page.getByRole('button', { name: /^Saved, v2/ })).toBeVisible();
+});

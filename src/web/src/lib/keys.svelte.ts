@@ -6,6 +6,8 @@ export interface KeyBinding {
   run: () => void;
   /** Shown in the sheet instead of the key, for ranges such as 1–9. */
   shown?: string;
+  /** It saves: Ctrl S does it too, in the middle of a field. */
+  saves?: boolean;
   /** With Shift held. */
   shift?: boolean;
   /** Where the key is meant for something else, it is left alone. */
@@ -58,13 +60,20 @@ class KeyMap {
     return undefined;
   }
 
+  #saving(): KeyBinding | undefined {
+    return this.groups
+      .toReversed()
+      .flatMap((group) => group.bindings)
+      .find((b) => b.saves);
+  }
+
   /** Ctrl S saves wherever one is, in the middle of a field too. */
   #save(event: KeyboardEvent): boolean {
     if (!(event.ctrlKey || event.metaKey) || event.altKey || event.key.toLowerCase() !== 's') return false;
     event.preventDefault();
     if (event.target instanceof HTMLElement)
       event.target.dispatchEvent(new Event('change', { bubbles: true }));
-    this.#bound('s', false)?.run();
+    if (!document.querySelector('dialog[open]')) this.#saving()?.run();
     return true;
   }
 

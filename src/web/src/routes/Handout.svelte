@@ -189,10 +189,10 @@
           >
             <p>
               2-0-1-0: seconds down, pause, up, pause; X is as fast as you can. Left in reserve: reps you
-              could still have done. Pain 0–10: stop the exercise from 5, or when it is sharp. Before the
-              first use of furniture, bars and anchors: push, half weight, full weight; look over every band
-              for nicks. Ingegno helps a qualified coach to plan. It is no medical advice, certifies no
-              object, and defers to licensed clinicians, local rules and makers' instructions.
+              could still have done. Pain 0–10; stop the exercise when it is sharp or grows. Before the first
+              use of furniture, bars and anchors: push, half weight, full weight; look over every band for
+              nicks. Ingegno helps a qualified coach to plan. It is no medical advice, certifies no object,
+              and defers to licensed clinicians, local rules and makers' instructions.
             </p>
           </footer>
         </section>

@@ -58,7 +58,7 @@
       },
       { key: 'u', label: 'undo', run: () => bench.undo() },
       { key: 'u', shift: true, label: 'redo', run: () => bench.redo() },
-      { key: 's', label: 'save now', run: () => void bench.keeper.flush() },
+      { key: 's', label: 'save now', saves: true, run: () => void bench.keeper.flush() },
       { key: 'p', label: 'next place', run: nextPlace },
       {
         key: 'w',

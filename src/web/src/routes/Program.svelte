@@ -41,7 +41,7 @@
     const off = keys.add('Gym program', [
       { key: 'i', label: 'bring in a program', run: () => (importing = true) },
       { key: 'b', label: 'the way back to the gym', run: () => (returning = grid.week !== null) },
-      { key: 's', label: 'save now', run: () => void grid.keeper.flush() },
+      { key: 's', label: 'save now', saves: true, run: () => void grid.keeper.flush() },
       { key: 'u', label: 'undo', run: () => grid.undo() },
       { key: 'u', shift: true, label: 'redo', run: () => grid.redo() },
     ]);

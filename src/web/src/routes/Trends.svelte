@@ -39,7 +39,6 @@
       },
       (error: unknown) => (failed = error),
     );
-    read(formula);
   }
 
   $effect(() => read(formula));
@@ -76,7 +75,16 @@
   </div>
   {#if equation}<p class="soft mb-3 figures text-plain">{equation}</p>{/if}
   {#if !trends}
-    <Opening inner doing="Reading the logs …" what="trend" {failed} onagain={start} />
+    <Opening
+      inner
+      doing="Reading the logs …"
+      what="trend"
+      {failed}
+      onagain={() => {
+        start();
+        read(formula);
+      }}
+    />
   {:else if trends.weeks.length === 0}
     <div class="sheet p-8">
       <h2 class="text-xl">Nothing logged yet</h2>

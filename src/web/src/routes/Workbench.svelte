@@ -95,7 +95,7 @@
       },
       { key: 'u', label: 'undo', run: () => void bench.undo() },
       { key: 'u', shift: true, label: 'redo', run: () => void bench.redo() },
-      { key: 's', label: 'save now', run: () => void bench.save() },
+      { key: 's', label: 'save now', saves: true, run: () => void bench.save() },
       { key: 'h', label: 'open the hand-out', run: () => void handout() },
     ]);
     return () => {
@@ -286,7 +286,7 @@
 <ConflictDialog
   what="gym week"
   open={bench.gym.deciding}
-  onmine={() => void bench.gym.takeMine().then(() => bench.rebuild())}
+  onmine={() => void bench.gym.takeMine().then(() => bench.propose())}
   ontheirs={() => void bench.gym.takeTheirs()}
   onclose={() => (bench.gym.deciding = false)}
 />

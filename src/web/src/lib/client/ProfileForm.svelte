@@ -45,7 +45,7 @@
   onMount(() => {
     void keeper.on(`client-${client.id}`, client.revision);
     const off = keys.add('Client form', [
-      { key: 's', label: 'save now', run: () => void keeper.flush() },
+      { key: 's', label: 'save now', saves: true, run: () => void keeper.flush() },
       { key: 'u', label: 'undo', run: () => step('undo') },
       { key: 'u', shift: true, label: 'redo', run: () => step('redo') },
     ]);

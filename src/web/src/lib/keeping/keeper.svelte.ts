@@ -153,7 +153,8 @@ export class Keeper<T> {
   /** Saves now what waits; true when nothing is left. */
   async flush(): Promise<boolean> {
     clearTimeout(this.#timer);
-    if (this.#saving) await this.#saving;
+    // Two that ask at once must not send it twice: a new record would be made twice.
+    while (this.#saving) await this.#saving;
     if (!this.open) return true;
     if (!this.#ways.save || this.state === 'conflict') return false;
     const saving = (this.#saving = this.#save());

@@ -219,6 +219,21 @@ describe('a keeper', () => {
     expect([await kept.flush(), kept.state]).toEqual([false, 'kept']);
   });
 
+  it('sends once what several ask to be saved at once', async () => {
+    const desk = new Desk();
+    const keeper = desk.keeper();
+    await keeper.on('kit-1', 1);
+    desk.type(keeper, 'a');
+    await later(900); // The pause is over: it is under way.
+    const flushed = Promise.all([keeper.flush(), keeper.flush(), keeper.flush()]);
+    await later(500);
+    expect([await flushed, desk.sent]).toEqual([[true, true, true], 1]);
+    desk.type(keeper, 'ab');
+    const first = Promise.all([keeper.flush(), keeper.flush()]);
+    await later(500);
+    expect([await first, desk.sent]).toEqual([[true, true], 2]);
+  });
+
   it('does not put a draft over what is typed while it is looked for', async () => {
     drafts.put('kit-1', { value: 'old', base: 1, at: 0 });
     const desk = new Desk();

@@ -80,7 +80,7 @@
   function pressed(event: KeyboardEvent): void {
     if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
       event.preventDefault();
-      void bench.rebuild();
+      void bench.propose();
       return;
     }
 
@@ -135,7 +135,7 @@
     <button
       class="btn btn-primary"
       disabled={bench.busy || bench.gym.text.trim() === ''}
-      onclick={() => bench.rebuild()}
+      onclick={() => bench.propose()}
       >{bench.busy ? 'Rebuilding …' : 'Rebuild'} <span class="keycap">Ctrl ↵</span></button
     >
     {#if bench.result}<button class="btn" onclick={() => (bench.editing = false)}>Back to the plan</button

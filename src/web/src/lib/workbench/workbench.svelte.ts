@@ -154,7 +154,7 @@ export class Workbench {
     const kept = this.versions.of(this.gym.weekId, this.placeId);
     if (left?.unsaved) {
       this.#put(left);
-      await this.rebuild();
+      await this.#again(true);
     } else if (kept) await this.#openPlan(kept.id);
     else {
       this.result = null;
@@ -180,7 +180,7 @@ export class Workbench {
     this.#leave();
     this.placeId = id;
     this.#put(at);
-    await this.rebuild(at.unsaved || at.plan === null);
+    await this.#again(at.unsaved || at.plan === null);
     await this.#keepHere();
   }
 
@@ -204,15 +204,20 @@ export class Workbench {
     return rebuilt(this.request(decided, this.places.find((p) => p.id === placeId) ?? this.place));
   }
 
-  /** Proposes a home plan for what is typed. */
-  async rebuild(unsaved = true): Promise<void> {
+  /** Proposes a home plan for what is typed; a plan that is saved already gets it as its next version. */
+  async propose(): Promise<void> {
+    await this.#opening; // A key may be pressed before everything is there.
+    await this.#again(true);
+    if (this.versions.plan) this.keeper.changed();
+  }
+
+  async #again(unsaved: boolean): Promise<void> {
     if (!this.busy) this.#working = this.#rebuild(unsaved);
     await this.#working;
   }
 
   /** True when there is a new plan; what is refused is said and changes nothing. */
   async #rebuild(unsaved: boolean, decisions: PlanDecision[] = []): Promise<boolean> {
-    await this.#opening; // A key may be pressed before everything is there.
     if (!this.client || this.busy) return false;
     this.busy = true;
     try {
@@ -249,10 +254,10 @@ export class Workbench {
 
   /** Proposes anew, keeping what stands where nothing clearly better has come up. */
   async rebuildAgain(): Promise<void> {
+    await this.#opening;
     this.#remember();
     this.#headStart();
-    await this.rebuild();
-    if (this.versions.plan) this.keeper.changed();
+    await this.propose();
   }
 
   /** Proposes anew with kit, client and gym week as they are now. */
@@ -310,7 +315,7 @@ export class Workbench {
     if (!this.client || allows.includes(exerciseId)) return;
     this.#change();
     if (!(await this.#client.wish({ allows: [...allows, exerciseId] }))) return;
-    await this.rebuild();
+    await this.#again(true);
     this.keeper.changed();
     toasts.done(
       `${name} is offered to ${this.client.value.name} from now on, with its caution.`,
@@ -460,7 +465,7 @@ export class Workbench {
   /** Takes a decision once what is under way is done. */
   #take(decision: PlanDecision, first: () => void = () => undefined): Promise<boolean> {
     const plain = $state.snapshot(decision) as PlanDecision;
-    const taken = this.#working.then(() => {
+    const taken = Promise.all([this.#opening, this.#working]).then(() => {
       first();
       return this.#rebuild(true, [plain]);
     });
@@ -475,7 +480,7 @@ export class Workbench {
     const moved = this.placeId !== step.placeId;
     this.placeId = step.placeId;
     this.#put(step);
-    await this.rebuild();
+    await this.#again(true);
     if (moved) await this.#keepHere();
     else if (this.versions.plan || this.history.canUndo) this.keeper.changed();
   }
