@@ -64,7 +64,7 @@ public static class SessionEndpoints
             .RequireRateLimiting(RateLimit)
             .Validate<PasswordChange>()
             .WithTags("session")
-            .ProducesProblem(StatusCodes.Status401Unauthorized);
+            .ProducesProblem(StatusCodes.Status400BadRequest);
         api.MapPost("/first-coach", Create)
             .AllowAnonymous()
             .RequireRateLimiting(RateLimit)

@@ -67,6 +67,26 @@ public class DoubleProgressionTests
         Next(Sets(12, 12, 12), context: Context(24, loads, "rear-foot-raised-split-squat")).Decision.ShouldBe(Decision.MoreLoad);
     }
 
+    [Theory]
+    [InlineData(5, 15)] // at least fifteen
+    [InlineData(8, 20)] // two and a half times the top
+    [InlineData(12, 30)] // and never past thirty
+    public void Reps_past_a_full_zone_go_no_further_than_they_train_the_same(int top, int most)
+    {
+        var here = Context(20, [Dumbbells[0]]);
+        var full = here with
+        {
+            Home = here.Home with { Dose = here.Home.Dose with { Target = new SetTarget(most, most), Zone = new SetTarget(top - 1, top) } },
+        };
+
+        DoubleProgression.Next(new LineKey(1), full, Sets(most, most, most)).Dose.Target.Max.ShouldBeLessThanOrEqualTo(most);
+        var before = full with
+        {
+            Home = full.Home with { Dose = full.Home.Dose with { Target = new SetTarget(top, top), Tempo = Tempo.Parse("1-0-1-0") } },
+        };
+        Next(Sets(top, top, top, rir: 3), before).Dose.Target.Max.ShouldBeLessThanOrEqualTo(most);
+    }
+
     [Fact]
     public void Missed_reps_are_repeated_and_far_misses_step_back()
     {

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using CsCheck;
+using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.TradeData;
@@ -55,6 +56,53 @@ public class WeekChoiceTests
         because.Count(b => b is not null).ShouldBe(1);
         because.OfType<Reason>().Single().Tells("why.week-twice").ShouldBeTrue();
         Choice.Because([Line(0, ("a", 0.9), ("b", 0.8))], [0]).ShouldBe([null]);
+    }
+
+    [Fact]
+    public void The_gym_exercise_itself_stays_though_the_bar_be_loaded_anew_for_it()
+    {
+        var plan = new RebuildEngine(Trade.Shipped)
+            .Rebuild(
+                new RebuildRequest
+                {
+                    Client = Examples.ClientA with { KnownLifts = [] },
+                    Kit = new PlaceKit
+                    {
+                        Name = "Garage",
+                        Items =
+                        [
+                            new KitItem { Id = "bar", Kind = "adjustable-barbell", HandleKg = 20, Plates = [new Plate(10, 4), new Plate(5, 2)] },
+                            new KitItem { Id = "db", Kind = "dumbbell", Count = 2, MassKg = 20 },
+                        ],
+                    },
+                    GymLines = ["Barbell Romanian deadlift 3x8 RIR 2", "Barbell row 4x8 RIR 2", "Barbell curl 3x10"],
+                }
+            )
+            .Plan;
+
+        plan.Lines.Select(l => l.Chosen!.Exercises[0].ExerciseId).ShouldBe(plan.Lines.Select(l => l.Gym.ExerciseId));
+    }
+
+    [Theory]
+    [InlineData("bar", "why.week-rig")]
+    [InlineData("mat", "why.week-sets")]
+    public void The_reason_is_what_the_first_would_have_cost_most(string firstUses, string code)
+    {
+        var (row, curl) = (Line(0, ("barbell-row", 0.9)), Line(0, ("barbell-curl", 0.9), ("dumbbell-lateral-raise", 0.9)));
+        LineOptions Using(LineOptions line, int option, string item, double kg) =>
+            line with
+            {
+                Options = line.Options.SetItem(
+                    option,
+                    line.Options[option] with
+                    {
+                        Exercises = [line.Options[option].Exercises[0] with { UsesItems = [item], ExternalKg = kg }],
+                    }
+                ),
+            };
+        LineOptions[] lines = [Using(row, 0, "bar", 60), Using(Using(curl, 0, firstUses, 30), 1, "db", 8)];
+
+        Choice.Because(lines, [0, 1])[1]!.Tells(code).ShouldBeTrue(Choice.Because(lines, [0, 1])[1]!.Said());
     }
 
     [Fact]
