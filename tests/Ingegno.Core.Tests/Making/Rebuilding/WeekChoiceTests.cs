@@ -71,8 +71,20 @@ public class WeekChoiceTests
                         Name = "Garage",
                         Items =
                         [
-                            new KitItem { Id = "bar", Kind = "adjustable-barbell", HandleKg = 20, Plates = [new Plate(10, 4), new Plate(5, 2)] },
-                            new KitItem { Id = "db", Kind = "dumbbell", Count = 2, MassKg = 20 },
+                            new KitItem
+                            {
+                                Id = "bar",
+                                Kind = "adjustable-barbell",
+                                HandleKg = 20,
+                                Plates = [new PlateSet(10, 4), new PlateSet(5, 2)],
+                            },
+                            new KitItem
+                            {
+                                Id = "db",
+                                Kind = "dumbbell",
+                                Count = 2,
+                                MassKg = 20,
+                            },
                         ],
                     },
                     GymLines = ["Barbell Romanian deadlift 3x8 RIR 2", "Barbell row 4x8 RIR 2", "Barbell curl 3x10"],
