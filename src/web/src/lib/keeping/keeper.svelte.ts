@@ -150,8 +150,14 @@ export class Keeper<T> {
     return this.flush();
   }
 
-  /** Saves now what waits; true when nothing is left. */
+  /** Saves now what waits, and what is typed while it is sent; true when nothing is left. */
   async flush(): Promise<boolean> {
+    do if (await this.#flushOnce()) return true;
+    while (this.state === 'waiting');
+    return false;
+  }
+
+  async #flushOnce(): Promise<boolean> {
     clearTimeout(this.#timer);
     // Two that ask at once must not send it twice: a new record would be made twice.
     while (this.#saving) await this.#saving;
@@ -232,7 +238,7 @@ export class Keeper<T> {
   #saveSoon(wait = this.#shelf.pause): void {
     clearTimeout(this.#timer);
     if (this.saves && !this.#closed && this.state !== 'conflict')
-      this.#timer = setTimeout(() => void this.flush(), wait);
+      this.#timer = setTimeout(() => void this.#flushOnce(), wait);
   }
 
   async #keep(record: string): Promise<void> {
