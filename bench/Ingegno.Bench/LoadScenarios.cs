@@ -22,14 +22,34 @@ internal static class LoadScenarios
     {
         get
         {
-            var builder = new LoadBuilder([Rucksack], Thirty, []);
             yield return new Scenario(
                 "load builder, 30 item types with counts, room short",
                 100,
-                () => builder.Build(new LoadWish(TargetKg))
+                () => new LoadBuilder([Rucksack], Thirty, []).Build(new LoadWish(TargetKg))
             );
             yield return new Scenario("the same problem for CP-SAT, one worker", 20, () => Solve());
+            yield return new Scenario("load builder, 60 kinds in 20 containers", 20, () => Crowded(60));
+            yield return new Scenario("load builder, 500 kinds in 20 containers, 999 of each", 3, () => Crowded(500));
         }
+    }
+
+    /// <summary>More things than any home has: every mass and volume another, in containers of every size, with sand and water.</summary>
+    private static LoadAnswer Crowded(int kinds)
+    {
+        var containers = Enumerable
+            .Range(0, 20)
+            .Select(i => new Container($"c{i}", $"container {i}", 0.5, 5 + (4 * i), 100, i % 2 == 0, 2));
+        var objects = Enumerable
+            .Range(0, kinds)
+            .Select(i => new LooseObject(
+                $"o{i}",
+                $"thing {i}",
+                Math.Round(0.11 + (i * 0.037), 2),
+                Math.Round(0.2 + (i * 17 % 41 * 0.13), 3),
+                kinds > 100 ? 999 : 1 + (i % 6)
+            ));
+        var fillers = Enumerable.Range(0, 20).Select(i => new Filler($"f{i}", $"filler {i}", 0.6 + (i * 0.05), 30, false));
+        return new LoadBuilder([.. containers], [.. objects], [.. fillers]).Build(new LoadWish(TargetKg, 2));
     }
 
     private static double Solve()

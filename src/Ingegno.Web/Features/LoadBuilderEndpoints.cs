@@ -45,16 +45,10 @@ public static class LoadBuilderEndpoints
     {
         var kit = new KitAtPlace(load.Kit, trade.KitKinds);
         var containers = PlaceLoads.Containers(kit);
-        var chosen = load.ContainerId is { } id ? [.. containers.Where(c => c.Id == id)] : containers;
+        ImmutableArray<Container> chosen = load.ContainerId is { } id ? [.. containers.Where(c => c.Id == id)] : containers;
         var builder = new LoadBuilder(chosen, PlaceLoads.Objects(kit), PlaceLoads.Fillers(kit));
-        var reachable = chosen
-            .Where(c => c.Count >= load.Hands)
-            .SelectMany(c => builder.Reachable(c, load.Hands))
-            .Select(r => r.MassKg)
-            .Distinct()
-            .Order()
-            .ToList();
-        var every = Math.Max(1, (int)Math.Ceiling(reachable.Count / (double)MostReachable));
+        var reachable = chosen.IsEmpty ? [] : builder.Masses(load.Hands);
+        var every = Math.Max(1, (int)Math.Ceiling(reachable.Length / (double)MostReachable));
         return TypedResults.Ok(
             new BuiltLoads(builder.Build(new LoadWish(load.TargetKg, load.Hands)), [.. reachable.Where((_, i) => i % every == 0)])
         );

@@ -14,12 +14,14 @@ public sealed class ReachableLoads
     private const double MostHeldKg = 60;
 
     private readonly KitAtPlace _kit;
+    private readonly Lazy<LoadBuilder> _builder;
     private readonly Dictionary<LoadSource, ImmutableArray<ReachableLoad>> _known = [];
 
     public ReachableLoads(KitAtPlace kit)
     {
         ArgumentNullException.ThrowIfNull(kit);
         _kit = kit;
+        _builder = new Lazy<LoadBuilder>(() => PlaceLoads.Builder(kit));
     }
 
     /// <summary>All loads from the given sources, lightest first; never includes "no load".</summary>
@@ -70,11 +72,10 @@ public sealed class ReachableLoads
     /// <summary>Containers of one use, packed with loose objects or filled by the half litre.</summary>
     private IEnumerable<ReachableLoad> Filled(string use, int hands)
     {
-        var builder = PlaceLoads.Builder(_kit);
         foreach (var container in PlaceLoads.Containers(_kit, use).Where(c => c.Count >= hands))
         {
             var others = container with { ContentLimitKg = Math.Min(container.ContentLimitKg, MostHeldKg) };
-            foreach (var recipe in Merge(builder.Reachable(others, hands, MergeKg / hands), r => r.TotalKg, r => r.PieceCount))
+            foreach (var recipe in Merge(_builder.Value.Reachable(others, hands, MergeKg / hands), r => r.TotalKg, r => r.PieceCount))
             {
                 yield return new ReachableLoad(
                     recipe.TotalKg,

@@ -138,6 +138,54 @@ public class LoadBuilderTests
                 iter: 60
             );
 
+    [Fact]
+    public void One_table_answers_for_rooms_of_every_size() =>
+        Gen.Select(Objects, Gen.Int[100, 1500], Gen.Double[2, 14], Gen.Double[15, 40])
+            .Sample(
+                (objects, units, small, large) =>
+                {
+                    var shared = new PackingTable(objects, 15, large, small);
+                    var own = new PackingTable(objects, 15, small);
+                    (shared.Reaches(units, small) ? shared.PiecesAt(units, small) : -1).ShouldBe(
+                        own.Reaches(units) ? own.PiecesAt(units) : -1
+                    );
+                },
+                iter: 200
+            );
+
+    [Fact]
+    public void Things_that_weigh_the_same_are_one_kind_to_pack_and_the_smaller_ones_go_in_first()
+    {
+        var soft = new LooseObject("a-soft", "bag of rice", 1, 2, 3);
+        var hard = new LooseObject("b-hard", "brick", 1, 0.5, 3);
+        var twin = hard with { Id = "c-hard", Name = "stone" };
+
+        Build(6.9, [Rucksack], [soft, hard, twin]).Exact!.InWords.ShouldBe("rucksack with 3 × brick and 3 × stone: 6.9 kg");
+        Build(8.9, [Rucksack], [soft, hard, twin]).Exact!.Packed.Pieces.Single(p => p.Piece == soft).Count.ShouldBe(2);
+    }
+
+    [Fact]
+    public void More_things_than_any_home_has_are_answered_with_the_nearest_found_and_that_is_said()
+    {
+        ImmutableArray<LooseObject> objects =
+        [
+            .. Enumerable
+                .Range(0, 500)
+                .Select(i => new LooseObject($"o{i}", $"thing {i}", 0.11 + (i * 0.04), 0.2 + (i * 17 % 41 * 0.13), 999)),
+        ];
+        ImmutableArray<Container> containers =
+        [
+            .. Enumerable.Range(0, 20).Select(i => Rucksack with { Id = $"c{i}", VolumeL = 5 + (4 * i), ContentLimitKg = 100, Count = 2 }),
+        ];
+
+        var answer = Build(40, containers, objects, [Sand], hands: 2);
+
+        answer.Complete.ShouldBeFalse();
+        answer.Exact!.MassKg.ShouldBe(40, 0.006);
+        answer.Exact.Packed.VolumeL.ShouldBeLessThanOrEqualTo(answer.Exact.Container.VolumeL + 1e-6);
+        Build(5, [Rucksack], [Bottle, Dictionary]).Complete.ShouldBeTrue();
+    }
+
     private static readonly Gen<ImmutableArray<LooseObject>> Objects = Gen.Select(Gen.Int[10, 400], Gen.Int[1, 40], Gen.Int[1, 4])
         .Array[1, 8]
         .Select(o =>

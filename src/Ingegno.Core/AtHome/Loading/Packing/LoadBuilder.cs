@@ -47,7 +47,8 @@ public sealed record LoadRecipe(Container Container, Packing Packed, PouredFille
 /// <param name="Below">When there is none: the heaviest below.</param>
 /// <param name="Above">When there is none: the lightest above.</param>
 /// <param name="Limit">Why it ends where it ends, when even the heaviest is below the wish.</param>
-public sealed record LoadAnswer(LoadRecipe? Exact, LoadRecipe? Below, LoadRecipe? Above, string? Limit);
+/// <param name="Complete">False when there are so many things that these are the nearest found, and a nearer or simpler one may exist.</param>
+public sealed record LoadAnswer(LoadRecipe? Exact, LoadRecipe? Below, LoadRecipe? Above, string? Limit, bool Complete = true);
 
 /// <summary>
 /// Reaches a target with containers, loose objects and fillers: exact to 10 g where the sum exists, else the nearest below
@@ -57,6 +58,8 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
 {
     /// <summary>No single load is built above this, in kg.</summary>
     public const double MostKg = 100;
+
+    private readonly PackingTable?[] _tables = new PackingTable?[3];
 
     /// <summary>Builds the wish from all containers and takes the best.</summary>
     /// <exception cref="ArgumentOutOfRangeException">The target is not above 0, above 100 kg, or the hands are not 1 or 2.</exception>
@@ -97,13 +100,29 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
             .FirstOrDefault();
         if (exact is not null)
         {
-            return new LoadAnswer(exact, null, null, null);
+            return new LoadAnswer(exact, null, null, null, Table(wish.Hands).Complete);
         }
 
         var below = found.Where(r => Units(r) < target).OrderByDescending(Units).ThenBy(r => r.PieceCount).FirstOrDefault();
         var above = found.Where(r => Units(r) > target).OrderBy(Units).ThenBy(r => r.PieceCount).FirstOrDefault();
-        return new LoadAnswer(null, below, above, above is null ? Ends(usable, below, wish.Hands) : null);
+        return new LoadAnswer(null, below, above, above is null ? Ends(usable, below, wish.Hands) : null, Table(wish.Hands).Complete);
     }
+
+    /// <summary>Every mass of one hand that can be reached, kg, lightest first, fillers by the half litre.</summary>
+    public ImmutableArray<double> Masses(int hands = 1) =>
+        [
+            .. containers
+                .Where(c => c.Count >= hands)
+                .SelectMany(c =>
+                    Table(hands)
+                        .Masses(Math.Min(c.ContentLimitKg, MostKg), c.VolumeL)
+                        .Where(kg => kg > 0)
+                        .Concat(Poured(c, hands).Select(p => p.MassKg))
+                        .Select(kg => Math.Round(c.TareKg + kg, 2, MidpointRounding.AwayFromZero))
+                )
+                .Distinct()
+                .Order(),
+        ];
 
     /// <summary>
     /// Everything that one container can be filled to, fillers by the half litre; masses nearer to one another than
@@ -112,20 +131,40 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
     public IEnumerable<LoadRecipe> Reachable(Container container, int hands = 1, double apartKg = 0)
     {
         ArgumentNullException.ThrowIfNull(container);
-        var limit = Math.Min(container.ContentLimitKg, MostKg);
-        foreach (var packing in new PackingTable(Shared(hands), limit, container.VolumeL).All(apartKg).Where(p => p.PieceCount > 0))
+        foreach (
+            var packing in Table(hands)
+                .All(apartKg, Math.Min(container.ContentLimitKg, MostKg), container.VolumeL)
+                .Where(p => p.PieceCount > 0)
+        )
         {
             yield return Recipe(container, packing, null, hands);
         }
 
+        foreach (var poured in Poured(container, hands))
+        {
+            yield return Recipe(container, Nothing, poured, hands);
+        }
+    }
+
+    private IEnumerable<PouredFiller> Poured(Container container, int hands)
+    {
         foreach (var filler in Fits(container, hands))
         {
             for (var litres = 0.5; litres <= MostLitres(container, filler, 0, 0) + 1e-9; litres += 0.5)
             {
-                yield return Recipe(container, Nothing, new PouredFiller(filler, litres), hands);
+                yield return new PouredFiller(filler, litres);
             }
         }
     }
+
+    /// <summary>One table for all containers: each looks up to its own limit and within its own room.</summary>
+    private PackingTable Table(int hands) =>
+        _tables[hands] ??= new PackingTable(
+            Shared(hands),
+            Math.Min(containers.Max(c => c.ContentLimitKg), MostKg),
+            containers.Max(c => c.VolumeL),
+            containers.Min(c => c.VolumeL)
+        );
 
     private static Packing Nothing { get; } = new(0, 0, []);
 
@@ -140,22 +179,21 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
             yield break;
         }
 
-        var shared = Shared(wish.Hands);
-        var heaviest = shared.Select(o => o.MassKg).DefaultIfEmpty(0).Max();
-        var table = new PackingTable(shared, Math.Min(limit, content + heaviest + 0.01), container.VolumeL);
+        var table = Table(wish.Hands);
+        var top = Math.Min(table.Top, PackingTable.ToUnits(limit + 1e-9, down: true));
         var wanted = PackingTable.ToUnits(content);
-        for (var units = Math.Min(wanted, table.Top); units >= 0; units--)
+        for (var units = Math.Min(wanted, top); units >= 0; units--)
         {
-            if (table.At(units) is { } below)
+            if (table.At(units, container.VolumeL) is { } below)
             {
                 yield return Recipe(container, below, null, wish.Hands);
                 break;
             }
         }
 
-        for (var units = wanted + 1; units <= table.Top; units++)
+        for (var units = wanted + 1; units <= top; units++)
         {
-            if (table.At(units) is { } above)
+            if (table.At(units, container.VolumeL) is { } above)
             {
                 yield return Recipe(container, above, null, wish.Hands);
                 break;
@@ -175,24 +213,26 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
     private static LoadRecipe? Topped(Container container, PackingTable table, Filler filler, int wanted, int hands)
     {
         (int Units, double Litres, int Pieces)? best = null;
-        for (var units = Math.Min(wanted, table.Top); units >= 0; units--)
+        var most = PackingTable.ToUnits(Math.Min(container.ContentLimitKg, MostKg) + 1e-9, down: true);
+        for (var units = Math.Min(wanted, Math.Min(table.Top, most)); units >= 0; units--)
         {
-            if (!table.Reaches(units))
+            if (!table.Reaches(units, container.VolumeL))
             {
                 continue;
             }
 
-            var room = MostLitres(container, filler, units * PackingTable.ResolutionKg, table.VolumeAt(units));
+            var packed = table.VolumeAt(units, container.VolumeL);
+            var room = MostLitres(container, filler, units * PackingTable.ResolutionKg, packed);
             var litres = (wanted - units) * PackingTable.ResolutionKg / filler.DensityKgPerL;
-            if (litres <= room + 1e-9 && (best is null || table.PiecesAt(units) < best.Value.Pieces))
+            if (litres <= room + 1e-9 && (best is null || table.PiecesAt(units, container.VolumeL) < best.Value.Pieces))
             {
-                best = (units, litres, table.PiecesAt(units));
+                best = (units, litres, table.PiecesAt(units, container.VolumeL));
             }
         }
 
         if (best is { Litres: > 0 } found)
         {
-            return Recipe(container, table.At(found.Units)!, new PouredFiller(filler, found.Litres), hands);
+            return Recipe(container, table.At(found.Units, container.VolumeL)!, new PouredFiller(filler, found.Litres), hands);
         }
 
         var full = MostLitres(container, filler, 0, 0);

@@ -114,6 +114,12 @@
           </div>
         </div>
       {/each}
+      {#if built?.answer.complete === false}
+        <p class="border-l-2 border-warning pl-2">
+          There is so much to pack here that these are the nearest found; a simpler or nearer load may exist.
+          Choose one container, or take things out.
+        </p>
+      {/if}
       {#if built?.answer.limit}<p class="border-l-2 border-warning pl-2">{built.answer.limit}</p>{/if}
     </div>
     {#if reachable.length > 0}
