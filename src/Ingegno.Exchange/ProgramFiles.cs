@@ -106,13 +106,9 @@ public static class ProgramFiles
         new()
         {
             DataType = CellValues.InlineString,
-            InlineString = new InlineString(new Text(WithoutControls(text)) { Space = SpaceProcessingModeValues.Preserve }),
+            InlineString = new InlineString(new Text(SafeCell.OneLine(text)) { Space = SpaceProcessingModeValues.Preserve }),
             StyleIndex = style,
         };
-
-    /// <summary>XML knows no control characters.</summary>
-    private static string WithoutControls(string text) =>
-        new([.. text.Where(c => c is '\t' or '\n' or '\r' or (>= ' ' and not '\uFFFE' and not '\uFFFF'))]);
 
     /// <summary>Two styles: text (format 49 of ECMA-376), and the same in bold for the heads.</summary>
     private static Stylesheet TextAndBold() =>

@@ -1,14 +1,48 @@
 namespace Ingegno.Exchange;
 
 /// <summary>
-/// Cells that a spreadsheet would take for a formula are written with an apostrophe before them, and read without it
-/// (OWASP, CSV Injection, from memory).
+/// The one writer of text cells. A cell holds one line: line breaks and other control characters become blanks, so that none begins a new
+/// row where quotes are not understood. A cell that a spreadsheet would take for a formula is written with an apostrophe before it, and read
+/// without it (OWASP, CSV Injection, from memory).
 /// </summary>
-internal static class SafeCell
+public static class SafeCell
 {
-    private static readonly char[] Starts = ['=', '+', '-', '@', '\t', '\r'];
+    /// <summary>Signs that start a formula, the wide ones of East Asian keyboards among them.</summary>
+    private static readonly char[] Starts = ['=', '+', '-', '@', '＝', '＋', '－', '＠'];
 
-    public static string Write(string cell) => cell.Length > 0 && Starts.Contains(cell[0]) ? "'" + cell : cell;
+    /// <summary>The text as a cell of a text table.</summary>
+    public static string Write(string cell) => OneLine(cell) is var line && StartsFormula(line) ? "'" + line : line;
 
-    public static string Read(string cell) => cell.Length > 1 && cell[0] == '\'' && Starts.Contains(cell[1]) ? cell[1..] : cell;
+    /// <summary>The text of a cell of a text table.</summary>
+    public static string Read(string cell)
+    {
+        ArgumentNullException.ThrowIfNull(cell);
+        return cell.Length > 1 && cell[0] == '\'' && StartsFormula(cell[1..]) ? cell[1..] : cell;
+    }
+
+    /// <summary>The text in one line, without control characters and halves of characters.</summary>
+    public static string OneLine(string text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        return string.Create(
+            text.Length,
+            text,
+            (line, from) =>
+            {
+                for (var i = 0; i < from.Length; i++)
+                {
+                    var alone =
+                        char.IsSurrogate(from[i])
+                        && !(i + 1 < from.Length && char.IsSurrogatePair(from[i], from[i + 1]))
+                        && !(i > 0 && char.IsSurrogatePair(from[i - 1], from[i]));
+                    line[i] = char.IsControl(from[i]) || alone || from[i] is '\u2028' or '\u2029' or '\uFFFE' or '\uFFFF' ? ' ' : from[i];
+                }
+            }
+        );
+    }
+
+    /// <summary>Spreadsheets trim what they paste: blanks and marks of no width before a sign do not make it harmless.</summary>
+    private static bool StartsFormula(string line) =>
+        line.SkipWhile(c => char.IsWhiteSpace(c) || c is '\u200B' or '\u200E' or '\u200F' or '\uFEFF').FirstOrDefault() is var first
+        && Starts.Contains(first);
 }

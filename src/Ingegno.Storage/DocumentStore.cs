@@ -36,8 +36,11 @@ public abstract class PracticeDocumentStore<T> : DocumentStore<T>
     /// <summary>All of them.</summary>
     public IReadOnlyList<Saved<T>> List(long coachId) => Table.List(coachId, null);
 
+    /// <summary>Adds one; null when it was made under this key before and is gone since.</summary>
+    public Saved<T>? Add(long coachId, T value, string? once) => Table.Add(coachId, null, NameOf(value), Tidy(value), once);
+
     /// <summary>Adds one.</summary>
-    public Saved<T> Add(long coachId, T value) => Table.Add(coachId, null, NameOf(value), Tidy(value))!;
+    public Saved<T> Add(long coachId, T value) => Add(coachId, value, null)!;
 }
 
 /// <summary>Documents of a client.</summary>
@@ -51,5 +54,6 @@ public abstract class ClientDocumentStore<T> : DocumentStore<T>
     public IReadOnlyList<Saved<T>> List(long coachId, long clientId) => Table.List(coachId, clientId);
 
     /// <summary>Adds one; null when the client is not this coach's.</summary>
-    public Saved<T>? Add(long coachId, long clientId, T value) => Table.Add(coachId, clientId, NameOf(value), Tidy(value));
+    public Saved<T>? Add(long coachId, long clientId, T value, string? once = null) =>
+        Table.Add(coachId, clientId, NameOf(value), Tidy(value), once);
 }

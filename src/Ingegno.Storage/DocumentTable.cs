@@ -47,30 +47,40 @@ internal sealed class DocumentTable<T>(
     }
 
     /// <summary>Adds a row; null when the owner is not this coach's.</summary>
-    public Saved<T>? Add(long coachId, long? ownerId, string name, T value)
-    {
-        using var connection = database.Open();
-        return Insert(connection, null, coachId, ownerId, name, value) is { } added ? Find(coachId, added) : null;
-    }
+    /// <param name="coachId">The coach.</param>
+    /// <param name="ownerId">The client that it belongs to; null when it is the practice's.</param>
+    /// <param name="name">Name to sort by.</param>
+    /// <param name="value">The document.</param>
+    /// <param name="once">Key of the post: sent again, it gives the row that was made then.</param>
+    public Saved<T>? Add(long coachId, long? ownerId, string name, T value, string? once = null) =>
+        AddAll(coachId, ownerId, [(name, value)], once) is [var added] ? added : null;
 
     /// <summary>Adds rows, all or none; null when the owner is not this coach's.</summary>
-    public IReadOnlyList<Saved<T>>? AddAll(long coachId, long? ownerId, IEnumerable<(string Name, T Value)> values)
+    public IReadOnlyList<Saved<T>>? AddAll(long coachId, long? ownerId, IEnumerable<(string Name, T Value)> values, string? once = null)
     {
+        var rows = values.ToList();
+        var content = $"{table} {ownerId} {string.Concat(rows.Select(r => Write(r.Value)))}";
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
-        var added = new List<long>();
-        foreach (var (name, value) in values)
+        var added = DoneOnce.Find(connection, transaction, coachId, once, content)?.ToList();
+        if (added is null)
         {
-            if (Insert(connection, transaction, coachId, ownerId, name, value) is not { } id)
+            added = [];
+            foreach (var (name, value) in rows)
             {
-                return null;
+                if (Insert(connection, transaction, coachId, ownerId, name, value) is not { } id)
+                {
+                    return null;
+                }
+
+                added.Add(id);
             }
 
-            added.Add(id);
+            DoneOnce.Note(connection, transaction, coachId, once, content, added, clock.GetUtcNow());
         }
 
         transaction.Commit();
-        return [.. added.Select(id => Find(coachId, id)!)];
+        return [.. added.Select(id => Find(coachId, id)).OfType<Saved<T>>()];
     }
 
     private long? Insert(SqliteConnection connection, SqliteTransaction? transaction, long coachId, long? ownerId, string name, T value)

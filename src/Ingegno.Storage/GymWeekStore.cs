@@ -8,6 +8,6 @@ public sealed class GymWeekStore(Database database, TimeProvider clock)
     : ClientDocumentStore<GymWeek>(new DocumentTable<GymWeek>(database, clock, "gym_week", "client_id", "id"), w => w.Name)
 {
     /// <summary>Adds weeks in their order, all or none; null when the client is not this coach's.</summary>
-    public IReadOnlyList<Saved<GymWeek>>? AddAll(long coachId, long clientId, IEnumerable<GymWeek> weeks) =>
-        Table.AddAll(coachId, clientId, weeks.Select(w => (w.Name, w)));
+    public IReadOnlyList<Saved<GymWeek>>? AddAll(long coachId, long clientId, IEnumerable<GymWeek> weeks, string? once = null) =>
+        Table.AddAll(coachId, clientId, weeks.Select(w => (w.Name, w)), once);
 }

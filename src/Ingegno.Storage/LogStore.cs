@@ -4,6 +4,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using Dapper;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Text;
 using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.Written.Programs;
 using Microsoft.Data.Sqlite;
@@ -75,27 +76,28 @@ public sealed class LogStore(Database database, TimeProvider clock)
         "s.session_id AS SessionId, s.line AS Line, s.exercise_id AS ExerciseId, s.reps AS Reps, s.load_kg AS LoadKg, s.rir AS Rir, s.pain AS Pain, s.pain_joint AS PainJoint, s.sharp AS Sharp, s.system_kg AS SystemKg, s.straight_share AS StraightShare, s.planned_reps AS PlannedReps, s.planned_rir AS PlannedRir, s.planned_rest AS PlannedRest, s.technique AS Technique";
 
     /// <summary>Adds a session; null when the plan is not this coach's.</summary>
-    public long? Add(long coachId, long planId, SessionRecord session)
-    {
-        using var connection = database.Open();
-        using var transaction = connection.BeginTransaction();
-        var id = Insert(connection, transaction, coachId, planId, session);
-        if (id is not null)
-        {
-            transaction.Commit();
-        }
-
-        return id;
-    }
+    public long? Add(long coachId, long planId, SessionRecord session, string? once = null) =>
+        AddAll(coachId, planId, [session], once) is [var id] ? id : null;
 
     /// <summary>Adds sessions, all or none; null when the plan is not this coach's.</summary>
-    public IReadOnlyList<long>? AddAll(long coachId, long planId, IEnumerable<SessionRecord> sessions)
+    /// <param name="coachId">The coach.</param>
+    /// <param name="planId">Plan that was trained.</param>
+    /// <param name="sessions">The sessions.</param>
+    /// <param name="once">Key of the post: sent again, it gives what was stored then.</param>
+    public IReadOnlyList<long>? AddAll(long coachId, long planId, IEnumerable<SessionRecord> sessions, string? once = null)
     {
         ArgumentNullException.ThrowIfNull(sessions);
+        var rows = sessions.ToList();
+        var content = $"log {planId} {JsonSerializer.Serialize(rows, TradeJson.Lenient)}";
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
+        if (DoneOnce.Find(connection, transaction, coachId, once, content) is { } made)
+        {
+            return made;
+        }
+
         var ids = new List<long>();
-        foreach (var session in sessions)
+        foreach (var session in rows)
         {
             if (Insert(connection, transaction, coachId, planId, session) is not { } id)
             {
@@ -105,6 +107,7 @@ public sealed class LogStore(Database database, TimeProvider clock)
             ids.Add(id);
         }
 
+        DoneOnce.Note(connection, transaction, coachId, once, content, ids, clock.GetUtcNow());
         transaction.Commit();
         return ids;
     }

@@ -46,6 +46,9 @@ public sealed class PlanStore(Database database, TimeProvider clock)
     private const string ParentOfHead = "(SELECT parent FROM plan_version WHERE plan_id = p.id AND number = p.head)";
     private const string NewestChild = "(SELECT max(number) FROM plan_version WHERE plan_id = p.id AND parent = p.head)";
 
+    /// <summary>Which plan was worked on last is counted, for a clock may be set back.</summary>
+    private const string NextTouch = "(SELECT coalesce(max(touched), 0) + 1 FROM plan)";
+
     // Properties, not constructor parameters: SQLite does not type a computed column that is null.
     private sealed class Row
     {
@@ -72,6 +75,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         public string UpdatedAt { get; init; } = string.Empty;
     }
 
+    /// <summary>Plans of a coach or of one client, the one worked on last first.</summary>
     public IReadOnlyList<PlanSummary> List(long coachId, long? clientId = null)
     {
         using var connection = database.Open();
@@ -82,7 +86,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
                     """
                     SELECT id, client_id, title, head, updated_at, place_id, gym_week_id FROM plan
                     WHERE coach_id = @coachId AND (@clientId IS NULL OR client_id = @clientId)
-                    ORDER BY updated_at DESC, id DESC
+                    ORDER BY touched DESC, id DESC
                     """,
                     new { coachId, clientId }
                 )
@@ -116,16 +120,22 @@ public sealed class PlanStore(Database database, TimeProvider clock)
     }
 
     /// <summary>Adds a plan with its first version; null when client, place or gym week are not this coach's.</summary>
-    public Saved<PlanRecord>? Add(long coachId, long clientId, long? placeId, long? gymWeekId, PlanDocument document)
+    public Saved<PlanRecord>? Add(long coachId, long clientId, long? placeId, long? gymWeekId, PlanDocument document, string? once = null)
     {
         ArgumentNullException.ThrowIfNull(document);
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
         var now = Timestamps.Write(clock.GetUtcNow());
+        var content = $"plan {clientId} {placeId} {gymWeekId} {document.Title}"; // The rest rests on the logs of the moment.
+        if (DoneOnce.Find(connection, transaction, coachId, once, content) is [var made])
+        {
+            return Find(connection, coachId, made);
+        }
+
         var id = connection.ExecuteScalar<long?>(
-            """
-            INSERT INTO plan (coach_id, client_id, place_id, gym_week_id, title, revision, head, created_at, updated_at)
-            SELECT @coachId, @clientId, @placeId, @gymWeekId, @title, 1, 1, @now, @now
+            $"""
+            INSERT INTO plan (coach_id, client_id, place_id, gym_week_id, title, revision, head, created_at, updated_at, touched)
+            SELECT @coachId, @clientId, @placeId, @gymWeekId, @title, 1, 1, @now, @now, {NextTouch}
             WHERE EXISTS (SELECT 1 FROM client WHERE id = @clientId AND coach_id = @coachId)
               AND (@placeId IS NULL OR EXISTS (SELECT 1 FROM place WHERE id = @placeId AND client_id = @clientId))
               AND (@gymWeekId IS NULL OR EXISTS (SELECT 1 FROM gym_week WHERE id = @gymWeekId AND client_id = @clientId))
@@ -148,6 +158,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         }
 
         AddVersion(connection, transaction, coachId, id.Value, 1, null, "first version", document, now);
+        DoneOnce.Note(connection, transaction, coachId, once, content, [id.Value], clock.GetUtcNow());
         transaction.Commit();
         return Find(connection, coachId, id.Value);
     }
@@ -217,7 +228,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         if (target(connection, transaction, row, now) is { } head)
         {
             connection.Execute(
-                "UPDATE plan SET head = @head, revision = revision + 1, updated_at = @now WHERE id = @id AND coach_id = @coachId",
+                $"UPDATE plan SET head = @head, revision = revision + 1, updated_at = @now, touched = {NextTouch} WHERE id = @id AND coach_id = @coachId",
                 new
                 {
                     coachId,

@@ -11,11 +11,16 @@ public sealed class PulseStore(Database database)
     private sealed record Row(long PlanId, string Document);
 
     /// <summary>Keeps the pulse of a plan in place of the one before.</summary>
-    public void Put(long coachId, long planId, PlanPulse pulse)
+    /// <param name="coachId">The coach.</param>
+    /// <param name="planId">The plan.</param>
+    /// <param name="pulse">What its log says.</param>
+    /// <param name="seen">Mark of the log that it was made from, see <see cref="Due"/>: what was logged since is still due.</param>
+    public void Put(long coachId, long planId, PlanPulse pulse, long? seen = null)
     {
         using var connection = database.Open();
         connection.Execute(
             """
+            DELETE FROM pulse_due WHERE plan_id = @planId AND coach_id = @coachId AND mark = @seen;
             INSERT INTO plan_pulse (plan_id, coach_id, document) VALUES (@planId, @coachId, @document)
             ON CONFLICT (plan_id) DO UPDATE SET document = excluded.document WHERE coach_id = excluded.coach_id
             """,
@@ -23,9 +28,19 @@ public sealed class PulseStore(Database database)
             {
                 planId,
                 coachId,
+                seen,
                 document = JsonSerializer.Serialize(pulse, TradeJson.Lenient),
             }
         );
+    }
+
+    /// <summary>Plans whose log was changed after their pulse was made, with the mark of the last change.</summary>
+    public IReadOnlyDictionary<long, long> Due(long coachId)
+    {
+        using var connection = database.Open();
+        return connection
+            .Query<(long Plan, long Mark)>("SELECT plan_id, mark FROM pulse_due WHERE coach_id = @coachId", new { coachId })
+            .ToDictionary(d => d.Plan, d => d.Mark);
     }
 
     /// <summary>The pulses of all plans of a coach, by plan.</summary>

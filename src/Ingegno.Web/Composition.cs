@@ -1,6 +1,6 @@
 using System.Reflection;
+using System.Security.Cryptography.X509Certificates;
 using System.Text.Json.Serialization;
-using System.Threading.RateLimiting;
 using FluentValidation;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Ground.Text;
@@ -22,7 +22,11 @@ using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.DataProtection.KeyManagement;
 using Microsoft.AspNetCore.DataProtection.Repositories;
+using Microsoft.AspNetCore.DataProtection.XmlEncryption;
+using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.Identity;
+using Microsoft.AspNetCore.RateLimiting;
+using Microsoft.Extensions.Logging.Abstractions;
 using Microsoft.Extensions.Options;
 using Serilog;
 
@@ -78,6 +82,13 @@ public static class Composition
         services.AddSingleton(_ => new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
         services.AddSingleton<IHangingScales, SimulatedHangingScales>();
         services.AddSingleton(s => new Database(s.GetRequiredService<IOptions<IngegnoOptions>>().Value.DatabaseFile));
+        services.AddSingleton(s => new Backups(
+            s.GetRequiredService<Database>(),
+            s.GetRequiredService<IOptions<IngegnoOptions>>().Value.BackupFolder,
+            s.GetRequiredService<TimeProvider>()
+        ));
+        services.AddHostedService<NightlyBackup>();
+        services.AddSingleton<AuditStore>().AddSingleton<SetupCode>().AddSingleton<SignInGuard>();
         services.AddSingleton<CoachStore>().AddSingleton<SignedInStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
         services
             .AddSingleton<GymWeekStore>()
@@ -91,6 +102,7 @@ public static class Composition
         services.AddValidatorsFromAssemblyContaining<IngegnoOptions>(ServiceLifetime.Singleton);
 
         AddSignIn(services);
+        AddProxies(services);
         services.AddSingleton(Phrasebook.English);
         services.ConfigureHttpJsonOptions(json =>
         {
@@ -113,30 +125,24 @@ public static class Composition
     public static void UseIngegno(this WebApplication app)
     {
         ArgumentNullException.ThrowIfNull(app);
+        app.UseForwardedHeaders();
         app.UseExceptionHandler();
+        app.UseHsts(); // Says nothing on plain HTTP, nor on this machine.
         app.UseSecurityHeaders();
         if (!IsDescribingApi)
         {
             app.UseDefaultFiles();
-            app.UseStaticFiles();
+            app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = StaticCaching.Say });
         }
 
         app.UseRouting();
+        app.UseReadableContent();
         app.UseAuthentication();
         app.UseRateLimiter();
         app.UseAuthorization();
         app.UseAntiforgeryCheck();
 
-        app.MapGet(
-                "/healthz",
-                (CoachStore coaches) =>
-                {
-                    _ = coaches.IsEmpty();
-                    return TypedResults.Ok("ready");
-                }
-            )
-            .AllowAnonymous()
-            .ExcludeFromDescription();
+        app.MapHealth();
 
         var api = app.MapGroup("/api/v1");
         api.MapSession();
@@ -173,26 +179,37 @@ public static class Composition
             .ExcludeFromDescription();
         if (!IsDescribingApi)
         {
-            app.MapFallbackToFile("index.html").AllowAnonymous().ExcludeFromDescription();
+            app.MapFallbackToFile("index.html", new StaticFileOptions { OnPrepareResponse = StaticCaching.Say })
+                .AllowAnonymous()
+                .ExcludeFromDescription();
         }
     }
 
-    /// <summary>Migrates and, for the demo, fills the database. False, with a clear line on the console, when that cannot be.</summary>
-    public static bool PrepareData(this WebApplication app)
+    /// <summary>Migrates and, for the demo, fills the database.</summary>
+    /// <exception cref="StartException">It cannot be; the line for the operator is in it.</exception>
+    public static void PrepareData(this WebApplication app)
     {
         ArgumentNullException.ThrowIfNull(app);
-        try
-        {
-            app.Services.GetRequiredService<Database>().Migrate();
-            app.Services.GetRequiredService<DemoSeeder>().SeedIfAsked();
-            return true;
-        }
-        catch (NewerDatabaseException newer)
-        {
-            Console.Error.WriteLine(newer.Message);
-            return false;
-        }
+        app.Services.GetRequiredService<Database>().Migrate(() => app.Services.GetRequiredService<Backups>().MakeBefore("migration"));
+        app.Services.GetRequiredService<DemoSeeder>().SeedIfAsked();
     }
+
+    /// <summary>Headers of a proxy count only when they come from one that is named.</summary>
+    private static void AddProxies(IServiceCollection services) =>
+        services
+            .AddOptions<ForwardedHeadersOptions>()
+            .Configure<IOptions<IngegnoOptions>>(
+                (forwarded, options) =>
+                {
+                    forwarded.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto;
+                    forwarded.KnownProxies.Clear();
+                    forwarded.KnownIPNetworks.Clear();
+                    foreach (var proxy in options.Value.Proxies)
+                    {
+                        forwarded.KnownProxies.Add(proxy);
+                    }
+                }
+            );
 
     private static void AddSignIn(IServiceCollection services)
     {
@@ -204,6 +221,7 @@ public static class Composition
                 cookie.Cookie.Name = "ingegno";
                 cookie.Cookie.HttpOnly = true;
                 cookie.Cookie.SameSite = SameSiteMode.Strict;
+                cookie.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest; // HTTPS reaches us as such through a named proxy.
                 cookie.ExpireTimeSpan = TimeSpan.FromDays(365); // The server says when a session is over.
                 cookie.SlidingExpiration = true;
                 cookie.Events.OnValidatePrincipal = context =>
@@ -253,6 +271,7 @@ public static class Composition
             antiforgery.HeaderName = AntiforgeryCheck.Header;
             antiforgery.Cookie.Name = "ingegno-antiforgery";
             antiforgery.Cookie.SameSite = SameSiteMode.Strict;
+            antiforgery.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
         });
         services.AddRateLimiter(limiter =>
         {
@@ -264,22 +283,18 @@ public static class Composition
                     "Too many tries",
                     "Wait a minute, then try again."
                 );
-            limiter.AddPolicy(
+            // Hashing a password costs on purpose: a crowd of guesses queues and leaves the rest of the machine alone.
+            limiter.AddConcurrencyLimiter(
                 SessionEndpoints.RateLimit,
-                context =>
-                    RateLimitPartition.GetFixedWindowLimiter(
-                        context.Connection.RemoteIpAddress?.ToString() ?? "unknown",
-                        _ => new FixedWindowRateLimiterOptions
-                        {
-                            PermitLimit = context.RequestServices.GetRequiredService<IOptions<IngegnoOptions>>().Value.SignInsPerMinute,
-                            Window = TimeSpan.FromMinutes(1),
-                        }
-                    )
+                hashing => (hashing.PermitLimit, hashing.QueueLimit) = (Environment.ProcessorCount, 100)
             );
         });
     }
 
-    /// <summary>Keys that protect cookies: beside the database, except while the API is described, when nothing may be written.</summary>
+    /// <summary>
+    /// Keys that protect cookies: in a folder of their own account beside the database, locked by a certificate where one is named;
+    /// while the API is described nothing is written.
+    /// </summary>
     private static void AddKeys(IServiceCollection services)
     {
         var protection = services.AddDataProtection().SetApplicationName("Ingegno");
@@ -291,6 +306,18 @@ public static class Composition
 
         services
             .AddOptions<KeyManagementOptions>()
+            .Configure<IOptions<IngegnoOptions>>(
+                (keys, options) =>
+                {
+                    if (options.Value.KeyCertificate is { } certificate)
+                    {
+                        keys.XmlEncryptor = new CertificateXmlEncryptor(
+                            X509CertificateLoader.LoadPkcs12FromFile(certificate, options.Value.KeyCertificatePassword),
+                            NullLoggerFactory.Instance
+                        );
+                    }
+                }
+            )
             .Configure<IOptions<IngegnoOptions>, ILoggerFactory>(
                 (keys, options, logs) =>
                     keys.XmlRepository = new FileSystemXmlRepository(new DirectoryInfo(Path.Combine(options.Value.Data, "keys")), logs)

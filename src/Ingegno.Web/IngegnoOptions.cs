@@ -1,3 +1,6 @@
+using System.Net;
+using Ingegno.Storage;
+
 namespace Ingegno.Web;
 
 /// <summary>Settings of the application, from the command line (<c>--data DIR --demo</c>) or the environment.</summary>
@@ -9,14 +12,45 @@ public sealed class IngegnoOptions
     /// <summary>Fill an empty database with the demo club.</summary>
     public bool Demo { get; set; }
 
-    /// <summary>Sign-in attempts a minute from one address.</summary>
-    public int SignInsPerMinute { get; set; } = 10;
-
     /// <summary>Days without use after which a session is over.</summary>
     public int SessionIdleDays { get; set; } = 14;
 
     /// <summary>Days after which a session is over however much it is used.</summary>
     public int SessionLongestDays { get; set; } = 60;
+
+    /// <summary>Folder of the backups; empty for <c>backups</c> below <see cref="Data"/>. Another disk is safer.</summary>
+    public string Backups { get; set; } = string.Empty;
+
+    /// <summary>Make a backup every night.</summary>
+    public bool NightlyBackups { get; set; } = true;
+
+    /// <summary>Addresses of reverse proxies whose word on the caller's address and on HTTPS counts, parted by commas.</summary>
+    public string TrustedProxies { get; set; } = string.Empty;
+
+    /// <summary>PKCS #12 file of a certificate that locks the keys on the disk; null to leave that to the rights of the folder.</summary>
+    public string? KeyCertificate { get; set; }
+
+    /// <summary>Password of <see cref="KeyCertificate"/>.</summary>
+    public string? KeyCertificatePassword { get; set; }
+
+    /// <summary>Megabytes that must be left on the disk for the server to call itself ready.</summary>
+    public int LeastFreeMegabytes { get; set; } = 200;
+
+    /// <summary>Folder of the backups.</summary>
+    public string BackupFolder => Backups.Length > 0 ? Backups : Path.Combine(Data, "backups");
+
+    /// <summary>The named proxies.</summary>
+    /// <exception cref="StartException">One of them is no address.</exception>
+    public IReadOnlyList<IPAddress> Proxies =>
+        [
+            .. TrustedProxies
+                .Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+                .Select(p =>
+                    IPAddress.TryParse(p, out var address)
+                        ? address
+                        : throw new StartException(1, $"--TrustedProxies names \"{p}\", which is no IP address.")
+                ),
+        ];
 
     /// <summary>Path of the database file.</summary>
     public string DatabaseFile => Path.Combine(Data, "ingegno.db");

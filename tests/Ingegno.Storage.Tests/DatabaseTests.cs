@@ -38,7 +38,8 @@ public sealed class DatabaseTests : IDisposable
             );
         }
 
-        var refused = Should.Throw<NewerDatabaseException>(_db.Database.Migrate);
+        var refused = Should.Throw<StartException>(() => _db.Database.Migrate());
+        refused.ExitCode.ShouldBe(StartException.Newer);
         refused.Message.ShouldContain("9999_future.sql");
         refused.Message.ShouldContain("backup");
     }

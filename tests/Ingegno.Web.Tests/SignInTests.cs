@@ -12,6 +12,7 @@ public class SignInTests
     private static readonly string[] Open =
     [
         "GET /healthz",
+        "GET /readyz",
         "GET /api/v1/session/",
         "POST /api/v1/session/",
         "POST /api/v1/first-coach",
@@ -138,16 +139,43 @@ public class SignInTests
     }
 
     [Fact]
-    public async Task Guessing_is_slowed_down()
+    public async Task Guessing_is_slowed_down_more_with_every_guess_and_shuts_nobody_else_out()
     {
-        await using var server = TestServer.Empty(signIns: 3);
+        await using var server = new TestServer();
         var browser = await server.Fresh();
-        for (var i = 0; i < 3; i++)
+        object Guess(string email) => new { email, password = "guess" };
+        for (var i = 0; i < 10; i++)
         {
-            await browser.Post("/api/v1/session", new { email = "a@b.example", password = "guess" }).Problem(401, "wrong-password");
+            _ = await browser.Post("/api/v1/session", Guess("a@b.example"));
         }
 
-        await browser.Post("/api/v1/session", new { email = "a@b.example", password = "guess" }).Problem(429, "too-many-tries");
+        var refused = await browser.Post("/api/v1/session", Guess("a@b.example"));
+        refused.StatusCode.ShouldBe(HttpStatusCode.TooManyRequests);
+        refused.Headers.RetryAfter!.Delta!.Value.TotalSeconds.ShouldBeInRange(1, 2);
+        server.Clock.Pass(TimeSpan.FromSeconds(2));
+        await browser.Post("/api/v1/session", Guess("a@b.example")).Problem(401, "wrong-password");
+        (await browser.Post("/api/v1/session", Guess("a@b.example"))).Headers.RetryAfter!.Delta!.Value.TotalSeconds.ShouldBeInRange(3, 4);
+
+        // From the same address, behind the same proxy: another coach, with the right password.
+        (await server.SignedIn()).ShouldNotBeNull();
+    }
+
+    [Fact]
+    public void A_coach_whose_account_is_guessed_at_from_everywhere_still_comes_in_from_where_he_was_before()
+    {
+        var clock = new TestClock();
+        var guard = new Ingegno.Web.Infrastructure.SignInGuard(clock);
+        guard.Right("lena@boathouse.example", "198.51.100.7");
+        for (var i = 0; i < 60; i++)
+        {
+            guard.Wrong("Lena@boathouse.example", $"203.0.113.{i}");
+        }
+
+        guard.Wait("lena@boathouse.example", "192.0.2.1").ShouldBeGreaterThan(TimeSpan.Zero);
+        guard.Wait("lena@boathouse.example", "198.51.100.7").ShouldBe(TimeSpan.Zero);
+        guard.Wait("tom@boathouse.example", "192.0.2.1").ShouldBe(TimeSpan.Zero);
+        clock.Pass(TimeSpan.FromHours(2));
+        guard.Wait("lena@boathouse.example", "192.0.2.1").ShouldBe(TimeSpan.Zero);
     }
 
     [Fact]
@@ -201,6 +229,7 @@ public class SignInTests
                     name = "Lena",
                     email = "lena@boathouse.example",
                     password = "short",
+                    setupCode = "",
                 }
             )
             .Problem(400, "validation");
@@ -210,7 +239,9 @@ public class SignInTests
             name = "Lena",
             email = "lena@boathouse.example",
             password = "a password long enough",
+            setupCode = server.Services.GetRequiredService<Ingegno.Web.Infrastructure.SetupCode>().Text.ToLowerInvariant(),
         };
+        await browser.Post("/api/v1/first-coach", first with { setupCode = "AAAA-BBBB-CCCC" }).Problem(400, "validation");
         (await browser.Post("/api/v1/first-coach", first)).EnsureSuccessStatusCode();
 
         await browser.RenewToken();

@@ -9,7 +9,12 @@ public sealed class TestClock : TimeProvider
 
     public static DateOnly Today => DateOnly.FromDateTime(Start.Date);
 
-    public override DateTimeOffset GetUtcNow() => Start + System.GetElapsedTime(_started);
+    private TimeSpan _ahead;
+
+    public override DateTimeOffset GetUtcNow() => Start + System.GetElapsedTime(_started) + _ahead;
+
+    /// <summary>Lets time pass.</summary>
+    public void Pass(TimeSpan time) => _ahead += time;
 
     /// <summary>A day counted from today, as it is sent.</summary>
     public static string Day(int fromToday = 0) =>

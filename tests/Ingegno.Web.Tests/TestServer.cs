@@ -30,17 +30,22 @@ public sealed class TestServer : WebApplicationFactory<IngegnoOptions>
     private bool _begins;
     private readonly DirectoryInfo _folder = Directory.CreateTempSubdirectory("ingegno-web-");
     private readonly bool _demo;
-    private readonly int _signIns;
 
     public TestServer()
         : this(demo: true) { }
 
-    private TestServer(bool demo, int signIns = 1000) => (_demo, _signIns) = (demo, signIns);
+    private TestServer(bool demo) => _demo = demo;
 
     public static JsonSerializerOptions Json { get; } = TradeJson.Lenient;
 
     /// <summary>A server without demo data: nobody can sign in yet.</summary>
-    public static TestServer Empty(int signIns = 1000) => new(demo: false, signIns);
+    public static TestServer Empty() => new(demo: false);
+
+    /// <summary>The folder of its database, keys and backups.</summary>
+    public string Folder => _folder.FullName;
+
+    /// <summary>Time from which every answer of the clock is counted on, to let days pass.</summary>
+    public TestClock Clock { get; } = new();
 
     /// <summary>A browser that is signed in as the demo coach.</summary>
     public async Task<Browser> SignedIn()
@@ -67,9 +72,8 @@ public sealed class TestServer : WebApplicationFactory<IngegnoOptions>
         }
 
         builder.UseSetting("Data", _folder.FullName);
-        builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(new TestClock()));
+        builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(Clock));
         builder.UseSetting("Demo", _demo.ToString());
-        builder.UseSetting("SignInsPerMinute", _signIns.ToString(System.Globalization.CultureInfo.InvariantCulture));
     }
 
     protected override void Dispose(bool disposing)

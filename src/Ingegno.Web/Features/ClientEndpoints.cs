@@ -99,6 +99,7 @@ public sealed class ClientRecordValidator : AbstractValidator<ClientRecord>
     public ClientRecordValidator()
     {
         RuleFor(c => c.Name).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("The client needs a name.");
+        RuleFor(c => c.Name).OneLine("A name");
         RuleFor(c => c.Name).MaximumLength(80).WithMessage("A name takes at most 80 characters.");
         RuleFor(c => c.Note).MaximumLength(2000).WithMessage("A note takes at most 2,000 characters.");
         RuleFor(c => c.Profile).NotNull().SetValidator(new ClientProfileValidator());
@@ -140,6 +141,7 @@ public static class ClientEndpoints
     )
     {
         var coach = user.CoachId();
+        log.RenewDuePulses(coach);
         var planned = plans.List(coach).ToLookup(p => p.ClientId);
         var here = places.AtAGlance(coach);
         var pulse = pulses.All(coach);
@@ -155,7 +157,7 @@ public static class ClientEndpoints
         RosterRow Row(Saved<ClientRecord> client)
         {
             var own = planned[client.Id].ToList();
-            var newest = own.MaxBy(p => p.UpdatedAt);
+            var newest = own.FirstOrDefault(); // The list begins with the one worked on last.
             var notes = newest is null
                 ? []
                 : Attention.Of(
@@ -191,9 +193,13 @@ public static class ClientEndpoints
         }
     }
 
-    private static Created<Saved<ClientRecord>> Add(ClientRecord client, ClaimsPrincipal user, ClientStore clients)
-    {
-        var added = clients.Add(user.CoachId(), client);
-        return TypedResults.Created($"/api/v1/clients/{added.Id}", added);
-    }
+    private static Results<Created<Saved<ClientRecord>>, ProblemHttpResult> Add(
+        ClientRecord client,
+        ClaimsPrincipal user,
+        ClientStore clients,
+        OnceKey once
+    ) =>
+        clients.Add(user.CoachId(), client, once.Value) is { } added
+            ? TypedResults.Created($"/api/v1/clients/{added.Id}", added)
+            : Problems.NotFound("client");
 }

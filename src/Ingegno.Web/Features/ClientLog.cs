@@ -30,6 +30,15 @@ public sealed class ClientLog(
     /// <summary>The day it is for the server.</summary>
     public DateOnly Today => DateOnly.FromDateTime(clock.GetUtcNow().Date);
 
+    /// <summary>What is wrong with the day of a session; null when nothing is. Tomorrow is somebody's today.</summary>
+    public string? WrongDay(DateOnly day) =>
+        day > Today.AddDays(1) ? "The day of the session lies in the future."
+        : day < Earliest ? $"The day of the session lies before {Earliest:yyyy}: look at the year."
+        : null;
+
+    /// <summary>Nobody brings older logs.</summary>
+    private static readonly DateOnly Earliest = new(2000, 1, 1);
+
     /// <summary>A client with what the logs of all plans teach of strength and costs, whatever was said of that.</summary>
     public ClientProfile Taught(long coach, long clientId, ClientProfile profile)
     {
@@ -137,7 +146,19 @@ public sealed class ClientLog(
     }
 
     /// <summary>Works out anew what the roster shows of a plan.</summary>
-    public void RenewPulse(long coach, long planId)
+    public void RenewPulse(long coach, long planId) =>
+        RenewPulse(coach, planId, pulses.Due(coach).TryGetValue(planId, out var mark) ? mark : null);
+
+    /// <summary>Makes the pulses that a log overtook, for instance because the server ended between the two.</summary>
+    public void RenewDuePulses(long coach)
+    {
+        foreach (var (plan, mark) in pulses.Due(coach))
+        {
+            RenewPulse(coach, plan, mark);
+        }
+    }
+
+    private void RenewPulse(long coach, long planId, long? seen)
     {
         if (plans.Find(coach, planId) is not { } plan)
         {
@@ -160,7 +181,8 @@ public sealed class ClientLog(
                         return new PulseLine(p.Name, p.Decision, p.Reason, worst?.Pain, worst?.PainJoint, history.Stalled);
                     }),
                 ]
-            )
+            ),
+            seen
         );
     }
 

@@ -35,6 +35,7 @@ public sealed class GymWeekValidator : AbstractValidator<GymWeek>
     public GymWeekValidator()
     {
         RuleFor(d => d.Name).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("The week needs a name.");
+        RuleFor(d => d.Name).OneLine("The name of a week");
         RuleFor(d => d.Name).MaximumLength(60).WithMessage("The name of a week takes at most 60 characters.");
         RuleFor(d => d.Text)
             .NotNull()

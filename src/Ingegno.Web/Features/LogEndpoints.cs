@@ -156,13 +156,14 @@ public static class LogEndpoints
         ClaimsPrincipal user,
         PlanStore plans,
         LogStore logs,
-        ClientLog log
+        ClientLog log,
+        OnceKey once
     )
     {
         var (coach, session) = (user.CoachId(), entry.Session);
-        if (session.PerformedOn > log.Today.AddDays(1))
+        if (log.WrongDay(session.PerformedOn) is { } wrong)
         {
-            return Problems.Invalid("performedOn", "The day of the session lies in the future.");
+            return Problems.Invalid("performedOn", wrong);
         }
 
         if (plans.Find(coach, planId) is not { } plan)
@@ -187,7 +188,7 @@ public static class LogEndpoints
             PlannedSets = PlannedSets.Of(trained.Plan, session.Exercises),
             Source = session.Source == "file" ? "file" : "typed",
         };
-        if (logs.Add(coach, planId, stamped) is not { } id)
+        if (logs.Add(coach, planId, stamped, once.Value) is not { } id)
         {
             return Problems.NotFound("plan version");
         }
@@ -207,6 +208,11 @@ public static class LogEndpoints
     )
     {
         var coach = user.CoachId();
+        if (log.WrongDay(change.Value.PerformedOn) is { } wrong)
+        {
+            return Problems.Invalid("performedOn", wrong);
+        }
+
         if (plans.Find(coach, planId) is not { } plan)
         {
             return Problems.NotFound("plan");
@@ -285,7 +291,8 @@ public static class LogEndpoints
         ClaimsPrincipal user,
         PlanStore plans,
         LogStore logs,
-        ClientLog log
+        ClientLog log,
+        OnceKey once
     )
     {
         var coach = user.CoachId();
@@ -297,6 +304,11 @@ public static class LogEndpoints
         if (file.Sessions.IsDefaultOrEmpty || file.Sessions.Length > MostSessions)
         {
             return Problems.Invalid("sessions", $"A file brings in 1 to {MostSessions} sessions.");
+        }
+
+        if (file.Sessions.Select(s => log.WrongDay(s.Day)).FirstOrDefault(w => w is not null) is { } wrongDay)
+        {
+            return Problems.Invalid("sessions", wrongDay);
         }
 
         var records = file
@@ -315,7 +327,7 @@ public static class LogEndpoints
             return Problems.Invalid("sessions", wrong.Errors[0].ErrorMessage);
         }
 
-        var added = logs.AddAll(coach, planId, records);
+        var added = logs.AddAll(coach, planId, records, once.Value);
         log.RenewPulse(coach, planId);
         return added is null ? Problems.NotFound("plan version") : TypedResults.Ok(added);
     }

@@ -14,6 +14,7 @@ public sealed class KitItemValidator : AbstractValidator<KitItem>
         RuleFor(i => i.Kind)
             .Must(k => Trade.Shipped.KitKinds.Find(k) is not null)
             .WithMessage(i => $"\"{i.Kind}\" is no known kind of kit.");
+        RuleFor(i => i.Name).OneLine("The name of a thing");
         RuleFor(i => i.Name).MaximumLength(60).WithMessage("The name of a thing takes at most 60 characters.");
         RuleFor(i => i.Count).InclusiveBetween(1, 100).WithMessage("The count lies between 1 and 100.");
         RuleFor(i => i.MassKg).GreaterThan(0).LessThanOrEqualTo(500).WithMessage("A mass lies above 0 and at most at 500 kg.");
@@ -52,6 +53,7 @@ public sealed class PlaceKitValidator : AbstractValidator<PlaceKit>
     public PlaceKitValidator()
     {
         RuleFor(p => p.Name).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("The place needs a name.");
+        RuleFor(p => p.Name).OneLine("The name of a place");
         RuleFor(p => p.Name).MaximumLength(60).WithMessage("The name of a place takes at most 60 characters.");
         RuleFor(p => p.Items.Length).LessThanOrEqualTo(Limits.KitItems).WithMessage($"A place holds at most {Limits.KitItems} things.");
         RuleFor(p => p.Items)

@@ -123,14 +123,16 @@ public static class PlanEndpoints
         ClaimsPrincipal user,
         PlanStore plans,
         RebuildEngine engine,
-        ClientLog log
+        ClientLog log,
+        OnceKey once
     ) =>
         plans.Add(
             user.CoachId(),
             clientId,
             plan.PlaceId,
             plan.GymWeekId,
-            Document(plan.Title, log.Taught(user.CoachId(), clientId, plan.Request), engine)
+            Document(plan.Title, log.Taught(user.CoachId(), clientId, plan.Request), engine),
+            once.Value
         )
             is { } added
             ? TypedResults.Created($"/api/v1/plans/{added.Id}", added)

@@ -92,8 +92,10 @@ public static class ProgramEndpoints
         long clientId,
         NewWeeks weeks,
         ClaimsPrincipal user,
-        GymWeekStore store
-    ) => store.AddAll(user.CoachId(), clientId, weeks.Weeks) is { } added ? TypedResults.Ok(added) : Problems.NotFound("client");
+        GymWeekStore store,
+        OnceKey once
+    ) =>
+        store.AddAll(user.CoachId(), clientId, weeks.Weeks, once.Value) is { } added ? TypedResults.Ok(added) : Problems.NotFound("client");
 
     private static Results<FileContentHttpResult, ProblemHttpResult> Export(
         long clientId,
@@ -121,7 +123,7 @@ public static class ProgramEndpoints
                 "gym-program.json"
             ),
             _ => TypedResults.File(
-                Encoding.UTF8.GetBytes(string.Join("\n\n", weeks.Select(w => $"== {w.Name}\n{w.Text}")) + "\n"),
+                Encoding.UTF8.GetBytes(string.Join("\n\n", weeks.Select(w => $"== {SafeCell.OneLine(w.Name)}\n{w.Text}")) + "\n"),
                 "text/plain; charset=utf-8",
                 "gym-program.txt"
             ),

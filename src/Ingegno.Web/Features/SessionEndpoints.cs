@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Security.Claims;
 using FluentValidation;
 using Ingegno.Storage;
@@ -23,7 +24,11 @@ public sealed record CoachSummary(string Name, string Email);
 public sealed record SignIn(string Email, string Password);
 
 /// <summary>The first coach of a new database.</summary>
-public sealed record FirstCoach(string Name, string Email, string Password);
+/// <param name="Name">Name shown.</param>
+/// <param name="Email">Address to sign in with.</param>
+/// <param name="Password">12 characters at least.</param>
+/// <param name="SetupCode">What the server printed at its start.</param>
+public sealed record FirstCoach(string Name, string Email, string Password, string? SetupCode);
 
 /// <summary>Another password.</summary>
 /// <param name="Present">The one that holds now.</param>
@@ -71,7 +76,11 @@ public static class SessionEndpoints
             .Validate<FirstCoach>()
             .WithTags("session")
             .ProducesProblem(StatusCodes.Status409Conflict);
+        api.MapGet("/audit", Trail).WithTags("session");
     }
+
+    /// <summary>What this coach did that somebody may have to answer for, newest first.</summary>
+    private static Ok<IReadOnlyList<Audited>> Trail(ClaimsPrincipal user, AuditStore audit) => TypedResults.Ok(audit.List(user.CoachId()));
 
     private static Ok<SessionState> State(HttpContext context, CoachStore coaches, IAntiforgery antiforgery)
     {
@@ -90,16 +99,30 @@ public static class SessionEndpoints
         HttpContext context,
         CoachStore coaches,
         SignedInStore signedIn,
-        IPasswordHasher<Coach> hasher
+        IPasswordHasher<Coach> hasher,
+        SignInGuard guard,
+        AuditStore audit
     )
     {
-        var coach = coaches.Find(signIn.Email.Trim());
+        var (account, address) = (signIn.Email.Trim(), AddressOf(context));
+        if (guard.Wait(account, address) is { Ticks: > 0 } wait)
+        {
+            return TooMany(context, wait);
+        }
+
+        var coach = coaches.Find(account);
 
         // An unknown address costs as much time as a wrong password, so that nobody learns who has an account.
         var hash = coach?.PasswordHash ?? DecoyHash.Value;
         var verdict = hasher.VerifyHashedPassword(coach!, hash, signIn.Password);
         if (coach is null || verdict == PasswordVerificationResult.Failed)
         {
+            guard.Wrong(account, address);
+            if (coach is not null)
+            {
+                audit.Note(coach.Id, "sign-in-refused");
+            }
+
             return Problems.Make(
                 StatusCodes.Status401Unauthorized,
                 "wrong-password",
@@ -113,8 +136,24 @@ public static class SessionEndpoints
             coaches.SetPasswordHash(coach.Id, hasher.HashPassword(coach, signIn.Password));
         }
 
+        guard.Right(account, address);
+        audit.Note(coach.Id, "signed-in");
         await Begin(context, coach, signedIn);
         return TypedResults.NoContent();
+    }
+
+    private static string AddressOf(HttpContext context) => context.Connection.RemoteIpAddress?.ToString() ?? "unknown";
+
+    private static ProblemHttpResult TooMany(HttpContext context, TimeSpan wait)
+    {
+        var seconds = (int)Math.Ceiling(wait.TotalSeconds);
+        context.Response.Headers.RetryAfter = seconds.ToString(CultureInfo.InvariantCulture);
+        return Problems.Make(
+            StatusCodes.Status429TooManyRequests,
+            "too-many-tries",
+            "Too many tries",
+            $"Wait {(seconds < 90 ? $"{seconds} seconds" : $"{Math.Ceiling(seconds / 60.0)} minutes")}, then try again."
+        );
     }
 
     private static Task Begin(HttpContext context, Coach coach, SignedInStore signedIn) =>
@@ -137,24 +176,34 @@ public static class SessionEndpoints
     private static Ok<IReadOnlyList<SignedIn>> List(ClaimsPrincipal user, SignedInStore signedIn) =>
         TypedResults.Ok(signedIn.List(user.CoachId()));
 
-    private static NoContent EndOthers(ClaimsPrincipal user, SignedInStore signedIn)
+    private static NoContent EndOthers(ClaimsPrincipal user, SignedInStore signedIn, AuditStore audit)
     {
         signedIn.EndAll(user.CoachId(), user.SessionKey());
+        audit.Note(user.CoachId(), "sessions-ended");
         return TypedResults.NoContent();
     }
 
     /// <summary>Another password ends all sessions but this one: whoever had the old one is out.</summary>
     private static Results<NoContent, ProblemHttpResult> ChangePassword(
         PasswordChange change,
-        ClaimsPrincipal user,
+        HttpContext context,
         CoachStore coaches,
         SignedInStore signedIn,
-        IPasswordHasher<Coach> hasher
+        IPasswordHasher<Coach> hasher,
+        SignInGuard guard,
+        AuditStore audit
     )
     {
+        var user = context.User;
         var coach = coaches.Find(user.CoachId())!;
+        if (guard.Wait(coach.Email, AddressOf(context)) is { Ticks: > 0 } wait)
+        {
+            return TooMany(context, wait);
+        }
+
         if (hasher.VerifyHashedPassword(coach, coach.PasswordHash, change.Present) == PasswordVerificationResult.Failed)
         {
+            guard.Wrong(coach.Email, AddressOf(context));
             return Problems.Make(
                 StatusCodes.Status400BadRequest,
                 "wrong-password",
@@ -165,6 +214,7 @@ public static class SessionEndpoints
 
         coaches.SetPasswordHash(coach.Id, hasher.HashPassword(coach, change.Next));
         signedIn.EndAll(coach.Id, user.SessionKey());
+        audit.Note(coach.Id, "password-changed");
         return TypedResults.NoContent();
     }
 
@@ -173,9 +223,23 @@ public static class SessionEndpoints
         HttpContext context,
         CoachStore coaches,
         SignedInStore signedIn,
-        IPasswordHasher<Coach> hasher
+        IPasswordHasher<Coach> hasher,
+        SetupCode code,
+        SignInGuard guard
     )
     {
+        const string Setup = "setup";
+        if (guard.Wait(Setup, AddressOf(context)) is { Ticks: > 0 } wait)
+        {
+            return TooMany(context, wait);
+        }
+
+        if (!code.Is(first.SetupCode) && coaches.IsEmpty())
+        {
+            guard.Wrong(Setup, AddressOf(context));
+            return Problems.Invalid("setupCode", "That is not the setup code. The server printed it where it was started.");
+        }
+
         var coach = coaches.AddFirst(first.Email.Trim(), first.Name.Trim(), hasher.HashPassword(null!, first.Password));
         if (coach is null)
         {

@@ -1,5 +1,7 @@
 using System.Text.Json;
+using System.Text.RegularExpressions;
 using Ingegno.Core.Ground.Text;
+using Ingegno.Storage;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.Data.Sqlite;
@@ -32,6 +34,32 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
                 "A part that comes in several kinds names none: give its \"kind\" first. docs/rebuild-api.md lists the kinds."
             ),
 
+            RegexMatchTimeoutException => Problems.Make(
+                StatusCodes.Status400BadRequest,
+                "too-tangled",
+                "This text cannot be read",
+                "It is so long or so tangled that reading was given up. Nothing was changed; send it in parts."
+            ),
+            KeyReusedException => Problems.Make(
+                StatusCodes.Status422UnprocessableEntity,
+                "key-reused",
+                "This key was used for something else",
+                $"{OnceKey.Header} stands for another content that was stored before. Send a new key for new content; nothing was changed."
+            ),
+            BadHttpRequestException { StatusCode: StatusCodes.Status415UnsupportedMediaType } => Problems.Make(
+                StatusCodes.Status415UnsupportedMediaType,
+                "content-type",
+                "This kind of content is not read here",
+                "Send JSON in UTF-8, with the header Content-Type: application/json. Nothing was changed."
+            ),
+            SqliteException { SqliteErrorCode: SqliteFull or SqliteInput } => Full(httpContext),
+            OperationCanceledException when httpContext.RequestAborted.IsCancellationRequested => Problems.Make(
+                StatusCodes.Status499ClientClosedRequest,
+                "gone",
+                "The caller has gone",
+                "Nothing more was done for it."
+            ),
+            SqliteException { SqliteErrorCode: SqliteBusy or SqliteLocked } => Busy(httpContext),
             // The framework's own sentence speaks to who wrote the endpoint, not to who calls it.
             BadHttpRequestException bad => Problems.Make(
                 bad.StatusCode,
@@ -39,7 +67,6 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
                 "The request cannot be read",
                 "Its body is missing, or a part of its address is of the wrong kind. Nothing was changed; docs/rebuild-api.md lists what is expected."
             ),
-            SqliteException { SqliteErrorCode: SqliteBusy or SqliteLocked } => Busy(httpContext),
             AntiforgeryValidationException => Problems.Make(
                 StatusCodes.Status400BadRequest,
                 "antiforgery",
@@ -66,6 +93,19 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
     // Result codes of SQLite (sqlite.org, "Result and Error Codes"): somebody else holds the file.
     private const int SqliteBusy = 5;
     private const int SqliteLocked = 6;
+    private const int SqliteInput = 10;
+    private const int SqliteFull = 13;
+
+    private static Microsoft.AspNetCore.Http.HttpResults.ProblemHttpResult Full(HttpContext context)
+    {
+        context.Response.Headers.RetryAfter = "60";
+        return Problems.Make(
+            StatusCodes.Status503ServiceUnavailable,
+            "disk",
+            "The server cannot store it now",
+            "Its disk is full or failing. Nothing was changed; tell whoever runs the server, and keep this page open."
+        );
+    }
 
     private static Microsoft.AspNetCore.Http.HttpResults.ProblemHttpResult Busy(HttpContext context)
     {

@@ -23,7 +23,8 @@ public static class StoredDocuments
         where T : class
     {
         var list = (long clientId, ClaimsPrincipal user, TStore store) => TypedResults.Ok(store.List(user.CoachId(), clientId));
-        var add = (long clientId, T value, ClaimsPrincipal user, TStore store) => Added(path, store.Add(user.CoachId(), clientId, value));
+        var add = (long clientId, T value, ClaimsPrincipal user, TStore store, OnceKey once) =>
+            Added(path, store.Add(user.CoachId(), clientId, value, once.Value));
         var below = group.MapGroup($"/clients/{{clientId:long}}/{path}");
         below.MapGet("", list);
         below.MapPost("", add).Validate<T>().ProducesProblem(StatusCodes.Status404NotFound);

@@ -19,7 +19,7 @@ export class Server {
     const child = spawn('dotnet', [
       dll,
       ...['--urls', `http://127.0.0.1:${port}`, '--Data', this.data, '--webroot', join(root, 'src/web/dist')],
-      ...['--Demo', String(this.demo), '--SignInsPerMinute', '1000'],
+      ...['--Demo', String(this.demo)],
     ]);
     this.#process = child;
     this.url = await new Promise((found, failed) => {

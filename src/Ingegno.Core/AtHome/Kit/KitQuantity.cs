@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Text;
 
 namespace Ingegno.Core.AtHome.Kit;
 
@@ -19,7 +20,7 @@ internal sealed record KitQuantity(QuantityKind Kind, double Value, bool Pounds,
     private static readonly Regex Pattern = new(
         @"(?<limit>\b(?:carries|holds|rated|bears|up to)\s+(?:at|for)?\s*)?(?:(?<times>[0-9]+)\s*[x×*]\s*)?(?<n>[0-9]+(?:[.,][0-9]+)?)(?:\s*[x×]\s*(?<second>[0-9]+(?:[.,][0-9]+)?))?\s*(?<u>kilograms?|kilos?|kgs?|pounds?|lbs?|grams?|g|litres?|liters?|l|ml|gallons?|gal|centimetres?|cm|mm|metres?|m|inches|inch|in|""|″)(?![\p{L}])",
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.Compiled,
-        TimeSpan.FromSeconds(1)
+        TimeSpan.FromMilliseconds(Patterns.TimeoutMs)
     );
 
     /// <summary>All quantities of a text, in order; a form such as 13 x 4.5 mm gives two.</summary>

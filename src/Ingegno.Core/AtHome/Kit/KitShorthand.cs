@@ -33,16 +33,18 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
 
     [GeneratedRegex(
         @"^\s*(?:(?<n>[0-9]{1,3})\s*[x×*](?!\s*[0-9]+(?:[.,][0-9]+)?\s*(?:mm|cm|m|in)\b)\s*|(?<word>a pair of|pair of|two|three|four|six)\s+)",
-        RegexOptions.IgnoreCase
+        RegexOptions.IgnoreCase,
+        Patterns.TimeoutMs
     )]
     private static partial Regex CountAtStart();
 
-    [GeneratedRegex(@"(?:^|\s)(?:[x×*]\s*(?<n>[0-9]{1,3})|(?<n>[0-9]{1,3})\s*[x×*]?)(?=\s|$)")]
+    [GeneratedRegex(@"(?:^|\s)(?:[x×*]\s*(?<n>[0-9]{1,3})|(?<n>[0-9]{1,3})\s*[x×*]?)(?=\s|$)", RegexOptions.None, Patterns.TimeoutMs)]
     private static partial Regex LooseCount();
 
     [GeneratedRegex(
         @"\b(?:with|of|and|each|high|long|wide|thick|handle|handles|plates?|filled|full|a|an|the|my)\b|[(),:;]",
-        RegexOptions.IgnoreCase
+        RegexOptions.IgnoreCase,
+        Patterns.TimeoutMs
     )]
     private static partial Regex Noise();
 

@@ -25,23 +25,25 @@ public static partial class LogShorthand
 
     [GeneratedRegex(
         @"^(?:(?<n>[0-9]{1,2})\s*[x×]\s*)?(?<reps>[0-9]{1,3})(?:s|sec)?(?:\s*@\s*(?<load>[0-9]+(?:[.,][0-9]+)?)\s*(?<unit>kg|lb)?)?$",
-        RegexOptions.IgnoreCase
+        RegexOptions.IgnoreCase,
+        Patterns.TimeoutMs
     )]
     private static partial Regex Set();
 
-    [GeneratedRegex(@"\s@\s*(?<load>[0-9]+(?:\.[0-9]+)?)\s*(?<unit>kg|lb)?(?![0-9.])", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\s@\s*(?<load>[0-9]+(?:\.[0-9]+)?)\s*(?<unit>kg|lb)?(?![0-9.])", RegexOptions.IgnoreCase, Patterns.TimeoutMs)]
     private static partial Regex Load();
 
-    [GeneratedRegex(@"\b(?:rir|r)\s*(?<rir>[0-9]{1,2}(?:\s*,\s*[0-9]{1,2})*)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:rir|r)\s*(?<rir>[0-9]{1,2}(?:\s*,\s*[0-9]{1,2})*)\b", RegexOptions.IgnoreCase, Patterns.TimeoutMs)]
     private static partial Regex Reserve();
 
     [GeneratedRegex(
         @"\b(?:pain|p)\s*(?<pain>[0-9]{1,2})(?:\s+(?<joint>wrist|elbow|shoulder|neck|low[ -]?back|back|hip|knee|ankle)s?)?\b",
-        RegexOptions.IgnoreCase
+        RegexOptions.IgnoreCase,
+        Patterns.TimeoutMs
     )]
     private static partial Regex Pain();
 
-    [GeneratedRegex(@"\bsharp\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bsharp\b", RegexOptions.IgnoreCase, Patterns.TimeoutMs)]
     private static partial Regex Sharp();
 
     /// <summary>Reads a line; the sets come in their order.</summary>

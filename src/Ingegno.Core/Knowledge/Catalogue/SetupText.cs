@@ -10,7 +10,7 @@ public static partial class SetupText
     /// <summary>The role that stands for the load.</summary>
     public const string LoadRole = "load";
 
-    [GeneratedRegex(@"\{(?<role>[a-z-]+)\}")]
+    [GeneratedRegex(@"\{(?<role>[a-z-]+)\}", RegexOptions.None, Patterns.TimeoutMs)]
     private static partial Regex Role();
 
     /// <summary>Roles named in a text.</summary>

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.RegularExpressions;
 using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Core.Making.Practice;
@@ -10,7 +11,7 @@ public static partial class ApproachCheck
 {
     private const int LongestText = 400;
 
-    [GeneratedRegex("^[a-z0-9]+(-[a-z0-9]+)*$")]
+    [GeneratedRegex("^[a-z0-9]+(-[a-z0-9]+)*$", RegexOptions.None, Patterns.TimeoutMs)]
     private static partial Regex Key();
 
     /// <summary>What is wrong with it, in sentences; empty when nothing is.</summary>

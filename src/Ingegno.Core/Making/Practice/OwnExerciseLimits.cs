@@ -1,5 +1,6 @@
 using System.Text.RegularExpressions;
 using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.Catalogue;
 
 namespace Ingegno.Core.Making.Practice;
@@ -65,9 +66,9 @@ internal static partial class OwnExerciseLimits
             .Concat([load.BodyShare, load.AssistedShare, load.External?.Share ?? 0, load.Leverage?.Factor ?? 0])
             .Concat(load.Band is { } band ? [band.Start, band.End, band.Travel] : []);
 
-    [GeneratedRegex("^[a-z0-9]+(-[a-z0-9]+)*$")]
+    [GeneratedRegex("^[a-z0-9]+(-[a-z0-9]+)*$", RegexOptions.None, Patterns.TimeoutMs)]
     private static partial Regex Key();
 
-    [GeneratedRegex(@"[0-9]\s*[xX×]\s*[0-9]|[\r\n#]")]
+    [GeneratedRegex(@"[0-9]\s*[xX×]\s*[0-9]|[\r\n#]", RegexOptions.None, Patterns.TimeoutMs)]
     private static partial Regex Unreadable();
 }

@@ -25,8 +25,8 @@ class Session {
     await this.#enter('/api/v1/session', { email, password });
   }
 
-  async createFirstCoach(name: string, email: string, password: string): Promise<void> {
-    await this.#enter('/api/v1/first-coach', { name, email, password });
+  async createFirstCoach(name: string, email: string, password: string, setupCode: string): Promise<void> {
+    await this.#enter('/api/v1/first-coach', { name, email, password, setupCode });
   }
 
   async signOut(): Promise<void> {

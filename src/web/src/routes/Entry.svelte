@@ -6,13 +6,14 @@
   let name = $state('');
   let email = $state('');
   let password = $state('');
+  let setupCode = $state('');
   let failure = $state('');
 
   async function create(event: SubmitEvent): Promise<void> {
     event.preventDefault();
     failure = '';
     try {
-      await session.createFirstCoach(name, email, password);
+      await session.createFirstCoach(name, email, password, setupCode);
     } catch (error) {
       failure = error instanceof Problem ? error.detail : String(error);
     }
@@ -55,6 +56,20 @@
             minlength="12"
             bind:value={password}
           />
+        </label>
+        <label>
+          <span class="label-text">Setup code</span>
+          <input
+            class="input w-full font-mono uppercase"
+            autocomplete="off"
+            spellcheck="false"
+            required
+            aria-describedby="setup-code-hint"
+            bind:value={setupCode}
+          />
+          <span id="setup-code-hint" class="soft text-sm">
+            The server printed it where it was started, so that no stranger creates the coach.
+          </span>
         </label>
         {#if failure}<p class="text-error" role="alert">{failure}</p>{/if}
         <button class="btn btn-primary mt-1">Create and sign in</button>

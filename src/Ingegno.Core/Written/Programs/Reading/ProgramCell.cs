@@ -156,6 +156,10 @@ internal static partial class ProgramCell
             : text;
     }
 
-    [GeneratedRegex(@"^[0-9]{1,4}[-./][0-9]{1,2}[-./][0-9]{4}|^[0-9]{4}[-./][0-9]{1,2}[-./][0-9]{1,2}")]
+    [GeneratedRegex(
+        @"^[0-9]{1,4}[-./][0-9]{1,2}[-./][0-9]{4}|^[0-9]{4}[-./][0-9]{1,2}[-./][0-9]{1,2}",
+        RegexOptions.None,
+        Patterns.TimeoutMs
+    )]
     private static partial Regex LooksLikeDate();
 }

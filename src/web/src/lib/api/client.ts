@@ -1,14 +1,23 @@
 import createClient from 'openapi-fetch';
 import { session } from '../session.svelte';
+import { SentPosts } from './once';
 import { Problem } from './problem';
 import type { paths } from './schema';
+
+const sent = new SentPosts();
 
 export const api = createClient<paths>({ baseUrl: '' });
 
 api.use({
-  onRequest({ request }) {
+  async onRequest({ request }) {
     if (request.method !== 'GET') request.headers.set('X-Ingegno-Token', session.token);
+    if (request.method === 'POST')
+      request.headers.set('Idempotency-Key', sent.keyOf(request.url, await request.clone().text()));
     return request;
+  },
+  async onResponse({ request, response }) {
+    if (request.method === 'POST' && response.status < 500)
+      sent.answered(request.headers.get('Idempotency-Key'));
   },
 });
 

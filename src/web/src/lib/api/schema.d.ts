@@ -246,6 +246,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Audited"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/trade": {
         parameters: {
             query?: never;
@@ -3635,6 +3670,12 @@ export interface components {
             kind: components["schemas"]["AttentionKind"];
             text: components["schemas"]["Reason"];
         };
+        Audited: {
+            /** Format: date-time */
+            at: string;
+            what: string;
+            about: string;
+        };
         /** @enum {unknown} */
         BandBasis: "nominal" | "size" | "calibrated";
         /** @description What the bench shows. */
@@ -4333,9 +4374,14 @@ export interface components {
         };
         /** @description The first coach of a new database. */
         FirstCoach: {
+            /** @description Name shown. */
             name: string;
+            /** @description Address to sign in with. */
             email: string;
+            /** @description 12 characters at least. */
             password: string;
+            /** @description What the server printed at its start. */
+            setupCode: null | string;
         };
         FirstUseStep: {
             id: string;
@@ -4841,10 +4887,12 @@ export interface components {
         /** @enum {unknown} */
         LineRole: "main" | "secondary" | "accessory" | "activation";
         LoadAnswer: {
-            exact: null | components["schemas"]["LoadRecipe"];
-            below: null | components["schemas"]["LoadRecipe"];
-            above: null | components["schemas"]["LoadRecipe"];
-            limit: null | string;
+            exact?: null | components["schemas"]["LoadRecipe"];
+            below?: null | components["schemas"]["LoadRecipe"];
+            above?: null | components["schemas"]["LoadRecipe"];
+            limit?: null | string;
+            /** @default true */
+            complete: boolean;
         };
         LoadGap: {
             /** Format: int32 */

@@ -5,8 +5,8 @@ export interface Draft<T> {
   base: number | null;
   /** When it was typed last, ms since 1970. */
   at: number;
-  /** What was sent to the server and never answered: it may stand there already. */
-  sent?: T;
+  /** What was sent to the server and never answered, the newest last: each of it may stand there already. */
+  sent?: T[];
 }
 
 /** The part of the browser's storage that drafts need. */
@@ -14,13 +14,18 @@ export type DraftStorage = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 
 
 const prefix = 'ingegno-draft';
 
+/** How the names begin that pages go by until they know which tab they are. */
+export const firstMoments = 'new-';
+
+const tabOf = (key: string): string => key.slice(key.lastIndexOf(':') + 1);
+
 /**
  * Drafts of records in the browser, one per record and tab: two tabs that type into the same record keep both. A tab
  * finds its own draft again after a reload, and what a tab that is gone has left.
  */
 export class Drafts {
   readonly #storage: DraftStorage;
-  readonly #tab: string;
+  #tab: string;
   /** Tabs that are open and keep their drafts to themselves. */
   readonly #open: () => Promise<ReadonlySet<string>>;
 
@@ -38,17 +43,31 @@ export class Drafts {
     }
   }
 
-  /** The draft of a record: this tab's own, else the newest one of a tab that is gone, which becomes this tab's. */
+  /** The tab has got its name: what was kept under the one of its first moments goes on under it. */
+  become(tab: string): void {
+    const before = this.#tab;
+    this.#tab = tab;
+    for (const key of this.#keys(`${prefix}:`).filter((k) => tabOf(k) === before)) {
+      const text = this.#storage.getItem(key);
+      this.#storage.removeItem(key);
+      if (text !== null) this.#storage.setItem(key.slice(0, key.lastIndexOf(':') + 1) + tab, text);
+    }
+  }
+
+  /**
+   * The draft of a record: this tab's own, else the newest one of a tab that is gone, which becomes this tab's. What was typed into a page
+   * in its first moments, and the page was gone before it had its name, is newer than its own.
+   */
   async find<T>(record: string): Promise<Draft<T> | null> {
     const own = this.#read<T>(this.#key(record, this.#tab));
-    if (own) return own;
     const open = await this.#open();
     const left = this.#keys(`${prefix}:${record}:`)
-      .filter((key) => !open.has(key.slice(key.lastIndexOf(':') + 1)))
+      .filter((key) => tabOf(key) !== this.#tab && !open.has(tabOf(key)))
+      .filter((key) => !own || tabOf(key).startsWith(firstMoments))
       .map((key) => ({ key, draft: this.#read<T>(key) }))
       .filter((found) => found.draft !== null)
       .toSorted((a, b) => (b.draft?.at ?? 0) - (a.draft?.at ?? 0))[0];
-    if (!left?.draft) return null;
+    if (!left?.draft || (own && own.at > left.draft.at)) return own;
     this.put(record, left.draft);
     this.#storage.removeItem(left.key);
     return left.draft;

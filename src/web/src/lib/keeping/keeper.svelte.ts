@@ -40,7 +40,10 @@ export interface KeeperWays<T> {
 
 /** Where a keeper keeps; another one in tests. */
 export interface KeeperShelf {
+  /** To read what was kept before. */
   drafts: () => Promise<Drafts>;
+  /** To write to at once: whoever types and leaves in the same moment loses nothing. */
+  now: () => Drafts;
   clock: () => number;
   /** Pause in the typing after which it is saved, ms. */
   pause: number;
@@ -68,8 +71,8 @@ export class Keeper<T> {
   #changes = 0;
   #tries = 0;
   #closed = false;
-  /** What was sent and never answered. */
-  #sent: { value: T } | null = null;
+  /** What was sent and never answered, the newest last: each of it may stand on the server. */
+  #sent: T[] = [];
 
   constructor(ways: KeeperWays<T>, shelf: KeeperShelf) {
     [this.#ways, this.#shelf] = [ways, shelf];
@@ -100,12 +103,12 @@ export class Keeper<T> {
       '',
       'saved',
     ];
-    this.#sent = null;
+    this.#sent = [];
     const changes = this.#changes;
     const draft = await (await this.#shelf.drafts()).find<T>(record);
     if (!draft || this.#record !== record || changes !== this.#changes) return;
     this.#base = draft.base;
-    this.#sent = draft.sent === undefined ? null : { value: draft.sent };
+    this.#sent = Array.isArray(draft.sent) ? draft.sent : [];
     await this.#ways.restore(draft.value);
     this.restored = true;
     this.state = this.saves ? 'waiting' : 'kept';
@@ -121,8 +124,8 @@ export class Keeper<T> {
   changed(): void {
     if (this.#record === null) return;
     this.#changes++;
-    void this.#keep(this.#record);
     this.state = this.state === 'conflict' ? 'conflict' : this.saves ? 'waiting' : 'kept';
+    this.#keep(this.#record);
     this.#saveSoon();
   }
 
@@ -195,7 +198,7 @@ export class Keeper<T> {
       }
 
       // Typed on meanwhile.
-      if (this.#record) void this.#keep(this.#record);
+      if (this.#record) this.#keep(this.#record);
       this.state = 'waiting';
       this.#saveSoon();
       return false;
@@ -218,20 +221,24 @@ export class Keeper<T> {
     if (!save) return this.#base;
     const before = this.#sent;
     try {
-      this.#sent = { value };
-      if (this.#record) await this.#keep(this.#record);
+      // A page that goes before the answer comes runs nothing below: what is on its way stands in the draft already.
+      this.#sent = [...before, value].slice(-mostSent);
+      if (this.#record) this.#keep(this.#record);
       const saved = await save(value, this.#base);
-      this.#sent = null;
+      this.#sent = [];
       return saved;
     } catch (error) {
       const { state } = told(error);
-      if (state !== 'unreachable') this.#sent = null;
-      else if (before) this.#sent = before;
-      if (state !== 'conflict' || !before) throw error;
-      const ours = await save(before.value, this.#base).catch(() => undefined);
-      if (typeof ours !== 'number') throw error;
-      this.#base = ours;
-      return save(value, ours);
+      if (state !== 'unreachable') this.#sent = [];
+      if (state !== 'conflict') throw error;
+      for (const ours of before.toReversed()) {
+        const stands = await save(ours, this.#base).catch(() => undefined);
+        if (typeof stands !== 'number') continue;
+        this.#base = stands;
+        return save(value, stands);
+      }
+
+      throw error;
     }
   }
 
@@ -241,17 +248,19 @@ export class Keeper<T> {
       this.#timer = setTimeout(() => void this.#flushOnce(), wait);
   }
 
-  async #keep(record: string): Promise<void> {
-    const drafts = await this.#shelf.drafts();
-    if (this.#record === record && this.open)
-      drafts.put(record, {
-        value: this.#ways.now(),
-        base: this.#base,
-        at: this.#shelf.clock(),
-        ...(this.#sent ? { sent: this.#sent.value } : {}),
-      });
+  #keep(record: string): void {
+    if (!this.open) return;
+    this.#shelf.now().put(record, {
+      value: this.#ways.now(),
+      base: this.#base,
+      at: this.#shelf.clock(),
+      ...(this.#sent.length > 0 ? { sent: this.#sent } : {}),
+    });
   }
 }
+
+/** Unanswered writes that are remembered; a longer row of cut lines ends in a question to the coach. */
+const mostSent = 8;
 
 /** What a failed save means for what is typed. */
 function told(error: unknown): { state: 'unreachable' | 'conflict' | 'refused'; refusal: string } {

@@ -34,6 +34,7 @@ class Desk {
     ways.conflict = (theirs) => (this.theirs = theirs);
     return new Keeper(ways, {
       drafts: () => Promise.resolve(drafts),
+      now: () => drafts,
       clock: () => 0,
       pause: 900,
       retries: [2_000, 4_000],
@@ -171,6 +172,42 @@ describe('a keeper', () => {
     const over = keeper.overwrite(2);
     await later(200);
     expect([await over, desk.server, stored.size]).toEqual([true, { text: 'ab', revision: 3 }, 0]);
+  });
+
+  it('knows its own write among several whose answers were lost, also after the page was gone meanwhile', async () => {
+    const desk = new Desk();
+    const keeper = desk.keeper();
+    await keeper.on('kit-1', 1);
+    desk.fails = Problem.unreachable();
+    desk.type(keeper, 'first');
+    await later(1_100);
+    desk.type(keeper, 'second');
+    await later(1_100);
+    keeper.close();
+    const draft = JSON.parse(stored.get('ingegno-draft:kit-1:here') ?? '{}') as { sent: string[] };
+    expect(draft.sent).toEqual(expect.arrayContaining(['first', 'second']));
+
+    // The first of them had reached the server.
+    desk.server = { text: 'first', revision: 2 };
+    desk.fails = null;
+    const next = desk.keeper();
+    await next.on('kit-1', 1);
+    expect(desk.screen).toBe('second');
+    await later(3_000);
+    expect([desk.server.text, next.state, desk.theirs]).toEqual(['second', 'saved', null]);
+  });
+
+  it('has kept what was typed before it is known which tab it is', async () => {
+    const page = new Drafts(storage, 'new-1', () => Promise.resolve(new Set(['here'])));
+    drafts.put('kit-1', { value: 'older', base: 1, at: 1 });
+    page.put('kit-1', { value: 'typed at once', base: 1, at: 2 });
+    expect((await drafts.find<string>('kit-1'))?.value).toBe('typed at once');
+    expect([...stored.keys()]).toEqual(['ingegno-draft:kit-1:here']);
+    const next = new Drafts(storage, 'new-2', () => Promise.resolve(new Set(['here'])));
+    next.put('kit-1', { value: 'newest', base: 1, at: 3 });
+    next.become('here');
+    expect((await drafts.find<string>('kit-1'))?.value).toBe('newest');
+    expect(stored.size).toBe(1);
   });
 
   it('knows its own write again whose answer was lost', async () => {

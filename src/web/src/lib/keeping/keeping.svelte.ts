@@ -1,6 +1,6 @@
 import { blockNavigation } from 'sv-router';
 import { Keeper, type KeeperWays } from './keeper.svelte';
-import { draftsHere } from './tab';
+import { draftsHere, draftsNow } from './tab';
 
 /** Keepers of the screen that is open, and what happens when the coach leaves it. */
 class Keeping {
@@ -29,6 +29,7 @@ class Keeping {
   keep<T>(ways: KeeperWays<T>, pause = 900): Keeper<T> {
     const keeper = new Keeper<T>(ways, {
       drafts: draftsHere,
+      now: draftsNow,
       clock: Date.now,
       pause,
       retries: [2_000, 4_000, 8_000, 15_000],

@@ -1,4 +1,4 @@
-import { Drafts } from './drafts';
+import { Drafts, firstMoments } from './drafts';
 
 const idKey = 'ingegno-tab';
 const lockOf = (tab: string): string => `ingegno-tab-${tab}`;
@@ -32,11 +32,23 @@ async function openTabs(): Promise<ReadonlySet<string>> {
   return new Set(held.map((lock) => lock.name?.replace(lockOf(''), '') ?? ''));
 }
 
-let drafts: Promise<Drafts> | undefined;
+/**
+ * Drafts of this tab, from its first moment on: which tab it is takes a while to find out, and what is typed meanwhile is kept under a
+ * name of its own until then.
+ */
+const drafts = navigator.locks
+  ? new Drafts(localStorage, firstMoments + crypto.randomUUID(), openTabs)
+  : // Without locks (plain HTTP on another machine) tabs cannot tell one another apart: one shelf for all.
+    new Drafts(localStorage, 'here', () => Promise.resolve(new Set(['here'])));
 
-/** Drafts of this tab. */
+let named: Promise<Drafts> | undefined;
+
+/** Drafts of this tab, to write to. */
+export const draftsNow = (): Drafts => drafts;
+
+/** Drafts of this tab once it knows which one it is, to read what it kept before. */
 export const draftsHere = (): Promise<Drafts> =>
-  (drafts ??= navigator.locks
-    ? tabName().then((tab) => new Drafts(localStorage, tab, openTabs))
-    : // Without locks (plain HTTP on another machine) tabs cannot tell one another apart: one shelf for all.
-      Promise.resolve(new Drafts(localStorage, 'here', () => Promise.resolve(new Set(['here'])))));
+  (named ??= (async () => {
+    if (navigator.locks) drafts.become(await tabName());
+    return drafts;
+  })());

@@ -1,0 +1,37 @@
+using System.Security.Cryptography;
+using Ingegno.Storage;
+using Microsoft.AspNetCore.Identity;
+
+namespace Ingegno.Web.Commands;
+
+/// <summary>Another password for a coach who forgot the old one, made by whoever runs the server.</summary>
+public static class PasswordCommand
+{
+    /// <summary>Prints a new password, to be changed after the next sign-in, and ends all sessions of the coach.</summary>
+    public static int Reset(CommandCall call)
+    {
+        ArgumentNullException.ThrowIfNull(call);
+        if (call.Given["email"] is not { Length: > 0 } email)
+        {
+            throw new StartException(1, "Say whose: --email ADDRESS.");
+        }
+
+        var database = call.Database();
+        var coaches = new CoachStore(database, TimeProvider.System);
+        if (coaches.Find(email.Trim()) is not { } coach)
+        {
+            throw new StartException(StartException.NoSuchFile, $"No coach signs in as {email}.");
+        }
+
+        var password = string.Join(
+            '-',
+            Enumerable.Range(0, 4).Select(_ => RandomNumberGenerator.GetString("abcdefghjkmnpqrstuvwxyz23456789", 5))
+        );
+        coaches.SetPasswordHash(coach.Id, new PasswordHasher<Coach>().HashPassword(coach, password));
+        new SignedInStore(database, TimeProvider.System).EndAll(coach.Id);
+        new AuditStore(database, TimeProvider.System).Note(coach.Id, "password-reset");
+        call.Out.WriteLine($"The new password of {coach.Email} is {password}");
+        call.Out.WriteLine("All sessions of this coach are ended. Change the password after signing in: it stands on this screen.");
+        return 0;
+    }
+}
