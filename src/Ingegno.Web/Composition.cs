@@ -87,7 +87,7 @@ public static class Composition
             s.GetRequiredService<IOptions<IngegnoOptions>>().Value.BackupFolder,
             s.GetRequiredService<TimeProvider>()
         ));
-        services.AddHostedService<NightlyBackup>();
+        services.AddHostedService<NightlyBackup>().AddHostedService<WarmUp>();
         services.AddSingleton<AuditStore>().AddSingleton<SetupCode>().AddSingleton<SignInGuard>();
         services.AddSingleton<CoachStore>().AddSingleton<SignedInStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
         services

@@ -168,12 +168,12 @@ public sealed class ProgramRows(ExerciseNames names)
         void Add(string? words) => line.Append(line.Length > 0 && words is { Length: > 0 } ? " " : string.Empty).Append(words);
         string? Cell(ProgramField field)
         {
-            if (string.IsNullOrWhiteSpace(row.Cell(field)))
+            if (OneLine(row.Cell(field)) is not { Length: > 0 } cell)
             {
                 return null;
             }
 
-            var (words, wrong) = ProgramCell.Read(field, OneLine(row.Cell(field)), loadUnit);
+            var (words, wrong) = ProgramCell.Read(field, cell, loadUnit);
             if (wrong is not null)
             {
                 faults.Add(new ProgramFault(index, field, wrong, ProgramCell.MeantBy(row.Cell(field)) is { } meant ? [meant] : []));
@@ -265,5 +265,7 @@ public sealed class ProgramRows(ExerciseNames names)
             : ProgramField.Exercise;
 
     /// <summary>A cell may hold line breaks; a line of the shorthand cannot.</summary>
-    private static string OneLine(string cell) => cell.ReplaceLineEndings(" ").Trim();
+    /// <summary>A cell in one line; a control character says no more than a blank.</summary>
+    private static string OneLine(string cell) =>
+        new string([.. cell.Select(c => char.IsControl(c) ? ' ' : c)]).ReplaceLineEndings(" ").Trim();
 }

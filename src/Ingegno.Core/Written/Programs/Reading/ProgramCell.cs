@@ -110,7 +110,8 @@ internal static partial class ProgramCell
             : $"{Lead(load)}{load} {unit}";
     }
 
-    private static string Lead(string load) => load.StartsWith('+') || load.StartsWith('@') || char.IsLetter(load[0]) ? string.Empty : "@ ";
+    private static string Lead(string load) =>
+        load.StartsWith('+') || load.StartsWith('@') || (load.Length > 0 && char.IsLetter(load[0])) ? string.Empty : "@ ";
 
     private static string Percent(string text)
     {
