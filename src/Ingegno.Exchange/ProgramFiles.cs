@@ -1,7 +1,3 @@
-using System.Globalization;
-using System.Text;
-using CsvHelper;
-using CsvHelper.Configuration;
 using DocumentFormat.OpenXml;
 using DocumentFormat.OpenXml.Packaging;
 using DocumentFormat.OpenXml.Spreadsheet;
@@ -36,26 +32,7 @@ public static class ProgramFiles
     public static byte[] Csv(IEnumerable<ProgramRow> rows)
     {
         ArgumentNullException.ThrowIfNull(rows);
-        using var stream = new MemoryStream();
-        using (
-            var writer = new CsvWriter(
-                new StreamWriter(stream, new UTF8Encoding(true)),
-                new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n" }
-            )
-        )
-        {
-            foreach (var cells in Table(rows))
-            {
-                foreach (var cell in cells)
-                {
-                    writer.WriteField(SafeCell.Write(cell));
-                }
-
-                writer.NextRecord();
-            }
-        }
-
-        return stream.ToArray();
+        return TextTable.Write(Heads, rows.Select(Cells));
     }
 
     /// <summary>A spreadsheet with one sheet; every cell is text, so that no range becomes a date.</summary>
@@ -70,7 +47,9 @@ public static class ProgramFiles
             var workbook = document.AddWorkbookPart();
             workbook.AddNewPart<WorkbookStylesPart>().Stylesheet = TextAndBold();
             var sheet = workbook.AddNewPart<WorksheetPart>();
-            var data = new SheetData(Table(rows).Select((cells, i) => new Row(cells.Select(c => TextCell(c, i == 0 ? 1U : 0U)))));
+            var data = new SheetData(
+                rows.Select(Cells).Prepend(Heads).Select((cells, i) => new Row(cells.Select(c => TextCell(c, i == 0 ? 1U : 0U))))
+            );
             var columns = new Columns(
                 Columns.Select(
                     (c, i) =>
@@ -99,8 +78,9 @@ public static class ProgramFiles
         return stream.ToArray();
     }
 
-    private static IEnumerable<IEnumerable<string>> Table(IEnumerable<ProgramRow> rows) =>
-        rows.Select(r => Columns.Select(c => r.Cell(c.Field))).Prepend(Columns.Select(c => c.Head));
+    private static IEnumerable<string> Heads => Columns.Select(c => c.Head);
+
+    private static IEnumerable<string> Cells(ProgramRow row) => Columns.Select(c => row.Cell(c.Field));
 
     private static Cell TextCell(string text, uint style) =>
         new()

@@ -3,6 +3,7 @@ using System.Text.Json;
 using Dapper;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.KeepingOn.Blocks;
+using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
 
@@ -81,16 +82,29 @@ public sealed class BlockStore(Database database, TimeProvider clock)
     {
         ArgumentNullException.ThrowIfNull(block);
         using var connection = database.Open();
-        var id = connection.ExecuteScalar<long?>(
+        using var transaction = connection.BeginTransaction();
+        var id = Insert(connection, transaction, coachId, planId, block, clock.GetUtcNow());
+        transaction.Commit();
+        return id is { } added ? Find(coachId, planId, added) : null;
+    }
+
+    internal static long? Insert(
+        SqliteConnection connection,
+        SqliteTransaction transaction,
+        long coachId,
+        long planId,
+        BlockRecord block,
+        DateTimeOffset now
+    ) =>
+        connection.ExecuteScalar<long?>(
             """
             INSERT INTO block (coach_id, plan_id, starts, ends, document, updated_at)
             SELECT @coachId, @planId, @starts, @ends, @document, @now WHERE EXISTS (SELECT 1 FROM plan WHERE id = @planId AND coach_id = @coachId)
             RETURNING id
             """,
-            Parameters(coachId, planId, 0, 0, block)
+            Parameters(coachId, planId, 0, 0, block, now),
+            transaction
         );
-        return id is { } added ? Find(coachId, planId, added) : null;
-    }
 
     /// <summary>Replaces a block as it was seen.</summary>
     public Written<BlockRecord> Update(long coachId, long planId, long id, int revision, BlockRecord block)
@@ -102,7 +116,7 @@ public sealed class BlockStore(Database database, TimeProvider clock)
             UPDATE block SET starts = @starts, ends = @ends, document = @document, updated_at = @now, revision = revision + 1
             WHERE {Present} AND plan_id = @planId AND id = @id AND revision = @revision
             """,
-            Parameters(coachId, planId, id, revision, block)
+            Parameters(coachId, planId, id, revision, block, clock.GetUtcNow())
         );
         var current = Find(coachId, planId, id);
         return new Written<BlockRecord>(
@@ -129,7 +143,7 @@ public sealed class BlockStore(Database database, TimeProvider clock)
             ) == 1;
     }
 
-    private object Parameters(long coachId, long planId, long id, int revision, BlockRecord block) =>
+    private static object Parameters(long coachId, long planId, long id, int revision, BlockRecord block, DateTimeOffset now) =>
         new
         {
             coachId,
@@ -139,7 +153,7 @@ public sealed class BlockStore(Database database, TimeProvider clock)
             starts = Text(block.Setup.Starts),
             ends = Text(block.Setup.Ends),
             document = JsonSerializer.Serialize(block, TradeJson.Lenient),
-            now = Timestamps.Write(clock.GetUtcNow()),
+            now = Timestamps.Write(now),
         };
 
     private static string Text(DateOnly day) => day.ToString("O", CultureInfo.InvariantCulture);

@@ -186,7 +186,7 @@ public sealed class LogStore(Database database, TimeProvider clock)
             ) == 1;
     }
 
-    private long? Insert(SqliteConnection connection, SqliteTransaction transaction, long coachId, long planId, SessionRecord session)
+    internal long? Insert(SqliteConnection connection, SqliteTransaction transaction, long coachId, long planId, SessionRecord session)
     {
         ArgumentNullException.ThrowIfNull(session);
         var id = connection.ExecuteScalar<long?>(

@@ -119,6 +119,26 @@ public sealed class PlanStore(Database database, TimeProvider clock)
             : null;
     }
 
+    /// <summary>All versions of a plan by their number.</summary>
+    public IReadOnlyList<PlanVersionInFile> Versions(long coachId, long id)
+    {
+        using var connection = database.Open();
+        return
+        [
+            .. connection
+                .Query<(long Number, long? Parent, string Note, string Document)>(
+                    "SELECT number, parent, note, document FROM plan_version WHERE plan_id = @id AND coach_id = @coachId ORDER BY number",
+                    new { coachId, id }
+                )
+                .Select(v => new PlanVersionInFile(
+                    (int)v.Number,
+                    (int?)v.Parent,
+                    v.Note,
+                    JsonSerializer.Deserialize<PlanDocument>(v.Document, TradeJson.Lenient)!
+                )),
+        ];
+    }
+
     /// <summary>Adds a plan with its first version; null when client, place or gym week are not this coach's.</summary>
     public Saved<PlanRecord>? Add(long coachId, long clientId, long? placeId, long? gymWeekId, PlanDocument document, string? once = null)
     {
@@ -248,7 +268,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         return new Written<PlanRecord>(WriteOutcome.Done, Find(connection, coachId, id));
     }
 
-    private static void AddVersion(
+    internal static void AddVersion(
         SqliteConnection connection,
         SqliteTransaction transaction,
         long coachId,

@@ -88,6 +88,7 @@ public static class Composition
             s.GetRequiredService<TimeProvider>()
         ));
         services.AddHostedService<NightlyBackup>().AddHostedService<WarmUp>();
+        services.AddSingleton<ClientTransfer>().AddSingleton<ClientFiles>();
         services.AddSingleton<AuditStore>().AddSingleton<SetupCode>().AddSingleton<SignInGuard>();
         services.AddSingleton<CoachStore>().AddSingleton<SignedInStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
         services

@@ -202,7 +202,7 @@ public class PracticeTests(TestServer server) : IClassFixture<TestServer>
         };
 
     /// <summary>The table row under another key and name.</summary>
-    private static JsonObject Own(string id, string name)
+    internal static JsonObject Own(string id, string name)
     {
         var own = JsonSerializer.SerializeToNode(Trade.Shipped.Catalogue.Get("table-row"), TradeJson.Lenient)!.AsObject();
         (own["id"], own["name"], own["synonyms"]) = (id, name, new JsonArray());

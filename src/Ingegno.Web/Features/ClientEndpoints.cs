@@ -122,7 +122,8 @@ public static class ClientEndpoints
         var clients = api.MapGroup("/clients").WithTags("clients");
         clients.MapGet("/", List);
         clients.MapPost("/", Add).Validate<ClientRecord>().ProducesProblem(StatusCodes.Status400BadRequest);
-        clients.MapStored<ClientStore, ClientRecord>(string.Empty, "client");
+        clients.MapStored<ClientStore, ClientRecord>(string.Empty, "client", erases: false);
+        clients.MapClientKeeping();
         api.MapPost("/intake", ReadIntake).WithTags("clients");
     }
 

@@ -10,7 +10,7 @@ namespace Ingegno.Web.Features;
 /// <summary>Approaches of a practice: copies of those that ship, changed.</summary>
 public static class OwnApproachEndpoints
 {
-    private static readonly OwnKind<Approach> Kind = new(
+    internal static readonly OwnKind<Approach> Kind = new(
         "approach",
         Limits.OwnApproaches,
         a => a.Id,

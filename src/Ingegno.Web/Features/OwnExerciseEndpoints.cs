@@ -9,7 +9,7 @@ namespace Ingegno.Web.Features;
 /// <summary>A practice's own exercises, in the form of the catalogue; one with a shipped key takes its place.</summary>
 public static class OwnExerciseEndpoints
 {
-    private static readonly OwnKind<Exercise> Kind = new(
+    internal static readonly OwnKind<Exercise> Kind = new(
         "exercise",
         Limits.OwnExercises,
         e => e.Id,

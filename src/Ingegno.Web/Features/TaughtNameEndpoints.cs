@@ -10,7 +10,7 @@ public static class TaughtNameEndpoints
 {
     private const int LongestName = 80;
 
-    private static readonly OwnKind<TaughtName> Kind = new(
+    internal static readonly OwnKind<TaughtName> Kind = new(
         "taught name",
         Limits.TaughtNames,
         Plain,

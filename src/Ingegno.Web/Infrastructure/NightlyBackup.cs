@@ -6,6 +6,7 @@ namespace Ingegno.Web.Infrastructure;
 /// <summary>Makes a backup a day and forgets old ones. It looks every hour, so that a server that sleeps at night has its backups, too.</summary>
 public sealed partial class NightlyBackup(
     Backups backups,
+    Database database,
     IOptions<IngegnoOptions> options,
     TimeProvider clock,
     ILogger<NightlyBackup> logger
@@ -28,10 +29,11 @@ public sealed partial class NightlyBackup(
             {
                 if (backups.MakeWhenDue() is { } made)
                 {
+                    database.Forget();
                     LogMade(made);
                 }
             }
-            catch (StartException failed)
+            catch (Exception failed) when (failed is StartException or Microsoft.Data.Sqlite.SqliteException or IOException)
             {
                 LogFailed(failed.Message);
             }

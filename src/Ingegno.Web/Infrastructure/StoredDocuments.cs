@@ -35,7 +35,8 @@ public static class StoredDocuments
     /// <param name="group">Where it is mapped.</param>
     /// <param name="path">Address of the list.</param>
     /// <param name="what">What one is called.</param>
-    public static void MapStored<TStore, T>(this RouteGroupBuilder group, string path, string what)
+    /// <param name="erases">Whether it is erased here; false where more hangs on it.</param>
+    public static void MapStored<TStore, T>(this RouteGroupBuilder group, string path, string what, bool erases = true)
         where TStore : DocumentStore<T>
         where T : class
     {
@@ -46,7 +47,10 @@ public static class StoredDocuments
         var one = group.MapGroup(path);
         one.MapGet("/{id:long}", find).ProducesProblem(StatusCodes.Status404NotFound);
         one.MapPut("/{id:long}", update).Validate<Change<T>>().ProducesProblem(StatusCodes.Status409Conflict);
-        one.MapDelete("/{id:long}", erase).ProducesProblem(StatusCodes.Status404NotFound);
+        if (erases)
+        {
+            one.MapDelete("/{id:long}", erase).ProducesProblem(StatusCodes.Status404NotFound);
+        }
     }
 
     private static Results<Created<Saved<T>>, ProblemHttpResult> Added<T>(string path, Saved<T>? added)

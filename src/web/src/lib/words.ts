@@ -22,6 +22,15 @@ export const day = (iso: string): string =>
     year: 'numeric',
   });
 
+/** A moment in the reader's locale and time. */
+export const moment = (iso: string): string =>
+  new Date(iso).toLocaleString(undefined, {
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
+
 /** A day in the reader's locale where its year is plain. */
 export const dayOfYear = (iso: string): string =>
   new Date(iso + 'T00:00').toLocaleDateString(undefined, { day: 'numeric', month: 'short' });

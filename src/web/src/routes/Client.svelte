@@ -2,13 +2,12 @@
   import { onMount } from 'svelte';
   import { api, ask } from '../lib/api/client';
   import type { PlanSummary, SavedClient, SavedWeek, SavedPlace } from '../lib/api/types';
+  import ClientKeeping from '../lib/client/ClientKeeping.svelte';
   import ProfileForm from '../lib/client/ProfileForm.svelte';
   import { crumbs } from '../lib/crumbs.svelte';
   import { figureOf } from '../lib/kit/kitGroups';
   import { keys } from '../lib/keys.svelte';
-  import { toasts } from '../lib/toasts.svelte';
   import { trade } from '../lib/trade.svelte';
-  import Dialog from '../lib/ui/Dialog.svelte';
   import { day } from '../lib/words';
   import Opening from '../lib/ui/Opening.svelte';
   import { navigate, p, route } from '../router';
@@ -20,7 +19,6 @@
   let weeks = $state<SavedWeek[]>([]);
   let plans = $state<PlanSummary[]>([]);
   let failed = $state<unknown>(null);
-  let deleting = $state(false);
 
   onMount(() => {
     void load();
@@ -54,17 +52,6 @@
 
   function title(): void {
     crumbs.set({ text: 'Roster', href: p('/') }, { text: client?.value.name ?? 'Client' });
-  }
-
-  async function confirmDelete(): Promise<void> {
-    deleting = false;
-    try {
-      await ask(() => api.DELETE('/api/v1/clients/{id}', { params: { path: { id } } }));
-      toasts.done('Client deleted with everything that belonged to them.');
-      await navigate('/');
-    } catch (error) {
-      toasts.problem(error);
-    }
   }
 </script>
 
@@ -133,10 +120,8 @@
             under treatment: no hard work before a clinician has cleared it. Health notes are personal; keep
             the least that is needed.
           </p>
-          <button class="btn btn-ghost btn-sm mt-4" onclick={() => (deleting = true)}
-            >Delete this client</button
-          >
         </section>
+        <ClientKeeping {client} />
       </div>
       <section class="sheet min-w-0 p-5" aria-labelledby="kit">
         <div class="mb-3 flex flex-wrap items-center gap-3">
@@ -179,11 +164,3 @@
     <Opening doing="Reading the client …" what="client" {failed} onagain={() => void load()} />
   {/if}
 </main>
-
-<Dialog title="Delete {client?.value.name}?" open={deleting} onclose={() => (deleting = false)}>
-  <p class="mt-3">Places, gym weeks, plans and logs go with the client. This cannot be undone.</p>
-  {#snippet actions()}
-    <button class="btn" onclick={() => (deleting = false)}>Keep</button>
-    <button class="btn btn-error" onclick={confirmDelete}>Delete</button>
-  {/snippet}
-</Dialog>

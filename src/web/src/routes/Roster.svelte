@@ -3,6 +3,7 @@
   import { searchParams } from 'sv-router';
   import { api, ask } from '../lib/api/client';
   import type { RosterRow } from '../lib/api/types';
+  import BringInDialog from '../lib/client/BringInDialog.svelte';
   import { crumbs } from '../lib/crumbs.svelte';
   import { forgetText, keptText } from '../lib/keeping/keptText';
   import { keys } from '../lib/keys.svelte';
@@ -20,11 +21,15 @@
   let order = $state<keyof typeof orders>(
     (Object.keys(orders).find((o) => o === searchParams.get('order')) as keyof typeof orders) ?? 'urgent',
   );
+  let archived = $state(searchParams.get('show') === 'archived');
   let adding = $state(false);
+  let bringing = $state(false);
   let name = $state('');
   let filterInput = $state<HTMLInputElement>();
 
-  const needing = $derived((rows ?? []).filter((row) => row.attention.length > 0).length);
+  const resting = $derived((rows ?? []).filter((row) => row.client.archived));
+  const listed = $derived((rows ?? []).filter((row) => (row.client.archived ?? false) === archived));
+  const needing = $derived(listed.filter((row) => row.attention.length > 0).length);
   /** All words by which a client is found: who, what for, where, what hurts, what is the matter today. */
   const wordsOf = (row: RosterRow): string =>
     [
@@ -40,7 +45,7 @@
       .join(' ')
       .toLowerCase();
   const found = $derived(
-    (rows ?? []).filter((row) =>
+    listed.filter((row) =>
       filter
         .toLowerCase()
         .split(/\s+/)
@@ -56,7 +61,13 @@
         : found,
   );
   // The address keeps what is looked for, so that Back leads to the same list.
-  $effect(() => showInAddress({ find: filter, order: order === 'urgent' ? null : order }));
+  $effect(() =>
+    showInAddress({
+      find: filter,
+      order: order === 'urgent' ? null : order,
+      show: archived ? 'archived' : null,
+    }),
+  );
 
   const reasons: Record<RosterRow['attention'][number]['kind'], string> = {
     pain: 'Pain',
@@ -112,8 +123,8 @@
     <h1 class="text-3xl">Roster</h1>
     <p class="soft flex-1 pb-1" role="status">
       {#if rows}{filter
-          ? `${shown.length} of ${count(rows.length, 'client')}`
-          : `${count(rows.length, 'client')}${needing > 0 ? `, ${needing} for you today` : ''}`}{/if}
+          ? `${shown.length} of ${count(listed.length, 'client')}`
+          : `${count(listed.length, archived ? 'archived client' : 'client')}${needing > 0 ? `, ${needing} for you today` : ''}`}{/if}
     </p>
     <select class="select w-auto" aria-label="Order" bind:value={order}>
       {#each Object.entries(orders) as [key, text] (key)}<option value={key}>{text}</option>{/each}
@@ -128,6 +139,12 @@
         bind:value={filter}
       />
     </label>
+    {#if resting.length > 0 || archived}
+      <button class="btn" aria-pressed={archived} onclick={() => (archived = !archived)}
+        >{archived ? 'Back to the roster' : `Archived (${resting.length})`}</button
+      >
+    {/if}
+    <button class="btn" onclick={() => (bringing = true)}>Bring one in</button>
     <button class="btn btn-primary" onclick={() => (adding = true)}>Add a client</button>
   </div>
 
@@ -213,13 +230,21 @@
         </li>
       {:else}
         <li class="p-6">
-          Nobody matches "{filter}".
-          <button class="link" onclick={() => (filter = '')}>Clear the filter</button>
+          {#if filter}
+            Nobody matches "{filter}".
+            <button class="link" onclick={() => (filter = '')}>Clear the filter</button>
+          {:else if archived}
+            Nobody is archived.
+          {:else}
+            Everybody is archived.
+          {/if}
         </li>
       {/each}
     </ul>
   {/if}
 </main>
+
+<BringInDialog open={bringing} onclose={() => (bringing = false)} />
 
 <Dialog title="Add a client" open={adding} onclose={() => (adding = false)}>
   <form id="add-client" onsubmit={add} class="mt-3">

@@ -1188,6 +1188,188 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/clients/{id}/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Archiving"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfClientRecord"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clients/{id}/export.{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                    form: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clients/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClientUpload"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedOfClientRecord"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clients/{id}/erasing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["WhatIsErased"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/clients/{id}": {
         parameters: {
             query?: never;
@@ -3664,6 +3846,10 @@ export interface components {
             conditioning: boolean;
             phases: string[];
         };
+        /** @description Whether a client is to be out of the roster. */
+        Archiving: {
+            archived: boolean;
+        };
         /** @enum {unknown} */
         AttentionKind: "pain" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "changed" | "ready" | "not-started";
         AttentionNote: {
@@ -4119,6 +4305,7 @@ export interface components {
             name: string;
             profile: components["schemas"]["ClientProfile"];
             note?: null | string;
+            archived?: boolean;
         };
         /** @description What logs teach of a client. */
         ClientStrengthNow: {
@@ -4130,6 +4317,11 @@ export interface components {
             weeks: components["schemas"]["WeekTrend"][];
             /** Format: double */
             adherence?: null | number;
+        };
+        /** @description A client that was taken out, here or elsewhere. */
+        ClientUpload: {
+            /** @description The bytes of the file, base64. */
+            content: string;
         };
         /** @description Words that a client and the lines of a week are described with. */
         ClientWords: {
@@ -6072,6 +6264,39 @@ export interface components {
             /** Format: int32 */
             worstPain?: null | number;
             painJoint?: null | components["schemas"]["Joint"];
+        };
+        /** @description What erasing a client takes away. */
+        WhatIsErased: {
+            /**
+             * Format: int32
+             * @description Places with their kit.
+             */
+            places: number;
+            /**
+             * Format: int32
+             * @description Gym weeks.
+             */
+            gymWeeks: number;
+            /**
+             * Format: int32
+             * @description Home plans.
+             */
+            plans: number;
+            /**
+             * Format: int32
+             * @description Versions of them.
+             */
+            versions: number;
+            /**
+             * Format: int32
+             * @description Logged sessions.
+             */
+            sessions: number;
+            /**
+             * Format: int32
+             * @description After so many days the backups have forgotten it, too.
+             */
+            backupDays: number;
         };
         WrittenRows: {
             text: string;

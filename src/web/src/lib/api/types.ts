@@ -2,6 +2,7 @@ import type { components } from './schema';
 
 type Schemas = components['schemas'];
 
+export type Audited = Schemas['Audited'];
 export type BandBench = Schemas['BandBench'];
 export type BandGrip = Schemas['BandGrip'];
 export type BandKnob = NonNullable<Schemas['BandKnob']>;
@@ -102,3 +103,4 @@ export type BlockView = Schemas['BlockView'];
 export type BlockWeek = Schemas['BlockWeek'];
 export type DoneCell = Schemas['DoneCell'];
 export type DoneWeek = Schemas['DoneWeek'];
+export type WhatIsErased = Schemas['WhatIsErased'];

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { api, ask } from '../api/client';
   import { Problem } from '../api/problem';
-  import type { SignedIn } from '../api/types';
+  import type { Audited, SignedIn } from '../api/types';
   import { session } from '../session.svelte';
   import { toasts } from '../toasts.svelte';
-  import { count, day } from '../words';
+  import { count, day, moment } from '../words';
   import Dialog from './Dialog.svelte';
 
   interface Props {
@@ -14,6 +14,7 @@
 
   let { open, onclose }: Props = $props();
   let places = $state.raw<SignedIn[]>([]);
+  let trail = $state.raw<Audited[]>([]);
   let present = $state('');
   let next = $state('');
   let wrong = $state('');
@@ -25,11 +26,25 @@
 
   async function read(): Promise<void> {
     try {
-      places = await ask(() => api.GET('/api/v1/signed-in'));
+      [places, trail] = await Promise.all([
+        ask(() => api.GET('/api/v1/signed-in')),
+        ask(() => api.GET('/api/v1/audit')),
+      ]);
     } catch (error) {
       toasts.problem(error);
     }
   }
+
+  const done: Record<string, string> = {
+    'signed-in': 'signed in',
+    'sign-in-refused': 'a wrong password was tried',
+    'sessions-ended': 'signed out everywhere else',
+    'password-changed': 'password changed',
+    'password-reset': 'password made anew on the server',
+    'client-exported': 'client taken out',
+    'client-imported': 'client brought in',
+    'client-erased': 'client erased',
+  };
 
   async function endOthers(): Promise<void> {
     try {
@@ -99,4 +114,18 @@
     {#if wrong}<p class="text-error" role="alert">{wrong}</p>{/if}
     <p><button class="btn btn-sm" disabled={busy}>Change it</button></p>
   </form>
+  <h3 class="mt-4 mb-1 text-base" id="audit-trail">What was done</h3>
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="max-h-40 overflow-y-auto" role="region" aria-labelledby="audit-trail" tabindex="0">
+    <ul>
+      {#each trail as entry, i (i)}
+        <li class="rule-b flex gap-3 py-1 text-plain">
+          <span class="soft w-40 shrink-0">{moment(entry.at)}</span>
+          <span>{done[entry.what] ?? entry.what}{entry.about ? ` (number ${entry.about})` : ''}</span>
+        </li>
+      {:else}
+        <li class="soft">Nothing yet.</li>
+      {/each}
+    </ul>
+  </div>
 </Dialog>

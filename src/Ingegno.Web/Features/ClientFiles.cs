@@ -1,0 +1,248 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using System.IO.Compression;
+using System.Text;
+using System.Text.Json;
+using FluentValidation;
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Practice;
+using Ingegno.Exchange;
+using Ingegno.Storage;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>A client as a packed folder of open files, and read back from one or from the JSON alone.</summary>
+public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Core.AtHome.Kit.PlaceKit> places, IValidator<GymWeek> weeks)
+{
+    private const string Main = "client.json";
+
+    /// <summary>Longest JSON that is read, bytes.</summary>
+    private const int MostBytes = 40 * 1024 * 1024;
+
+    private const int MostPlans = 400;
+
+    /// <summary>The JSON of a client.</summary>
+    public static byte[] Json(ClientFile file) => JsonSerializer.SerializeToUtf8Bytes(file, TradeJson.Lenient);
+
+    /// <summary>
+    /// A folder for people and for programs: <c>client.json</c> with everything, the log as a table, the gym program as text, each plan as a
+    /// page to print.
+    /// </summary>
+    public static byte[] Zip(ClientFile file)
+    {
+        ArgumentNullException.ThrowIfNull(file);
+        using var packed = new MemoryStream();
+        using (var zip = new ZipArchive(packed, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            void Put(string name, byte[] content)
+            {
+                using var entry = zip.CreateEntry(name).Open();
+                entry.Write(content);
+            }
+
+            Put(Main, Json(file));
+            Put("log.csv", TextTable.Write(LogHeads, file.Plans.SelectMany(LogRows)));
+            Put(
+                "gym-program.txt",
+                Encoding.UTF8.GetBytes(string.Join("\n\n", file.GymWeeks.Select(w => $"== {SafeCell.OneLine(w.Name)}\n{w.Text}")))
+            );
+            foreach (var (plan, i) in file.Plans.Select((p, i) => (p, i)))
+            {
+                Put($"plan-{i + 1}.html", Encoding.UTF8.GetBytes(PlanPage.Of(file.Client.Name, plan)));
+            }
+        }
+
+        return packed.ToArray();
+    }
+
+    /// <summary>Reads a client from a packed folder or from its JSON.</summary>
+    /// <exception cref="UnreadableFileException">It is neither, it is of a newer form, or something in it cannot be.</exception>
+    public ClientFile Read(byte[] content)
+    {
+        ArgumentNullException.ThrowIfNull(content);
+        try
+        {
+            var file =
+                JsonSerializer.Deserialize<ClientFile>(Unpacked(content), TradeJson.Lenient)
+                ?? throw new UnreadableFileException("The file is empty. Choose one that \"Take out\" on a client wrote.");
+            return file.Format == ClientFile.Name
+                ? file.Version is >= 1 and <= ClientFile.Written
+                    ? Checked(file)
+                    : throw new UnreadableFileException("The file was written by a newer Ingegno: bring it in there, or update this one.")
+                : throw new UnreadableFileException("This is no client of Ingegno. Choose a file that \"Take out\" on a client wrote.");
+        }
+        catch (UnreadableValueException wrong)
+        {
+            throw new UnreadableFileException($"The file cannot be read at {wrong.Path}: {wrong.Message}", wrong);
+        }
+        catch (JsonException wrong)
+        {
+            throw new UnreadableFileException(
+                $"The file cannot be read at {wrong.Path ?? "its beginning"}, line {wrong.LineNumber + 1}. Choose a file that \"Take out\" on a client wrote.",
+                wrong
+            );
+        }
+        catch (NotSupportedException wrong)
+        {
+            throw new UnreadableFileException("The file cannot be read: a part that comes in several kinds names none.", wrong);
+        }
+    }
+
+    private static byte[] Unpacked(byte[] content)
+    {
+        if (!content.AsSpan().StartsWith("PK"u8))
+        {
+            return content.AsSpan().StartsWith(Encoding.UTF8.Preamble) ? content[Encoding.UTF8.Preamble.Length..] : content;
+        }
+
+        try
+        {
+            using var zip = new ZipArchive(new MemoryStream(content), ZipArchiveMode.Read);
+            var entry = zip.GetEntry(Main) ?? throw new UnreadableFileException($"There is no {Main} in the packed file.");
+            using var from = entry.Open();
+            using var json = new MemoryStream();
+            var buffer = new byte[81920];
+            for (int read; (read = from.Read(buffer)) > 0; )
+            {
+                json.Write(buffer, 0, read);
+                if (json.Length > MostBytes)
+                {
+                    throw new UnreadableFileException($"{Main} unpacks to more than {MostBytes / 1024 / 1024} MB; no client is that long.");
+                }
+            }
+
+            return json.ToArray();
+        }
+        catch (InvalidDataException wrong)
+        {
+            throw new UnreadableFileException("The packed file is damaged.", wrong);
+        }
+    }
+
+    /// <summary>What every door asks of each part is asked here too.</summary>
+    private ClientFile Checked(ClientFile file)
+    {
+        var whole = file with
+        {
+            Places = Or(file.Places),
+            GymWeeks = Or(file.GymWeeks),
+            Plans = Or(file.Plans),
+            OwnExercises = Or(file.OwnExercises),
+            OwnApproaches = Or(file.OwnApproaches),
+            TaughtNames = Or(file.TaughtNames),
+        };
+        Ask(clients, whole.Client, "the client");
+        foreach (var place in whole.Places)
+        {
+            Ask(places, place, "a place");
+        }
+
+        foreach (var week in whole.GymWeeks)
+        {
+            Ask(weeks, week, "a gym week");
+        }
+
+        if (
+            whole.Plans.Length > MostPlans
+            || whole.OwnExercises.Length > 500
+            || whole.OwnApproaches.Length > 50
+            || whole.TaughtNames.Length > 500
+        )
+        {
+            throw new UnreadableFileException("There is more in the file than a client can have.");
+        }
+
+        return whole with
+        {
+            Plans = [.. whole.Plans.Select(Checked)],
+        };
+    }
+
+    private static PlanInFile Checked(PlanInFile plan)
+    {
+        var whole = plan with { Versions = Or(plan.Versions), Blocks = Or(plan.Blocks), Sessions = Or(plan.Sessions) };
+        var numbers = whole.Versions.Select(v => v.Number).ToHashSet();
+        var told =
+            string.IsNullOrWhiteSpace(whole.Title) || whole.Title.Length > 80 ? "a plan has no title of at most 80 characters"
+            : !whole.Versions.Select(v => v.Number).SequenceEqual(Enumerable.Range(1, whole.Versions.Length))
+                ? "versions of a plan are missing"
+            : !numbers.Contains(whole.Head) ? "the version of a plan that stands is not there"
+            : whole.Versions.Any(v => v.Parent is { } parent && !(numbers.Contains(parent) && parent < v.Number))
+                ? "a version comes from one that is not there"
+            : whole.Versions.Any(v => v.Document?.Plan is null || v.Document.Request is null || v.Note is null)
+                ? "a version of a plan is empty"
+            : whole.Sessions.Any(s => !numbers.Contains(s.PlanVersion)) ? "a session belongs to a version that is not there"
+            : null;
+        if (told is not null)
+        {
+            throw new UnreadableFileException($"The file is damaged: {told}.");
+        }
+
+        var sessions = new SessionRecordValidator();
+        foreach (var session in whole.Sessions)
+        {
+            Ask(sessions, session, "a session");
+        }
+
+        return whole;
+    }
+
+    private static ImmutableArray<T> Or<T>(ImmutableArray<T> list) =>
+        list.IsDefault ? []
+        : list.Any(x => x is null) ? throw new UnreadableFileException("The file is damaged: a list has an empty place.")
+        : list;
+
+    private static void Ask<T>(IValidator<T> validator, T value, string what)
+    {
+        if (value is null)
+        {
+            throw new UnreadableFileException($"The file is damaged: {what} is missing.");
+        }
+
+        if (validator.Validate(value) is { IsValid: false } wrong)
+        {
+            throw new UnreadableFileException($"In {what}: {wrong.Errors[0].ErrorMessage}");
+        }
+    }
+
+    private static readonly string[] LogHeads =
+    [
+        "Day",
+        "Plan",
+        "Version",
+        "Exercise",
+        "Set",
+        "Reps",
+        "Load (kg)",
+        "RIR",
+        "Pain",
+        "Joint",
+        "Effort",
+        "Minutes",
+        "Note",
+    ];
+
+    private static IEnumerable<string[]> LogRows(PlanInFile plan) =>
+        from session in plan.Sessions
+        from exercise in session.Exercises.IsDefault ? [] : session.Exercises
+        from set in exercise.Sets.Select((s, i) => (Set: s, Number: i + 1))
+        select new[]
+        {
+            session.PerformedOn.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+            plan.Title,
+            Figure(session.PlanVersion),
+            exercise.ExerciseId,
+            Figure(set.Number),
+            Figure(set.Set.Reps),
+            Figure(set.Set.LoadKg),
+            Figure(set.Set.Rir),
+            Figure(set.Set.Pain),
+            set.Set.PainJoint?.ToString() ?? string.Empty,
+            Figure(session.Effort),
+            Figure(session.Minutes),
+            session.Note ?? string.Empty,
+        };
+
+    private static string Figure(IFormattable? figure) => figure?.ToString(null, CultureInfo.InvariantCulture) ?? string.Empty;
+}

@@ -1,0 +1,194 @@
+using System.Globalization;
+using System.Security.Claims;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Exchange;
+using Ingegno.Storage;
+using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>Whether a client is to be out of the roster.</summary>
+public sealed record Archiving(bool Archived);
+
+/// <summary>A client that was taken out, here or elsewhere.</summary>
+/// <param name="Content">The bytes of the file, base64.</param>
+public sealed record ClientUpload(string Content);
+
+/// <summary>What erasing a client takes away.</summary>
+/// <param name="Places">Places with their kit.</param>
+/// <param name="GymWeeks">Gym weeks.</param>
+/// <param name="Plans">Home plans.</param>
+/// <param name="Versions">Versions of them.</param>
+/// <param name="Sessions">Logged sessions.</param>
+/// <param name="BackupDays">After so many days the backups have forgotten it, too.</param>
+public sealed record WhatIsErased(int Places, int GymWeeks, int Plans, int Versions, int Sessions, int BackupDays);
+
+/// <summary>Clients rest, leave with all that is theirs, come from elsewhere, and are erased.</summary>
+public static class ClientKeepingEndpoints
+{
+    public static void MapClientKeeping(this RouteGroupBuilder clients)
+    {
+        clients.MapPut("/{id:long}/archived", Archive).ProducesProblem(StatusCodes.Status404NotFound);
+        clients.MapGet("/{id:long}/export.{form:regex(^(zip|json)$)}", Export).ProducesProblem(StatusCodes.Status404NotFound);
+        clients
+            .MapPost("/import", Import)
+            .WithMetadata(new RequestSizeLimitAttribute(16 * 1024 * 1024))
+            .ProducesProblem(StatusCodes.Status400BadRequest);
+        clients.MapGet("/{id:long}/erasing", WouldErase).ProducesProblem(StatusCodes.Status404NotFound);
+        clients.MapDelete("/{id:long}", Erase).ProducesProblem(StatusCodes.Status404NotFound);
+    }
+
+    private static Results<Ok<Saved<ClientRecord>>, ProblemHttpResult> Archive(
+        long id,
+        Archiving archiving,
+        ClaimsPrincipal user,
+        ClientStore clients
+    ) => clients.Archive(user.CoachId(), id, archiving.Archived) is { } client ? TypedResults.Ok(client) : Problems.NotFound("client");
+
+    private static Results<FileContentHttpResult, ProblemHttpResult> Export(
+        long id,
+        string form,
+        ClaimsPrincipal user,
+        ClientTransfer transfer,
+        AuditStore audit
+    )
+    {
+        if (transfer.Export(user.CoachId(), id) is not { } file)
+        {
+            return Problems.NotFound("client");
+        }
+
+        audit.Note(user.CoachId(), "client-exported", About(id));
+        return form == "zip"
+            ? TypedResults.File(ClientFiles.Zip(file), "application/zip", $"client-{About(id)}.zip")
+            : TypedResults.File(ClientFiles.Json(file), "application/json", $"client-{About(id)}.json");
+    }
+
+    /// <summary>Brings a client in. A plan that cannot be worked with is no plan: then nothing comes in.</summary>
+    private static Results<Created<Saved<ClientRecord>>, ProblemHttpResult> Import(
+        ClientUpload upload,
+        ClaimsPrincipal user,
+        ClientFiles files,
+        ClientTransfer transfer,
+        ClientStore clients,
+        PracticeTrades trades,
+        ClientLog log,
+        AuditStore audit
+    )
+    {
+        var coach = user.CoachId();
+        ClientFile file;
+        try
+        {
+            file = files.Read(Convert.FromBase64String(upload.Content));
+        }
+        catch (UnreadableFileException wrong)
+        {
+            return Problems.Make(StatusCodes.Status400BadRequest, "unreadable-file", "The file cannot be read", wrong.Message);
+        }
+        catch (FormatException)
+        {
+            return Problems.Invalid("content", "The content is not base64.");
+        }
+
+        long? brought = null;
+        try
+        {
+            RefuseBadOwn(file);
+            var (client, plans) = transfer.Import(coach, file);
+            brought = client;
+            trades.Forget(coach);
+            foreach (var plan in plans)
+            {
+                log.RenewPulse(coach, plan);
+            }
+
+            audit.Note(coach, "client-imported", About(client));
+            return TypedResults.Created($"/api/v1/clients/{client}", clients.Find(coach, client));
+        }
+        catch (UnreadableFileException wrong)
+        {
+            return Problems.Make(StatusCodes.Status400BadRequest, "unreadable-file", "The file cannot be read", wrong.Message);
+        }
+        catch (Microsoft.Data.Sqlite.SqliteException e) when (e.SqliteErrorCode is not 19) // 19: it breaks a rule of the tables.
+        {
+            throw;
+        }
+#pragma warning disable CA1031 // Whatever a made-up plan breaks, it is the file that is wrong.
+        catch (Exception)
+#pragma warning restore CA1031
+        {
+            if (brought is { } client)
+            {
+                clients.Delete(coach, client);
+            }
+
+            return Problems.Make(
+                StatusCodes.Status400BadRequest,
+                "unreadable-file",
+                "The file cannot be read",
+                "A plan in it is damaged. Nothing was brought in."
+            );
+        }
+    }
+
+    /// <summary>What no practice lets its coaches add it does not take from a file either.</summary>
+    private static void RefuseBadOwn(ClientFile file)
+    {
+        var trade = Trade.Shipped;
+        var faults = file
+            .OwnExercises.SelectMany(e => OwnExerciseEndpoints.Kind.Faults(e, trade, file.OwnExercises.Where(o => o != e)))
+            .Concat(file.OwnApproaches.SelectMany(a => OwnApproachEndpoints.Kind.Faults(a, trade, file.OwnApproaches.Where(o => o != a))))
+            .Concat(file.TaughtNames.SelectMany(n => TaughtNameEndpoints.Kind.Faults(n, trade.With(file.OwnExercises), [])))
+            .FirstOrDefault();
+        if (faults is not null)
+        {
+            throw new UnreadableFileException($"Something of the practice's own in the file cannot be taken: {faults}");
+        }
+    }
+
+    private static Results<Ok<WhatIsErased>, ProblemHttpResult> WouldErase(long id, ClaimsPrincipal user, ClientTransfer transfer) =>
+        transfer.Export(user.CoachId(), id) is { } file
+            ? TypedResults.Ok(
+                new WhatIsErased(
+                    file.Places.Length,
+                    file.GymWeeks.Length,
+                    file.Plans.Length,
+                    file.Plans.Sum(p => p.Versions.Length),
+                    file.Plans.Sum(p => p.Sessions.Length),
+                    Backups.ForgottenAfterDays
+                )
+            )
+            : Problems.NotFound("client");
+
+    /// <summary>Erases a client with all that hangs on it, and what the files still remember of it.</summary>
+    private static Results<NoContent, ProblemHttpResult> Erase(
+        long id,
+        ClaimsPrincipal user,
+        ClientStore clients,
+        Database database,
+        AuditStore audit
+    )
+    {
+        if (!clients.Delete(user.CoachId(), id))
+        {
+            return Problems.NotFound("client");
+        }
+
+        audit.Note(user.CoachId(), "client-erased", About(id));
+        try
+        {
+            database.Forget();
+        }
+        catch (Microsoft.Data.Sqlite.SqliteException)
+        {
+            // Somebody reads or writes just now: what was freed is overwritten already, and the nightly backup tries again.
+        }
+
+        return TypedResults.NoContent();
+    }
+
+    private static string About(long id) => id.ToString(CultureInfo.InvariantCulture);
+}

@@ -1,0 +1,310 @@
+using System.IO.Compression;
+using System.Net;
+using System.Net.Http.Json;
+using System.Text;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Ingegno.Storage;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace Ingegno.Web.Tests;
+
+public class ClientKeepingTests
+{
+    [Fact]
+    public async Task A_client_taken_out_and_brought_in_elsewhere_is_the_same_everywhere()
+    {
+        await using var here = new TestServer();
+        await using var there = TestServer.Empty();
+        var (from, to) = (await here.SignedIn(), await NewCoach(there));
+        await from.Make("/api/v1/own-exercises", PracticeTests.Own("oar-row", "Oar row"));
+        await from.Make("/api/v1/clients/1/gym-weeks", new { name = "Week of our own", text = "Oar row 3x8" });
+        foreach (var row in (await from.Read("/api/v1/clients")).EnumerateArray().OrderBy(r => r.GetProperty("id").GetInt64()).ToList())
+        {
+            var id = row.GetProperty("id").GetInt64();
+            var file = await (await from.Get($"/api/v1/clients/{id}/export.json")).Content.ReadAsByteArrayAsync();
+            var brought = await to.Make("/api/v1/clients/import", new { content = Convert.ToBase64String(file) });
+            var other = brought.GetProperty("id").GetInt64();
+
+            Same(await from.Read($"/api/v1/clients/{id}"), await to.Read($"/api/v1/clients/{other}"));
+            foreach (var list in new[] { "places", "gym-weeks", "trends", "strength" })
+            {
+                Same(await from.Read($"/api/v1/clients/{id}/{list}"), await to.Read($"/api/v1/clients/{other}/{list}"));
+            }
+
+            var (plans, others) = (await from.Read($"/api/v1/clients/{id}/plans"), await to.Read($"/api/v1/clients/{other}/plans"));
+            others.GetArrayLength().ShouldBe(plans.GetArrayLength());
+            foreach (var (plan, same) in plans.EnumerateArray().Zip(others.EnumerateArray()))
+            {
+                var (a, b) = (plan.GetProperty("id").GetInt64(), same.GetProperty("id").GetInt64());
+                foreach (var answer in new[] { "", "/sessions", "/next", "/block" })
+                {
+                    Same(await from.Read($"/api/v1/plans/{a}{answer}"), await to.Read($"/api/v1/plans/{b}{answer}"));
+                }
+            }
+
+            Same(
+                await (await from.Post("/api/v1/program/rows", new { text = "Oar row 3x8" })).Content.ReadFromJsonAsync<JsonElement>(),
+                await (await to.Post("/api/v1/program/rows", new { text = "Oar row 3x8" })).Content.ReadFromJsonAsync<JsonElement>()
+            );
+
+            // And out again: byte by byte, but for the time of day.
+            var again = await (await to.Get($"/api/v1/clients/{other}/export.json")).Content.ReadAsStringAsync();
+            JsonNode.DeepEquals(WithoutTime(again), WithoutTime(Encoding.UTF8.GetString(file))).ShouldBeTrue();
+        }
+    }
+
+    [Fact]
+    public async Task The_folder_holds_open_files_and_comes_in_again()
+    {
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+        var id = (await browser.Read("/api/v1/clients"))
+            .EnumerateArray()
+            .First(r => r.GetProperty("plans").GetInt32() > 0)
+            .GetProperty("id")
+            .GetInt64();
+
+        var packed = await (await browser.Get($"/api/v1/clients/{id}/export.zip")).Content.ReadAsByteArrayAsync();
+        using var zip = new ZipArchive(new MemoryStream(packed));
+        zip.Entries.Select(e => e.Name).ShouldBe(["client.json", "log.csv", "gym-program.txt", "plan-1.html"], ignoreOrder: true);
+        using var log = new StreamReader(zip.GetEntry("log.csv")!.Open());
+        (await log.ReadToEndAsync()).Split("\r\n").Length.ShouldBeGreaterThan(10);
+        using var page = new StreamReader(zip.GetEntry("plan-1.html")!.Open());
+        (await page.ReadToEndAsync()).ShouldContain("<td>");
+        var before = (await browser.Read("/api/v1/clients")).GetArrayLength();
+
+        await browser.Make("/api/v1/clients/import", new { content = Convert.ToBase64String(packed) });
+
+        (await browser.Read("/api/v1/clients")).GetArrayLength().ShouldBe(before + 1);
+        (await browser.Read("/api/v1/audit"))
+            .EnumerateArray()
+            .Select(a => a.GetProperty("what").GetString())
+            .Take(2)
+            .ShouldBe(["client-imported", "client-exported"]);
+    }
+
+    [Theory]
+    [InlineData("")]
+    [InlineData("null")]
+    [InlineData("[]")]
+    [InlineData("{\"format\":\"something-else\"}")]
+    [InlineData("{\"format\":\"ingegno-client\",\"version\":99}")]
+    [InlineData("{\"format\":\"ingegno-client\",\"version\":1}")]
+    [InlineData(
+        "{\"format\":\"ingegno-client\",\"version\":1,\"client\":{\"name\":\"\",\"profile\":{\"level\":\"novice\",\"goal\":\"muscle\"}}}"
+    )]
+    [InlineData(
+        "{\"format\":\"ingegno-client\",\"version\":1,\"client\":{\"name\":\"A\",\"profile\":{\"level\":\"novice\",\"goal\":\"muscle\"}},\"places\":[null]}"
+    )]
+    [InlineData(
+        "{\"format\":\"ingegno-client\",\"version\":1,\"client\":{\"name\":\"A\",\"profile\":{\"level\":\"novice\",\"goal\":\"muscle\"}},\"plans\":[{\"title\":\"x\",\"head\":1,\"versions\":[{\"number\":1,\"note\":\"\",\"document\":{\"title\":\"x\"}}]}]}"
+    )]
+    [InlineData("PK\u0003\u0004 and nothing else")]
+    public async Task What_is_no_client_is_refused_and_leaves_nothing(string content)
+    {
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+        var before = (await browser.Read("/api/v1/clients")).GetArrayLength();
+
+        var refused = await browser
+            .Post("/api/v1/clients/import", new { content = Convert.ToBase64String(Encoding.UTF8.GetBytes(content)) })
+            .Problem(400, "unreadable-file");
+
+        refused.GetProperty("detail").GetString()!.Length.ShouldBeGreaterThan(20);
+        (await browser.Read("/api/v1/clients")).GetArrayLength().ShouldBe(before);
+    }
+
+    [Fact]
+    public async Task A_file_whose_parts_are_bent_one_by_one_never_breaks_the_server()
+    {
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+        var id = (await browser.Read("/api/v1/clients"))
+            .EnumerateArray()
+            .First(r => r.GetProperty("plans").GetInt32() > 0)
+            .GetProperty("id")
+            .GetInt64();
+        var file = await (await browser.Get($"/api/v1/clients/{id}/export.json")).Content.ReadAsStringAsync();
+        var random = new Random(5);
+        for (var i = 0; i < 40; i++)
+        {
+            var bent = JsonNode.Parse(file)!;
+            Bend(bent, random);
+            var answer = await browser.Post(
+                "/api/v1/clients/import",
+                new { content = Convert.ToBase64String(Encoding.UTF8.GetBytes(bent.ToJsonString())) }
+            );
+            ((int)answer.StatusCode).ShouldBeOneOf(201, 400);
+            (await browser.Get("/api/v1/clients")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        }
+    }
+
+    [Fact]
+    public async Task Who_is_archived_is_marked_and_comes_back()
+    {
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+
+        (await browser.Put("/api/v1/clients/1/archived", new { archived = true })).EnsureSuccessStatusCode();
+        (await browser.Read("/api/v1/clients/1")).GetProperty("value").GetProperty("archived").GetBoolean().ShouldBeTrue();
+        (await browser.Put("/api/v1/clients/1/archived", new { archived = false })).EnsureSuccessStatusCode();
+        (await browser.Read("/api/v1/clients/1")).GetProperty("value").GetProperty("archived").GetBoolean().ShouldBeFalse();
+        await browser.Put("/api/v1/clients/999/archived", new { archived = true }).Problem(404, "not-found");
+    }
+
+    [Fact]
+    public async Task Whoever_is_erased_is_found_in_no_file_of_the_server()
+    {
+        const string Secret = "Quillfeather-Marrowby";
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+        var client = await browser.Make(
+            "/api/v1/clients",
+            new
+            {
+                name = Secret,
+                note = Secret,
+                profile = new { level = "novice", goal = "muscle" },
+            }
+        );
+        var id = client.GetProperty("id").GetInt64();
+        (await browser.Read($"/api/v1/clients/{id}/erasing")).GetProperty("plans").GetInt32().ShouldBe(0);
+
+        (await browser.Delete($"/api/v1/clients/{id}")).EnsureSuccessStatusCode();
+
+        await browser.Get($"/api/v1/clients/{id}").Problem(404, "not-found");
+        foreach (var path in Directory.EnumerateFiles(server.Folder, "*", SearchOption.AllDirectories))
+        {
+            if (path.EndsWith(".lock", StringComparison.Ordinal))
+            {
+                continue;
+            }
+
+            await using var stream = new FileStream(path, FileMode.Open, FileAccess.Read, FileShare.ReadWrite);
+            using var reader = new StreamReader(stream, Encoding.Latin1);
+            (await reader.ReadToEndAsync()).ShouldNotContain(Secret, Case.Insensitive, path);
+        }
+    }
+
+    /// <summary>Takes out, empties or replaces one value anywhere below.</summary>
+    private static void Bend(JsonNode node, Random random)
+    {
+        var all = new List<(JsonNode Parent, string? Name, int Index)>();
+        void Walk(JsonNode? at)
+        {
+            if (at is JsonObject members)
+            {
+                foreach (var (name, value) in members)
+                {
+                    all.Add((members, name, 0));
+                    Walk(value);
+                }
+            }
+            else if (at is JsonArray list)
+            {
+                for (var i = 0; i < list.Count; i++)
+                {
+                    all.Add((list, null, i));
+                    Walk(list[i]);
+                }
+            }
+        }
+
+        Walk(node);
+        var (parent, key, index) = all[random.Next(all.Count)];
+        JsonNode? instead = random.Next(5) switch
+        {
+            0 => null,
+            1 => JsonValue.Create(-1),
+            2 => JsonValue.Create("\n=1+1"),
+            3 => new JsonArray(),
+            _ => new JsonObject(),
+        };
+        if (key is not null)
+        {
+            parent[key] = instead;
+        }
+        else
+        {
+            ((JsonArray)parent)[index] = instead;
+        }
+    }
+
+    private static async Task<Browser> NewCoach(TestServer server)
+    {
+        var browser = await server.Fresh();
+        (
+            await browser.Post(
+                "/api/v1/first-coach",
+                new
+                {
+                    name = "Lena",
+                    email = "lena@boathouse.example",
+                    password = "a password long enough",
+                    setupCode = server.Services.GetRequiredService<Infrastructure.SetupCode>().Text,
+                }
+            )
+        ).EnsureSuccessStatusCode();
+        await browser.RenewToken();
+        return browser;
+    }
+
+    /// <summary>The same answer but for keys, revisions and times, which are each installation's own.</summary>
+    private static void Same(JsonElement one, JsonElement other)
+    {
+        static JsonNode? Plain(JsonNode? node)
+        {
+            if (node is JsonObject members)
+            {
+                foreach (var name in new[] { "id", "revision", "updatedAt", "clientId", "placeId", "gymWeekId" })
+                {
+                    if (members[name] is JsonValue)
+                    {
+                        members.Remove(name);
+                    }
+                }
+
+                foreach (var (_, value) in members)
+                {
+                    Plain(value);
+                }
+            }
+            else if (node is JsonArray list)
+            {
+                foreach (var item in list)
+                {
+                    Plain(item);
+                }
+            }
+
+            return node;
+        }
+
+        var (a, b) = (Plain(JsonNode.Parse(one.GetRawText())), Plain(JsonNode.Parse(other.GetRawText())));
+        JsonNode.DeepEquals(a, b).ShouldBeTrue(Difference(a, b, "$"));
+    }
+
+    /// <summary>The first place where two answers differ.</summary>
+    private static string Difference(JsonNode? a, JsonNode? b, string at)
+    {
+        if (a is JsonObject one && b is JsonObject other)
+        {
+            return one.Select(m => Difference(m.Value, other[m.Key], $"{at}.{m.Key}")).FirstOrDefault(d => d.Length > 0) ?? string.Empty;
+        }
+
+        if (a is JsonArray list && b is JsonArray others && list.Count == others.Count)
+        {
+            return list.Select((x, i) => Difference(x, others[i], $"{at}[{i}]")).FirstOrDefault(d => d.Length > 0) ?? string.Empty;
+        }
+
+        return JsonNode.DeepEquals(a, b) ? string.Empty : $"{at}: {a?.ToJsonString()} is not {b?.ToJsonString()}";
+    }
+
+    private static JsonNode WithoutTime(string file)
+    {
+        var node = JsonNode.Parse(file)!;
+        node.AsObject().Remove("exportedAt");
+        return node;
+    }
+}
