@@ -58,6 +58,26 @@ public sealed class ClientTransfer(
         );
     }
 
+    /// <summary>How much hangs on a client: places, gym weeks, plans, versions of them, logged sessions; null when it is not this coach's.</summary>
+    public (int Places, int GymWeeks, int Plans, int Versions, int Sessions)? Counts(long coachId, long clientId)
+    {
+        if (clients.Find(coachId, clientId) is null)
+        {
+            return null;
+        }
+
+        const string OfPlans = "WHERE plan_id IN (SELECT id FROM plan WHERE client_id = @clientId)";
+        using var connection = database.Open();
+        int Count(string rows) => connection.ExecuteScalar<int>($"SELECT count(*) FROM {rows}", new { clientId });
+        return (
+            Count("place WHERE client_id = @clientId"),
+            Count("gym_week WHERE client_id = @clientId"),
+            Count("plan WHERE client_id = @clientId"),
+            Count($"plan_version {OfPlans}"),
+            Count($"session_log {OfPlans}")
+        );
+    }
+
     /// <summary>Brings a client in with a new key; what the practice has of its own under the same key or name stays as it is.</summary>
     /// <returns>Key of the client, and of the plans in the order of the file.</returns>
     public (long Client, ImmutableArray<long> Plans) Import(long coachId, ClientFile file)

@@ -28,6 +28,9 @@ using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.RateLimiting;
 using Microsoft.Extensions.Logging.Abstractions;
 using Microsoft.Extensions.Options;
+using OpenTelemetry.Metrics;
+using OpenTelemetry.Resources;
+using OpenTelemetry.Trace;
 using Serilog;
 
 namespace Ingegno.Web;
@@ -52,6 +55,7 @@ public static class Composition
                 )
         );
 
+        AddTelemetry(services, builder.Configuration);
         services.AddSingleton(TimeProvider.System);
 
         // Every request works with the trade of the signed-in practice: what ships, and its own exercises.
@@ -193,6 +197,23 @@ public static class Composition
         ArgumentNullException.ThrowIfNull(app);
         app.Services.GetRequiredService<Database>().Migrate(() => app.Services.GetRequiredService<Backups>().MakeBefore("migration"));
         app.Services.GetRequiredService<DemoSeeder>().SeedIfAsked();
+    }
+
+    /// <summary>Metrics and traces, to where the operator says and nowhere else. Addresses carry keys of rows, never names.</summary>
+    private static void AddTelemetry(IServiceCollection services, IConfiguration settings)
+    {
+        if (settings.GetValue<Uri?>(nameof(IngegnoOptions.OtlpEndpoint)) is not { } endpoint)
+        {
+            return;
+        }
+
+        services
+            .AddOpenTelemetry()
+            .ConfigureResource(resource => resource.AddService("ingegno"))
+            .WithMetrics(metrics =>
+                metrics.AddAspNetCoreInstrumentation().AddMeter("System.Runtime").AddOtlpExporter(to => to.Endpoint = endpoint)
+            )
+            .WithTracing(traces => traces.AddAspNetCoreInstrumentation().AddOtlpExporter(to => to.Endpoint = endpoint));
     }
 
     /// <summary>Headers of a proxy count only when they come from one that is named.</summary>

@@ -36,6 +36,9 @@ public sealed class IngegnoOptions
     /// <summary>Megabytes that must be left on the disk for the server to call itself ready.</summary>
     public int LeastFreeMegabytes { get; set; } = 200;
 
+    /// <summary>Where metrics and traces go by OpenTelemetry (OTLP); null to send none.</summary>
+    public Uri? OtlpEndpoint { get; set; }
+
     /// <summary>Folder of the backups.</summary>
     public string BackupFolder => Backups.Length > 0 ? Backups : Path.Combine(Data, "backups");
 

@@ -150,17 +150,8 @@ public static class ClientKeepingEndpoints
     }
 
     private static Results<Ok<WhatIsErased>, ProblemHttpResult> WouldErase(long id, ClaimsPrincipal user, ClientTransfer transfer) =>
-        transfer.Export(user.CoachId(), id) is { } file
-            ? TypedResults.Ok(
-                new WhatIsErased(
-                    file.Places.Length,
-                    file.GymWeeks.Length,
-                    file.Plans.Length,
-                    file.Plans.Sum(p => p.Versions.Length),
-                    file.Plans.Sum(p => p.Sessions.Length),
-                    Backups.ForgottenAfterDays
-                )
-            )
+        transfer.Counts(user.CoachId(), id) is var (places, weeks, plans, versions, sessions)
+            ? TypedResults.Ok(new WhatIsErased(places, weeks, plans, versions, sessions, Backups.ForgottenAfterDays))
             : Problems.NotFound("client");
 
     /// <summary>Erases a client with all that hangs on it, and what the files still remember of it.</summary>
