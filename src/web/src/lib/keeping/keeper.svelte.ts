@@ -222,7 +222,7 @@ export class Keeper<T> {
     const before = this.#sent;
     try {
       // A page that goes before the answer comes runs nothing below: what is on its way stands in the draft already.
-      this.#sent = [...before, value].slice(-mostSent);
+      this.#sent = remembered([...before, value]);
       if (this.#record) this.#keep(this.#record);
       const saved = await save(value, this.#base);
       this.#sent = [];
@@ -259,8 +259,17 @@ export class Keeper<T> {
   }
 }
 
-/** Unanswered writes that are remembered; a longer row of cut lines ends in a question to the coach. */
-const mostSent = 8;
+/**
+ * Unanswered writes that are remembered: each once, of many the first, which is most likely to have reached the server before the line was
+ * cut, and the last ones.
+ */
+function remembered<T>(sent: T[]): T[] {
+  const texts = sent.map((value) => JSON.stringify(value));
+  const once = sent.filter((_, i) => texts.indexOf(texts[i] ?? '') === i);
+  return once.length <= 2 * mostSent ? once : [...once.slice(0, mostSent), ...once.slice(-mostSent)];
+}
+
+const mostSent = 6;
 
 /** What a failed save means for what is typed. */
 function told(error: unknown): { state: 'unreachable' | 'conflict' | 'refused'; refusal: string } {
