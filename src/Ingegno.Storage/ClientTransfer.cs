@@ -79,12 +79,21 @@ public sealed class ClientTransfer(
     }
 
     /// <summary>Brings a client in with a new key; what the practice has of its own under the same key or name stays as it is.</summary>
+    /// <param name="coachId">The coach.</param>
+    /// <param name="file">The client.</param>
+    /// <param name="once">Key of the post: sent again, it gives what was brought in then.</param>
     /// <returns>Key of the client, and of the plans in the order of the file.</returns>
-    public (long Client, ImmutableArray<long> Plans) Import(long coachId, ClientFile file)
+    public (long Client, ImmutableArray<long> Plans) Import(long coachId, ClientFile file, string? once = null)
     {
         ArgumentNullException.ThrowIfNull(file);
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
+        var content = once is null ? string.Empty : $"import {Write(file)}";
+        if (DoneOnce.Find(connection, transaction, coachId, once, content) is [var before, .. var theirs])
+        {
+            return (before, [.. theirs]);
+        }
+
         var into = new RowsIn(connection, transaction, coachId, Timestamps.Write(clock.GetUtcNow()));
         into.Missing("own_exercise", file.OwnExercises.Select(e => (e.Name, "$.id", e.Id, Write(e))));
         into.Missing("own_approach", file.OwnApproaches.Select(a => (a.Name, "$.id", a.Id, Write(a))));
@@ -108,6 +117,7 @@ public sealed class ClientTransfer(
             }
         }
 
+        DoneOnce.Note(connection, transaction, coachId, once, content, [client, .. made], clock.GetUtcNow());
         transaction.Commit();
         return (client, made);
     }

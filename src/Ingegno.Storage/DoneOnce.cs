@@ -20,13 +20,7 @@ internal static class DoneOnce
 
     /// <summary>Keys of the rows that a post made; null when it was not done yet.</summary>
     /// <exception cref="KeyReusedException">The key stands for another content.</exception>
-    public static IReadOnlyList<long>? Find(
-        SqliteConnection connection,
-        SqliteTransaction transaction,
-        long coachId,
-        string? key,
-        string content
-    )
+    public static long[]? Find(SqliteConnection connection, SqliteTransaction transaction, long coachId, string? key, string content)
     {
         if (key is null)
         {

@@ -75,7 +75,8 @@ public static class ClientKeepingEndpoints
         ClientStore clients,
         PracticeTrades trades,
         ClientLog log,
-        AuditStore audit
+        AuditStore audit,
+        OnceKey once
     )
     {
         var coach = user.CoachId();
@@ -97,7 +98,7 @@ public static class ClientKeepingEndpoints
         try
         {
             RefuseBadOwn(file);
-            var (client, plans) = transfer.Import(coach, file);
+            var (client, plans) = transfer.Import(coach, file, once.Value);
             brought = client;
             trades.Forget(coach);
             foreach (var plan in plans)
@@ -111,6 +112,10 @@ public static class ClientKeepingEndpoints
         catch (UnreadableFileException wrong)
         {
             return Problems.Make(StatusCodes.Status400BadRequest, "unreadable-file", "The file cannot be read", wrong.Message);
+        }
+        catch (KeyReusedException)
+        {
+            throw;
         }
         catch (Microsoft.Data.Sqlite.SqliteException e) when (e.SqliteErrorCode is not 19) // 19: it breaks a rule of the tables.
         {
