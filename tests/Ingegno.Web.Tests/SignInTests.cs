@@ -79,6 +79,11 @@ public class SignInTests
 
         await here.Put("/api/v1/password", new { present = "guess", next = "a-new-password-of-mine" }).Problem(400, "wrong-password");
         await here.Put("/api/v1/password", new { present = TestServer.Password, next = "short" }).Problem(400, "validation");
+        foreach (var common in new[] { "Password1234", "aaaaaaaaaaaa", "correct horse battery staple" })
+        {
+            await here.Put("/api/v1/password", new { present = TestServer.Password, next = common }).Problem(400, "validation");
+        }
+
         (
             await here.Put("/api/v1/password", new { present = TestServer.Password, next = "a-new-password-of-mine" })
         ).EnsureSuccessStatusCode();

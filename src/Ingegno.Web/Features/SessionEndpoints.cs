@@ -37,8 +37,7 @@ public sealed record PasswordChange(string Present, string Next);
 
 public sealed class PasswordChangeValidator : AbstractValidator<PasswordChange>
 {
-    public PasswordChangeValidator() =>
-        RuleFor(c => c.Next).Must(p => p is { Length: >= 12 and <= 200 }).WithMessage("The password takes 12 to 200 characters.");
+    public PasswordChangeValidator() => RuleFor(c => c.Next).StrongEnough();
 }
 
 public sealed class FirstCoachValidator : AbstractValidator<FirstCoach>
@@ -47,7 +46,7 @@ public sealed class FirstCoachValidator : AbstractValidator<FirstCoach>
     {
         RuleFor(c => c.Name).NotEmpty().MaximumLength(80).WithMessage("Your name takes 1 to 80 characters.");
         RuleFor(c => c.Email).EmailAddress().MaximumLength(200).WithMessage("That is not an e-mail address.");
-        RuleFor(c => c.Password).MinimumLength(12).MaximumLength(200).WithMessage("The password takes at least 12 characters.");
+        RuleFor(c => c.Password).StrongEnough();
     }
 }
 
