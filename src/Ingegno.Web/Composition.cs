@@ -93,7 +93,12 @@ public static class Composition
         ));
         services.AddHostedService<NightlyBackup>().AddHostedService<WarmUp>();
         services.AddSingleton<ClientTransfer>().AddSingleton<ClientFiles>();
-        services.AddSingleton<AuditStore>().AddSingleton<SetupCode>().AddSingleton<SignInGuard>();
+        services
+            .AddSingleton<AuditStore>()
+            .AddSingleton<SecondFactorStore>()
+            .AddSingleton<SecondFactors>()
+            .AddSingleton<SetupCode>()
+            .AddSingleton<SignInGuard>();
         services.AddSingleton<CoachStore>().AddSingleton<SignedInStore>().AddSingleton<ClientStore>().AddSingleton<PlaceStore>();
         services
             .AddSingleton<GymWeekStore>()
@@ -151,6 +156,7 @@ public static class Composition
 
         var api = app.MapGroup("/api/v1");
         api.MapSession();
+        api.MapSecondFactor();
         api.MapCatalogue();
         api.MapOwnExercises();
         api.MapOwnApproaches();

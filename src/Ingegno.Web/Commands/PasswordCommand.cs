@@ -28,10 +28,13 @@ public static class PasswordCommand
             Enumerable.Range(0, 4).Select(_ => RandomNumberGenerator.GetString("abcdefghjkmnpqrstuvwxyz23456789", 5))
         );
         coaches.SetPasswordHash(coach.Id, new PasswordHasher<Coach>().HashPassword(coach, password));
+        new SecondFactorStore(database).Remove(coach.Id);
         new SignedInStore(database, TimeProvider.System).EndAll(coach.Id);
         new AuditStore(database, TimeProvider.System).Note(coach.Id, "password-reset");
         call.Out.WriteLine($"The new password of {coach.Email} is {password}");
-        call.Out.WriteLine("All sessions of this coach are ended. Change the password after signing in: it stands on this screen.");
+        call.Out.WriteLine(
+            "All sessions of this coach are ended, a second factor is taken away. Change the password after signing in: it stands on this screen."
+        );
         return 0;
     }
 }

@@ -21,7 +21,10 @@ public sealed record SessionState(CoachSummary? Coach, bool NeedsFirstCoach, str
 public sealed record CoachSummary(string Name, string Email);
 
 /// <summary>Sign-in.</summary>
-public sealed record SignIn(string Email, string Password);
+/// <param name="Email">Address.</param>
+/// <param name="Password">Password.</param>
+/// <param name="Code">Code of the second factor, where the coach has one.</param>
+public sealed record SignIn(string Email, string Password, string? Code = null);
 
 /// <summary>The first coach of a new database.</summary>
 /// <param name="Name">Name shown.</param>
@@ -100,6 +103,7 @@ public static class SessionEndpoints
         SignedInStore signedIn,
         IPasswordHasher<Coach> hasher,
         SignInGuard guard,
+        SecondFactors factors,
         AuditStore audit
     )
     {
@@ -130,6 +134,31 @@ public static class SessionEndpoints
             );
         }
 
+        if (factors.IsOn(coach.Id))
+        {
+            if (string.IsNullOrWhiteSpace(signIn.Code))
+            {
+                return Problems.Make(
+                    StatusCodes.Status401Unauthorized,
+                    "code-needed",
+                    "A code is needed",
+                    "Type the code that your device shows, or one of the recovery codes."
+                );
+            }
+
+            if (!factors.Opens(coach.Id, signIn.Code))
+            {
+                guard.Wrong(account, address);
+                audit.Note(coach.Id, "sign-in-refused");
+                return Problems.Make(
+                    StatusCodes.Status401Unauthorized,
+                    "wrong-code",
+                    "That code does not open",
+                    "Each opens once. Wait for the next one, or take a recovery code."
+                );
+            }
+        }
+
         if (verdict == PasswordVerificationResult.SuccessRehashNeeded)
         {
             coaches.SetPasswordHash(coach.Id, hasher.HashPassword(coach, signIn.Password));
@@ -141,9 +170,9 @@ public static class SessionEndpoints
         return TypedResults.NoContent();
     }
 
-    private static string AddressOf(HttpContext context) => context.Connection.RemoteIpAddress?.ToString() ?? "unknown";
+    internal static string AddressOf(HttpContext context) => context.Connection.RemoteIpAddress?.ToString() ?? "unknown";
 
-    private static ProblemHttpResult TooMany(HttpContext context, TimeSpan wait)
+    internal static ProblemHttpResult TooMany(HttpContext context, TimeSpan wait)
     {
         var seconds = (int)Math.Ceiling(wait.TotalSeconds);
         context.Response.Headers.RetryAfter = seconds.ToString(CultureInfo.InvariantCulture);

@@ -21,8 +21,8 @@ class Session {
     this.ready = true;
   }
 
-  async signIn(email: string, password: string): Promise<void> {
-    await this.#enter('/api/v1/session', { email, password });
+  async signIn(email: string, password: string, code?: string): Promise<void> {
+    await this.#enter('/api/v1/session', { email, password, ...(code ? { code } : {}) });
   }
 
   async createFirstCoach(name: string, email: string, password: string, setupCode: string): Promise<void> {

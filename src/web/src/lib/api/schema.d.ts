@@ -686,6 +686,163 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SecondFactorState"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SecondFactorSecret"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/second-factor/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DeviceCode"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RecoveryCodes"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/second-factor/off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ByPassword"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/own-exercises": {
         parameters: {
             query?: never;
@@ -4182,6 +4339,10 @@ export interface components {
              */
             budget?: null | number;
         };
+        /** @description The password, to take the second factor away. */
+        ByPassword: {
+            password: string;
+        };
         CalibrationPoint: {
             /** Format: double */
             lengthCm: number;
@@ -4379,6 +4540,10 @@ export interface components {
             standing: components["schemas"]["StandingLine"][];
             /** @description What is decided, in order. */
             decisions: components["schemas"]["PlanDecision"][];
+        };
+        /** @description A code of the device. */
+        DeviceCode: {
+            code: string;
         };
         DoneCell: {
             line: components["schemas"]["LineKey"];
@@ -5704,6 +5869,10 @@ export interface components {
             rows: components["schemas"]["ReadRow"][];
             keyed: components["schemas"]["KeyedLine"][];
         };
+        /** @description The recovery codes, told once. */
+        RecoveryCodes: {
+            codes: string[];
+        };
         Remedy: {
             label: components["schemas"]["Reason"];
             edits: components["schemas"]["HomeEdit"][];
@@ -5977,6 +6146,25 @@ export interface components {
             /** @description What is asked. */
             asked: components["schemas"]["Reason"];
         };
+        /** @description What a coach puts into the device that gives the codes. */
+        SecondFactorSecret: {
+            /** @description The secret in groups of four, to type. */
+            secret: string;
+            /** @description The same as an `otpauth` address. */
+            address: string;
+            /** @description The address as a QR code, SVG. */
+            picture: string;
+        };
+        /** @description How it stands with the second factor. */
+        SecondFactorState: {
+            /** @description It is asked for at sign-in. */
+            on: boolean;
+            /**
+             * Format: int32
+             * @description Recovery codes that were not used.
+             */
+            codesLeft: number;
+        };
         /** @description Names the revision that was seen, for undo and redo. */
         SeenRevision: {
             /** Format: int32 */
@@ -6132,8 +6320,12 @@ export interface components {
         Sides: "bilateral" | "unilateral";
         /** @description Sign-in. */
         SignIn: {
+            /** @description Address. */
             email: string;
+            /** @description Password. */
             password: string;
+            /** @description Code of the second factor, where the coach has one. */
+            code?: null | string;
         };
         SignedIn: {
             keyHash: string;

@@ -6,6 +6,7 @@
   import { toasts } from '../toasts.svelte';
   import { count, day, moment } from '../words';
   import Dialog from './Dialog.svelte';
+  import SecondFactor from './SecondFactor.svelte';
 
   interface Props {
     open: boolean;
@@ -41,6 +42,8 @@
     'sessions-ended': 'signed out everywhere else',
     'password-changed': 'password changed',
     'password-reset': 'password made anew on the server',
+    'second-factor-on': 'second factor switched on',
+    'second-factor-off': 'second factor taken away',
     'client-exported': 'client taken out',
     'client-imported': 'client brought in',
     'client-erased': 'client erased',
@@ -114,6 +117,7 @@
     {#if wrong}<p class="text-error" role="alert">{wrong}</p>{/if}
     <p><button class="btn btn-sm" disabled={busy}>Change it</button></p>
   </form>
+  {#if open}<SecondFactor />{/if}
   <h3 class="mt-4 mb-1 text-base" id="audit-trail">What was done</h3>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div class="max-h-40 overflow-y-auto" role="region" aria-labelledby="audit-trail" tabindex="0">
