@@ -16,3 +16,6 @@ done
 
 say
 node scripts/first-load.mjs
+
+say
+dotnet run --project bench/Ingegno.Bench -c Release --no-build --no-launch-profile -- soak "$server_dll" 20 40 120

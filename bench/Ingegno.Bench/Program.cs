@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using System.Globalization;
 using Ingegno.Bench;
 
 // ./ingegno bench runs this: figures for the README and for whoever changes the engine, never a pass or fail.
@@ -11,6 +12,20 @@ if (args.Contains("panel"))
 if (args.Contains("weeks"))
 {
     WorkedExamples.Write();
+    return;
+}
+
+// soak SERVER_DLL [coaches clients seconds]: traffic of many coaches against a server of its own.
+if (args is ["soak", var dll, .. var figures])
+{
+    var (coaches, clients, seconds) = figures is [var c, var k, var s]
+        ? (
+            int.Parse(c, CultureInfo.InvariantCulture),
+            int.Parse(k, CultureInfo.InvariantCulture),
+            int.Parse(s, CultureInfo.InvariantCulture)
+        )
+        : (20, 40, 120);
+    await new Soak(dll, coaches, clients, TimeSpan.FromSeconds(seconds)).Run();
     return;
 }
 

@@ -60,9 +60,14 @@ public static class ProgramEndpoints
     /// <summary>What a file would bring in. Nothing is stored.</summary>
     private static Results<Ok<ReadProgram>, ProblemHttpResult> Preview(ProgramUpload upload, Trade trade)
     {
+        if (upload.Separator is not (null or "" or "," or ";" or "\t" or "|"))
+        {
+            return Problems.Invalid("separator", "Columns are parted by a comma, a semicolon, a tab or a bar.");
+        }
+
         try
         {
-            var separator = upload.Separator is { Length: 1 } sign ? sign[0] : (char?)null;
+            var separator = upload.Separator is [var sign] ? sign : (char?)null;
             return TypedResults.Ok(
                 new ProgramReader(trade.Names).Read(
                     Convert.FromBase64String(upload.Content),
