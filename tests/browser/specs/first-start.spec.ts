@@ -13,6 +13,7 @@ test('the first start without demo data asks for the coach, and the empty roster
     await page.getByLabel('Your name').fill('Lena');
     await page.getByLabel('E-mail address').fill('lena@boathouse.example');
     await page.getByLabel(/^Password/).fill('a password long enough');
+    await page.getByLabel(/^Setup code/).fill(empty.setupCode.toLowerCase());
     await page.getByRole('button', { name: 'Create and sign in' }).click();
 
     await expect(page.getByText('Nobody here yet')).toBeVisible();

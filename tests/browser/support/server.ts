@@ -8,6 +8,8 @@ const root = resolve(import.meta.dirname, '../../..');
 /** A real server with a real SQLite file of its own, on a free port. */
 export class Server {
   url = '';
+  /** What the server printed for the first coach. */
+  setupCode = '';
   readonly data = mkdtempSync(join(tmpdir(), 'ingegno-test-'));
   #process: ChildProcess | undefined;
 
@@ -26,6 +28,7 @@ export class Server {
       let output = '';
       const read = (chunk: Buffer): void => {
         output += chunk.toString();
+        this.setupCode = /setup code: (\S+)/.exec(output)?.[1] ?? '';
         const said = /Ingegno is running at (http:\S+)/.exec(output);
         if (said?.[1]) found(said[1]);
       };

@@ -6,16 +6,26 @@ import type { paths } from './schema';
 
 const sent = new SentPosts();
 
-export const api = createClient<paths>({ baseUrl: '' });
+/**
+ * The body that was written last. The middleware below runs in the same breath, so it is that of its request; reading the request itself
+ * would turn its body into a stream.
+ */
+let written = '';
+
+export const api = createClient<paths>({
+  baseUrl: '',
+  bodySerializer: (body: unknown) => (written = JSON.stringify(body)),
+});
 
 api.use({
-  async onRequest({ request }) {
+  onRequest({ request }) {
+    const body = written;
+    written = '';
     if (request.method !== 'GET') request.headers.set('X-Ingegno-Token', session.token);
-    if (request.method === 'POST')
-      request.headers.set('Idempotency-Key', sent.keyOf(request.url, await request.clone().text()));
+    if (request.method === 'POST') request.headers.set('Idempotency-Key', sent.keyOf(request.url, body));
     return request;
   },
-  async onResponse({ request, response }) {
+  onResponse({ request, response }) {
     if (request.method === 'POST' && response.status < 500)
       sent.answered(request.headers.get('Idempotency-Key'));
   },
