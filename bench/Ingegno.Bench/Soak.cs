@@ -47,9 +47,9 @@ internal sealed class Soak(string serverDll, int coaches, int clients, TimeSpan 
             new
             {
                 id = "bottles",
-                kind = "water-bottle",
+                kind = "bottle",
                 count = 6,
-                volumeL = 1.5,
+                massKg = 1.53,
             },
         },
     };
