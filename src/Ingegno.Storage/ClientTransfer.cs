@@ -82,8 +82,8 @@ public sealed class ClientTransfer(
     /// <param name="coachId">The coach.</param>
     /// <param name="file">The client.</param>
     /// <param name="once">Key of the post: sent again, it gives what was brought in then.</param>
-    /// <returns>Key of the client, and of the plans in the order of the file.</returns>
-    public (long Client, ImmutableArray<long> Plans) Import(long coachId, ClientFile file, string? once = null)
+    /// <returns>Key of the client and of the plans in the order of the file, and whether they came in just now.</returns>
+    public (long Client, ImmutableArray<long> Plans, bool JustNow) Import(long coachId, ClientFile file, string? once = null)
     {
         ArgumentNullException.ThrowIfNull(file);
         using var connection = database.Open();
@@ -91,7 +91,7 @@ public sealed class ClientTransfer(
         var content = once is null ? string.Empty : $"import {Write(file)}";
         if (DoneOnce.Find(connection, transaction, coachId, once, content) is [var before, .. var theirs])
         {
-            return (before, [.. theirs]);
+            return (before, [.. theirs], false);
         }
 
         var into = new RowsIn(connection, transaction, coachId, Timestamps.Write(clock.GetUtcNow()));
@@ -119,7 +119,7 @@ public sealed class ClientTransfer(
 
         DoneOnce.Note(connection, transaction, coachId, once, content, [client, .. made], clock.GetUtcNow());
         transaction.Commit();
-        return (client, made);
+        return (client, made, true);
     }
 
     private static long? Of(List<long> keys, int? at) => at is { } i && i >= 0 && i < keys.Count ? keys[i] : null;

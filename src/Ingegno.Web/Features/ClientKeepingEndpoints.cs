@@ -74,7 +74,7 @@ public static class ClientKeepingEndpoints
         ClientTransfer transfer,
         ClientStore clients,
         PracticeTrades trades,
-        ClientLog log,
+        IServiceScopeFactory scopes,
         AuditStore audit,
         OnceKey once
     )
@@ -98,15 +98,23 @@ public static class ClientKeepingEndpoints
         try
         {
             RefuseBadOwn(file);
-            var (client, plans) = transfer.Import(coach, file, once.Value);
-            brought = client;
-            trades.Forget(coach);
-            foreach (var plan in plans)
+            var (client, plans, justNow) = transfer.Import(coach, file, once.Value);
+            if (justNow)
             {
-                log.RenewPulse(coach, plan);
+                brought = client;
+                trades.Forget(coach);
+
+                // What came in with the file belongs to the trade now: the log is asked by one that knows it.
+                using var scope = scopes.CreateScope();
+                var log = scope.ServiceProvider.GetRequiredService<ClientLog>();
+                foreach (var plan in plans)
+                {
+                    log.RenewPulse(coach, plan);
+                }
+
+                audit.Note(coach, "client-imported", About(client));
             }
 
-            audit.Note(coach, "client-imported", About(client));
             return TypedResults.Created($"/api/v1/clients/{client}", clients.Find(coach, client));
         }
         catch (UnreadableFileException wrong)
