@@ -45,6 +45,7 @@ public class RoomTests
         "KeepingOn.Progression",
         "KeepingOn.Blocks",
         "KeepingOn.Following",
+        "KeepingOn.Sending",
     ];
 
     private static readonly Assembly Core = typeof(Trade).Assembly;

@@ -13,6 +13,11 @@ namespace Ingegno.Core.KeepingOn.Logs;
 /// <param name="Question">What is odd, as a question.</param>
 public sealed record LogDoubt(LineKey Line, string ExerciseId, int Set, Reason Question);
 
+/// <summary>Figures above which is asked whether they are meant.</summary>
+/// <param name="MostReps">Reps, or seconds of a timed exercise.</param>
+/// <param name="MostKg">External load, kg.</param>
+public sealed record DoubtLimits(int MostReps, double MostKg);
+
 /// <summary>Finds sets that can hardly be meant: reps or loads far past what the plan and the kit allow.</summary>
 public static class LogDoubts
 {
@@ -22,8 +27,14 @@ public static class LogDoubts
     /// <summary>Times the expected or planned reps from which is asked.</summary>
     private const double FarFromPlan = 2.5;
 
+    /// <summary>Seconds of a hold that nobody wonders about.</summary>
+    private const int ManySeconds = 60;
+
     /// <summary>Times the prescribed load from which is asked.</summary>
     private const double FarFromLoad = 1.6;
+
+    /// <summary>What a light load may be off by, kg.</summary>
+    private const double SlackKg = 2;
 
     /// <summary>What to ask about an exercise's sets.</summary>
     /// <param name="home">The exercise as prescribed.</param>
@@ -41,24 +52,38 @@ public static class LogDoubts
         ];
     }
 
+    /// <summary>Figures of an exercise above which is asked.</summary>
+    /// <param name="home">The exercise as prescribed.</param>
+    /// <param name="heaviestKg">Heaviest external load of its set-up here, kg; null when it is not known.</param>
+    public static DoubtLimits LimitsOf(HomeExercise home, double? heaviestKg)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        var planned = Planned(home);
+        var reps = home.Dose.Timed
+            ? Math.Max(planned, ManySeconds) * FarFromPlan
+            : Math.Max(Math.Max(ManyReps, planned), Math.Max(planned, home.Expected?.High ?? 0) * FarFromPlan);
+        return new DoubtLimits((int)Math.Floor(reps), (Math.Max(home.ExternalKg, heaviestKg ?? 0) * FarFromLoad) + SlackKg);
+    }
+
+    private static int Planned(HomeExercise home) => home.Dose.Target.IsOpen ? 0 : home.Dose.Target.Max;
+
     private static IEnumerable<Reason> Questions(HomeExercise home, double? heaviestKg, LoggedSet set)
     {
-        var planned = home.Dose.Target.IsOpen ? 0 : home.Dose.Target.Max;
-        var most = Math.Max(planned, home.Expected?.High ?? 0);
-        if (!home.Dose.Timed && set.Reps > Math.Max(ManyReps, planned) && set.Reps > most * FarFromPlan)
+        var (planned, limits) = (Planned(home), LimitsOf(home, heaviestKg));
+        if (!home.Dose.Timed && set.Reps > limits.MostReps)
         {
             yield return Reason.Of(
                 "doubt.reps",
                 [("exercise", home.Name), ("reps", set.Reps), home.Expected is { } reps ? ("expected", reps.InWords) : ("planned", planned)]
             );
         }
-        else if (home.Dose.Timed && set.Reps > Math.Max(planned, 60) * FarFromPlan)
+        else if (home.Dose.Timed && set.Reps > limits.MostReps)
         {
             yield return Reason.Of("doubt.seconds", ("exercise", home.Name), ("seconds", set.Reps), ("planned", planned));
         }
 
         var usual = Math.Max(home.ExternalKg, heaviestKg ?? 0);
-        if (set.LoadKg is { } kg && kg > (usual * FarFromLoad) + 2)
+        if (set.LoadKg is { } kg && kg > limits.MostKg)
         {
             yield return Reason.Of(
                 "doubt.load",

@@ -27,6 +27,7 @@ public sealed record Trade(
     DoseRules Dose,
     ProgressionRules Progression,
     BlockRules Blocks,
+    SessionRules Session,
     NamingLexicon Lexicon
 )
 {
@@ -69,6 +70,7 @@ public sealed record Trade(
                 Dose,
                 Progression,
                 Blocks,
+                Session,
                 Lexicon
             );
     }
@@ -129,6 +131,7 @@ public sealed record Trade(
             Read<DoseRules>("trade/dose.json"),
             Read<ProgressionRules>("trade/progression.json"),
             Read<BlockRules>("trade/blocks.json"),
+            Read<SessionRules>("trade/session.json"),
             new NamingLexicon(Read<NamingDocument>("names/naming.json"))
         );
 

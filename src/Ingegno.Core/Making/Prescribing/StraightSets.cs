@@ -21,6 +21,33 @@ public static class StraightSets
         return TechniqueChoice.RepsLeft(taken) * tempo;
     }
 
+    /// <summary>Share of the first part of a rest-pause set that several straight sets with full rests hold (own estimate).</summary>
+    private const double OfRestPause = 0.8;
+
+    /// <summary>The dose as straight sets: what a scheme adds falls away, and reps of a first part near failure come down.</summary>
+    public static Dose InPlaceOf(Dose dose)
+    {
+        ArgumentNullException.ThrowIfNull(dose);
+        return dose.Scheme switch
+        {
+            null or SetScheme.PreExhaust => dose,
+            SetScheme.RestPause => Plain(dose, "rest-pause") with
+            {
+                Target = new SetTarget(Math.Max(1, (int)Math.Round(dose.Target.Max * OfRestPause)), dose.Target.Max),
+            },
+            _ => Plain(dose, "goes-on"),
+        };
+
+        static Dose Plain(Dose dose, string said) =>
+            dose with
+            {
+                Scheme = null,
+                Techniques = dose.Techniques.RemoveAll(t => t is "rest-pause" or "drop" or "mechanical-drop"),
+                Instructions = dose.Instructions.RemoveAll(i => i.Code == $"instruction.{said}"),
+                Reason = dose.Reason.Without($"dose.{said}"),
+            };
+    }
+
     /// <summary>The technique that takes the reps, whether chosen or typed as a tempo; several when it is more than one, null for
     /// straight sets.</summary>
     public static string? TechniqueOf(Dose dose, Trade trade)

@@ -47,7 +47,7 @@ internal static class SessionFit
 
         if (Over())
         {
-            said.Add(Reason.Of("fit.still-over", ("over", draft.Minutes(approach) - limit)));
+            said.Add(Reason.Of(SessionPlanner.StillOver, ("over", draft.Minutes(approach) - limit)));
         }
 
         return said.ToImmutable();
@@ -61,7 +61,7 @@ internal static class SessionFit
         foreach (var (first, second, _) in Pairing.Find(free, 1, draft.Trade.Catalogue).TakeWhile(_ => draft.Minutes(approach) > limit))
         {
             draft.Join([first, second], Reason.Of("group.to-fit"));
-            said.Add(Reason.Of("fit.in-turn", ("first", first.Chosen!.Name), ("second", second.Chosen!.Name)));
+            said.Add(Reason.Of(SessionPlanner.InTurn, ("first", first.Chosen!.Name), ("second", second.Chosen!.Name)));
         }
     }
 

@@ -33,6 +33,49 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
         return new LaidOutSession(draft.Lines, groups, new SessionMinutes(SessionTime.Minutes(groups, draft.ByKey()), limit), cut);
     }
 
+    /// <summary>Code of what is said of lines that are put in turn.</summary>
+    public const string InTurn = "fit.in-turn";
+
+    /// <summary>Code of what is said when nothing is left to cut and the day is still too long.</summary>
+    public const string StillOver = "fit.still-over";
+
+    /// <summary>
+    /// A day cut to fewer minutes than planned, on the spot: what is done together stays together, and figures that a coach set give way
+    /// like any other, for the choice is a shorter day or none.
+    /// </summary>
+    /// <param name="lines">Lines of the day as they stand.</param>
+    /// <param name="groups">Its groups.</param>
+    /// <param name="approach">Its approach.</param>
+    /// <param name="minutes">Minutes that there are.</param>
+    public LaidOutSession Shorter(ImmutableArray<HomeLine> lines, ImmutableArray<RoundGroup> groups, Approach approach, int minutes)
+    {
+        ArgumentNullException.ThrowIfNull(approach);
+        var draft = new SessionDraft([.. lines.Select(Free)], trade);
+        foreach (var group in groups.Where(g => g.Lines.Length > 1 && draft.Free.Any(l => g.Lines.Contains(l.Gym.Key))))
+        {
+            draft.Join(
+                draft.Lines.Where(l => group.Lines.Contains(l.Gym.Key)).OrderBy(l => group.Lines.IndexOf(l.Gym.Key)),
+                group.Why ?? Reason.None
+            );
+        }
+
+        var cut = SessionFit.Cut(draft, approach, client, minutes);
+        var left = draft.Groups(approach);
+        return new LaidOutSession(draft.Lines, left, new SessionMinutes(SessionTime.Minutes(left, draft.ByKey()), minutes), cut);
+    }
+
+    private static HomeLine Free(HomeLine line) =>
+        line with
+        {
+            Locked = false,
+            Chosen = line.Chosen is { } chosen
+                ? chosen with
+                {
+                    Exercises = [.. chosen.Exercises.Select(e => e with { EditedByCoach = false })],
+                }
+                : null,
+        };
+
     private void Pair(SessionDraft draft, Approach approach)
     {
         if (approach.Pairing == PairingRule.Opposite)
@@ -101,15 +144,7 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
             return line;
         }
 
-        var dose = home.Dose with
-        {
-            Scheme = null,
-            Sets = line.Gym.Sets,
-            Target = new Ground.Quantities.SetTarget(Math.Max(1, (int)Math.Round(home.Dose.Target.Max * 0.8)), home.Dose.Target.Max),
-            Techniques = home.Dose.Techniques.RemoveAll(t => t == "rest-pause"),
-            Instructions = home.Dose.Instructions.RemoveAll(i => i.Code == "instruction.rest-pause"),
-            Reason = home.Dose.Reason.Without("dose.rest-pause"),
-        };
+        var dose = StraightSets.InPlaceOf(home.Dose) with { Sets = line.Gym.Sets };
         return line with { Chosen = line.Chosen with { Exercises = [home with { Dose = dose }] } };
     }
 

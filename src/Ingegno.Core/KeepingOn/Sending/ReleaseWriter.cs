@@ -1,0 +1,146 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.KeepingOn.Sending;
+
+/// <summary>Writes the release of a plan: what its client needs on the floor.</summary>
+/// <param name="trade">The trade.</param>
+public sealed class ReleaseWriter(Trade trade)
+{
+    /// <summary>Ways in which a client may feel, in the order in which they are offered.</summary>
+    private static readonly ImmutableArray<DayForm> Forms =
+    [
+        new("fresh", Reason.Of("form.fresh"), Reason.Of("advice.fresh")),
+        new("fine", Reason.Of("form.fine"), Reason.Of("advice.fine")),
+        new("slept-badly", Reason.Of("form.slept-badly"), Reason.Of("advice.slept-badly")),
+        new("sore", Reason.Of("form.sore"), Reason.Of("advice.sore")),
+    ];
+
+    /// <summary>The release of a plan.</summary>
+    /// <param name="title">Title of the plan.</param>
+    /// <param name="request">What it is built from.</param>
+    /// <param name="plan">The plan with the candidates of its lines.</param>
+    /// <param name="word">A word of the coach; empty for none.</param>
+    public Release Write(string title, RebuildRequest request, HomePlan plan, string word)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        ArgumentNullException.ThrowIfNull(plan);
+        var at = new ClientAtPlace(request.Client, request.Kit, trade);
+        return new Release
+        {
+            Title = title,
+            Place = request.Kit.Name,
+            Word = word.Trim(),
+            Days = [.. plan.Days.Select((day, i) => Day(day, i, request, plan, at))],
+            Pain = new PainOnTheSpot(
+                DoubleProgression.TolerablePain + 1,
+                DoubleProgression.StoppingPain,
+                Reason.Of("floor.ease"),
+                Reason.Of("floor.stop"),
+                Reason.Of("floor.stop-signs")
+            ),
+            Forms = Forms,
+        };
+    }
+
+    /// <summary>Key of an exercise within a release.</summary>
+    public static string KeyOf(LineKey line, string exerciseId) => $"{line}-{exerciseId}";
+
+    private ReleaseDay Day(HomeDay day, int index, RebuildRequest request, HomePlan plan, ClientAtPlace at)
+    {
+        var lines = plan.Lines.Where(l => l.Gym.Day == index).ToImmutableArray();
+        var taken = lines.SelectMany(l => l.Chosen?.Exercises ?? []).Select(e => e.ExerciseId).ToHashSet();
+        var order = day.Groups.SelectMany(g => g.Lines).ToList();
+        var used = lines
+            .OrderBy(l => order.IndexOf(l.Gym.Key))
+            .SelectMany(l => l.Chosen?.Exercises ?? [])
+            .SelectMany(e => e.UsesItems)
+            .Distinct();
+        return new ReleaseDay
+        {
+            Name = day.Name,
+            LayOut = [.. used.SelectMany(id => at.Kit.Things.Where(t => t.Id == id)).Select(InWords)],
+            WarmUp = [.. day.WarmUp.Select(Timed)],
+            CoolDown = [.. day.CoolDown.Select(Timed)],
+            Kept = [.. plan.Kept.Where(k => k.Day == index).Select(k => k.Text)],
+            Exercises =
+            [
+                .. from line in lines
+                where line.Chosen is not null
+                let alternatives = new Alternatives(trade).Of(line, taken)
+                from home in line.Chosen!.Exercises
+                select Exercise(line, home, at) with
+                {
+                    Why = Why(line, home),
+                    Alternatives = [.. alternatives.Select(a => new Alternative(Exercise(line, a.Home, at), a.Helps, a.Spares))],
+                },
+            ],
+            Courses = new Courses(at.Trade, request.Client).Of(day, lines, request.ApproachOn(day.Name, trade)),
+        };
+    }
+
+    /// <summary>What it is for. Why the coach's program ranks it is between the program and the coach, and tells of the profile.</summary>
+    private Reason Why(HomeLine line, HomeExercise home)
+    {
+        var muscles = FactList.Of(trade.Catalogue.Get(home.ExerciseId).PrimeMovers());
+        return line.Gym.ExerciseId == home.ExerciseId
+            ? Reason.Of("floor.trains", ("muscles", muscles))
+            : Reason.Of("floor.trains-for", ("muscles", muscles), ("gym", line.GymExerciseName));
+    }
+
+    /// <summary>Facts of the profile stay with the coach, also inside another sentence.</summary>
+    private static bool TellsOfProfile(Reason said) =>
+        said.Facts.Any(f =>
+            f.Name is "stature" or "soreness" or "mass" or "level"
+            || (f.Value is Reason inner && TellsOfProfile(inner))
+            || (f.Value is FactList list && list.Items.OfType<Reason>().Any(TellsOfProfile))
+        );
+
+    private static string InWords(AtHome.Kit.Thing thing) => thing.Count > 1 ? $"{thing.Count} × {thing.InWords}" : thing.InWords;
+
+    private TimedStep Timed(Reason step) => new(step, trade.Session.Timed.TryGetValue(step.Code, out var seconds) ? seconds : null);
+
+    private ReleaseExercise Exercise(HomeLine line, HomeExercise home, ClientAtPlace at)
+    {
+        var phases = home.Dose.Timed
+            ? []
+            : RepCounting.Phases(home.Dose.Tempo, trade.Session.CountOf(trade.Catalogue.Get(home.ExerciseId).Pattern));
+        var heaviest = at.Ways.Of(home)?.Ways.Select(w => (double?)w.Load.MassKg).Max();
+        return new ReleaseExercise
+        {
+            Key = KeyOf(line.Gym.Key, home.ExerciseId),
+            Line = line.Gym.Key,
+            ExerciseId = home.ExerciseId,
+            Name = home.Name,
+            Setup = home.Setup,
+            Steps = home.Steps,
+            How = home.How,
+            Cues = home.Cues,
+            Cautions = [.. home.Cautions.Where(c => !TellsOfProfile(c))],
+            Instructions = home.Dose.Instructions,
+            Figures = home.Dose.Figures,
+            Timed = home.Dose.Timed,
+            PerSide = home.Dose.PerSide,
+            Phases = phases,
+            Tempo = phases.IsEmpty ? Reason.None : RepCounting.InWords(phases),
+            Rir = home.Dose.Rir,
+            ExternalKg = home.ExternalKg,
+            Sets = SetParts.Of(home.Dose, trade.Session),
+            Doubt = DoubtOf(home, LogDoubts.LimitsOf(home, heaviest)),
+        };
+    }
+
+    private static FigureDoubt DoubtOf(HomeExercise home, DoubtLimits limits) =>
+        new(
+            limits.MostReps,
+            limits.MostKg,
+            Reason.Of(home.Dose.Timed ? "floor.doubt-seconds" : "floor.doubt-reps", ("most", limits.MostReps)),
+            Reason.Of("floor.doubt-load", ("most", Quantity.Kg(limits.MostKg, 0)))
+        );
+}
