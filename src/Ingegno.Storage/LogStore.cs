@@ -11,6 +11,19 @@ using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
 
+/// <summary>How a session came in.</summary>
+public static class SessionSource
+{
+    /// <summary>A coach typed it.</summary>
+    public const string Typed = "typed";
+
+    /// <summary>From a file.</summary>
+    public const string File = "file";
+
+    /// <summary>From the client's phone.</summary>
+    public const string Client = "client";
+}
+
 /// <summary>A session as the client did it.</summary>
 /// <param name="PlanVersion">Version of the plan that was trained.</param>
 /// <param name="PerformedOn">Day of the session.</param>
@@ -19,7 +32,7 @@ namespace Ingegno.Storage;
 /// <param name="Minutes">How long it took.</param>
 /// <param name="Note">Remark.</param>
 /// <param name="PlannedSets">Sets that its day planned; null when not known.</param>
-/// <param name="Source">How it came in: <c>typed</c> or <c>file</c>.</param>
+/// <param name="Source">How it came in: see <see cref="SessionSource"/>.</param>
 public sealed record SessionRecord(
     int PlanVersion,
     DateOnly PerformedOn,
@@ -28,7 +41,7 @@ public sealed record SessionRecord(
     int? Minutes = null,
     string? Note = null,
     int? PlannedSets = null,
-    string Source = "typed"
+    string Source = SessionSource.Typed
 )
 {
     /// <summary>The session as the core reads it.</summary>
@@ -132,32 +145,11 @@ public sealed class LogStore(Database database, TimeProvider clock)
         using (var connection = database.Open())
         using (var transaction = connection.BeginTransaction())
         {
-            var done = connection.Execute(
-                """
-                UPDATE session_log SET performed_on = @performedOn, effort = @Effort, minutes = @Minutes, note = @Note, revision = revision + 1
-                WHERE id = @sessionId AND coach_id = @coachId AND plan_id = @planId AND revision = @revision
-                """,
-                new
-                {
-                    sessionId,
-                    coachId,
-                    planId,
-                    revision,
-                    performedOn = Text(session.PerformedOn),
-                    session.Effort,
-                    session.Minutes,
-                    session.Note,
-                },
-                transaction
-            );
-            if (done == 1)
+            if (
+                Owns(connection, transaction, coachId, planId, sessionId)
+                && Replace(connection, transaction, coachId, sessionId, revision, session) is not null
+            )
             {
-                connection.Execute(
-                    "DELETE FROM logged_set WHERE session_id = @sessionId AND coach_id = @coachId",
-                    new { sessionId, coachId },
-                    transaction
-                );
-                InsertSets(connection, transaction, coachId, sessionId, session.Exercises);
                 transaction.Commit();
             }
             else
@@ -184,6 +176,47 @@ public sealed class LogStore(Database database, TimeProvider clock)
                     sessionId,
                 }
             ) == 1;
+    }
+
+    /// <summary>Replaces what a session holds within a transaction; its new revision, or null when it is not at the one that was seen.</summary>
+    internal static int? Replace(
+        SqliteConnection connection,
+        SqliteTransaction transaction,
+        long coachId,
+        long sessionId,
+        int revision,
+        SessionRecord session
+    )
+    {
+        var now = connection.ExecuteScalar<int?>(
+            """
+            UPDATE session_log SET performed_on = @performedOn, effort = @Effort, minutes = @Minutes, note = @Note, revision = revision + 1
+            WHERE id = @sessionId AND coach_id = @coachId AND revision = @revision
+            RETURNING revision
+            """,
+            new
+            {
+                sessionId,
+                coachId,
+                revision,
+                performedOn = Text(session.PerformedOn),
+                session.Effort,
+                session.Minutes,
+                session.Note,
+            },
+            transaction
+        );
+        if (now is not null)
+        {
+            connection.Execute(
+                "DELETE FROM logged_set WHERE session_id = @sessionId AND coach_id = @coachId",
+                new { sessionId, coachId },
+                transaction
+            );
+            InsertSets(connection, transaction, coachId, sessionId, session.Exercises);
+        }
+
+        return now;
     }
 
     internal long? Insert(SqliteConnection connection, SqliteTransaction transaction, long coachId, long planId, SessionRecord session)
@@ -282,6 +315,18 @@ public sealed class LogStore(Database database, TimeProvider clock)
             .ToLookup(s => s.SessionId);
         return [.. sessions.Select(s => new Saved<SessionRecord>(s.Id, (int)s.Revision, ToRecord(s, sets[s.Id]), At(s.PerformedOn)))];
     }
+
+    private static bool Owns(SqliteConnection connection, SqliteTransaction transaction, long coachId, long planId, long sessionId) =>
+        connection.ExecuteScalar<long>(
+            "SELECT count(*) FROM session_log WHERE id = @sessionId AND coach_id = @coachId AND plan_id = @planId",
+            new
+            {
+                sessionId,
+                coachId,
+                planId,
+            },
+            transaction
+        ) == 1;
 
     private static string Text(DateOnly day) => day.ToString("O", CultureInfo.InvariantCulture);
 

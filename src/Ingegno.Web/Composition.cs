@@ -8,6 +8,7 @@ using Ingegno.Core.KeepingOn.Blocks;
 using Ingegno.Core.KeepingOn.Following;
 using Ingegno.Core.KeepingOn.Ladders;
 using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Making.Rebuilding;
@@ -17,6 +18,7 @@ using Ingegno.Web.Demo;
 using Ingegno.Web.Devices;
 using Ingegno.Web.Features;
 using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.DataProtection;
@@ -66,8 +68,8 @@ public static class Composition
             .AddSingleton<TaughtNameStore>()
             .AddSingleton<PracticeTrades>();
         services.AddScoped(s =>
-            s.GetRequiredService<IHttpContextAccessor>().HttpContext?.User is { Identity.IsAuthenticated: true } coach
-                ? s.GetRequiredService<PracticeTrades>().Of(coach.CoachId())
+            s.GetRequiredService<IHttpContextAccessor>().HttpContext?.User.PracticeId() is { } practice
+                ? s.GetRequiredService<PracticeTrades>().Of(practice)
                 : Trade.Shipped
         );
         services
@@ -107,6 +109,15 @@ public static class Composition
             .AddSingleton<PulseStore>()
             .AddSingleton<BlockStore>()
             .AddSingleton<PriceStore>();
+        services
+            .AddSingleton<ClientLinkStore>()
+            .AddSingleton<ReleaseStore>()
+            .AddSingleton<FloorStore>()
+            .AddSingleton<ClientLinks>()
+            .AddSingleton<LinkPace>()
+            .AddSingleton<SentPlans>()
+            .AddSingleton<FloorReading>()
+            .AddScoped<ReleaseWriter>();
         services.AddSingleton<IPasswordHasher<Coach>, PasswordHasher<Coach>>();
         services.AddSingleton<DemoSeeder>();
         services.AddValidatorsFromAssemblyContaining<IngegnoOptions>(ServiceLifetime.Singleton);
@@ -177,6 +188,8 @@ public static class Composition
         api.MapLogs();
         api.MapBlocks();
         api.MapProgress();
+        api.MapSending();
+        api.MapTraining();
         app.Map(
                 "/api/{**rest}",
                 () =>
@@ -290,10 +303,14 @@ public static class Composition
                         "Sign in as the coach it belongs to."
                     );
                 cookie.Events.OnRedirectToLogout = _ => Task.CompletedTask;
-            });
+            })
+            .AddScheme<AuthenticationSchemeOptions, LinkSignIn>(LinkSignIn.SchemeName, null);
 
-        // Everything is closed unless it says otherwise; a test lists what does.
-        services.AddAuthorizationBuilder().SetFallbackPolicy(new AuthorizationPolicyBuilder().RequireAuthenticatedUser().Build());
+        // Everything is closed unless it says otherwise; a test lists what does. A client's link opens the session application and nothing else.
+        services
+            .AddAuthorizationBuilder()
+            .SetFallbackPolicy(new AuthorizationPolicyBuilder().RequireAuthenticatedUser().Build())
+            .AddPolicy(LinkSignIn.Policy, policy => policy.AddAuthenticationSchemes(LinkSignIn.SchemeName).RequireAuthenticatedUser());
         services.AddAntiforgery(antiforgery =>
         {
             antiforgery.HeaderName = AntiforgeryCheck.Header;

@@ -88,20 +88,7 @@ public sealed class SessionRecordValidator : AbstractValidator<SessionRecord>
         RuleForEach(s => s.Exercises)
             .ChildRules(exercise =>
             {
-                exercise
-                    .RuleFor(e => e.Sets)
-                    .Must(s => s is { IsDefault: false, Length: <= 30 })
-                    .WithMessage("An exercise takes at most 30 sets.");
-                exercise
-                    .RuleForEach(e => e.Sets)
-                    .ChildRules(set =>
-                    {
-                        set.RuleFor(s => s.Reps).InclusiveBetween(0, 500).WithMessage("Reps lie between 0 and 500.");
-                        set.RuleFor(s => s.LoadKg).InclusiveBetween(0, 500).WithMessage("A load lies between 0 and 500 kg.");
-                        set.RuleFor(s => s.Rir).InclusiveBetween(0, 10).WithMessage("RIR runs from 0 to 10.");
-                        set.RuleFor(s => s.Pain).InclusiveBetween(0, 10).WithMessage("Pain runs from 0 to 10.");
-                    })
-                    .When(e => !e.Sets.IsDefault);
+                exercise.HoldsSets(e => e.Sets);
             })
             .When(s => !s.Exercises.IsDefault);
     }
@@ -186,7 +173,7 @@ public static class LogEndpoints
         {
             Exercises = log.Stamped(trained, session.Exercises),
             PlannedSets = PlannedSets.Of(trained.Plan, session.Exercises),
-            Source = session.Source == "file" ? "file" : "typed",
+            Source = session.Source == SessionSource.File ? SessionSource.File : SessionSource.Typed,
         };
         if (logs.Add(coach, planId, stamped, once.Value) is not { } id)
         {
@@ -318,7 +305,7 @@ public static class LogEndpoints
                 log.Stamped(plan.Value.Document, s.Exercises.IsDefault ? [] : s.Exercises),
                 s.Effort,
                 PlannedSets: PlannedSets.Of(plan.Value.Document.Plan, s.Exercises.IsDefault ? [] : s.Exercises),
-                Source: "file"
+                Source: SessionSource.File
             ))
             .ToList();
         var validator = new SessionRecordValidator();

@@ -14,6 +14,16 @@ public static class CoachIdentity
 
     private const string KeyClaim = "session";
 
+    /// <summary>Names the practice whose trade a request works with.</summary>
+    public const string PracticeClaim = "practice";
+
+    /// <summary>The coach whose practice a request works in: the one who signed in, or the one whose client holds the link; null for
+    /// neither.</summary>
+    public static long? PracticeId(this ClaimsPrincipal user) =>
+        (user.FindFirstValue(PracticeClaim) ?? user.FindFirstValue(ClaimTypes.NameIdentifier)) is { } id
+            ? long.Parse(id, CultureInfo.InvariantCulture)
+            : null;
+
     /// <summary>Key of the session; null for a cookie of before there were any.</summary>
     public static string? SessionKey(this ClaimsPrincipal user) => user.FindFirstValue(KeyClaim);
 

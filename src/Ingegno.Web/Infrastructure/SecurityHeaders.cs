@@ -17,6 +17,12 @@ public static class SecurityHeaders
                 headers.XContentTypeOptions = "nosniff";
                 headers["Referrer-Policy"] = "same-origin";
                 headers["Cross-Origin-Opener-Policy"] = "same-origin";
+                if (context.Request.Path.StartsWithSegments("/s") || context.Request.Path.StartsWithSegments("/api/v1/training"))
+                {
+                    headers["Referrer-Policy"] = "no-referrer";
+                    headers["X-Robots-Tag"] = "noindex, nofollow";
+                }
+
                 if (context.Request.Path.StartsWithSegments("/api"))
                 {
                     headers.CacheControl = "no-store";

@@ -3936,6 +3936,501 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/plans/{id}/releases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlanToSend"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PlanSent"];
+                    };
+                };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clients/{id}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LinkState"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LinkToMake"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LinkState"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LinkState"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/came-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CameIn"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plans/{id}/came-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CameIn"][];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/came-in/{id}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clients/{id}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NoteToClient"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["FloorNote"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/training": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PhoneContent"];
+                    };
+                };
+                /** @description Unauthorized */
+                401: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+                /** @description Gone */
+                410: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/training/sessions/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    key: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FloorSession"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PhoneSession"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+                /** @description Gone */
+                410: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/training/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewPhoneNote"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PhoneNote"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -3952,6 +4447,11 @@ export interface components {
             toCandidateId?: null | string;
             rests?: null | components["schemas"]["RestingExercise"];
             typed?: null | components["schemas"]["HomeEdit"];
+        };
+        Alternative: {
+            exercise: components["schemas"]["ReleaseExercise"];
+            helps: components["schemas"]["SwapReason"][];
+            spares: components["schemas"]["Joint"][];
         };
         /** @enum {unknown} */
         AnchorHeight: "low" | "knee" | "chest" | "high";
@@ -4316,6 +4816,8 @@ export interface components {
             /** @default false */
             knees: boolean;
         };
+        /** @enum {unknown} */
+        BodySide: "left" | "right" | null;
         Bounds: {
             /** Format: int32 */
             min: number;
@@ -4348,6 +4850,64 @@ export interface components {
             lengthCm: number;
             /** Format: double */
             forceKg: number;
+        };
+        /** @description A session from a phone as the coach reads it. */
+        CameIn: {
+            /**
+             * Format: int64
+             * @description Key.
+             */
+            id: number;
+            /**
+             * Format: int64
+             * @description Whose.
+             */
+            clientId: number;
+            /** @description Name of the client. */
+            client: string;
+            /**
+             * Format: int64
+             * @description The plan.
+             */
+            planId: number;
+            /** @description Title of the release. */
+            title: string;
+            /** @description Name of the day. */
+            day: string;
+            /**
+             * Format: date
+             * @description The day on which it was trained.
+             */
+            performedOn: string;
+            /** @description Ended by the client. */
+            finished: boolean;
+            /**
+             * Format: int32
+             * @description Sets done.
+             */
+            setsDone: number;
+            /**
+             * Format: int32
+             * @description Sets of the way through the day that was taken.
+             */
+            setsPlanned: number;
+            /** @description The coach has looked at it. */
+            seen: boolean;
+            /** @description As the phone sent it. */
+            session: components["schemas"]["FloorSession"];
+            /** @description Its exercises in words. */
+            exercises: components["schemas"]["FloorLine"][];
+            /** @description What the coach should know at a glance, the gravest first. */
+            remarks: components["schemas"]["FloorRemark"][];
+            /**
+             * Format: int64
+             * @description Key in the log; null while it runs.
+             */
+            loggedAs?: null | number;
+            /** @description The coach changed it in the log, and the phone sent another state since. */
+            differs: boolean;
+            /** @description The thread, oldest first. */
+            notes: components["schemas"]["FloorNote"][];
         };
         Candidate: {
             id: string;
@@ -4517,11 +5077,22 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
+        Course: {
+            /** Format: int32 */
+            minutes: number;
+            givesWay: string[];
+            turns: components["schemas"]["Turn"][];
+        };
         /** @enum {unknown} */
         CurveKind: "lower" | "middle" | "single-joint";
         DayApproach: {
             day: string;
             approach: string;
+        };
+        DayForm: {
+            id: string;
+            label: components["schemas"]["Reason"];
+            advice: components["schemas"]["Reason"];
         };
         /** @description The plan once decisions are taken. */
         DecidedPlan: {
@@ -4709,6 +5280,14 @@ export interface components {
             gaps: components["schemas"]["LadderGap"][];
             restsOn: components["schemas"]["Reason"];
         };
+        FigureDoubt: {
+            /** Format: int32 */
+            mostReps: number;
+            /** Format: double */
+            mostKg: number;
+            reps: components["schemas"]["Reason"];
+            kg: components["schemas"]["Reason"];
+        };
         Filler: {
             id: string;
             name: string;
@@ -4743,6 +5322,69 @@ export interface components {
         FirstUseStep: {
             id: string;
             text: string;
+        };
+        FloorExercise: {
+            line: components["schemas"]["LineKey"];
+            exerciseId: string;
+            sets: components["schemas"]["LoggedSet"][];
+            inPlaceOf?: null | string;
+            why?: null | components["schemas"]["SwapReason"];
+            stopped?: boolean;
+            skipped?: boolean;
+            meant?: number[];
+        };
+        FloorLine: {
+            name: string;
+            exerciseId: string;
+            planned?: null | string;
+            sets: string;
+            inPlaceOf?: null | string;
+        };
+        FloorNote: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            clientId: number;
+            session: string;
+            exerciseId?: null | string;
+            fromClient: boolean;
+            text: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: date-time */
+            seenAt?: null | string;
+        };
+        FloorRemark: {
+            kind: components["schemas"]["FloorRemarkKind"];
+            text: components["schemas"]["Reason"];
+        };
+        /** @enum {unknown} */
+        FloorRemarkKind: "stopped" | "hurts" | "asks" | "swapped" | "left-out" | "doubted" | "felt";
+        FloorSession: {
+            key: string;
+            /** Format: int32 */
+            revision: number;
+            /** Format: int64 */
+            release: number;
+            /** Format: int32 */
+            day: number;
+            /** Format: int32 */
+            course?: number;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            sentAt: string;
+            finished?: boolean;
+            exercises: components["schemas"]["FloorExercise"][];
+            form?: null | string;
+            hurts?: null | components["schemas"]["Joint"];
+            /** Format: int32 */
+            effort?: null | number;
+            /** Format: int32 */
+            minutes?: null | number;
+            note?: string;
+            /** Format: int32 */
+            setsDone?: number;
         };
         /** @description Force of a band at a length. */
         ForceAtLength: {
@@ -5243,6 +5885,56 @@ export interface components {
         LineKey: number;
         /** @enum {unknown} */
         LineRole: "main" | "secondary" | "accessory" | "activation";
+        /** @description How it stands with a client's link. */
+        LinkState: {
+            /**
+             * @description Address below the application's own; null where there is no link, or where this installation cannot show it
+             *         again.
+             */
+            address?: null | string;
+            /** @description The whole address as a QR code, SVG. */
+            picture?: null | string;
+            /**
+             * Format: date-time
+             * @description When it was made; null where there is none.
+             */
+            madeAt?: null | string;
+            /**
+             * Format: date-time
+             * @description When it ends by itself.
+             */
+            expiresAt?: null | string;
+            /**
+             * Format: date-time
+             * @description When it ended; null while it runs.
+             */
+            endedAt?: null | string;
+            /**
+             * Format: date-time
+             * @description When the client opened it first.
+             */
+            openedAt?: null | string;
+            /**
+             * Format: date-time
+             * @description When the phone was in touch last.
+             */
+            seenAt?: null | string;
+            /** @description What the client has, the one sent last first. */
+            releases: components["schemas"]["ReleaseInBrief"][];
+            /**
+             * Format: date
+             * @description Day of the last session from the phone.
+             */
+            lastTrained?: null | string;
+        };
+        /** @description A link to make. */
+        LinkToMake: {
+            /**
+             * Format: int32
+             * @description Days after which it ends by itself; null for never.
+             */
+            days?: null | number;
+        };
         LoadAnswer: {
             exact?: null | components["schemas"]["LoadRecipe"];
             below?: null | components["schemas"]["LoadRecipe"];
@@ -5421,6 +6113,17 @@ export interface components {
         NewBlock: {
             setup: components["schemas"]["BlockSetup"];
         };
+        /** @description A note of the client. */
+        NewPhoneNote: {
+            /** @description Made by the phone once: sent again, it is the same note. */
+            key: string;
+            /** @description Key of the session. */
+            session: string;
+            /** @description The note. */
+            text: string;
+            /** @description Exercise it is about; null for the day. */
+            exerciseId?: null | string;
+        };
         /** @description A plan to keep. The server rebuilds it from the request, so that what is stored is what the engine says. */
         NewPlan: {
             title: string;
@@ -5448,6 +6151,15 @@ export interface components {
             phase?: null | components["schemas"]["Reason"];
             /** @description What doing each exercise as planned would read. */
             asPlanned: components["schemas"]["PlannedEntry"][];
+        };
+        /** @description A note to a client. */
+        NoteToClient: {
+            /** @description Key of the session. */
+            session: string;
+            /** @description The note. */
+            text: string;
+            /** @description Exercise it is about; null for the day. */
+            exerciseId?: null | string;
         };
         /** @enum {unknown} */
         NoticeLevel: "info" | "warning";
@@ -5488,6 +6200,15 @@ export interface components {
             pieceCount: number;
             inWords: string;
         };
+        PainOnTheSpot: {
+            /** Format: int32 */
+            easeFrom: number;
+            /** Format: int32 */
+            stopFrom: number;
+            ease: components["schemas"]["Reason"];
+            stop: components["schemas"]["Reason"];
+            stopSigns: components["schemas"]["Reason"];
+        };
         /** @enum {unknown} */
         PairingRule: "none" | "opposite" | "circuit";
         PartScore: {
@@ -5504,6 +6225,62 @@ export interface components {
             present: string;
             /** @description The new one, 12 characters at least. */
             next: string;
+        };
+        /** @description Everything that a phone keeps. */
+        PhoneContent: {
+            /** @description Name of the coach. */
+            coach: string;
+            /** @description The last release of each plan, the one sent last first. */
+            releases: components["schemas"]["SentRelease"][];
+            /** @description What was trained in the last weeks, newest first. */
+            sessions: components["schemas"]["PhoneSession"][];
+            /** @description Notes on these sessions, oldest first. */
+            notes: components["schemas"]["PhoneNote"][];
+        };
+        /** @description A note as the client has it. */
+        PhoneNote: {
+            session: string;
+            exerciseId?: null | string;
+            mine: boolean;
+            text: string;
+            /** Format: date-time */
+            at: string;
+        };
+        /** @description A session that the server has. */
+        PhoneSession: {
+            /** @description The phone's key of it. */
+            key: string;
+            /**
+             * Format: int32
+             * @description State that the server has.
+             */
+            revision: number;
+            /**
+             * Format: int64
+             * @description Its release.
+             */
+            release: number;
+            /**
+             * Format: int32
+             * @description Place of the day in the release.
+             */
+            day: number;
+            /**
+             * Format: date
+             * @description The day on which it was trained.
+             */
+            performedOn: string;
+            /** @description Ended by the client. */
+            finished: boolean;
+            /**
+             * Format: int32
+             * @description Sets done.
+             */
+            sets: number;
+            /** @description The coach has looked at it. */
+            seenByCoach: boolean;
+            /** @description The phone's clock was wrong. */
+            clockWasOff: boolean;
         };
         /** @description A place in the roster. */
         PlaceInBrief: {
@@ -5640,6 +6417,15 @@ export interface components {
             canRedo: boolean;
             document: components["schemas"]["PlanDocument"];
         };
+        /** @description A plan that was sent. */
+        PlanSent: {
+            /** @description The release. */
+            release: components["schemas"]["ReleaseInBrief"];
+            /** @description A message to the client with the link, ready to send. */
+            message: string;
+            /** @description The link. */
+            link: components["schemas"]["LinkState"];
+        };
         PlanSummary: {
             /** Format: int64 */
             id: number;
@@ -5661,6 +6447,19 @@ export interface components {
             client: components["schemas"]["ClientProfile"];
             /** @description The plan in shorthand. */
             text: string;
+        };
+        /** @description A plan to send. */
+        PlanToSend: {
+            /**
+             * Format: int32
+             * @description Version of the plan that the coach sees.
+             */
+            version: number;
+            /**
+             * @description A word to the client.
+             * @default
+             */
+            word: string;
         };
         /** @enum {unknown} */
         Plane: "sagittal" | "frontal" | "transverse";
@@ -5873,6 +6672,65 @@ export interface components {
         RecoveryCodes: {
             codes: string[];
         };
+        Release: {
+            title: string;
+            place: string;
+            word: string;
+            days: components["schemas"]["ReleaseDay"][];
+            pain: components["schemas"]["PainOnTheSpot"];
+            forms: components["schemas"]["DayForm"][];
+        };
+        ReleaseDay: {
+            name: string;
+            layOut: string[];
+            warmUp: components["schemas"]["TimedStep"][];
+            coolDown: components["schemas"]["TimedStep"][];
+            kept: string[];
+            exercises: components["schemas"]["ReleaseExercise"][];
+            courses: components["schemas"]["Course"][];
+        };
+        ReleaseExercise: {
+            key: string;
+            line: components["schemas"]["LineKey"];
+            exerciseId: string;
+            name: string;
+            setup: string;
+            steps: string[];
+            how?: null | string;
+            cues: string[];
+            why: components["schemas"]["Reason"];
+            cautions: string[];
+            instructions: string[];
+            figures: string;
+            timed: boolean;
+            perSide: boolean;
+            phases: components["schemas"]["RepPhase"][];
+            tempo: components["schemas"]["Reason"];
+            /** Format: int32 */
+            rir: number;
+            /** Format: double */
+            externalKg: number;
+            sets: components["schemas"]["ReleaseSet"][];
+            doubt: components["schemas"]["FigureDoubt"];
+            alternatives: components["schemas"]["Alternative"][];
+        };
+        ReleaseInBrief: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            clientId: number;
+            /** Format: int64 */
+            planId: number;
+            /** Format: int32 */
+            planVersion: number;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            madeAt: string;
+        };
+        ReleaseSet: {
+            parts: components["schemas"]["SetPart"][];
+        };
         Remedy: {
             label: components["schemas"]["Reason"];
             edits: components["schemas"]["HomeEdit"][];
@@ -5892,6 +6750,14 @@ export interface components {
             name: string;
             equation: string;
         };
+        RepPhase: {
+            word: string;
+            /** Format: double */
+            seconds: number;
+            way: components["schemas"]["RepWay"];
+            /** @default false */
+            fast: boolean;
+        };
         RepRange: {
             /** Format: double */
             low: number;
@@ -5901,6 +6767,8 @@ export interface components {
             high: number;
             inWords: string;
         };
+        /** @enum {unknown} */
+        RepWay: "work" | "return" | "hold-long" | "hold-short";
         Replacement: {
             candidateId: string;
             exercises: components["schemas"]["HomeExercise"][];
@@ -6170,6 +7038,19 @@ export interface components {
             /** Format: int32 */
             revision: number;
         };
+        SentRelease: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            planId: number;
+            /** Format: int32 */
+            planVersion: number;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            madeAt: string;
+            release: components["schemas"]["Release"];
+        };
         SessionMinutes: {
             /** Format: int32 */
             total: number;
@@ -6220,6 +7101,15 @@ export interface components {
         };
         /** @enum {unknown} */
         SetMethod: "top-set" | "pyramid" | "wave" | "five-three-one" | "drop-set" | "rest-pause" | "myo-reps" | "cluster" | "emom" | "density" | "ladder" | "twenty-ones" | "circuit" | null;
+        SetPart: {
+            kind: components["schemas"]["SetPartKind"];
+            side?: null | components["schemas"]["BodySide"];
+            target: components["schemas"]["SetTarget"];
+            /** Format: int32 */
+            restBeforeSeconds: number;
+        };
+        /** @enum {unknown} */
+        SetPartKind: "work" | "small" | "go-on";
         /** @enum {unknown} */
         SetScheme: "rest-pause" | "drop" | "mechanical-drop" | "pre-exhaust" | null;
         SetStamp: {
@@ -6361,6 +7251,8 @@ export interface components {
             /** Format: double */
             beginnerRatio?: null | number;
         };
+        /** @enum {unknown} */
+        SwapReason: "too-hard" | "too-easy" | "hurts" | "not-here" | "dull" | null;
         TaughtName: {
             name: string;
             exerciseId: string;
@@ -6383,6 +7275,11 @@ export interface components {
             /** Format: int32 */
             only: number;
             estimated: boolean;
+        };
+        TimedStep: {
+            text: components["schemas"]["Reason"];
+            /** Format: int32 */
+            seconds?: null | number;
         };
         /** @description What the interface needs to know of the trade. */
         TradeSummary: {
@@ -6415,6 +7312,20 @@ export interface components {
             /** Format: double */
             highKg: number;
             bestSet: string;
+        };
+        Turn: {
+            exercise: string;
+            /** Format: int32 */
+            set: number;
+            /** Format: int32 */
+            of: number;
+            /** Format: int32 */
+            restSeconds: number;
+            group: string;
+            /** Format: int32 */
+            round: number;
+            /** Format: int32 */
+            rounds: number;
         };
         /** @enum {unknown} */
         Venue: "gym" | "home";

@@ -1,0 +1,269 @@
+using System.Collections.Immutable;
+using System.Security.Claims;
+using FluentValidation;
+using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Storage;
+using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>Everything that a phone keeps.</summary>
+/// <param name="Coach">Name of the coach.</param>
+/// <param name="Releases">The last release of each plan, the one sent last first.</param>
+/// <param name="Sessions">What was trained in the last weeks, newest first.</param>
+/// <param name="Notes">Notes on these sessions, oldest first.</param>
+public sealed record PhoneContent(
+    string Coach,
+    ImmutableArray<SentRelease> Releases,
+    ImmutableArray<PhoneSession> Sessions,
+    ImmutableArray<PhoneNote> Notes
+);
+
+/// <summary>A session that the server has.</summary>
+/// <param name="Key">The phone's key of it.</param>
+/// <param name="Revision">State that the server has.</param>
+/// <param name="Release">Its release.</param>
+/// <param name="Day">Place of the day in the release.</param>
+/// <param name="PerformedOn">The day on which it was trained.</param>
+/// <param name="Finished">Ended by the client.</param>
+/// <param name="Sets">Sets done.</param>
+/// <param name="SeenByCoach">The coach has looked at it.</param>
+/// <param name="ClockWasOff">The phone's clock was wrong.</param>
+public sealed record PhoneSession(
+    string Key,
+    int Revision,
+    long Release,
+    int Day,
+    DateOnly PerformedOn,
+    bool Finished,
+    int Sets,
+    bool SeenByCoach,
+    bool ClockWasOff
+)
+{
+    /// <summary>What the client is told of a session.</summary>
+    public static PhoneSession Of(FloorRecord record)
+    {
+        ArgumentNullException.ThrowIfNull(record);
+        var session = record.Session;
+        return new PhoneSession(
+            session.Key,
+            session.Revision,
+            session.Release,
+            session.Day,
+            record.PerformedOn,
+            session.Finished,
+            session.SetsDone,
+            record.SeenAt is not null,
+            record.ClockWasOff
+        );
+    }
+}
+
+/// <summary>A note as the client has it.</summary>
+public sealed record PhoneNote(string Session, string? ExerciseId, bool Mine, string Text, DateTimeOffset At);
+
+/// <summary>A note of the client.</summary>
+/// <param name="Key">Made by the phone once: sent again, it is the same note.</param>
+/// <param name="Session">Key of the session.</param>
+/// <param name="Text">The note.</param>
+/// <param name="ExerciseId">Exercise it is about; null for the day.</param>
+public sealed record NewPhoneNote(string Key, string Session, string Text, string? ExerciseId = null);
+
+public sealed class FloorSessionValidator : AbstractValidator<FloorSession>
+{
+    public FloorSessionValidator()
+    {
+        RuleFor(s => s.Key).Must(PhoneKey.IsOne).WithMessage(PhoneKey.Form);
+        RuleFor(s => s.Revision).InclusiveBetween(1, 1_000_000).WithMessage("A revision lies between 1 and 1,000,000.");
+        RuleFor(s => s.Day).InclusiveBetween(0, 31).WithMessage("A release has no such day.");
+        RuleFor(s => s.Course).InclusiveBetween(0, 20).WithMessage("A day has no such way through.");
+        RuleFor(s => s.Form).MaximumLength(40).WithMessage("A form has a key of at most 40 characters.");
+        RuleFor(s => s.Effort).InclusiveBetween(1, 10).WithMessage("Effort runs from 1 to 10.");
+        RuleFor(s => s.Minutes).InclusiveBetween(1, 600).WithMessage("Minutes lie between 1 and 600.");
+        RuleFor(s => s.Note).NotNull().MaximumLength(1000).WithMessage("A note takes at most 1,000 characters.");
+        RuleFor(s => s.Exercises).Must(e => e is { IsDefault: false, Length: <= 100 }).WithMessage("A session has at most 100 exercises.");
+        RuleForEach(s => s.Exercises)
+            .ChildRules(exercise =>
+            {
+                exercise
+                    .RuleFor(e => e.ExerciseId)
+                    .NotEmpty()
+                    .MaximumLength(100)
+                    .WithMessage("An exercise has a key of at most 100 characters.");
+                exercise.RuleFor(e => e.InPlaceOf).MaximumLength(100).WithMessage("An exercise has a key of at most 100 characters.");
+                exercise.RuleFor(e => e.Meant).Must(m => m.IsDefault || m.Length <= 30).WithMessage("An exercise takes at most 30 sets.");
+                exercise.HoldsSets(e => e.Sets);
+            })
+            .When(s => !s.Exercises.IsDefault);
+    }
+}
+
+public sealed class NewPhoneNoteValidator : AbstractValidator<NewPhoneNote>
+{
+    public NewPhoneNoteValidator()
+    {
+        RuleFor(n => n.Key).Must(PhoneKey.IsOne).WithMessage(PhoneKey.Form);
+        RuleFor(n => n.Session).Must(PhoneKey.IsOne).WithMessage(PhoneKey.Form);
+        RuleFor(n => n.ExerciseId).MaximumLength(100).WithMessage("An exercise has a key of at most 100 characters.");
+        RuleFor(n => n.Text)
+            .Must(t => !string.IsNullOrWhiteSpace(t))
+            .WithMessage("The note is empty.")
+            .MaximumLength(FloorLimits.NoteCharacters)
+            .WithMessage("A note takes at most 1,000 characters.");
+    }
+}
+
+/// <summary>Keys that phones make.</summary>
+internal static class PhoneKey
+{
+    public const string Form = "A key has 8 to 64 letters, figures or hyphens.";
+
+    public static bool IsOne(string? key) => key is { Length: >= 8 and <= 64 } && key.All(c => char.IsAsciiLetterOrDigit(c) || c == '-');
+}
+
+/// <summary>Bounds of what comes from phones.</summary>
+internal static class FloorLimits
+{
+    /// <summary>Longest note, characters.</summary>
+    public const int NoteCharacters = 1000;
+
+    /// <summary>Notes that a client may write in a thread.</summary>
+    public const int NotesOfSession = 100;
+
+    /// <summary>Sessions that a client may send within the weeks that are looked back.</summary>
+    public const int Sessions = 400;
+
+    /// <summary>Days that a phone is told of.</summary>
+    public const int DaysBack = 42;
+}
+
+/// <summary>What the session application of a client asks: its releases, and what was done.</summary>
+public static class TrainingEndpoints
+{
+    public static void MapTraining(this IEndpointRouteBuilder api)
+    {
+        var training = api.MapGroup("/training").WithTags("training").RequireAuthorization(LinkSignIn.Policy);
+        training.MapGet("", Content).ProducesProblem(StatusCodes.Status401Unauthorized).ProducesProblem(StatusCodes.Status410Gone);
+        training
+            .MapPut("/sessions/{key}", Keep)
+            .Validate<FloorSession>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status410Gone);
+        training.MapPost("/notes", Say).Validate<NewPhoneNote>().ProducesProblem(StatusCodes.Status400BadRequest);
+    }
+
+    private static Ok<PhoneContent> Content(
+        ClaimsPrincipal user,
+        ReleaseStore releases,
+        FloorStore floor,
+        CoachStore coaches,
+        TimeProvider clock
+    )
+    {
+        var link = LinkHolder.Of(user);
+        var since = DateOnly.FromDateTime(clock.GetUtcNow().Date).AddDays(-FloorLimits.DaysBack);
+        var sessions = floor.OfClient(link.CoachId, link.ClientId, since);
+        var keys = sessions.Select(s => s.Session.Key).ToHashSet();
+        var notes = floor.Notes(link.CoachId, link.ClientId).Where(n => keys.Contains(n.Session));
+        var content = new PhoneContent(
+            coaches.Find(link.CoachId)?.Name ?? string.Empty,
+            [.. releases.Current(link.CoachId, link.ClientId)],
+            [.. sessions.Select(PhoneSession.Of)],
+            [.. notes.Select(n => new PhoneNote(n.Session, n.ExerciseId, n.FromClient, n.Text, n.At))]
+        );
+        floor.ReadByClient(link.ClientId);
+        return TypedResults.Ok(content);
+    }
+
+    private static Results<Ok<PhoneSession>, ProblemHttpResult> Keep(
+        string key,
+        FloorSession session,
+        ClaimsPrincipal user,
+        ReleaseStore releases,
+        FloorStore floor,
+        PlanStore plans,
+        ClientLog log,
+        TimeProvider clock
+    )
+    {
+        var link = LinkHolder.Of(user);
+        if (key != session.Key)
+        {
+            return Problems.Invalid("key", "The address and the session name two keys.");
+        }
+
+        // A release of another client is as good as none.
+        if (
+            releases.Find(link.CoachId, session.Release) is not { } release
+            || plans.Find(link.CoachId, release.PlanId) is not { } plan
+            || plan.Value.ClientId != link.ClientId
+        )
+        {
+            return Problems.NotFound("release");
+        }
+
+        if (session.Day >= release.Release.Days.Length)
+        {
+            return Problems.Invalid("day", "A release has no such day.");
+        }
+
+        var (day, _) = session.TrainedOn(clock.GetUtcNow());
+        if (log.WrongDay(day) is { } wrong)
+        {
+            return Problems.Invalid("startedAt", wrong);
+        }
+
+        var since = log.Today.AddDays(-FloorLimits.DaysBack);
+        var before = floor.OfClient(link.CoachId, link.ClientId, since);
+        if (before.Count >= FloorLimits.Sessions && before.All(s => s.Session.Key != key))
+        {
+            return Problems.Invalid("key", $"At most {FloorLimits.Sessions} sessions in six weeks.");
+        }
+
+        var kept = floor.Keep(link.CoachId, link.ClientId, release, session, ForLog(link.CoachId, release, session, day, plan.Value, log));
+        log.RenewPulse(link.CoachId, release.PlanId);
+        return TypedResults.Ok(PhoneSession.Of(kept));
+    }
+
+    /// <summary>A finished session as the log has it; null while it runs or where nothing was done.</summary>
+    private static SessionRecord? ForLog(
+        long coach,
+        SentRelease release,
+        FloorSession session,
+        DateOnly day,
+        PlanRecord plan,
+        ClientLog log
+    )
+    {
+        var done = session.Logged();
+        return session.Finished && !done.IsEmpty && log.Trained(coach, release.PlanId, plan, release.PlanVersion) is { } trained
+            ? new SessionRecord(
+                release.PlanVersion,
+                day,
+                log.Stamped(trained, done),
+                session.Effort,
+                session.Minutes,
+                session.Note.Length > 0 ? session.Note : null,
+                PlannedSets.Of(trained.Plan, done),
+                SessionSource.Client
+            )
+            : null;
+    }
+
+    private static Results<Ok<PhoneNote>, ProblemHttpResult> Say(NewPhoneNote note, ClaimsPrincipal user, FloorStore floor)
+    {
+        var link = LinkHolder.Of(user);
+        var thread = floor.Notes(link.CoachId, link.ClientId).Where(n => n.Session == note.Session).ToList();
+        if (thread.Count >= FloorLimits.NotesOfSession)
+        {
+            return Problems.Invalid("text", "This thread is full; write to your coach another way.");
+        }
+
+        return floor.Say(link.CoachId, link.ClientId, note.Session, note.ExerciseId, true, note.Text.Trim(), note.Key) is { } said
+            ? TypedResults.Ok(new PhoneNote(said.Session, said.ExerciseId, said.FromClient, said.Text, said.At))
+            : Problems.NotFound("client");
+    }
+}
