@@ -203,6 +203,10 @@ public static class Composition
             .ExcludeFromDescription();
         if (!IsDescribingApi)
         {
+            // Whatever somebody makes of the address of the session application, it opens and asks for the link.
+            app.MapFallbackToFile("/s/{*path:nonfile}", "s/index.html", new StaticFileOptions { OnPrepareResponse = StaticCaching.Say })
+                .AllowAnonymous()
+                .ExcludeFromDescription();
             app.MapFallbackToFile("index.html", new StaticFileOptions { OnPrepareResponse = StaticCaching.Say })
                 .AllowAnonymous()
                 .ExcludeFromDescription();

@@ -17,6 +17,7 @@ public class SignInTests
         "POST /api/v1/session/",
         "POST /api/v1/first-coach",
         "/{*path:nonfile}",
+        "/s/{*path:nonfile}",
     ];
 
     [Fact]

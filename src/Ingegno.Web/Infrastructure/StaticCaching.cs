@@ -8,8 +8,9 @@ public static class StaticCaching
     public static void Say(StaticFileResponseContext file)
     {
         ArgumentNullException.ThrowIfNull(file);
-        file.Context.Response.Headers.CacheControl = file.Context.Request.Path.StartsWithSegments("/assets")
-            ? "public, max-age=31536000, immutable"
-            : "no-cache";
+        file.Context.Response.Headers.CacheControl =
+            file.Context.Request.Path is var path && (path.StartsWithSegments("/assets") || path.StartsWithSegments("/s/assets"))
+                ? "public, max-age=31536000, immutable"
+                : "no-cache";
     }
 }

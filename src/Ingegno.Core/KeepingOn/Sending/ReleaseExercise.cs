@@ -34,8 +34,11 @@ public sealed record ReleaseExercise
     /// <summary>What is done differently, for instance after the last rep of a drop set.</summary>
     public ImmutableArray<Reason> Instructions { get; init; } = [];
 
-    /// <summary>The dose as it is written.</summary>
+    /// <summary>The dose as a coach writes it.</summary>
     public required string Figures { get; init; }
+
+    /// <summary>The dose as a client reads it.</summary>
+    public required Reason Dose { get; init; }
 
     public bool Timed { get; init; }
 
@@ -95,7 +98,11 @@ public sealed record ReleaseSet(ImmutableArray<SetPart> Parts);
 /// <param name="Side">Which side; null for both at once.</param>
 /// <param name="Target">Reps or seconds; open for as many as possible.</param>
 /// <param name="RestBeforeSeconds">Rest before it, s.</param>
-public sealed record SetPart(SetPartKind Kind, BodySide? Side, SetTarget Target, int RestBeforeSeconds);
+public sealed record SetPart(SetPartKind Kind, BodySide? Side, SetTarget Target, int RestBeforeSeconds)
+{
+    /// <summary>Reps, or seconds, that are noted where the client says nothing else: what the log takes as planned.</summary>
+    public int AsPlanned => Target.IsOpen ? SetTarget.OpenReps : Target.Min;
+}
 
 /// <summary>What a part of a set is.</summary>
 public enum SetPartKind

@@ -102,6 +102,18 @@ public sealed class ReleaseWriter(Trade trade)
             || (f.Value is FactList list && list.Items.OfType<Reason>().Any(TellsOfProfile))
         );
 
+    private static Reason InWords(Dose dose) =>
+        Reason.Of(
+            "floor.dose",
+            ("sets", dose.LastSetOpen ? dose.Sets - 1 : dose.Sets),
+            ("target", dose.Target.IsOpen ? string.Empty : dose.Target.InWords),
+            ("timed", dose.Timed),
+            ("side", dose.PerSide),
+            ("open", dose.LastSetOpen),
+            ("small", dose.Scheme == SetScheme.RestPause),
+            ("drop", dose.Scheme is SetScheme.Drop or SetScheme.MechanicalDrop)
+        );
+
     private static string InWords(AtHome.Kit.Thing thing) => thing.Count > 1 ? $"{thing.Count} × {thing.InWords}" : thing.InWords;
 
     private TimedStep Timed(Reason step) => new(step, trade.Session.Timed.TryGetValue(step.Code, out var seconds) ? seconds : null);
@@ -125,6 +137,7 @@ public sealed class ReleaseWriter(Trade trade)
             Cautions = [.. home.Cautions.Where(c => !TellsOfProfile(c))],
             Instructions = home.Dose.Instructions,
             Figures = home.Dose.Figures,
+            Dose = InWords(home.Dose),
             Timed = home.Dose.Timed,
             PerSide = home.Dose.PerSide,
             Phases = phases,

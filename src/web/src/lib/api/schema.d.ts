@@ -6702,6 +6702,7 @@ export interface components {
             cautions: string[];
             instructions: string[];
             figures: string;
+            dose: components["schemas"]["Reason"];
             timed: boolean;
             perSide: boolean;
             phases: components["schemas"]["RepPhase"][];
@@ -7107,6 +7108,8 @@ export interface components {
             target: components["schemas"]["SetTarget"];
             /** Format: int32 */
             restBeforeSeconds: number;
+            /** Format: int32 */
+            asPlanned: number;
         };
         /** @enum {unknown} */
         SetPartKind: "work" | "small" | "go-on";

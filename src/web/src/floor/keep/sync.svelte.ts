@@ -1,0 +1,118 @@
+import type { FloorSession, NewPhoneNote, PhoneContent } from '../types';
+import { Server, type Answer } from './server';
+import type { Store, Waiting } from './store';
+
+/** What the client reads of the way to the coach. */
+export type Way = 'sending' | 'sent' | 'waiting' | 'ended' | 'unknown';
+
+/** What sync needs of its surroundings, so that a test can stand in for them. */
+export interface Surroundings {
+  later: (run: () => void, ms: number) => void;
+}
+
+const first = 2_000;
+const longest = 300_000;
+
+/**
+ * Keeps phone and server alike. What was done waits in the phone's own store until the server has answered for it; a state that was sent
+ * twice counts once, for the server knows the key.
+ */
+export class Sync {
+  way = $state<Way>('sent');
+  content = $state<PhoneContent | null>(null);
+  /** What the server will never take, with its words; it stays on the phone. */
+  refused = $state<string[]>([]);
+
+  #running = false;
+  #again = false;
+  #delay = first;
+  #scheduled = false;
+
+  constructor(
+    private readonly store: Store,
+    private readonly server: Server,
+    private readonly around: Surroundings = { later: (run, ms) => void setTimeout(run, ms) },
+  ) {}
+
+  /** A state of a session: the last one waits, those before it are not needed. */
+  async keep(session: FloorSession): Promise<void> {
+    await this.store.wait({ key: session.key, kind: 'session', session });
+    void this.run();
+  }
+
+  async say(note: NewPhoneNote): Promise<void> {
+    await this.store.wait({ key: note.key, kind: 'note', note });
+    void this.run();
+  }
+
+  /** Sends what waits and fetches what is new; one at a time. */
+  async run(): Promise<void> {
+    if (this.#running) {
+      this.#again = true;
+      return;
+    }
+
+    this.#running = true;
+    try {
+      do {
+        this.#again = false;
+        if (!(await this.#once())) return;
+      } while (this.#again);
+    } finally {
+      this.#running = false;
+    }
+  }
+
+  /** Asks at once, whatever was planned: the net is back, or the screen was looked at. */
+  hurry(): void {
+    this.#delay = first;
+    void this.run();
+  }
+
+  async #once(): Promise<boolean> {
+    this.way = 'sending';
+    for (const item of await this.store.waiting()) {
+      if (item.refused) continue;
+      const answer = await this.#send(item);
+      if (answer.kind === 'refused') await this.store.wait({ ...item, refused: answer.why });
+      else if (answer.kind === 'done') await this.store.answered(item);
+      else return this.#stop(answer);
+    }
+
+    const content = await this.server.content();
+    if (content.kind !== 'done') return this.#stop(content);
+    this.content = content.value;
+    await this.store.put('content', content.value);
+    const left = await this.store.waiting();
+    this.refused = left.flatMap((w) => (w.refused ? [w.refused] : []));
+    this.way = left.some((w) => !w.refused) ? 'waiting' : 'sent';
+    this.#delay = first;
+    return true;
+  }
+
+  #send(item: Waiting): Promise<Answer<unknown>> {
+    return item.kind === 'session' ? this.server.keep(item.session) : this.server.say(item.note);
+  }
+
+  async #stop(answer: Answer<unknown>): Promise<false> {
+    if (answer.kind === 'ended') {
+      await this.store.forget();
+      this.content = null;
+      this.way = 'ended';
+    } else if (answer.kind === 'unknown') {
+      this.way = 'unknown';
+    } else {
+      this.way = 'waiting';
+      if (!this.#scheduled) {
+        this.#scheduled = true;
+        this.around.later(() => {
+          this.#scheduled = false;
+          void this.run();
+        }, this.#delay);
+        this.#delay = Math.min(longest, this.#delay * 2);
+      }
+    }
+
+    return false;
+  }
+}

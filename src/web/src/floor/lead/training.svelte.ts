@@ -1,0 +1,423 @@
+import { localIso } from '../keep/server';
+import type { Store } from '../keep/store';
+import type { Sync } from '../keep/sync.svelte';
+import type {
+  FloorSession,
+  Joint,
+  LoggedSet,
+  ReleaseExercise,
+  SentRelease,
+  SetPart,
+  SwapReason,
+  Turn,
+} from '../types';
+import { repsCounted } from './count';
+import type { Sound } from './sound';
+import {
+  exerciseOf,
+  logged,
+  nextTurn,
+  partsOf,
+  plannedOf,
+  turnsOf,
+  type Done,
+  type OnTheFloor,
+  type Walk,
+} from './walk';
+
+/** Everything of a session that runs; kept as it is, so that a phone that goes off in the middle of a set knows where it was. */
+export interface Running {
+  key: string;
+  revision: number;
+  /** The release as it was when the session began: a new one does not shift under it. */
+  sent: SentRelease;
+  day: number;
+  course: number;
+  startedAt: string;
+  form: string | null;
+  hurts: Joint | null;
+  stage: 'warm-up' | 'set' | 'rest' | 'end' | 'done';
+  warmedUp: number[];
+  decided: Record<string, OnTheFloor>;
+  done: Done[];
+  /** Turns that were skipped. */
+  passed: number[];
+  turn: number;
+  part: number;
+  /** When a count or a hold was started, by the clock; null while none runs. */
+  countingSince: number | null;
+  /** Until when there is rest, by the clock; null for none. */
+  restUntil: number | null;
+  restSeconds: number;
+  effort: number | null;
+  note: string;
+  endedAt: number | null;
+}
+
+const now = (): number => Date.now();
+
+/** Leads through a session: where it stands, and what each touch does. Every change is kept at once and sent as soon as there is a net. */
+export class Training {
+  running = $state<Running | null>(null);
+
+  constructor(
+    private readonly store: Store,
+    private readonly sync: Sync,
+    private readonly sound: Sound,
+  ) {}
+
+  async restore(): Promise<void> {
+    this.running = await this.store.get<Running>('running');
+  }
+
+  get walk(): Walk {
+    const r = this.#must();
+    return { day: r.sent.release.days[r.day]!, course: r.course, decided: r.decided };
+  }
+
+  get turn(): Turn {
+    return turnsOf(this.walk)[this.#must().turn]!;
+  }
+
+  get exercise(): ReleaseExercise {
+    return exerciseOf(this.walk, this.turn.exercise);
+  }
+
+  get planned(): ReleaseExercise {
+    return plannedOf(this.walk.day, this.turn.exercise);
+  }
+
+  get parts(): SetPart[] {
+    return partsOf(this.walk, this.turn);
+  }
+
+  get part(): SetPart {
+    return this.parts[Math.min(this.#must().part, this.parts.length - 1)]!;
+  }
+
+  /** The turn after this one; null after the last. */
+  get next(): Turn | null {
+    const at = this.#nextFrom(this.#must().turn + 1, this.#must().turn);
+    return at === null ? null : turnsOf(this.walk)[at]!;
+  }
+
+  /** The set that was done in this turn; null before. */
+  get doneNow(): Done | null {
+    const r = this.#must();
+    return r.done.find((d) => d.turn === r.turn) ?? null;
+  }
+
+  get setsDone(): number {
+    return this.running?.done.length ?? 0;
+  }
+
+  get setsInAll(): number {
+    return turnsOf(this.walk).length;
+  }
+
+  begin(sent: SentRelease, day: number, course: number, form: string | null, hurts: Joint | null): void {
+    this.running = {
+      key: crypto.randomUUID(),
+      revision: 0,
+      sent: $state.snapshot(sent) as SentRelease,
+      day,
+      course,
+      startedAt: localIso(new Date()),
+      form,
+      hurts,
+      stage: 'warm-up',
+      warmedUp: [],
+      decided: {},
+      done: [],
+      passed: [],
+      turn: 0,
+      part: 0,
+      countingSince: null,
+      restUntil: null,
+      restSeconds: 0,
+      effort: null,
+      note: '',
+      endedAt: null,
+    };
+    this.#keep();
+  }
+
+  /** Ticks a step of the warm-up off, or on again. */
+  warm(step: number): void {
+    const r = this.#must();
+    r.warmedUp = r.warmedUp.includes(step) ? r.warmedUp.filter((s) => s !== step) : [...r.warmedUp, step];
+    this.#keep();
+  }
+
+  toWork(): void {
+    this.sound.stop();
+    this.#to(this.#nextFrom(0));
+  }
+
+  /** Starts the count of a set or the clock of a hold. */
+  count(): void {
+    const r = this.#must();
+    r.countingSince = now();
+    this.#keep();
+    if (!this.exercise.timed) this.sound.lead(this.exercise.phases, r.countingSince);
+    else if (this.part.target.max > 0) this.sound.ends(3 + this.part.target.max);
+    else this.sound.wake();
+  }
+
+  stopCount(): void {
+    this.#must().countingSince = null;
+    this.sound.stop();
+    this.#keep();
+  }
+
+  /** The part of the set is done: the other side, a small set, or the set as a whole. */
+  partDone(): void {
+    const r = this.#must();
+    const counted = this.#counted();
+    this.sound.stop();
+    r.countingSince = null;
+    if (r.part === 0) this.#note(counted);
+    else if (this.part.kind === 'work') this.#noteOtherSide(counted);
+    if (r.part < this.parts.length - 1) {
+      r.part++;
+      r.restSeconds = this.part.restBeforeSeconds;
+      r.restUntil = r.restSeconds > 0 ? now() + r.restSeconds * 1000 : null;
+      this.#keep();
+      return;
+    }
+
+    this.#afterSet();
+  }
+
+  /** Mends the set that was done in a turn. */
+  mend(change: Partial<LoggedSet>, meant?: boolean, turn = this.#must().turn): void {
+    const r = this.#must();
+    r.done = r.done.map((d) =>
+      d.turn === turn ? { ...d, set: { ...d.set, ...change }, meant: meant ?? d.meant } : d,
+    );
+    this.#keep();
+  }
+
+  /** The set is done once more: what was noted of it gives way. */
+  again(): void {
+    const r = this.#must();
+    r.done = r.done.filter((d) => d.turn !== r.turn);
+    r.passed = r.passed.filter((t) => t !== r.turn);
+    this.#to(r.turn);
+  }
+
+  longer(seconds: number): void {
+    const r = this.#must();
+    r.restUntil = Math.max(now(), r.restUntil ?? now()) + seconds * 1000;
+    r.restSeconds += seconds;
+    this.sound.ends((r.restUntil - now()) / 1000);
+    this.#keep();
+  }
+
+  /** On to the next set, whatever is left of the rest. */
+  onward(): void {
+    this.#to(this.#nextFrom(this.#must().turn + 1));
+  }
+
+  skipSet(): void {
+    const r = this.#must();
+    r.passed = [...r.passed, r.turn];
+    this.onward();
+  }
+
+  /** Leaves the exercise out for today. */
+  leaveOut(): void {
+    this.#decide({ skipped: true });
+  }
+
+  /** It hurts: no more of it today. */
+  stopExercise(): void {
+    this.#decide({ stopped: true });
+  }
+
+  /** Another exercise from this set on. */
+  swap(exerciseId: string, why: SwapReason): void {
+    const r = this.#must();
+    const key = this.turn.exercise;
+    r.decided = {
+      ...r.decided,
+      [key]: { swappedFor: exerciseId === this.planned.exerciseId ? undefined : exerciseId, why },
+    };
+    this.sound.stop();
+    if (r.stage === 'rest') this.#keep();
+    else this.#to(r.turn);
+  }
+
+  /** Goes to a turn, for instance because the bench is taken. */
+  goTo(turn: number): void {
+    this.#to(turn);
+  }
+
+  end(): void {
+    const r = this.#must();
+    this.sound.stop();
+    r.stage = 'end';
+    r.restUntil = null;
+    r.countingSince = null;
+    r.endedAt ??= now();
+    this.#keep();
+  }
+
+  /** Back from the end to where it was left. */
+  resume(): void {
+    const r = this.#must();
+    r.endedAt = null;
+    this.#to(this.#nextFrom(r.turn));
+  }
+
+  finish(effort: number | null, note: string): void {
+    const r = this.#must();
+    r.effort = effort;
+    r.note = note.trim();
+    r.stage = 'done';
+    this.#keep();
+  }
+
+  /** Minutes from the beginning to the end. */
+  get minutes(): number {
+    const r = this.#must();
+    return Math.max(
+      1,
+      Math.min(600, Math.round(((r.endedAt ?? now()) - new Date(r.startedAt).getTime()) / 60_000)),
+    );
+  }
+
+  /** Back to the first screen: what is done stays with the coach and in the list. */
+  close(): void {
+    this.running = null;
+    void this.store.drop('running');
+  }
+
+  /** Throws a session away that was begun by mistake: nothing of it was done. */
+  discard(): void {
+    this.sound.stop();
+    this.close();
+  }
+
+  #must(): Running {
+    if (!this.running) throw new Error('No session runs.');
+    return this.running;
+  }
+
+  #counted(): number {
+    const { countingSince } = this.#must();
+    if (countingSince === null) return 0;
+    const elapsed = (now() - countingSince) / 1000;
+    return this.exercise.timed
+      ? Math.max(0, Math.round(elapsed - 3))
+      : repsCounted(this.exercise.phases, elapsed);
+  }
+
+  #note(counted: number): void {
+    const r = this.#must();
+    const before = r.done.findLast((d) => d.exercise === this.turn.exercise && d.turn < r.turn)?.set;
+    const reps =
+      counted > 0
+        ? counted
+        : this.part.target.max > 0
+          ? this.part.asPlanned
+          : (before?.reps ?? this.part.asPlanned);
+    r.done = [
+      ...r.done.filter((d) => d.turn !== r.turn),
+      {
+        turn: r.turn,
+        exercise: this.turn.exercise,
+        exerciseId: this.exercise.exerciseId,
+        // A load that was typed for the set before is still in the hands.
+        set: { reps: Math.min(500, reps), loadKg: before?.loadKg ?? null },
+      },
+    ];
+  }
+
+  /** Of two sides the weaker one counts. */
+  #noteOtherSide(counted: number): void {
+    const done = this.doneNow;
+    if (done && counted > 0 && counted < done.set.reps) this.mend({ reps: counted });
+  }
+
+  #afterSet(): void {
+    const r = this.#must();
+    const { restSeconds } = this.turn;
+    if (!this.next) {
+      r.stage = 'rest';
+      r.restSeconds = 0;
+      r.restUntil = null;
+    } else {
+      r.stage = 'rest';
+      r.restSeconds = restSeconds;
+      r.restUntil = now() + restSeconds * 1000;
+      this.sound.wake();
+      this.sound.ends(restSeconds);
+    }
+
+    this.sound.buzz(80);
+    this.#keep();
+  }
+
+  #decide(what: OnTheFloor): void {
+    const r = this.#must();
+    const key = this.turn.exercise;
+    r.decided = { ...r.decided, [key]: { ...r.decided[key], ...what } };
+    this.sound.stop();
+    this.#to(this.#nextFrom(r.turn + 1));
+  }
+
+  /** The next turn that is neither done nor skipped. */
+  #nextFrom(from: number, besides?: number): number | null {
+    const r = this.#must();
+    const closed = new Set([
+      ...r.done.map((d) => d.turn),
+      ...r.passed,
+      ...(besides === undefined ? [] : [besides]),
+    ]);
+    return nextTurn(this.walk, from, closed);
+  }
+
+  #to(turn: number | null): void {
+    const r = this.#must();
+    this.sound.stop();
+    r.countingSince = null;
+    r.restUntil = null;
+    r.part = 0;
+    if (turn === null) {
+      this.end();
+      return;
+    }
+
+    r.turn = turn;
+    r.stage = 'set';
+    this.#keep();
+  }
+
+  #keep(): void {
+    const r = this.#must();
+    r.revision++;
+    const plain = $state.snapshot(r) as Running;
+    void this.store.put('running', plain);
+    if (plain.done.length > 0 || plain.stage === 'done') void this.sync.keep(this.#session(plain));
+  }
+
+  #session(r: Running): FloorSession {
+    return {
+      key: r.key,
+      revision: r.revision,
+      release: r.sent.id,
+      day: r.day,
+      course: r.course,
+      startedAt: r.startedAt,
+      sentAt: localIso(new Date()),
+      finished: r.stage === 'done',
+      exercises: logged({ day: r.sent.release.days[r.day]!, course: r.course, decided: r.decided }, r.done),
+      form: r.form,
+      hurts: r.hurts,
+      effort: r.effort,
+      minutes: r.endedAt ? this.minutes : null,
+      note: r.note,
+    };
+  }
+}

@@ -1,0 +1,45 @@
+<script lang="ts">
+  import { dayOfYear } from '../../lib/words';
+  import type { Sync } from '../keep/sync.svelte';
+  import Sheet from './Sheet.svelte';
+  import Thread from './Thread.svelte';
+
+  interface Props {
+    sync: Sync;
+  }
+
+  let { sync }: Props = $props();
+  let open = $state(false);
+  const sessions = $derived(sync.content?.sessions ?? []);
+  const dayOf = (release: number, day: number): string =>
+    sync.content?.releases.find((r) => r.id === release)?.release.days[day]?.name || 'Session';
+</script>
+
+{#if sessions.length > 0}
+  <div class="mx-auto w-full max-w-xl px-4 pt-2">
+    <button class="plain px-0" onclick={() => (open = true)}>What you did, and notes</button>
+  </div>
+{/if}
+{#if open}
+  <Sheet title="What you did" onclose={() => (open = false)}>
+    <ol class="mt-2 grid gap-2">
+      {#each sessions as session (session.key)}
+        <li class="border-t border-base-300 pt-1">
+          <details>
+            <summary class="tap w-full justify-between text-left">
+              <span>{dayOf(session.release, session.day)}, {dayOfYear(session.performedOn)}</span>
+              <span class="soft text-body"
+                >{session.sets} sets, {!session.finished
+                  ? 'not ended'
+                  : session.seenByCoach
+                    ? 'seen'
+                    : 'sent'}</span
+              >
+            </summary>
+            <div class="pt-2"><Thread {sync} session={session.key} /></div>
+          </details>
+        </li>
+      {/each}
+    </ol>
+  </Sheet>
+{/if}

@@ -1,0 +1,70 @@
+<script lang="ts">
+  import { offered } from '../lead/walk';
+  import type { Joint, ReleaseExercise, SwapReason } from '../types';
+  import Sheet from './Sheet.svelte';
+
+  interface Props {
+    planned: ReleaseExercise;
+    now: ReleaseExercise;
+    why?: SwapReason | null;
+    joint?: Joint | null;
+    onswap: (exerciseId: string, why: SwapReason) => void;
+    /** Leave it out for today. */
+    onleave: (hurts: boolean) => void;
+    onclose: () => void;
+  }
+
+  let { planned, now, why: given = null, joint = null, onswap, onleave, onclose }: Props = $props();
+  const reasons: [SwapReason, string][] = [
+    ['too-hard', 'too hard'],
+    ['too-easy', 'too easy'],
+    ['hurts', 'it hurts'],
+    ['not-here', 'the thing is not here'],
+    ['dull', 'something else'],
+  ];
+  // svelte-ignore state_referenced_locally
+  let why = $state<SwapReason | null>(given);
+  const others = $derived(
+    why === null ? [] : offered(planned, why, joint).filter((a) => a.exercise.exerciseId !== now.exerciseId),
+  );
+</script>
+
+<Sheet title={why === 'hurts' ? 'It hurts' : 'Another exercise'} {onclose}>
+  {#if !given}
+    <p class="mt-2" id="why">Why?</p>
+    <div class="mt-1 grid grid-cols-2 gap-2" role="group" aria-labelledby="why">
+      {#each reasons as [key, label] (key)}
+        <button class="tap" aria-pressed={why === key} onclick={() => (why = key)}>{label}</button>
+      {/each}
+    </div>
+  {/if}
+  {#if why !== null}
+    <ul class="mt-3 grid gap-2" aria-label="What your coach allows instead">
+      {#each others as other (other.exercise.exerciseId)}
+        <li>
+          <button
+            class="tap w-full flex-col items-start text-left"
+            onclick={() => onswap(other.exercise.exerciseId, why!)}
+          >
+            <b>{other.exercise.name} {other.exercise.dose}</b>
+            <span class="soft text-body">{other.exercise.setup}</span>
+          </button>
+        </li>
+      {:else}
+        <li class="soft">
+          {why === 'hurts'
+            ? 'Nothing else here spares it. Leave it out for today.'
+            : 'Your coach has nothing else for that here. Leave it out, or tell your coach.'}
+        </li>
+      {/each}
+      {#if now.exerciseId !== planned.exerciseId && why !== 'hurts'}
+        <li>
+          <button class="tap w-full" onclick={() => onswap(planned.exerciseId, why!)}
+            >Back to {planned.name}</button
+          >
+        </li>
+      {/if}
+    </ul>
+    <button class="tap mt-3 w-full" onclick={() => onleave(why === 'hurts')}>Leave it out for today</button>
+  {/if}
+</Sheet>

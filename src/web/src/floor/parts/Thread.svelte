@@ -1,0 +1,60 @@
+<script lang="ts">
+  import { moment } from '../../lib/words';
+  import type { Sync } from '../keep/sync.svelte';
+
+  interface Props {
+    sync: Sync;
+    session: string;
+  }
+
+  let { sync, session }: Props = $props();
+  const notes = $derived((sync.content?.notes ?? []).filter((n) => n.session === session));
+  let said = $state<{ key: string; text: string }[]>([]);
+  let text = $state('');
+  const waiting = $derived(said.filter((s) => !notes.some((n) => n.mine && n.text === s.text)));
+  const send = (): void => {
+    const note = { key: crypto.randomUUID(), session, text: text.trim() };
+    if (!note.text) return;
+    said = [...said, note];
+    text = '';
+    void sync.say(note);
+  };
+</script>
+
+<section aria-labelledby="notes" class="grid gap-2">
+  <h2 id="notes" class="text-lead">Notes</h2>
+  <ul class="grid gap-2" aria-live="polite">
+    {#each notes as note, i (i)}
+      <li
+        class={[
+          'max-w-[85%] rounded-xl border border-base-300 px-3 py-2',
+          note.mine ? 'justify-self-end bg-base-100' : 'bg-base-300',
+        ]}
+      >
+        <p>{note.text}</p>
+        <p class="soft text-note">{note.mine ? 'you' : sync.content?.coach}, {moment(note.at)}</p>
+      </li>
+    {/each}
+    {#each waiting as note (note.key)}
+      <li class="max-w-[85%] justify-self-end rounded-xl border border-base-300 px-3 py-2 opacity-80">
+        <p>{note.text}</p>
+        <p class="soft text-note">waits for a net</p>
+      </li>
+    {/each}
+  </ul>
+  <form
+    class="flex gap-2"
+    onsubmit={(e) => {
+      e.preventDefault();
+      send();
+    }}
+  >
+    <input
+      class="tap min-w-0 flex-1 text-left"
+      aria-label="A note to your coach"
+      maxlength="1000"
+      bind:value={text}
+    />
+    <button class="tap" disabled={!text.trim()}>Send</button>
+  </form>
+</section>

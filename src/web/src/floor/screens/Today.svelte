@@ -1,0 +1,153 @@
+<script lang="ts">
+  import { count, dayOfYear } from '../../lib/words';
+  import PainBody from '../parts/PainBody.svelte';
+  import type { Joint, PhoneContent, SentRelease } from '../types';
+
+  interface Props {
+    content: PhoneContent;
+    onbegin: (
+      sent: SentRelease,
+      day: number,
+      course: number,
+      form: string | null,
+      hurts: Joint | null,
+    ) => void;
+  }
+
+  let { content, onbegin }: Props = $props();
+  let chosen = $state(0);
+  const sent = $derived(content.releases[Math.min(chosen, content.releases.length - 1)]!);
+  const release = $derived(sent.release);
+  /** Finished sessions of this plan, newest first; releases of a plan share their days. */
+  const trained = $derived(content.sessions.filter((s) => s.finished && s.release === sent.id));
+  let picked = $state<number | null>(null);
+  const day = $derived(picked ?? (trained[0] ? (trained[0].day + 1) % release.days.length : 0));
+  const today = $derived(release.days[day]!);
+  let course = $state(0);
+  let form = $state<string | null>(null);
+  let hurts = $state<Joint | null>(null);
+  let hurting = $state(false);
+  const way = $derived(today.courses[course] ?? today.courses[0]!);
+  const inOrder = $derived([...new Set(way.turns.map((t) => t.exercise))]);
+  const setsOf = (key: string): number => way.turns.filter((t) => t.exercise === key).length;
+  const lastOf = (i: number): string | null => trained.find((s) => s.day === i)?.performedOn ?? null;
+  const advice = $derived(release.forms.find((f) => f.id === form)?.advice);
+</script>
+
+<main class="mx-auto grid w-full max-w-xl gap-5 px-4 pt-4 pb-28" id="main">
+  <header>
+    <p class="soft text-body">{release.title}</p>
+    <h1 class="text-hero">{today.name || 'Today'}</h1>
+    <p class="soft">about {way.minutes} minutes, {count(inOrder.length, 'exercise')}</p>
+  </header>
+  {#if release.word}
+    <blockquote class="border-l-4 border-primary pl-3 text-lead">
+      {release.word}
+      {#if content.coach}<footer class="soft text-body">{content.coach}</footer>{/if}
+    </blockquote>
+  {/if}
+  {#if content.releases.length > 1}
+    <section aria-labelledby="where">
+      <h2 id="where" class="mb-1 text-lead">Where are you?</h2>
+      <div class="flex flex-wrap gap-2">
+        {#each content.releases as other, i (other.id)}
+          <button
+            class="tap"
+            aria-pressed={i === chosen}
+            onclick={() => ([chosen, picked, course] = [i, null, 0])}>{other.release.place}</button
+          >
+        {/each}
+      </div>
+    </section>
+  {/if}
+  {#if release.days.length > 1}
+    <section aria-labelledby="which">
+      <h2 id="which" class="mb-1 text-lead">Which day?</h2>
+      <div class="grid gap-2">
+        {#each release.days as other, i (i)}
+          {@const last = lastOf(i)}
+          <button
+            class="tap justify-between text-left"
+            aria-pressed={i === day}
+            onclick={() => ([picked, course] = [i, 0])}
+          >
+            <span>{other.name || `Day ${i + 1}`}</span>
+            {#if last}<span class="text-body">last {dayOfYear(last)}</span>{/if}
+          </button>
+        {/each}
+      </div>
+    </section>
+  {/if}
+  {#if today.layOut.length > 0}
+    <section aria-labelledby="lay-out">
+      <h2 id="lay-out" class="mb-1 text-lead">Lay out</h2>
+      <ul class="flex flex-wrap gap-2">
+        {#each today.layOut as thing (thing)}
+          <li class="rounded-lg border border-base-300 bg-base-100 px-3 py-2">{thing}</li>
+        {/each}
+      </ul>
+    </section>
+  {/if}
+  <section aria-labelledby="how">
+    <h2 id="how" class="mb-1 text-lead">How are you?</h2>
+    <div class="grid grid-cols-2 gap-2">
+      {#each release.forms as f (f.id)}
+        <button class="tap" aria-pressed={form === f.id} onclick={() => (form = form === f.id ? null : f.id)}
+          >{f.label}</button
+        >
+      {/each}
+      <button
+        class="tap col-span-2"
+        aria-pressed={hurting}
+        aria-expanded={hurting}
+        onclick={() => ((hurting = !hurting), (hurts = null))}>something hurts</button
+      >
+    </div>
+    {#if hurting}
+      <div class="mt-3"><PainBody joint={hurts} onpick={(j) => (hurts = hurts === j ? null : j)} /></div>
+      <p class="mt-2">{release.pain.ease}</p>
+    {:else if advice}
+      <p class="mt-2" role="status">{advice}</p>
+    {/if}
+  </section>
+  {#if today.courses.length > 1}
+    <section aria-labelledby="long">
+      <h2 id="long" class="mb-1 text-lead">How long have you got?</h2>
+      <div class="flex flex-wrap gap-2">
+        {#each today.courses as c, i (i)}
+          <button class="tap" aria-pressed={i === course} onclick={() => (course = i)}
+            >{i === 0 ? `all, ${c.minutes} min` : `${c.minutes} min`}</button
+          >
+        {/each}
+      </div>
+      {#if way.givesWay.length > 0}
+        <p class="mt-2" role="status">{way.givesWay.join(' ')}</p>
+      {/if}
+    </section>
+  {/if}
+  <ol class="divide-y divide-base-300 border-y border-base-300">
+    {#each inOrder as key (key)}
+      {@const exercise = today.exercises.find((e) => e.key === key)}
+      {#if exercise}
+        <li class="flex items-baseline gap-3 py-2">
+          <span class="flex-1">{exercise.name}</span>
+          <span class="max-w-[55%] text-right font-semibold"
+            >{exercise.dose}{setsOf(key) === exercise.sets.length
+              ? ''
+              : `, ${setsOf(key)} of ${count(exercise.sets.length, 'set')} today`}</span
+          >
+        </li>
+      {/if}
+    {/each}
+    {#each today.kept as kept (kept)}
+      <li class="soft py-2">Also: {kept}</li>
+    {/each}
+  </ol>
+</main>
+<div
+  class="fixed inset-x-0 bottom-0 border-t border-base-300 bg-base-200 px-4 pt-3 pb-[calc(12px+env(safe-area-inset-bottom))]"
+>
+  <button class="go mx-auto block max-w-xl" onclick={() => onbegin(sent, day, course, form, hurts)}
+    >Warm up</button
+  >
+</div>
