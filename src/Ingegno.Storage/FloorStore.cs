@@ -183,6 +183,18 @@ public sealed class FloorStore(Database database, LogStore logs, TimeProvider cl
     public IReadOnlyList<FloorRecord> Unseen(long coachId) =>
         Read("f.coach_id = @coachId AND f.seen_at IS NULL ORDER BY f.received_at, f.id", coachId, 0, null);
 
+    /// <summary>The last day on which something was trained on a phone, by client.</summary>
+    public IReadOnlyDictionary<long, DateOnly> LastTrained(long coachId)
+    {
+        using var connection = database.Open();
+        return connection
+            .Query<(long Client, string Day)>(
+                "SELECT client_id, max(performed_on) FROM floor_session WHERE coach_id = @coachId GROUP BY client_id",
+                new { coachId }
+            )
+            .ToDictionary(r => r.Client, r => DateOnly.ParseExact(r.Day, "O", CultureInfo.InvariantCulture));
+    }
+
     /// <summary>The coach has looked at a session, and at the notes on it; false when it is not this coach's.</summary>
     public bool Seen(long coachId, long id)
     {

@@ -117,6 +117,7 @@ public static class Composition
             .AddSingleton<LinkPace>()
             .AddSingleton<SentPlans>()
             .AddSingleton<FloorReading>()
+            .AddSingleton<PhoneDesk>()
             .AddScoped<ReleaseWriter>();
         services.AddSingleton<IPasswordHasher<Coach>, PasswordHasher<Coach>>();
         services.AddSingleton<DemoSeeder>();

@@ -19,6 +19,9 @@ namespace Ingegno.Web.Features;
 /// <param name="PlanId">Newest plan; null when there is none.</param>
 /// <param name="LastTrained">Last logged day.</param>
 /// <param name="Attention">Why the client needs the coach, the most urgent first.</param>
+/// <param name="Sent">When a plan was sent last; null when none was, or when its link has ended.</param>
+/// <param name="Opened">When the client opened the link first.</param>
+/// <param name="OnPhone">Day of the last session from the phone.</param>
 public sealed record RosterRow(
     long Id,
     int Revision,
@@ -27,7 +30,10 @@ public sealed record RosterRow(
     int Plans,
     long? PlanId,
     DateOnly? LastTrained,
-    ImmutableArray<AttentionNote> Attention
+    ImmutableArray<AttentionNote> Attention,
+    DateTimeOffset? Sent = null,
+    DateTimeOffset? Opened = null,
+    DateOnly? OnPhone = null
 );
 
 /// <summary>A place in the roster.</summary>
@@ -138,11 +144,13 @@ public static class ClientEndpoints
         PulseStore pulses,
         BlockStore blocks,
         GymWeekStore weeks,
-        ClientLog log
+        ClientLog log,
+        PhoneDesk desk
     )
     {
         var coach = user.CoachId();
         log.RenewDuePulses(coach);
+        var phones = desk.Of(coach);
         var planned = plans.List(coach).ToLookup(p => p.ClientId);
         var here = places.AtAGlance(coach);
         var pulse = pulses.All(coach);
@@ -159,6 +167,7 @@ public static class ClientEndpoints
         {
             var own = planned[client.Id].ToList();
             var newest = own.FirstOrDefault(); // The list begins with the one worked on last.
+            var phone = phones.GetValueOrDefault(client.Id);
             var notes = newest is null
                 ? []
                 : Attention.Of(
@@ -168,7 +177,8 @@ public static class ClientEndpoints
                     client.Value.Profile.DaysPerWeek ?? 3,
                     ends.TryGetValue(newest.Id, out var end) ? end : null,
                     log.Today,
-                    DriftOf(client, newest)
+                    DriftOf(client, newest),
+                    phone?.News
                 );
             return new RosterRow(
                 client.Id,
@@ -178,7 +188,10 @@ public static class ClientEndpoints
                 own.Count,
                 newest?.Id,
                 newest is null ? null : pulse.GetValueOrDefault(newest.Id)?.LastTrained,
-                notes
+                notes,
+                phone?.Sent,
+                phone?.Opened,
+                phone?.Trained
             );
         }
 

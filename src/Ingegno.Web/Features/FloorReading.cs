@@ -40,7 +40,8 @@ public sealed class FloorReading(ReleaseStore releases, FloorStore floor, Client
                 report.Remarks(),
                 record.LoggedAs,
                 record.Differs,
-                [.. notes[record.ClientId].Where(n => n.Session == record.Session.Key)]
+                [.. notes[record.ClientId].Where(n => n.Session == record.Session.Key)],
+                release.Pain.StopFrom
             ),
         ];
     }

@@ -72,6 +72,7 @@ public sealed record NoteToClient(string Session, string Text, string? ExerciseI
 /// <param name="LoggedAs">Key in the log; null while it runs.</param>
 /// <param name="Differs">The coach changed it in the log, and the phone sent another state since.</param>
 /// <param name="Notes">The thread, oldest first.</param>
+/// <param name="StopFrom">Pain of 10 from which an exercise is stopped.</param>
 public sealed record CameIn(
     long Id,
     long ClientId,
@@ -89,7 +90,8 @@ public sealed record CameIn(
     ImmutableArray<FloorRemark> Remarks,
     long? LoggedAs,
     bool Differs,
-    ImmutableArray<FloorNote> Notes
+    ImmutableArray<FloorNote> Notes,
+    int StopFrom
 );
 
 public sealed class PlanToSendValidator : AbstractValidator<PlanToSend>

@@ -6,6 +6,7 @@ import Roster from './routes/Roster.svelte';
 export const { p, navigate, isActive, route } = createRouter({
   '/': Roster,
   '/approaches': () => import('./routes/Approaches.svelte'),
+  '/came-in': () => import('./routes/CameIn.svelte'),
   '/catalogue': () => import('./routes/Catalogue.svelte'),
   '/check': () => import('./routes/PlanCheck.svelte'),
   '/clients/:id': Client,

@@ -23,6 +23,7 @@ public static class Attention
     /// <param name="blockEnds">Last day of its block; null when it has none.</param>
     /// <param name="today">The day for which it is asked.</param>
     /// <param name="drift">What has changed since the plan was made.</param>
+    /// <param name="news">What the client's phone has.</param>
     public static ImmutableArray<AttentionNote> Of(
         PlanPulse? pulse,
         int planVersion,
@@ -30,10 +31,11 @@ public static class Attention
         int daysPerWeek,
         DateOnly? blockEnds,
         DateOnly today,
-        ImmutableArray<Drift> drift = default
+        ImmutableArray<Drift> drift = default,
+        PhoneNews? news = null
     )
     {
-        return [.. All().OrderBy(n => n.Kind)];
+        return [.. All().Concat(news?.Notes(today) ?? []).OrderBy(n => n.Kind)];
 
         IEnumerable<AttentionNote> All()
         {

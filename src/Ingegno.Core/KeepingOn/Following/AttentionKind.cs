@@ -8,6 +8,9 @@ public enum AttentionKind
     /// <summary>Something hurts.</summary>
     Pain,
 
+    /// <summary>The client asks or writes.</summary>
+    Asks,
+
     /// <summary>No gain for three sessions.</summary>
     Stall,
 
@@ -26,8 +29,14 @@ public enum AttentionKind
     /// <summary>Kit, client or gym week are not those of the plan any more.</summary>
     Changed,
 
+    /// <summary>Sessions came in that nobody looked at.</summary>
+    CameIn,
+
     /// <summary>Ready for a step.</summary>
     Ready,
+
+    /// <summary>Sent, and not opened yet.</summary>
+    NotOpened,
 
     /// <summary>Nothing was logged yet.</summary>
     NotStarted,

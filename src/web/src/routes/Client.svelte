@@ -7,6 +7,7 @@
   import { crumbs } from '../lib/crumbs.svelte';
   import { figureOf } from '../lib/kit/kitGroups';
   import { keys } from '../lib/keys.svelte';
+  import ClientPhone from '../lib/sending/ClientPhone.svelte';
   import { trade } from '../lib/trade.svelte';
   import { day } from '../lib/words';
   import Opening from '../lib/ui/Opening.svelte';
@@ -121,6 +122,7 @@
             the least that is needed.
           </p>
         </section>
+        <ClientPhone clientId={client.id} name={client.value.name} {plans} />
         <ClientKeeping {client} />
       </div>
       <section class="sheet min-w-0 p-5" aria-labelledby="kit">

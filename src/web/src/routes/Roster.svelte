@@ -41,6 +41,7 @@
       ...(row.client.profile.soreJoints ?? []).map((s) => `${inWords(s.joint)} ${s.severity}`),
       ...row.attention.map((note) => `${reasons[note.kind]} ${note.text}`),
       progress(row).text,
+      phoneOf(row),
     ]
       .join(' ')
       .toLowerCase();
@@ -71,13 +72,16 @@
 
   const reasons: Record<RosterRow['attention'][number]['kind'], string> = {
     pain: 'Pain',
+    asks: 'Asks',
     stall: 'Stuck',
     away: 'Away',
     missed: 'Missed',
     'check-form': 'Look at the form',
     'block-ending': 'Block ending',
     changed: 'Changed',
+    'came-in': 'Came in',
     ready: 'Ready',
+    'not-opened': 'Not opened',
     'not-started': 'Not started',
   };
 
@@ -110,6 +114,16 @@
       toasts.problem(error);
     }
   }
+
+  /** Where the plan is on its way to the client's phone. */
+  const phoneOf = (row: RosterRow): string =>
+    row.onPhone
+      ? `on the phone, trained ${day(row.onPhone)}`
+      : row.opened
+        ? `opened ${day(row.opened)}`
+        : row.sent
+          ? `sent ${day(row.sent)}`
+          : '';
 
   function progress(row: RosterRow): { text: string; todo: boolean } {
     if (row.places.length === 0) return { text: 'no place yet', todo: true };
@@ -172,6 +186,7 @@
                 {row.client.note}
               </p>{/if}
             {#if row.lastTrained}<p class="soft text-sm">last trained {day(row.lastTrained)}</p>{/if}
+            {#if phoneOf(row)}<p class="soft text-sm">{phoneOf(row)}</p>{/if}
           </div>
           <div>
             <p>{sentence(profile.level)}, {inWords(profile.goal)}</p>
@@ -211,7 +226,7 @@
                     'border-l-4 pl-2',
                     note.kind === 'pain'
                       ? 'border-error'
-                      : ['stall', 'away', 'check-form'].includes(note.kind)
+                      : ['asks', 'stall', 'away', 'check-form'].includes(note.kind)
                         ? 'border-warning'
                         : note.kind === 'ready'
                           ? 'border-primary'
@@ -219,7 +234,9 @@
                   ]}
                 >
                   <b>{reasons[note.kind]}.</b>
-                  {note.text}
+                  {#if note.kind === 'came-in' || note.kind === 'asks'}<a class="link" href={p('/came-in')}
+                      >{note.text}</a
+                    >{:else}{note.text}{/if}
                 </li>
               {/each}
               {#if row.attention.length > 4}<li class="soft pl-3">

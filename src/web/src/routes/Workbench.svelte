@@ -18,6 +18,7 @@
   import Inspector from '../lib/workbench/Inspector.svelte';
   import PlacesDialog from '../lib/workbench/PlacesDialog.svelte';
   import LadderDialog from '../lib/progress/LadderDialog.svelte';
+  import SendDialog from '../lib/sending/SendDialog.svelte';
   import TechniqueDialog from '../lib/workbench/TechniqueDialog.svelte';
   import { Workbench } from '../lib/workbench/workbench.svelte';
   import { count } from '../lib/words';
@@ -97,6 +98,7 @@
       { key: 'u', shift: true, label: 'redo', run: () => void bench.redo() },
       { key: 's', label: 'save now', saves: true, run: () => void bench.save() },
       { key: 'h', label: 'open the hand-out', run: () => void handout() },
+      { key: 'o', label: 'send the plan out to the client', run: () => void send() },
     ]);
     return () => {
       off();
@@ -165,6 +167,13 @@
     if (next && next.id !== bench.placeId) void bench.switchPlace(next.id);
   }
 
+  let sending = $state(false);
+  /** What is sent is a version: what is not saved yet is saved first. */
+  async function send(): Promise<void> {
+    if (!bench.result || ((bench.unsaved || !bench.versions.plan) && !(await bench.save()))) return;
+    sending = bench.versions.plan !== null;
+  }
+
   async function handout(): Promise<void> {
     if ((bench.unsaved || !bench.versions.plan) && !(await bench.save())) return;
     if (bench.versions.plan)
@@ -208,6 +217,7 @@
       onplaces={() => (atTwoPlaces = true)}
       onsave={() => void bench.save()}
       onhandout={() => void handout()}
+      onsend={() => void send()}
     />
 
     <RestoredBar keeper={bench.keeper} ondrop={() => void bench.drop()} />
@@ -322,3 +332,13 @@
 {/if}
 <ApproachDialog {bench} asked={askedApproach} onclose={() => (askedApproach = null)} />
 <PlacesDialog {bench} open={atTwoPlaces} onclose={() => (atTwoPlaces = false)} />
+{#if bench.client && bench.versions.plan}
+  <SendDialog
+    open={sending}
+    planId={bench.versions.plan.id}
+    version={bench.versions.plan.value.version}
+    clientId={bench.client.id}
+    name={bench.client.value.name}
+    onclose={() => (sending = false)}
+  />
+{/if}

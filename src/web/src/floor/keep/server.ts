@@ -24,7 +24,7 @@ export class Server {
   }
 
   keep(session: FloorSession): Promise<Answer<unknown>> {
-    return this.call('PUT', `/sessions/${session.key}`, { ...session, sentAt: localIso(new Date()) });
+    return this.call('PUT', `/sessions/${session.key}`, { ...session, sentAt: localIso(Date.now()) });
   }
 
   say(note: NewPhoneNote): Promise<Answer<unknown>> {
@@ -59,9 +59,9 @@ export class Server {
 }
 
 /** A moment with the offset of the phone: 2026-11-26T18:04:00+01:00. */
-export function localIso(at: Date): string {
-  const offset = -at.getTimezoneOffset();
+export function localIso(at: number): string {
+  const offset = -new Date(at).getTimezoneOffset();
   const two = (n: number): string => String(Math.floor(Math.abs(n))).padStart(2, '0');
-  const local = new Date(at.getTime() + offset * 60_000).toISOString().slice(0, 19);
+  const local = new Date(at + offset * 60_000).toISOString().slice(0, 19);
   return `${local}${offset < 0 ? '-' : '+'}${two(offset / 60)}:${two(offset % 60)}`;
 }

@@ -27,8 +27,7 @@ export function counted(phases: RepPhase[], elapsed: number): Counted {
   const since = elapsed - leadIn;
   const rep = Math.floor(since / perRep);
   let within = since - rep * perRep;
-  for (let i = 0; i < phases.length; i++) {
-    const { seconds } = phases[i]!;
+  for (const [i, { seconds }] of phases.entries()) {
     if (within < seconds || i === phases.length - 1)
       return {
         rep: rep + 1,

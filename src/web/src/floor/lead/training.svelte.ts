@@ -122,7 +122,7 @@ export class Training {
       sent: $state.snapshot(sent) as SentRelease,
       day,
       course,
-      startedAt: localIso(new Date()),
+      startedAt: localIso(now()),
       form,
       hurts,
       stage: 'warm-up',
@@ -281,10 +281,7 @@ export class Training {
   /** Minutes from the beginning to the end. */
   get minutes(): number {
     const r = this.#must();
-    return Math.max(
-      1,
-      Math.min(600, Math.round(((r.endedAt ?? now()) - new Date(r.startedAt).getTime()) / 60_000)),
-    );
+    return Math.max(1, Math.min(600, Math.round(((r.endedAt ?? now()) - Date.parse(r.startedAt)) / 60_000)));
   }
 
   /** Back to the first screen: what is done stays with the coach and in the list. */
@@ -370,11 +367,7 @@ export class Training {
   /** The next turn that is neither done nor skipped. */
   #nextFrom(from: number, besides?: number): number | null {
     const r = this.#must();
-    const closed = new Set([
-      ...r.done.map((d) => d.turn),
-      ...r.passed,
-      ...(besides === undefined ? [] : [besides]),
-    ]);
+    const closed = [...r.done.map((d) => d.turn), ...r.passed, ...(besides === undefined ? [] : [besides])];
     return nextTurn(this.walk, from, closed);
   }
 
@@ -410,7 +403,7 @@ export class Training {
       day: r.day,
       course: r.course,
       startedAt: r.startedAt,
-      sentAt: localIso(new Date()),
+      sentAt: localIso(now()),
       finished: r.stage === 'done',
       exercises: logged({ day: r.sent.release.days[r.day]!, course: r.course, decided: r.decided }, r.done),
       form: r.form,

@@ -51,14 +51,10 @@ export const isOpen = (walk: Walk, turn: Turn): boolean =>
  * The next turn from a place on that is to be done; after the last one those that were passed over before, for instance because somebody
  * jumped ahead. Null when none is left.
  */
-export function nextTurn(walk: Walk, from: number, closed: ReadonlySet<number> = new Set()): number | null {
-  const turns = turnsOf(walk);
-  for (let step = 0; step < turns.length; step++) {
-    const i = (from + step) % turns.length;
-    if (!closed.has(i) && isOpen(walk, turns[i]!)) return i;
-  }
-
-  return null;
+export function nextTurn(walk: Walk, from: number, closed: readonly number[] = []): number | null {
+  const turns = turnsOf(walk).map((turn, at) => ({ turn, at }));
+  const inOrder = [...turns.filter((t) => t.at >= from), ...turns.filter((t) => t.at < from)];
+  return inOrder.find((t) => !closed.includes(t.at) && isOpen(walk, t.turn))?.at ?? null;
 }
 
 /** The parts of the set of a turn. */

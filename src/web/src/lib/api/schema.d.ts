@@ -4508,7 +4508,7 @@ export interface components {
             archived: boolean;
         };
         /** @enum {unknown} */
-        AttentionKind: "pain" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "changed" | "ready" | "not-started";
+        AttentionKind: "pain" | "asks" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "changed" | "came-in" | "ready" | "not-opened" | "not-started";
         AttentionNote: {
             kind: components["schemas"]["AttentionKind"];
             text: components["schemas"]["Reason"];
@@ -4908,6 +4908,11 @@ export interface components {
             differs: boolean;
             /** @description The thread, oldest first. */
             notes: components["schemas"]["FloorNote"][];
+            /**
+             * Format: int32
+             * @description Pain of 10 from which an exercise is stopped.
+             */
+            stopFrom: number;
         };
         Candidate: {
             id: string;
@@ -6904,6 +6909,21 @@ export interface components {
             lastTrained?: null | string;
             /** @description Why the client needs the coach, the most urgent first. */
             attention: components["schemas"]["AttentionNote"][];
+            /**
+             * Format: date-time
+             * @description When a plan was sent last; null when none was, or when its link has ended.
+             */
+            sent?: null | string;
+            /**
+             * Format: date-time
+             * @description When the client opened the link first.
+             */
+            opened?: null | string;
+            /**
+             * Format: date
+             * @description Day of the last session from the phone.
+             */
+            onPhone?: null | string;
         };
         RoundGroup: {
             kind: components["schemas"]["RoundKind"];

@@ -61,7 +61,9 @@
               : ''}{session.value.minutes ? `, ${session.value.minutes} min` : ''}{session.value.source ===
             'file'
               ? ', from a file'
-              : ''}</span
+              : session.value.source === 'client'
+                ? ', from the client'
+                : ''}</span
           >
           <button class="btn btn-ghost btn-xs" onclick={() => void book.remove(session)}>Remove</button>
         </div>

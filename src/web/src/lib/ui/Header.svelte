@@ -40,6 +40,7 @@
     </ol>
   </nav>
   <div class="flex flex-wrap items-center gap-1">
+    <a class="btn btn-ghost btn-sm font-normal" href={p('/came-in')}>Came in</a>
     <a class="btn btn-ghost btn-sm font-normal" href={p('/check')}>Check a plan</a>
     <a class="btn btn-ghost btn-sm font-normal" href={p('/approaches')}>Approaches</a>
     <a class="btn btn-ghost btn-sm font-normal" href={p('/catalogue')}>Catalogue</a>

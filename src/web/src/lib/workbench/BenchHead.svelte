@@ -14,9 +14,10 @@
     onplaces: () => void;
     onsave: () => void;
     onhandout: () => void;
+    onsend: () => void;
   }
 
-  const { bench, client, onapproach, onplaces, onsave, onhandout }: Props = $props();
+  const { bench, client, onapproach, onplaces, onsave, onhandout, onsend }: Props = $props();
   const profile = $derived(client.value.profile);
   const kit = $derived(
     (bench.place?.value.items ?? []).map((item) => {
@@ -133,6 +134,9 @@
       title="The last set of what was never logged is open where that is safe; the log then sets the dose"
       disabled={!bench.result || bench.busy}
       onclick={() => void bench.decide.toggleCalibration()}>Calibrate <span class="keycap">K</span></button
+    >
+    <button class="btn btn-sm" disabled={!bench.result || bench.busy} onclick={onsend}
+      >Send <span class="keycap">O</span></button
     >
     {#if bench.versions.plan}
       <a class="btn btn-sm" href={p('/plans/:id/block', { params: { id: String(bench.versions.plan.id) } })}
