@@ -23,6 +23,9 @@
   let typingIn = $state('');
   let text = $state('');
   let wrong = $state('');
+  let onPhone = $state(false);
+  /** The next week goes to the phone with the same press. */
+  let sends = $state(true);
   const keeper = keeping.keep<{
     left: string[];
     changed: Record<string, HomeEdit>;
@@ -37,6 +40,10 @@
     asks: false,
   });
   onMount(() => {
+    book.onPhone().then(
+      (is) => (onPhone = is),
+      () => (onPhone = false),
+    );
     void keeper.on(`review-${book.id}-${book.plan?.value.version ?? 0}`, null);
     return () => keeping.release(keeper);
   });
@@ -59,7 +66,7 @@
 
   export async function accept(): Promise<void> {
     if (taken.length === 0) return;
-    await book.accept(taken, $state.snapshot(changed) as Record<string, HomeEdit>);
+    await book.accept(taken, $state.snapshot(changed) as Record<string, HomeEdit>, onPhone && sends);
     [left, changed, typed] = [[], {}, {}];
   }
 
@@ -97,6 +104,11 @@
     <div class="flex flex-wrap items-baseline gap-3">
       <h2 id="next" class="flex-1 text-xl">Review: the next session</h2>
       {#if next.basedOn}
+        {#if onPhone}
+          <label class="flex items-center gap-2 text-sm">
+            <input type="checkbox" class="checkbox checkbox-sm" bind:checked={sends} /> send it to the phone
+          </label>
+        {/if}
         <button
           class="btn btn-primary btn-sm"
           disabled={book.busy || taken.length === 0}

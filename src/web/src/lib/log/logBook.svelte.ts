@@ -238,7 +238,7 @@ export class LogBook {
   }
 
   /** Accepts proposals, as they are or as the coach changed them: a new version of the plan. */
-  async accept(proposals: Proposal[], changed: Record<string, HomeEdit>): Promise<void> {
+  async accept(proposals: Proposal[], changed: Record<string, HomeEdit>, send = false): Promise<void> {
     const { plan } = this;
     if (!plan || this.busy) return;
     this.busy = true;
@@ -252,10 +252,11 @@ export class LogBook {
           body: { revision: plan.revision, title: document.title, note: 'next session accepted', request },
         }),
       );
+      if (send) await this.#send(this.plan.value.version);
       await this.review();
       this.#renew();
       toasts.done(
-        `Accepted: version ${this.plan.value.version} is what to do next.`,
+        `Accepted: version ${this.plan.value.version} is what to do next${send ? ', and on its way to the phone' : ''}.`,
         () => void this.#undo(),
       );
     } catch (error) {
@@ -269,6 +270,25 @@ export class LogBook {
     } finally {
       this.busy = false;
     }
+  }
+
+  /** Whether the client has this plan on the phone: then the next week can go there at once. */
+  async onPhone(): Promise<boolean> {
+    const { plan } = this;
+    if (!plan) return false;
+    const link = await ask(() =>
+      api.GET('/api/v1/clients/{id}/link', { params: { path: { id: plan.value.clientId } } }),
+    );
+    return Boolean(link.madeAt && !link.endedAt && link.releases.some((r) => r.planId === this.id));
+  }
+
+  async #send(version: number): Promise<void> {
+    await ask(() =>
+      api.POST('/api/v1/plans/{id}/releases', {
+        params: { path: { id: this.id } },
+        body: { version, word: '' },
+      }),
+    );
   }
 
   async #undo(): Promise<void> {
