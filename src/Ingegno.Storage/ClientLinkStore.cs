@@ -186,5 +186,5 @@ public sealed class ClientLinkStore(Database database, TimeProvider clock)
         );
 
     /// <summary>A hash is enough: the secret has 256 random bits, so nobody guesses it from there.</summary>
-    private static string Hash(string secret) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(secret)));
+    internal static string Hash(string secret) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(secret)));
 }

@@ -113,6 +113,9 @@ public sealed class ReleaseStore(Database database, TimeProvider clock)
         ];
     }
 
+    /// <summary>The release that was sent last to a client; null when none was.</summary>
+    public SentRelease? Last(long coachId, long clientId) => Current(coachId, clientId) is [var last, ..] ? last : null;
+
     /// <summary>The last release of every plan of a coach, without what is in them, the one sent last first.</summary>
     public IReadOnlyList<ReleaseInBrief> InBrief(long coachId)
     {

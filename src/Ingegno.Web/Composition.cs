@@ -93,6 +93,12 @@ public static class Composition
             s.GetRequiredService<IOptions<IngegnoOptions>>().Value.BackupFolder,
             s.GetRequiredService<TimeProvider>()
         ));
+        services.AddSingleton<IMailCarrier>(s =>
+            s.GetRequiredService<IOptions<IngegnoOptions>>().Value.SmtpHost is { Length: > 0 }
+                ? ActivatorUtilities.CreateInstance<SmtpMailCarrier>(s)
+                : new SimulatedMailCarrier()
+        );
+        services.AddHostedService(s => s.GetRequiredService<Postman>());
         services.AddHostedService<NightlyBackup>().AddHostedService<WarmUp>();
         services.AddSingleton<ClientTransfer>().AddSingleton<ClientFiles>();
         services
@@ -118,6 +124,10 @@ public static class Composition
             .AddSingleton<SentPlans>()
             .AddSingleton<FloorReading>()
             .AddSingleton<PhoneDesk>()
+            .AddSingleton<CalendarStore>()
+            .AddSingleton<ClientCalendars>()
+            .AddSingleton<OutboxStore>()
+            .AddSingleton<Postman>()
             .AddScoped<ReleaseWriter>();
         services.AddSingleton<IPasswordHasher<Coach>, PasswordHasher<Coach>>();
         services.AddSingleton<DemoSeeder>();
@@ -191,6 +201,8 @@ public static class Composition
         api.MapProgress();
         api.MapSending();
         api.MapTraining();
+        api.MapOutbox();
+        app.MapCalendars(api);
         app.Map(
                 "/api/{**rest}",
                 () =>
@@ -223,7 +235,8 @@ public static class Composition
         app.Services.GetRequiredService<DemoSeeder>().SeedIfAsked();
     }
 
-    /// <summary>Metrics and traces, to where the operator says and nowhere else. Addresses carry keys of rows, never names.</summary>
+    /// <summary>Metrics and traces, to where the operator says and nowhere else. Addresses carry keys of rows, never names; those of calendars
+    /// are secrets and stay out.</summary>
     private static void AddTelemetry(IServiceCollection services, IConfiguration settings)
     {
         if (settings.GetValue<Uri?>(nameof(IngegnoOptions.OtlpEndpoint)) is not { } endpoint)
@@ -237,7 +250,11 @@ public static class Composition
             .WithMetrics(metrics =>
                 metrics.AddAspNetCoreInstrumentation().AddMeter("System.Runtime").AddOtlpExporter(to => to.Endpoint = endpoint)
             )
-            .WithTracing(traces => traces.AddAspNetCoreInstrumentation().AddOtlpExporter(to => to.Endpoint = endpoint));
+            .WithTracing(traces =>
+                traces
+                    .AddAspNetCoreInstrumentation(web => web.Filter = c => !c.Request.Path.StartsWithSegments("/calendar"))
+                    .AddOtlpExporter(to => to.Endpoint = endpoint)
+            );
     }
 
     /// <summary>Headers of a proxy count only when they come from one that is named.</summary>

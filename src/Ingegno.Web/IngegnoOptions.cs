@@ -39,6 +39,24 @@ public sealed class IngegnoOptions
     /// <summary>Where metrics and traces go by OpenTelemetry (OTLP); null to send none.</summary>
     public Uri? OtlpEndpoint { get; set; }
 
+    /// <summary>SMTP server that mail to clients is handed to; null to keep it in the outbox, where it can be read.</summary>
+    public string? SmtpHost { get; set; }
+
+    /// <summary>Its port: 587 with STARTTLS, 465 with TLS from the first byte.</summary>
+    public int SmtpPort { get; set; } = 587;
+
+    /// <summary>Hand mail over without TLS, for a relay on this machine.</summary>
+    public bool SmtpPlain { get; set; }
+
+    /// <summary>Account at <see cref="SmtpHost"/>; null for none.</summary>
+    public string? SmtpUser { get; set; }
+
+    /// <summary>Its password.</summary>
+    public string? SmtpPassword { get; set; }
+
+    /// <summary>Sender of mail; null for the coach's own address. Answers go to the coach either way.</summary>
+    public string? MailFrom { get; set; }
+
     /// <summary>Folder of the backups.</summary>
     public string BackupFolder => Backups.Length > 0 ? Backups : Path.Combine(Data, "backups");
 

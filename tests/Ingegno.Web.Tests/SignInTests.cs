@@ -18,6 +18,7 @@ public class SignInTests
         "POST /api/v1/first-coach",
         "/{*path:nonfile}",
         "/s/{*path:nonfile}",
+        "GET /calendar/{secret}.ics",
     ];
 
     [Fact]

@@ -686,6 +686,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/clients/{id}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/second-factor": {
         parameters: {
             query?: never;
@@ -4431,6 +4468,158 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/clients/{id}/mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlanMail"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MailInOutbox"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/outbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Outbox"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/training/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TrainingDays"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChosenTimes"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TrainingDays"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -4992,6 +5181,10 @@ export interface components {
              */
             lines: number;
         };
+        /** @description Times that a client chose. */
+        ChosenTimes: {
+            times: components["schemas"]["TrainingTime"][];
+        };
         Clearance: {
             /** Format: date */
             on: string;
@@ -5099,6 +5292,8 @@ export interface components {
             label: components["schemas"]["Reason"];
             advice: components["schemas"]["Reason"];
         };
+        /** @enum {unknown} */
+        DayOfWeek: "sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday";
         /** @description The plan once decisions are taken. */
         DecidedPlan: {
             /** @description What it is built from now. */
@@ -6073,6 +6268,42 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
+        /** @description A mail as it is read in the outbox. */
+        MailInOutbox: {
+            /**
+             * Format: int64
+             * @description Key.
+             */
+            id: number;
+            /**
+             * Format: int64
+             * @description Client it is for.
+             */
+            clientId: number;
+            /** @description Where it goes. */
+            address: string;
+            /** @description Its subject. */
+            subject: string;
+            /** @description Its text. */
+            text: string;
+            /**
+             * Format: date-time
+             * @description When it was written.
+             */
+            madeAt: string;
+            /**
+             * Format: date-time
+             * @description When it was handed over; null before.
+             */
+            sentAt?: null | string;
+            /**
+             * Format: int32
+             * @description How often it was tried.
+             */
+            tries: number;
+            /** @description Why the last try failed. */
+            fault?: null | string;
+        };
         /** @enum {unknown} */
         MassUnit: "kg" | "lb";
         /** @enum {unknown} */
@@ -6184,6 +6415,13 @@ export interface components {
         };
         /** @enum {unknown} */
         OtherWork: "conditioning" | "skill" | "mobility" | "unknown";
+        /** @description The outbox. */
+        Outbox: {
+            /** @description Whether mail leaves this machine; otherwise it can be read here and goes nowhere. */
+            leaves: boolean;
+            /** @description Its mails, newest first. */
+            mails: components["schemas"]["MailInOutbox"][];
+        };
         /** @description A price that the coach set. */
         OwnPrice: {
             name: string;
@@ -6401,6 +6639,20 @@ export interface components {
              * @description Lines that a rebuild would look at again.
              */
             lines: number;
+        };
+        /** @description A mail with a plan. */
+        PlanMail: {
+            /** @description Where it goes. */
+            address: string;
+            /** @description Its subject. */
+            subject: string;
+            /** @description Its text, with the link. */
+            text: string;
+            /**
+             * @description Whether the calendar is put in.
+             * @default true
+             */
+            calendar: boolean;
         };
         PlanNotice: {
             code: string;
@@ -7322,6 +7574,20 @@ export interface components {
                 [key: string]: number;
             };
             clientWords: components["schemas"]["ClientWords"];
+        };
+        /** @description When a client trains, and where a calendar finds it. */
+        TrainingDays: {
+            /** @description Address to subscribe to, below the application's own; null when it cannot be shown here. */
+            address?: null | string;
+            /** @description When the days are trained. */
+            times: components["schemas"]["TrainingTime"][];
+        };
+        TrainingTime: {
+            /** Format: int32 */
+            day: number;
+            weekday: components["schemas"]["DayOfWeek"];
+            /** Format: time */
+            at: string;
         };
         TrendPoint: {
             /** Format: date */

@@ -1,0 +1,158 @@
+using Dapper;
+
+namespace Ingegno.Storage;
+
+/// <summary>A mail of the outbox.</summary>
+/// <param name="Id">Key.</param>
+/// <param name="ClientId">Client it is for.</param>
+/// <param name="Address">Where it goes.</param>
+/// <param name="Subject">Its subject.</param>
+/// <param name="Message">The whole of it, as RFC 5322 writes it.</param>
+/// <param name="MadeAt">When it was made.</param>
+/// <param name="SentAt">When it was handed over; null before.</param>
+/// <param name="Tries">How often it was tried.</param>
+/// <param name="Fault">Why the last try failed; null when none did.</param>
+public sealed record OutboxMail(
+    long Id,
+    long ClientId,
+    string Address,
+    string Subject,
+    string Message,
+    DateTimeOffset MadeAt,
+    DateTimeOffset? SentAt,
+    int Tries,
+    string? Fault
+);
+
+/// <summary>Mail on its way out. It is written in full before anything is sent, so that a server that ends loses none.</summary>
+public sealed class OutboxStore(Database database, TimeProvider clock)
+{
+    private sealed class Row
+    {
+        public long Id { get; init; }
+
+        public long ClientId { get; init; }
+
+        public string Address { get; init; } = string.Empty;
+
+        public string Subject { get; init; } = string.Empty;
+
+        public string Message { get; init; } = string.Empty;
+
+        public string MadeAt { get; init; } = string.Empty;
+
+        public string? SentAt { get; init; }
+
+        public long Tries { get; init; }
+
+        public string? Fault { get; init; }
+
+        public OutboxMail ToMail() =>
+            new(
+                Id,
+                ClientId,
+                Address,
+                Subject,
+                Message,
+                Timestamps.Read(MadeAt),
+                SentAt is null ? null : Timestamps.Read(SentAt),
+                (int)Tries,
+                Fault
+            );
+    }
+
+    private const string Columns =
+        "id AS Id, client_id AS ClientId, address AS Address, subject AS Subject, message AS Message, made_at AS MadeAt, sent_at AS SentAt, tries AS Tries, fault AS Fault";
+
+    /// <summary>Adds a mail; null when the client is not this coach's.</summary>
+    public OutboxMail? Add(long coachId, long clientId, string address, string subject, string message, string? once = null)
+    {
+        using var connection = database.Open();
+        using var transaction = connection.BeginTransaction();
+        var content = $"mail {clientId} {address} {subject}";
+        if (DoneOnce.Find(connection, transaction, coachId, once, content) is [var made])
+        {
+            return List(coachId).FirstOrDefault(m => m.Id == made);
+        }
+
+        var now = Timestamps.Write(clock.GetUtcNow());
+        var id = connection.ExecuteScalar<long?>(
+            """
+            INSERT INTO outbox (coach_id, client_id, address, subject, message, made_at, next_try_at)
+            SELECT @coachId, @clientId, @address, @subject, @message, @now, @now
+            WHERE EXISTS (SELECT 1 FROM client WHERE id = @clientId AND coach_id = @coachId)
+            RETURNING id
+            """,
+            new
+            {
+                coachId,
+                clientId,
+                address,
+                subject,
+                message,
+                now,
+            },
+            transaction
+        );
+        if (id is not { } added)
+        {
+            return null;
+        }
+
+        DoneOnce.Note(connection, transaction, coachId, once, content, [added], clock.GetUtcNow());
+        transaction.Commit();
+        return List(coachId).First(m => m.Id == added);
+    }
+
+    /// <summary>Mails of a coach, newest first, at most two hundred.</summary>
+    public IReadOnlyList<OutboxMail> List(long coachId)
+    {
+        using var connection = database.Open();
+        return
+        [
+            .. connection
+                .Query<Row>($"SELECT {Columns} FROM outbox WHERE coach_id = @coachId ORDER BY id DESC LIMIT 200", new { coachId })
+                .Select(r => r.ToMail()),
+        ];
+    }
+
+    /// <summary>Mails that are to be tried now, oldest first.</summary>
+    public IReadOnlyList<OutboxMail> Due()
+    {
+        using var connection = database.Open();
+        return
+        [
+            .. connection
+                .Query<Row>(
+                    $"SELECT {Columns} FROM outbox WHERE sent_at IS NULL AND next_try_at <= @now ORDER BY id LIMIT 20",
+                    new { now = Timestamps.Write(clock.GetUtcNow()) }
+                )
+                .Select(r => r.ToMail()),
+        ];
+    }
+
+    /// <summary>It was handed over.</summary>
+    public void Sent(long id)
+    {
+        using var connection = database.Open();
+        connection.Execute(
+            "UPDATE outbox SET sent_at = @now, tries = tries + 1, fault = NULL WHERE id = @id",
+            new { id, now = Timestamps.Write(clock.GetUtcNow()) }
+        );
+    }
+
+    /// <summary>It could not be handed over, and is tried again later.</summary>
+    public void Failed(long id, string fault, TimeSpan again)
+    {
+        using var connection = database.Open();
+        connection.Execute(
+            "UPDATE outbox SET tries = tries + 1, fault = @fault, next_try_at = @next WHERE id = @id",
+            new
+            {
+                id,
+                fault,
+                next = Timestamps.Write(clock.GetUtcNow() + again),
+            }
+        );
+    }
+}
