@@ -4,12 +4,14 @@ using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.KeepingOn.Blocks;
 using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Simulation;
 using Ingegno.Storage;
 using Ingegno.Web.Features;
+using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.Extensions.Options;
 
@@ -26,7 +28,8 @@ public sealed record DemoMember(
     ClientRecord Client,
     ImmutableArray<PlaceKit> Places,
     ImmutableArray<GymWeek> GymWeeks,
-    DemoHistory? History = null
+    DemoHistory? History = null,
+    PhoneStory? Phone = null
 );
 
 /// <summary>Weeks trained at home by a simulated trainee.</summary>
@@ -61,6 +64,10 @@ public sealed class DemoSeeder(
     LogStore logs,
     PulseStore pulses,
     BlockStore blocks,
+    ReleaseStore releases,
+    ClientLinks links,
+    ClientLinkStore linkStore,
+    FloorStore floor,
     IPasswordHasher<Coach> hasher,
     TimeProvider clock
 )
@@ -111,6 +118,61 @@ public sealed class DemoSeeder(
         var title = $"{member.GymWeeks[0].Name}, {member.Places[0].Name}";
         var plan = plans.Add(coach, client, placeIds[0], weekIds[0], PlanEndpoints.Document(title, request, engine))!;
         Train(coach, plan, history);
+        if (member.Phone is { } story)
+        {
+            Send(coach, plans.Find(coach, plan.Id)!, story);
+        }
+    }
+
+    /// <summary>Sends the plan, and plays what its client does with it in this week.</summary>
+    private void Send(long coach, Saved<PlanRecord> plan, PhoneStory story)
+    {
+        var engine = new RebuildEngine(Trade.Shipped);
+        var written = FloorLog.Release(plan.Value.Document, engine, new ReleaseWriter(Trade.Shipped), story.Word);
+        var sent = releases.Add(coach, plan.Id, plan.Value.Version, written)!;
+        var link = links.Renew(coach, plan.Value.ClientId, null)!;
+        if (!story.Opened)
+        {
+            return;
+        }
+
+        linkStore.Seen(link);
+        var ofBlocks = new PlanBlocks(
+            Trade.Shipped,
+            blocks,
+            logs,
+            new BlockPlanner(Trade.Shipped, engine, new NextSession(Trade.Shipped)),
+            clock
+        );
+        var log = new ClientLog(
+            Trade.Shipped,
+            plans,
+            logs,
+            pulses,
+            ofBlocks,
+            new NextSession(Trade.Shipped),
+            engine,
+            new Replacements(Trade.Shipped, engine),
+            clock
+        );
+        for (var i = 0; i < story.Sessions; i++)
+        {
+            var last = i == story.Sessions - 1;
+            var began = clock.GetUtcNow().Date.AddDays(-2 * (story.Sessions - 1 - i)).AddHours(-6);
+            var session = SimulatedPhone.Train(
+                sent.Id,
+                sent.Release,
+                i % sent.Release.Days.Length,
+                new DateTimeOffset(began, TimeSpan.Zero),
+                last ? story : new PhoneStory(true),
+                $"demo-{plan.Id}-{i + 1:00}"
+            );
+            session = session with { SentAt = clock.GetUtcNow() }; // The phone's clock is right.
+            var day = session.TrainedOn(clock.GetUtcNow()).Day;
+            floor.Keep(coach, plan.Value.ClientId, sent, session, FloorLog.Of(coach, sent, session, day, plan.Value, log));
+        }
+
+        log.RenewPulse(coach, plan.Id);
     }
 
     /// <summary>Trains the plan for its weeks; the last version is what the last week trained.</summary>

@@ -1,12 +1,17 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
+using System.Text;
 using FluentValidation;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Following;
+using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Exchange;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -92,6 +97,7 @@ public static class PlanEndpoints
         plans.MapPost("/plans/{id:long}/undo", Undo).ProducesProblem(StatusCodes.Status409Conflict);
         plans.MapPost("/plans/{id:long}/redo", Redo).ProducesProblem(StatusCodes.Status409Conflict);
         plans.MapGet("/plans/{id:long}/drift", Drifted).ProducesProblem(StatusCodes.Status404NotFound);
+        plans.MapGet("/plans/{id:long}/home-plan.{form:regex(^(csv|xlsx|json|txt)$)}", File).ProducesProblem(StatusCodes.Status404NotFound);
         plans.MapDelete("/plans/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
     }
 
@@ -140,6 +146,34 @@ public static class PlanEndpoints
 
     private static Results<Ok<Saved<PlanRecord>>, ProblemHttpResult> Find(long id, ClaimsPrincipal user, PlanStore plans) =>
         plans.Find(user.CoachId(), id) is { } plan ? TypedResults.Ok(plan) : Problems.NotFound(What);
+
+    /// <summary>The home plan as a table, as JSON or in shorthand.</summary>
+    private static Results<FileContentHttpResult, ProblemHttpResult> File(
+        long id,
+        string form,
+        ClaimsPrincipal user,
+        PlanStore plans,
+        Trade trade
+    )
+    {
+        if (plans.Find(user.CoachId(), id)?.Value.Document is not { } document)
+        {
+            return Problems.NotFound(What);
+        }
+
+        var (table, rows) = (HomeRows.Of(document.Title, document.Plan), new ProgramRows(trade.Names));
+        var text = rows.Write(table).Text;
+        return form switch
+        {
+            "csv" or "xlsx" => ProgramDownload.Of(table, form, "home-plan", "Home plan"),
+            "json" => TypedResults.File(ProgramDocument.Of([(document.Title, text)], rows).ToJson(), "application/json", "home-plan.json"),
+            _ => TypedResults.File(
+                Encoding.UTF8.GetBytes($"== {SafeCell.OneLine(document.Title)}\n{text}\n"),
+                "text/plain; charset=utf-8",
+                "home-plan.txt"
+            ),
+        };
+    }
 
     private static Results<Ok<PlanDrifted>, ProblemHttpResult> Drifted(
         long id,

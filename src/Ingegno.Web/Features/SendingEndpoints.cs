@@ -163,13 +163,8 @@ public static class SendingEndpoints
             return Problems.Invalid("plan", "The plan has no exercise that could be sent.");
         }
 
-        // The plan as it was saved, with the candidates that a version does not keep.
-        var candidates = engine.Rebuild(document.Request).Plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Candidates);
-        var whole = document.Plan with
-        {
-            Lines = [.. document.Plan.Lines.Select(l => l with { Candidates = candidates.GetValueOrDefault(l.Gym.Key, []) })],
-        };
-        var release = sent.Add(coach, id, plan.Value, writer.Write(document.Title, document.Request, whole, send.Word), once.Value);
+        var written = FloorLog.Release(document, engine, writer, send.Word);
+        var release = sent.Add(coach, id, plan.Value, written, once.Value);
         if (release is null || sent.Link(coach, plan.Value.ClientId, context.Request, make: true) is not { } link)
         {
             return Problems.NotFound("plan");

@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -223,34 +222,15 @@ public static class TrainingEndpoints
             return Problems.Invalid("key", $"At most {FloorLimits.Sessions} sessions in six weeks.");
         }
 
-        var kept = floor.Keep(link.CoachId, link.ClientId, release, session, ForLog(link.CoachId, release, session, day, plan.Value, log));
+        var kept = floor.Keep(
+            link.CoachId,
+            link.ClientId,
+            release,
+            session,
+            FloorLog.Of(link.CoachId, release, session, day, plan.Value, log)
+        );
         log.RenewPulse(link.CoachId, release.PlanId);
         return TypedResults.Ok(PhoneSession.Of(kept));
-    }
-
-    /// <summary>A finished session as the log has it; null while it runs or where nothing was done.</summary>
-    private static SessionRecord? ForLog(
-        long coach,
-        SentRelease release,
-        FloorSession session,
-        DateOnly day,
-        PlanRecord plan,
-        ClientLog log
-    )
-    {
-        var done = session.Logged();
-        return session.Finished && !done.IsEmpty && log.Trained(coach, release.PlanId, plan, release.PlanVersion) is { } trained
-            ? new SessionRecord(
-                release.PlanVersion,
-                day,
-                log.Stamped(trained, done),
-                session.Effort,
-                session.Minutes,
-                session.Note.Length > 0 ? session.Note : null,
-                PlannedSets.Of(trained.Plan, done),
-                SessionSource.Client
-            )
-            : null;
     }
 
     private static Results<Ok<PhoneNote>, ProblemHttpResult> Say(NewPhoneNote note, ClaimsPrincipal user, FloorStore floor)

@@ -14,6 +14,7 @@ export const { p, navigate, isActive, route } = createRouter({
   '/clients/:id/program': () => import('./routes/Program.svelte'),
   '/clients/:id/trends': () => import('./routes/Trends.svelte'),
   '/clients/:id/workbench': () => import('./routes/Workbench.svelte'),
+  '/outbox': () => import('./routes/Outbox.svelte'),
   '/plans/:id/block': () => import('./routes/Block.svelte'),
   '/plans/:id/handout': () => import('./routes/Handout.svelte'),
   '/plans/:id/log': () => import('./routes/Log.svelte'),

@@ -25,7 +25,9 @@
   const sound = new Sound();
   const awake = new Awake();
   // svelte-ignore state_referenced_locally
-  const sync = secret === null ? null : new Sync(store, new Server(secret));
+  const server = secret === null ? null : new Server(secret);
+  // svelte-ignore state_referenced_locally
+  const sync = server === null ? null : new Sync(store, server);
   // svelte-ignore state_referenced_locally
   const training = sync === null ? null : new Training(store, sync, sound);
   let leading = $state<Leading>('ticks');
@@ -117,7 +119,7 @@
 {:else if training.running && stage === 'done'}
   <DoneScreen {training} {sync} />
 {:else if sync.content && sync.content.releases.length > 0}
-  <Sessions {sync} />
+  <Sessions {sync} {server} />
   <Today content={sync.content} onbegin={begin} />
 {:else if sync.way === 'unknown'}
   <NoLink why="unknown" onlink={open} />

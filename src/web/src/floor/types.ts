@@ -19,4 +19,5 @@ export type SentRelease = Schemas['SentRelease'];
 export type SetPart = Schemas['SetPart'];
 export type SwapReason = NonNullable<Schemas['SwapReason']>;
 export type TimedStep = Schemas['TimedStep'];
+export type TrainingDays = Schemas['TrainingDays'];
 export type Turn = Schemas['Turn'];

@@ -100,6 +100,7 @@
     <p class="soft flex-1 pb-1" role="status">
       {#if list}{count(left, 'session')} to look at, {count(clients, 'client')}{/if}
     </p>
+    <a class="link-alone text-plain" href={p('/outbox')}>Outbox</a>
     <p class="soft text-plain">
       <span class="keycap">S</span> seen, next <span class="keycap">N</span> next client
       <span class="keycap">R</span> answer <span class="keycap">↵</span> review

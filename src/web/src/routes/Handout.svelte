@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { api, ask } from '../lib/api/client';
-  import type { HomeExercise, SavedClient, SavedPlan } from '../lib/api/types';
+  import type { HomeExercise, LinkState, SavedClient, SavedPlan } from '../lib/api/types';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
   import { count, day as dateOf, rest } from '../lib/words';
@@ -13,6 +13,16 @@
   const id = Number(route.params.id);
   let plan = $state<SavedPlan | null>(null);
   let client = $state<SavedClient | null>(null);
+  let link = $state<LinkState | null>(null);
+  /** Larger type, for who reads it from the floor without glasses; a day may then take two pages. */
+  let large = $state(localStorage.getItem('ingegno-large-handout') === 'yes');
+  $effect(() => localStorage.setItem('ingegno-large-handout', large ? 'yes' : 'no'));
+  const files = [
+    ['csv', 'CSV'],
+    ['xlsx', 'XLSX'],
+    ['json', 'JSON'],
+    ['txt', 'shorthand'],
+  ] as const;
   const days = $derived(plan ? byDay(plan.value.document.plan) : []);
 
   /** A column for each set, four at least: there is room for one more. */
@@ -49,6 +59,9 @@
       const owner = await ask(() =>
         api.GET('/api/v1/clients/{id}', { params: { path: { id: found.value.clientId } } }),
       );
+      link = await ask(() =>
+        api.GET('/api/v1/clients/{id}/link', { params: { path: { id: found.value.clientId } } }),
+      );
       [plan, client] = [found, owner];
       crumbs.ofPlan(id, owner, 'Hand-out');
     } catch (error) {
@@ -59,10 +72,21 @@
 
 <main id="main" class="mx-auto w-full max-w-4xl flex-1 p-6 print:max-w-none print:p-0">
   {#if plan && client}
-    <div class="no-print mb-4 flex items-center gap-3">
+    <div class="no-print mb-4 flex flex-wrap items-center gap-3">
       <p class="soft flex-1">
-        {days.length > 1 ? 'One page a day' : 'One page'} for {client.value.name}, on paper or on a phone.
+        {days.length > 1 ? 'One page a day' : 'One page'} for {client.value.name}, on paper.
+        {#if !link?.picture}Send the plan, and the page bears the code of the session on the phone.{/if}
       </p>
+      <label class="flex items-center gap-2">
+        <input type="checkbox" class="checkbox checkbox-sm" bind:checked={large} /> Large type
+      </label>
+      <span class="flex items-center gap-2" role="group" aria-label="The plan as a file">
+        {#each files as [form, label] (form)}<a
+            class="link-alone"
+            href="/api/v1/plans/{plan.id}/home-plan.{form}"
+            download>{label}</a
+          >{/each}
+      </span>
       <a class="btn btn-sm" href={p('/plans/:id/log', { params: { id: String(plan.id) } })}>Log a session</a>
       <button class="btn btn-primary btn-sm" onclick={() => print()}
         >Print <span class="keycap">P</span></button
@@ -70,7 +94,13 @@
     </div>
     <article class="sheet p-6 print:border-0 print:p-0">
       {#each days as day, n (day.name)}
-        <section class={['sheet-of-day', printed(day), n > 0 && 'mt-8 print:mt-0 print:break-before-page']}>
+        <section
+          class={[
+            'sheet-of-day',
+            large ? 'large' : printed(day),
+            n > 0 && 'mt-8 print:mt-0 print:break-before-page',
+          ]}
+        >
           <header class="mb-2 flex flex-wrap items-end gap-x-6 border-b-2 border-base-content pb-1">
             {#if n === 0}<h1 class="flex-1 text-2xl print:text-lg">{plan.value.document.title}</h1>
             {:else}<p class="flex-1 font-display text-xl font-semibold print:text-lg">
@@ -187,12 +217,21 @@
               n < days.length - 1 && 'hidden print:block',
             ]}
           >
+            {#if link?.picture}
+              <div class="code" role="img" aria-label="Code of the session on the phone">
+                <!-- The picture is made by the server from the address alone. -->
+                <!-- eslint-disable-next-line svelte/no-at-html-tags -->
+                {@html link.picture}
+              </div>
+            {/if}
             <p>
-              2-0-1-0: seconds down, pause, up, pause; X is as fast as you can. Left in reserve: reps you
-              could still have done. Pain 0–10; stop the exercise when it is sharp or grows. Before the first
-              use of furniture, bars and anchors: push, half weight, full weight; look over every band for
-              nicks. Ingegno helps a qualified coach to plan. It is no medical advice, certifies no object,
-              and defers to licensed clinicians, local rules and makers' instructions.
+              {#if link?.picture}<b>On the phone:</b> scan the code; it leads through the session and works without
+                a net.{/if}
+              2-0-1-0: seconds down, pause, up, pause; X is as fast as you can. Left in reserve: reps you could
+              still have done. Pain 0–10; stop the exercise when it is sharp or grows. Before the first use of furniture,
+              bars and anchors: push, half weight, full weight; look over every band for nicks. Ingegno helps a
+              qualified coach to plan. It is no medical advice, certifies no object, and defers to licensed clinicians,
+              local rules and makers' instructions.
             </p>
           </footer>
         </section>
@@ -208,6 +247,13 @@
     display: none;
   }
 
+  .code {
+    float: right;
+    width: 17mm;
+    margin: 0 0 0 4mm;
+    background: #fff;
+  }
+
   @page {
     margin: 11mm 12mm;
   }
@@ -216,6 +262,15 @@
     .sheet-of-day {
       font-size: 9pt;
       line-height: 1.25;
+    }
+
+    .sheet-of-day.large {
+      font-size: 12.5pt;
+      line-height: 1.3;
+    }
+
+    .sheet-of-day.large :global(.figures b) {
+      font-size: 15pt;
     }
 
     .sheet-of-day.fullest {

@@ -1,4 +1,4 @@
-import type { FloorSession, NewPhoneNote, PhoneContent } from '../types';
+import type { FloorSession, NewPhoneNote, PhoneContent, TrainingDays } from '../types';
 
 /** How a call to the server ended. */
 export type Answer<T> =
@@ -29,6 +29,14 @@ export class Server {
 
   say(note: NewPhoneNote): Promise<Answer<unknown>> {
     return this.call('POST', '/notes', note);
+  }
+
+  days(): Promise<Answer<TrainingDays>> {
+    return this.call('GET', '/days');
+  }
+
+  choose(times: TrainingDays['times']): Promise<Answer<TrainingDays>> {
+    return this.call('PUT', '/days', { times });
   }
 
   private async call<T>(method: string, path: string, body?: unknown): Promise<Answer<T>> {

@@ -1,25 +1,31 @@
 <script lang="ts">
   import { dayOfYear } from '../../lib/words';
+  import type { Server } from '../keep/server';
   import type { Sync } from '../keep/sync.svelte';
+  import TrainingDays from './TrainingDays.svelte';
   import Sheet from './Sheet.svelte';
   import Thread from './Thread.svelte';
 
   interface Props {
     sync: Sync;
+    server: Server | null;
   }
 
-  let { sync }: Props = $props();
+  let { sync, server }: Props = $props();
   let open = $state(false);
   const sessions = $derived(sync.content?.sessions ?? []);
   const dayOf = (release: number, day: number): string =>
     sync.content?.releases.find((r) => r.id === release)?.release.days[day]?.name || 'Session';
 </script>
 
-{#if sessions.length > 0}
-  <div class="mx-auto w-full max-w-xl px-4 pt-2">
+<div class="mx-auto flex w-full max-w-xl flex-wrap gap-x-5 px-4 pt-3">
+  {#if sessions.length > 0}
     <button class="plain px-0" onclick={() => (open = true)}>What you did, and notes</button>
-  </div>
-{/if}
+  {/if}
+  {#if server && sync.content?.releases[0]}
+    <TrainingDays {server} days={sync.content.releases[0].release.days} />
+  {/if}
+</div>
 {#if open}
   <Sheet title="What you did" onclose={() => (open = false)}>
     <ol class="mt-2 grid gap-2">

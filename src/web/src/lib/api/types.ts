@@ -20,6 +20,7 @@ export type DoseEffect = NonNullable<Schemas['DoseEffect']>;
 export type Exercise = Schemas['Exercise'];
 export type AcceptedFinding = Schemas['AcceptedFinding'];
 export type LinkState = Schemas['LinkState'];
+export type Outbox = Schemas['Outbox'];
 export type PlanSent = Schemas['PlanSent'];
 export type CheckedPlan = Schemas['CheckedPlan'];
 export type Finding = Schemas['Finding'];

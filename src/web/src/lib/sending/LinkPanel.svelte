@@ -52,7 +52,12 @@
       <!-- eslint-disable-next-line svelte/no-at-html-tags -->
       {@html link.picture}
     </div>
-    <button class="btn btn-sm w-fit" type="button" onclick={() => void copy()}>Copy the link</button>
+    <p class="flex flex-wrap gap-2">
+      <button class="btn btn-sm" type="button" onclick={() => void copy()}>Copy the link</button>
+      {#if link.releases.length > 0}<a class="btn btn-sm" href="/api/v1/clients/{clientId}/calendar" download
+          >Calendar file</a
+        >{/if}
+    </p>
   {:else if link.endedAt}
     <p class="font-semibold text-secondary">The link ended {day(link.endedAt)}.</p>
   {:else if link.madeAt}

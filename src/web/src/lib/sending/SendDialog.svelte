@@ -5,6 +5,7 @@
   import { toasts } from '../toasts.svelte';
   import Dialog from '../ui/Dialog.svelte';
   import LinkPanel from './LinkPanel.svelte';
+  import MailForm from './MailForm.svelte';
 
   interface Props {
     open: boolean;
@@ -70,15 +71,18 @@
       not reach the phone by themselves.
     </p>
     <div class="mt-3 grid gap-4 md:grid-cols-[1fr_13rem]">
-      <label>
-        <span class="label-text">The message, to copy or share</span>
-        <textarea class="textarea h-52 w-full" readonly value={sent.message}></textarea>
-        <button
-          class="btn btn-sm mt-1"
-          type="button"
-          onclick={() => sent && void copy(sent.message, 'The message')}>Copy the message</button
-        >
-      </label>
+      <div>
+        <label>
+          <span class="label-text">The message, to copy or share</span>
+          <textarea class="textarea h-52 w-full" readonly value={sent.message}></textarea>
+          <button
+            class="btn btn-sm mt-1"
+            type="button"
+            onclick={() => sent && void copy(sent.message, 'The message')}>Copy the message</button
+          >
+        </label>
+        <MailForm {clientId} title="Your training" message={sent.message} />
+      </div>
       {#if link}<LinkPanel {clientId} {link} onchange={(now) => (link = now)} />{/if}
     </div>
   {:else}
