@@ -30,7 +30,7 @@ public class SendingTests
 
         await LoggedPlan.Answer(await phone.Put("session-0001", Phone.Session(id, exercise, finished: false, reps: [10])));
         (await coach.Read($"/api/v1/plans/{plan}/sessions")).GetArrayLength().ShouldBe(0, "what runs is not in the log yet");
-        var running = (await CameIn(coach)).First();
+        var running = (await CameIn(coach))[0];
         running.GetProperty("finished").GetBoolean().ShouldBeFalse();
         running.GetProperty("setsDone").GetInt32().ShouldBe(1);
         running.GetProperty("setsPlanned").GetInt32().ShouldBe(3);
@@ -41,7 +41,7 @@ public class SendingTests
         logged.GetProperty("exercises")[0].GetProperty("sets")[0].GetProperty("stamp").ValueKind.ShouldBe(JsonValueKind.Object);
         (await coach.Read($"/api/v1/plans/{plan}/next")).GetProperty("basedOn").GetString().ShouldBe(TestClock.Day());
 
-        var came = (await CameIn(coach)).First();
+        var came = (await CameIn(coach))[0];
         came.GetProperty("client").GetString().ShouldBe("Logged");
         came.GetProperty("remarks")[0].GetProperty("kind").GetString().ShouldBe("asks");
         await LoggedPlan.Answer(
@@ -251,7 +251,7 @@ public class SendingTests
 
         await LoggedPlan.Answer(await phone.Put("session-0001", Phone.Session(release, exercise, more: done)));
 
-        var remarks = (await CameIn(coach)).First().GetProperty("remarks");
+        var remarks = (await CameIn(coach))[0].GetProperty("remarks");
         remarks.EnumerateArray().Select(r => r.GetProperty("kind").GetString()).ShouldBe(["stopped", "swapped"]);
         remarks[0].GetProperty("text").GetString()!.ShouldContain("pain 6 of 10, sharp, elbow");
         foreach (

@@ -5,7 +5,7 @@ import { signIn, test } from '../support/fixtures.ts';
 const folder = process.env.SCREENSHOTS ?? resolve(import.meta.dirname, '../../../docs/screenshots');
 
 /** Renews the pictures of the main views from fresh demo data. */
-test('views', async ({ page, server }) => {
+test('views', async ({ page, browser, server }) => {
   async function shoot(name: string, target: Page = page): Promise<void> {
     await target.waitForLoadState('networkidle');
     await target.evaluate(() => document.fonts.ready.then(() => undefined));
@@ -40,7 +40,6 @@ test('views', async ({ page, server }) => {
     .getByText(/points of match/)
     .first()
     .click();
-  await shoot('kit-buy-next');
   await page.goto(`${server.url}/catalogue?kit=cloth&exercise=overhead-towel-pull`);
   await page.getByRole('heading', { name: 'Towel pull overhead' }).waitFor();
   await shoot('catalogue');
@@ -59,9 +58,6 @@ test('views', async ({ page, server }) => {
     .nth(1)
     .waitFor();
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /dark theme/ }).click();
-  await shoot('workbench-slate');
-  await page.getByRole('button', { name: /light theme/ }).click();
   const plan = new URL(page.url()).searchParams.get('plan');
   await page.getByRole('button', { name: 'Gym week' }).click();
   const area = page.getByLabel('Gym week, one line per exercise');
@@ -109,8 +105,28 @@ test('views', async ({ page, server }) => {
   await page.goto(`${server.url}/clients/1/trends`);
   await page.getByRole('article').nth(3).scrollIntoViewIfNeeded();
   await shoot('trends');
-  await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${server.url}/plans/${plan}/handout`);
-  await page.getByRole('button', { name: 'Print' }).waitFor();
-  await shoot('handout-phone');
+  await page.goto(`${server.url}/came-in`);
+  await page.getByText('Stopped the first one').waitFor();
+  await shoot('came-in');
+
+  // The client's phone, light and dark.
+  const link = await page.evaluate(
+    async () => ((await (await fetch('/api/v1/clients/1/link')).json()) as { address: string }).address,
+  );
+  for (const colorScheme of ['light', 'dark'] as const) {
+    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, colorScheme });
+    const phone = await context.newPage();
+    await phone.goto(server.url + link);
+    await phone.getByRole('button', { name: 'Warm up' }).waitFor();
+    if (colorScheme === 'light') await shoot('phone-today', phone);
+    await phone.getByRole('button', { name: 'Warm up' }).click();
+    await phone.getByRole('button', { name: 'To the first exercise' }).click();
+    if (colorScheme === 'dark') {
+      await phone.getByRole('button', { name: 'Count for me' }).click();
+      await phone.getByText('of 10').waitFor();
+      await phone.waitForTimeout(1_200);
+      await shoot('phone-set-dark', phone);
+    }
+    await context.close();
+  }
 });

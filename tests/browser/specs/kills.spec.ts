@@ -11,10 +11,12 @@ interface Post {
   path: string;
   body: object;
   key: string;
+  /** Secret of the link of a phone; what a phone sends is put. */
+  link?: string;
   made?: unknown;
 }
 
-test('a server that is killed while logs, plans and clients come in loses none and doubles none', async () => {
+test('a server that is killed while logs, plans, clients and phones come in loses none and doubles none', async () => {
   test.setTimeout(60_000 + kills * 30_000);
   const server = new Server(true);
   await server.start();
@@ -35,6 +37,12 @@ test('a server that is killed while logs, plans and clients come in loses none a
     }>(api, `/api/v1/plans/${planId}`);
     const line = plan.value.document.plan.lines.find((l) => l.chosen);
     const file = (await (await api.get(`/api/v1/clients/${clientId}/export.json`)).body()).toString('base64');
+    const released = await api.post(`/api/v1/plans/${planId}/releases`, {
+      data: { version: plan.value.version },
+      headers: { 'X-Ingegno-Token': await token(api) },
+    });
+    const phone = (await released.json()) as { release: { id: number }; link: { address: string } };
+    const link = phone.link.address.split('#')[1] ?? '';
     const before = await standing(api, planId, clientId, planned);
 
     const posts: Post[] = [];
@@ -49,16 +57,25 @@ test('a server that is killed while logs, plans and clients come in loses none a
           { line: line?.gym.key, exerciseId: line?.chosen?.exercises[0]?.exerciseId, sets: [{ reps: 8 }] },
         ],
       };
+      const done = [
+        { line: line?.gym.key, exerciseId: line?.chosen?.exercises[0]?.exerciseId, sets: [{ reps: 8 }] },
+      ];
+      const floor = {
+        ...{ key: `phone-${key}`, revision: 1, release: phone.release.id, day: 0, finished: true },
+        ...{ startedAt: `${day}T18:00:00Z`, sentAt: new Date().toISOString(), exercises: done },
+      };
       const post: Post =
-        n % 4 === 0
-          ? { path: '/api/v1/clients/import', body: { content: file }, key }
-          : n % 4 === 1
-            ? {
-                path: `/api/v1/clients/${planned}/plans`,
-                body: { title: `Plan ${n}`, request: plan.value.document.request },
-                key,
-              }
-            : { path: `/api/v1/plans/${planId}/sessions`, body: { session, sure: true }, key };
+        n % 5 === 0
+          ? { path: `/api/v1/training/sessions/phone-${key}`, body: floor, key, link }
+          : n % 5 === 1
+            ? { path: '/api/v1/clients/import', body: { content: file }, key }
+            : n % 5 === 2
+              ? {
+                  path: `/api/v1/clients/${planned}/plans`,
+                  body: { title: `Plan ${n}`, request: plan.value.document.request },
+                  key,
+                }
+              : { path: `/api/v1/plans/${planId}/sessions`, body: { session, sure: true }, key };
       posts.push(post);
       return post;
     };
@@ -83,7 +100,9 @@ test('a server that is killed while logs, plans and clients come in loses none a
     const sent = (part: string): number => posts.filter((post) => post.path.endsWith(part)).length;
     expect(posts.length).toBeGreaterThan(kills);
     expect(posts.every((post) => post.made !== undefined)).toBe(true);
-    expect(after.sessions).toBe(before.sessions + sent('/sessions'));
+    const phones = posts.filter((post) => post.link).length;
+    expect(phones).toBeGreaterThan(0);
+    expect(after.sessions).toBe(before.sessions + sent('/sessions') + phones);
     expect(after.plans).toBe(before.plans + sent('/plans'));
     expect(after.clients).toBe(before.clients + sent('/import'));
     expect(after.trained).toBe(after.newestDay);
@@ -99,11 +118,13 @@ interface Line {
 }
 
 async function send(api: APIRequestContext, page: string, post: Post): Promise<void> {
-  const answer = await api.post(post.path, {
-    data: post.body,
-    headers: { 'X-Ingegno-Token': page, 'Idempotency-Key': post.key },
-    timeout: 15_000,
-  });
+  const options = { data: post.body, timeout: 15_000 };
+  const answer = post.link
+    ? await api.put(post.path, { ...options, headers: { 'X-Ingegno-Link': post.link } })
+    : await api.post(post.path, {
+        ...options,
+        headers: { 'X-Ingegno-Token': page, 'Idempotency-Key': post.key },
+      });
   if (!answer.ok()) throw new Error(`${post.path}: ${answer.status()} ${await answer.text()}`);
   post.made = await answer.json();
 }

@@ -126,7 +126,9 @@ test('a session is trained with the net cut after opening, survives a reload in 
   expect(logged[0]?.value.exercises.flatMap((e) => e.sets)).toHaveLength(6);
 
   await page.goto(`${server.url}/came-in`);
-  const own = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Offline rower' }) });
+  const own = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('heading', { name: 'Offline rower' }) });
   await expect(own.getByText('The row felt light.')).toBeVisible();
   await expect(own.getByText('Felt slept badly.')).toBeVisible();
   await own.getByRole('button', { name: 'Offline rower' }).click();

@@ -213,7 +213,7 @@
           {/if}
           <footer
             class={[
-              'mt-3 border-t border-base-300 pt-1 text-note',
+              'mt-3 flow-root border-t border-base-300 pt-1 text-note',
               n < days.length - 1 && 'hidden print:block',
             ]}
           >
