@@ -10,6 +10,8 @@ async function everyScreen(page: Page): Promise<string[]> {
     return [
       '/',
       '/approaches',
+      '/came-in',
+      '/outbox',
       '/catalogue?exercise=push-up',
       '/check',
       `/clients/${id}`,
