@@ -4,7 +4,7 @@ namespace Ingegno.Storage;
 
 /// <summary>A mail of the outbox.</summary>
 /// <param name="Id">Key.</param>
-/// <param name="ClientId">Client it is for.</param>
+/// <param name="ClientId">Client it is for; null for one to the coach.</param>
 /// <param name="Address">Where it goes.</param>
 /// <param name="Subject">Its subject.</param>
 /// <param name="Message">The whole of it, as RFC 5322 writes it.</param>
@@ -14,7 +14,7 @@ namespace Ingegno.Storage;
 /// <param name="Fault">Why the last try failed; null when none did.</param>
 public sealed record OutboxMail(
     long Id,
-    long ClientId,
+    long? ClientId,
     string Address,
     string Subject,
     string Message,
@@ -31,7 +31,7 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
     {
         public long Id { get; init; }
 
-        public long ClientId { get; init; }
+        public long? ClientId { get; init; }
 
         public string Address { get; init; } = string.Empty;
 
@@ -104,14 +104,34 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
         return List(coachId).First(m => m.Id == added);
     }
 
-    /// <summary>Mails of a coach, newest first, at most two hundred.</summary>
+    /// <summary>Adds a mail to the coach, for instance with a link to set a password.</summary>
+    public void AddToCoach(long coachId, string address, string subject, string message)
+    {
+        using var connection = database.Open();
+        connection.Execute(
+            "INSERT INTO outbox (coach_id, client_id, address, subject, message, made_at, next_try_at) VALUES (@coachId, NULL, @address, @subject, @message, @now, @now)",
+            new
+            {
+                coachId,
+                address,
+                subject,
+                message,
+                now = Timestamps.Write(clock.GetUtcNow()),
+            }
+        );
+    }
+
+    /// <summary>Mails of a coach to clients, newest first, at most two hundred.</summary>
     public IReadOnlyList<OutboxMail> List(long coachId)
     {
         using var connection = database.Open();
         return
         [
             .. connection
-                .Query<Row>($"SELECT {Columns} FROM outbox WHERE coach_id = @coachId ORDER BY id DESC LIMIT 200", new { coachId })
+                .Query<Row>(
+                    $"SELECT {Columns} FROM outbox WHERE coach_id = @coachId AND client_id IS NOT NULL ORDER BY id DESC LIMIT 200",
+                    new { coachId }
+                )
                 .Select(r => r.ToMail()),
         ];
     }
@@ -131,12 +151,12 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
         ];
     }
 
-    /// <summary>It was handed over.</summary>
+    /// <summary>It was handed over; the text of one to a coach, which may hold a secret, goes.</summary>
     public void Sent(long id)
     {
         using var connection = database.Open();
         connection.Execute(
-            "UPDATE outbox SET sent_at = @now, tries = tries + 1, fault = NULL WHERE id = @id",
+            "UPDATE outbox SET sent_at = @now, tries = tries + 1, fault = NULL, message = CASE WHEN client_id IS NULL THEN '' ELSE message END WHERE id = @id",
             new { id, now = Timestamps.Write(clock.GetUtcNow()) }
         );
     }

@@ -127,6 +127,7 @@ public static class Composition
             .AddSingleton<CalendarStore>()
             .AddSingleton<ClientCalendars>()
             .AddSingleton<OutboxStore>()
+            .AddSingleton<PasswordResetStore>()
             .AddSingleton<Postman>()
             .AddScoped<ReleaseWriter>();
         services.AddSingleton<IPasswordHasher<Coach>, PasswordHasher<Coach>>();
@@ -179,6 +180,7 @@ public static class Composition
         var api = app.MapGroup("/api/v1");
         api.MapSession();
         api.MapSecondFactor();
+        api.MapPasswordReset();
         api.MapCatalogue();
         api.MapOwnExercises();
         api.MapOwnApproaches();

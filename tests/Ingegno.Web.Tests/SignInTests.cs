@@ -16,6 +16,8 @@ public class SignInTests
         "GET /api/v1/session/",
         "POST /api/v1/session/",
         "POST /api/v1/first-coach",
+        "POST /api/v1/password-reset",
+        "POST /api/v1/password-reset/use",
         "/{*path:nonfile}",
         "/s/{*path:nonfile}",
         "GET /calendar/{secret}.ics",

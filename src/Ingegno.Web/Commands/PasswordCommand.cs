@@ -7,7 +7,7 @@ namespace Ingegno.Web.Commands;
 /// <summary>Another password for a coach who forgot the old one, made by whoever runs the server.</summary>
 public static class PasswordCommand
 {
-    /// <summary>Prints a new password, to be changed after the next sign-in, and ends all sessions of the coach.</summary>
+    /// <summary>With <c>--link yes</c> prints a link that works once; without, a new password, to be changed after the next sign-in, and ends all sessions of the coach.</summary>
     public static int Reset(CommandCall call)
     {
         ArgumentNullException.ThrowIfNull(call);
@@ -21,6 +21,17 @@ public static class PasswordCommand
         if (coaches.Find(email.Trim()) is not { } coach)
         {
             throw new StartException(StartException.NoSuchFile, $"No coach signs in as {email}.");
+        }
+
+        if (call.Given["link"] is { Length: > 0 })
+        {
+            var secret = new PasswordResetStore(database, TimeProvider.System).Begin(coach.Id);
+            new AuditStore(database, TimeProvider.System).Note(coach.Id, "password-reset-asked");
+            call.Out.WriteLine(
+                $"{coach.Email} chooses another password at the address of this server with this behind it, once, within an hour:"
+            );
+            call.Out.WriteLine($"/#reset={secret}");
+            return 0;
         }
 
         var password = string.Join(

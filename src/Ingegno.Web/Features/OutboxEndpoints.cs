@@ -96,6 +96,16 @@ public static class OutboxEndpoints
     {
         using var source = new MemoryStream(System.Text.Encoding.UTF8.GetBytes(mail.Message));
         var text = MimeMessage.Load(source).TextBody ?? string.Empty;
-        return new MailInOutbox(mail.Id, mail.ClientId, mail.Address, mail.Subject, text, mail.MadeAt, mail.SentAt, mail.Tries, mail.Fault);
+        return new MailInOutbox(
+            mail.Id,
+            mail.ClientId ?? 0,
+            mail.Address,
+            mail.Subject,
+            text,
+            mail.MadeAt,
+            mail.SentAt,
+            mail.Tries,
+            mail.Fault
+        );
     }
 }

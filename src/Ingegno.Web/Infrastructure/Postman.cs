@@ -34,16 +34,34 @@ public sealed class Postman(OutboxStore outbox, IMailCarrier carrier, IOptions<I
             body.Attachments.Add("training.ics", Encoding.UTF8.GetBytes(calendar), new ContentType("text", "calendar"));
         }
 
+        var message = Message(coach, address, subject, body.ToMessageBody());
+        return outbox.Add(coach.Id, client, address, subject, message.ToString(), once);
+    }
+
+    /// <summary>Puts a mail to the coach into the outbox.</summary>
+    public void WriteToCoach(Coach coach, string subject, string text)
+    {
+        ArgumentNullException.ThrowIfNull(coach);
+        outbox.AddToCoach(
+            coach.Id,
+            coach.Email,
+            subject,
+            Message(coach, coach.Email, subject, new TextPart("plain") { Text = text }).ToString()
+        );
+    }
+
+    private MimeMessage Message(Coach coach, string address, string subject, MimeEntity body)
+    {
         var message = new MimeMessage
         {
             Subject = subject,
-            Body = body.ToMessageBody(),
+            Body = body,
             Date = clock.GetUtcNow(),
         };
         message.From.Add(new MailboxAddress(coach.Name, options.Value.MailFrom is { Length: > 0 } from ? from : coach.Email));
         message.ReplyTo.Add(new MailboxAddress(coach.Name, coach.Email));
         message.To.Add(MailboxAddress.Parse(address));
-        return outbox.Add(coach.Id, client, address, subject, message.ToString(), once);
+        return message;
     }
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)

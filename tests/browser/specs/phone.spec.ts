@@ -62,9 +62,10 @@ const sessions = (
 
 /** The set that is on, as done, and on to the next. */
 async function doSet(page: Page): Promise<void> {
-  for (const name of ['Left side done', 'Done, next part']) {
-    const part = page.getByRole('button', { name });
-    if (await part.isVisible()) await part.click();
+  const side = page.getByRole('button', { name: 'Left side done' });
+  if (await side.isVisible()) {
+    await side.click();
+    await page.getByRole('button', { name: 'Start now' }).click();
   }
   await page.getByRole('button', { name: 'Set done' }).click();
 }

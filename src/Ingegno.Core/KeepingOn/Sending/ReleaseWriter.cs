@@ -4,6 +4,7 @@ using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 
@@ -135,7 +136,8 @@ public sealed class ReleaseWriter(Trade trade)
             How = home.How,
             Cues = home.Cues,
             Cautions = [.. home.Cautions.Where(c => !TellsOfProfile(c))],
-            Instructions = home.Dose.Instructions,
+            // The phone leads through small sets by itself.
+            Instructions = home.Dose.Instructions.RemoveAll(i => i.Code == SetSchemeChoice.RestPauseCode),
             Figures = home.Dose.Figures,
             Dose = InWords(home.Dose),
             Timed = home.Dose.Timed,

@@ -99,22 +99,13 @@ public static class SetSchemeChoice
         if (scheme.Scheme == SetScheme.RestPause)
         {
             var first = Math.Clamp((int)Math.Floor(reps ?? dose.Target.Max) - 1, 1, LongestFirst);
-            var small = RestPause.MiniSets(first);
             return changed with
             {
                 Sets = 1,
                 Target = new SetTarget(first, first),
                 Zone = null,
                 Rir = Math.Min(dose.Rir, 1),
-                Instructions = changed.Instructions.Add(
-                    Reason.Of(
-                        "instruction.rest-pause",
-                        ("how", scheme.How),
-                        ("first", first),
-                        ("rest", Quantity.Seconds(RestPause.RestSeconds)),
-                        ("small", FactList.Of(small))
-                    )
-                ),
+                Instructions = changed.Instructions.Add(SmallSets(scheme.How, first)),
                 Reason = dose.Reason.Then(Reason.Of("dose.rest-pause", ("sets", RestPause.StandsForSets))),
             };
         }
@@ -126,4 +117,33 @@ public static class SetSchemeChoice
             ),
         };
     }
+
+    /// <summary>The dose with its small sets said as its target has them: figures that were typed bring others with them.</summary>
+    public static Dose SaidAnew(Dose dose)
+    {
+        ArgumentNullException.ThrowIfNull(dose);
+        return dose.Scheme != SetScheme.RestPause || dose.Target.IsOpen
+            ? dose
+            : dose with
+            {
+                Instructions =
+                [
+                    .. dose.Instructions.Select(i =>
+                        i.Code == RestPauseCode ? SmallSets(i["how"] as string ?? string.Empty, dose.Target.Max) : i
+                    ),
+                ],
+            };
+    }
+
+    /// <summary>Code of what is said of the small sets of a rest-pause.</summary>
+    public const string RestPauseCode = "instruction.rest-pause";
+
+    private static Reason SmallSets(string how, int first) =>
+        Reason.Of(
+            RestPauseCode,
+            ("how", how),
+            ("first", first),
+            ("rest", Quantity.Seconds(RestPause.RestSeconds)),
+            ("small", FactList.Of(RestPause.MiniSets(first)))
+        );
 }

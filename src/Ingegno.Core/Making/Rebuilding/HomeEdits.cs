@@ -67,7 +67,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
             Rir = edit.Rir ?? changed.Dose.Rir,
             Reason = Reason.Of("dose.by-coach"),
         };
-        return changed with { Dose = dose, EditedByCoach = true };
+        return changed with { Dose = SetSchemeChoice.SaidAnew(dose), EditedByCoach = true };
     }
 
     /// <summary>The exercise with these techniques in place of those it has; straight sets when none is named.</summary>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Problem } from '../lib/api/problem';
   import { session } from '../lib/session.svelte';
+  import PasswordReset from '../lib/ui/PasswordReset.svelte';
   import SignInForm from '../lib/ui/SignInForm.svelte';
 
   let name = $state('');
@@ -8,6 +9,9 @@
   let password = $state('');
   let setupCode = $state('');
   let failure = $state('');
+  /** The secret of a link to set a password, behind the # of the address. */
+  const secret = /^#reset=([A-Za-z0-9_-]{20,100})$/.exec(location.hash)?.[1] ?? null;
+  let forgot = $state(secret !== null);
 
   async function create(event: SubmitEvent): Promise<void> {
     event.preventDefault();
@@ -75,8 +79,14 @@
         <button class="btn btn-primary mt-1">Create and sign in</button>
       </form>
     {:else}
-      <h1 class="mb-4 text-2xl">Sign in</h1>
-      <SignInForm />
+      {#if forgot}
+        <h1 class="mb-4 text-2xl">{secret ? 'Another password' : 'The password is forgotten'}</h1>
+        <PasswordReset {secret} ondone={() => (forgot = false)} />
+      {:else}
+        <h1 class="mb-4 text-2xl">Sign in</h1>
+        <SignInForm />
+        <button class="link mt-4" onclick={() => (forgot = true)}>Forgot the password?</button>
+      {/if}
     {/if}
   </div>
 </main>

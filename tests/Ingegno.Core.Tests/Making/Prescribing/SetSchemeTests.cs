@@ -8,6 +8,7 @@ using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 using Ingegno.Core.Written.Programs.Reading;
+using Ingegno.Language;
 
 namespace Ingegno.Core.Tests.Prescribing;
 
@@ -174,4 +175,25 @@ public class SetSchemeTests
         [.. ChosenTechniques.For(exercise, Examples.ClientA with { Level = level }, approach, reps, 8, 12).Select(t => t.Id)];
 
     private static Technique Step(string id) => Trade.Shipped.Techniques.Single(t => t.Id == id);
+
+    /// <summary>Small sets that are said add up to the first part that was typed, not to the one of before.</summary>
+    [Fact]
+    public void Small_sets_are_said_as_the_typed_figures_have_them()
+    {
+        var rests = Trade.Shipped.Techniques.First(t => t.Scheme == SetScheme.RestPause);
+        var dose = new Dose
+        {
+            Sets = 3,
+            Target = new SetTarget(12, 15),
+            Tempo = Tempo.Usual,
+            RestSeconds = 60,
+            Rir = 1,
+        };
+        var typed = SetSchemeChoice.Apply(dose, rests, 20, null) with { Target = new SetTarget(29, 29) };
+
+        var said = Phrasebook.English.Say(SetSchemeChoice.SaidAnew(typed).Instructions.Single());
+        said.ShouldContain("After 29:");
+        said.ShouldContain("until 29 more are done");
+        SetSchemeChoice.SaidAnew(dose).ShouldBe(dose);
+    }
 }

@@ -182,11 +182,24 @@ export class Training {
       r.part++;
       r.restSeconds = this.part.restBeforeSeconds;
       r.restUntil = r.restSeconds > 0 ? now() + r.restSeconds * 1000 : null;
+      if (r.restUntil !== null) {
+        this.sound.wake();
+        this.sound.ends(r.restSeconds);
+      }
+
       this.#keep();
       return;
     }
 
     this.#afterSet();
+  }
+
+  /** The other side or the small set begins, whatever is left of the rest before it. */
+  startPart(): void {
+    const r = this.#must();
+    this.sound.stop();
+    r.restUntil = null;
+    this.#keep();
   }
 
   /** Mends the set that was done in a turn. */

@@ -46,6 +46,16 @@
       training.partDone();
     }
   });
+  const following = $derived(training.parts[running.part + 1]);
+  const doneWord = $derived(
+    !following
+      ? 'Set done'
+      : following.kind === 'work'
+        ? 'Left side done'
+        : following.kind === 'small'
+          ? 'Done, a small set next'
+          : 'Done, go on with less',
+  );
   const leadings: [Leading, string][] = [
     ['ticks', 'ticks'],
     ['voice', 'voice'],
@@ -180,13 +190,11 @@
       <button class="plain" onclick={() => training.skipSet()}>Skip this set</button>
       <button class="plain" onclick={() => training.end()}>End</button>
     </div>
-    <button class="go" onclick={() => training.partDone()}>
-      {running.part < training.parts.length - 1
-        ? part.side === 'left'
-          ? 'Left side done'
-          : 'Done, next part'
-        : 'Set done'}
-    </button>
+    {#if restLeft > 0}
+      <button class="go" onclick={() => training.startPart()}>Start now</button>
+    {:else}
+      <button class="go" onclick={() => training.partDone()}>{doneWord}</button>
+    {/if}
   </div>
 </div>
 
