@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.KeepingOn.Sending;
 
@@ -37,7 +38,7 @@ public static class SimulatedPhone
     /// <param name="startedAt">When it begins.</param>
     /// <param name="story">What happens.</param>
     /// <param name="key">Key of the session.</param>
-    public static FloorSession Train(long release, Release sent, int day, DateTimeOffset startedAt, PhoneStory story, string key)
+    public static FloorSession Train(long release, Release sent, int day, Moment startedAt, PhoneStory story, string key)
     {
         ArgumentNullException.ThrowIfNull(sent);
         ArgumentNullException.ThrowIfNull(story);
@@ -51,7 +52,7 @@ public static class SimulatedPhone
             Release = release,
             Day = day,
             StartedAt = startedAt,
-            SentAt = startedAt.AddMinutes(Minutes * at.Courses[0].Turns.Length),
+            SentAt = startedAt.Plus(TimeSpan.FromMinutes(Minutes * at.Courses[0].Turns.Length)),
             Finished = true,
             Exercises = done,
             Form = story.Form,

@@ -121,7 +121,7 @@ public sealed class FloorStore(Database database, LogStore logs, TimeProvider cl
             return before.ToRecord();
         }
 
-        var (day, off) = session.TrainedOn(clock.GetUtcNow());
+        var (day, off) = session.TrainedOn(Moments.Of(clock.GetUtcNow()));
         if (before is not null)
         {
             // The day is that of its beginning: it does not move with what is sent later.

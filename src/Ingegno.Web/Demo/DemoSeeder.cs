@@ -163,12 +163,12 @@ public sealed class DemoSeeder(
                 sent.Id,
                 sent.Release,
                 i % sent.Release.Days.Length,
-                new DateTimeOffset(began, TimeSpan.Zero),
+                Moments.Of(new DateTimeOffset(began, TimeSpan.Zero)),
                 last ? story : new PhoneStory(true),
                 $"demo-{plan.Id}-{i + 1:00}"
             );
-            session = session with { SentAt = clock.GetUtcNow() }; // The phone's clock is right.
-            var day = session.TrainedOn(clock.GetUtcNow()).Day;
+            session = session with { SentAt = Moments.Of(clock.GetUtcNow()) }; // The phone's clock is right.
+            var day = session.TrainedOn(Moments.Of(clock.GetUtcNow())).Day;
             floor.Keep(coach, plan.Value.ClientId, sent, session, FloorLog.Of(coach, sent, session, day, plan.Value, log));
         }
 

@@ -209,7 +209,7 @@ public static class TrainingEndpoints
             return Problems.Invalid("day", "A release has no such day.");
         }
 
-        var (day, _) = session.TrainedOn(clock.GetUtcNow());
+        var (day, _) = session.TrainedOn(Moments.Of(clock.GetUtcNow()));
         if (log.WrongDay(day) is { } wrong)
         {
             return Problems.Invalid("startedAt", wrong);

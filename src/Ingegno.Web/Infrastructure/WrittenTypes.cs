@@ -15,6 +15,7 @@ public sealed class WrittenTypes : IOpenApiSchemaTransformer
         [typeof(LineKey?)] = (JsonSchemaType.Integer | JsonSchemaType.Null, "int32"),
         [typeof(Tempo)] = (JsonSchemaType.String, null),
         [typeof(Tempo?)] = (JsonSchemaType.String, null),
+        [typeof(Moment)] = (JsonSchemaType.String, "date-time"),
         [typeof(Reason)] = (JsonSchemaType.String, null),
     };
 

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.Written.Programs;
 
@@ -24,10 +25,10 @@ public sealed record FloorSession
     public int Course { get; init; }
 
     /// <summary>When it was begun, by the phone's clock with its offset.</summary>
-    public required DateTimeOffset StartedAt { get; init; }
+    public required Moment StartedAt { get; init; }
 
     /// <summary>When it is sent, by the same clock.</summary>
-    public required DateTimeOffset SentAt { get; init; }
+    public required Moment SentAt { get; init; }
 
     /// <summary>Ended by the client; otherwise it still runs, or was left.</summary>
     public bool Finished { get; init; }
@@ -58,12 +59,10 @@ public sealed record FloorSession
     /// </summary>
     /// <param name="now">The server's clock when the session came in.</param>
     /// <returns>The day, and whether the phone's clock was off.</returns>
-    public (DateOnly Day, bool ClockWasOff) TrainedOn(DateTimeOffset now)
+    public (DateOnly Day, bool ClockWasOff) TrainedOn(Moment now)
     {
-        var off = now - SentAt;
-        return off.Duration() < FarOff
-            ? (DateOnly.FromDateTime(StartedAt.DateTime), false)
-            : (DateOnly.FromDateTime((StartedAt + off).DateTime), true);
+        var off = now.Since(SentAt);
+        return off.Duration() < FarOff ? (StartedAt.Day, false) : (StartedAt.Plus(off).Day, true);
     }
 
     /// <summary>Half a day: no travel and no bad clock of a phone that sets itself comes near it.</summary>

@@ -281,6 +281,100 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/password-reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ForgottenPassword"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ResetAsked"];
+                    };
+                };
+                /** @description Too Many Requests */
+                429: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/password-reset/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PasswordByLink"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/trade": {
         parameters: {
             query?: never;
@@ -5608,10 +5702,8 @@ export interface components {
             day: number;
             /** Format: int32 */
             course?: number;
-            /** Format: date-time */
-            startedAt: string;
-            /** Format: date-time */
-            sentAt: string;
+            startedAt: components["schemas"]["Moment"];
+            sentAt: components["schemas"]["Moment"];
             finished?: boolean;
             exercises: components["schemas"]["FloorExercise"][];
             form?: null | string;
@@ -5630,6 +5722,10 @@ export interface components {
             lengthCm: number;
             /** Format: double */
             forceKg: number;
+        };
+        /** @description A coach who forgot the password. */
+        ForgottenPassword: {
+            email: string;
         };
         /** @enum {unknown} */
         Goal: "strength" | "muscle" | "endurance" | "general-fitness";
@@ -6361,6 +6457,8 @@ export interface components {
         MessageText: {
             text: string;
         };
+        /** Format: date-time */
+        Moment: string;
         /** @enum {unknown} */
         MovementPattern: "squat" | "hinge" | "lunge" | "horizontal-push" | "vertical-push" | "horizontal-pull" | "vertical-pull" | "elbow-flexion" | "elbow-extension" | "lateral-raise" | "rear-shoulder" | "fly" | "hip-extension" | "hip-abduction" | "hip-adduction" | "knee-flexion" | "knee-extension" | "plantar-flexion" | "dorsi-flexion" | "trunk-flexion" | "trunk-extension" | "rotation" | "anti-extension" | "anti-rotation" | "lateral-flexion" | "scapular-control" | "carry" | "crawl" | "jump" | "mobility" | "breathing";
         /** @enum {unknown} */
@@ -6499,6 +6597,13 @@ export interface components {
             /** Format: double */
             weight: number;
             reason: components["schemas"]["Reason"];
+        };
+        /** @description Another password by a link. */
+        PasswordByLink: {
+            /** @description Secret of the link. */
+            secret: string;
+            /** @description The new password, 12 characters at least. */
+            next: string;
         };
         /** @description Another password. */
         PasswordChange: {
@@ -7082,6 +7187,14 @@ export interface components {
             /** Format: double */
             bestCm?: null | number;
             at: components["schemas"]["AnchorHeight"][];
+        };
+        /** @description What happens now. */
+        ResetAsked: {
+            /**
+             * @description A mail goes to the address if somebody signs in with it; otherwise this installation sends none, and whoever runs it
+             *         prints a link.
+             */
+            byMail: boolean;
         };
         ResistanceRange: {
             /** Format: double */

@@ -1,0 +1,10 @@
+using Ingegno.Core.Ground.Quantities;
+
+namespace Ingegno.Storage;
+
+/// <summary>The clock's moments as the core has them.</summary>
+public static class Moments
+{
+    public static Moment Of(DateTimeOffset at) =>
+        new(DateOnly.FromDateTime(at.DateTime), TimeOnly.FromDateTime(at.DateTime), (int)at.Offset.TotalMinutes);
+}
