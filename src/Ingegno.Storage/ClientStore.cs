@@ -16,6 +16,10 @@ public sealed record ClientRecord(string Name, ClientProfile Profile, string? No
 public sealed class ClientStore(Database database, TimeProvider clock)
     : PracticeDocumentStore<ClientRecord>(new DocumentTable<ClientRecord>(database, clock, "client", null), c => c.Name)
 {
+    /// <summary>Adds clients, all or none; sent again under its key it gives those that were made then.</summary>
+    public IReadOnlyList<Saved<ClientRecord>>? AddAll(long coachId, IEnumerable<ClientRecord> clients, string? once) =>
+        Table.AddAll(coachId, null, clients.Select(c => (NameOf(c), Tidy(c))), once);
+
     /// <summary>Takes a client out of the roster, or brings one back; null when the coach has none with that key.</summary>
     public Saved<ClientRecord>? Archive(long coachId, long id, bool archived)
     {

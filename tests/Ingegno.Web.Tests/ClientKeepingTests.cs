@@ -307,4 +307,30 @@ public class ClientKeepingTests
         node.AsObject().Remove("exportedAt");
         return node;
     }
+
+    [Fact]
+    public async Task Clients_of_a_list_come_in_together_or_not_at_all()
+    {
+        await using var server = new TestServer();
+        var coach = await server.SignedIn();
+        var list = Convert.ToBase64String(System.Text.Encoding.UTF8.GetBytes("Name;Age\nOda Lister;52\nNils Farrow;44\n"));
+        var preview = await coach.Make("/api/v1/clients/table", new { content = list });
+        preview.GetProperty("clients").GetArrayLength().ShouldBe(2);
+
+        var profile = preview.GetProperty("clients")[0].GetProperty("profile");
+        var before = (await coach.Read("/api/v1/clients")).GetArrayLength();
+        await coach
+            .Post("/api/v1/clients/many", new { clients = new object[] { new { name = "Oda", profile }, new { name = " ", profile } } })
+            .Problem(400, "validation");
+        (await coach.Read("/api/v1/clients")).GetArrayLength().ShouldBe(before);
+        await coach.Make(
+            "/api/v1/clients/many",
+            new { clients = new object[] { new { name = "Oda", profile }, new { name = "Nils", profile } } }
+        );
+        (await coach.Read("/api/v1/clients")).GetArrayLength().ShouldBe(before + 2);
+        await coach.Post("/api/v1/clients/table", new { content = "no base64" }).Problem(400, "validation");
+        await coach
+            .Post("/api/v1/clients/table", new { content = Convert.ToBase64String("just a line"u8) })
+            .Problem(400, "unreadable-file");
+    }
 }

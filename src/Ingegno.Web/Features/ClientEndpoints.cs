@@ -130,6 +130,7 @@ public static class ClientEndpoints
         clients.MapPost("/", Add).Validate<ClientRecord>().ProducesProblem(StatusCodes.Status400BadRequest);
         clients.MapStored<ClientStore, ClientRecord>(string.Empty, "client", erases: false);
         clients.MapClientKeeping();
+        clients.MapClientTable();
         api.MapPost("/intake", ReadIntake).WithTags("clients");
     }
 

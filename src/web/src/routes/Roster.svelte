@@ -158,7 +158,7 @@
         >{archived ? 'Back to the roster' : `Archived (${resting.length})`}</button
       >
     {/if}
-    <button class="btn" onclick={() => (bringing = true)}>Bring one in</button>
+    <button class="btn" onclick={() => (bringing = true)}>Bring in</button>
     <button class="btn btn-primary" onclick={() => (adding = true)}>Add a client</button>
   </div>
 
@@ -261,7 +261,7 @@
   {/if}
 </main>
 
-<BringInDialog open={bringing} onclose={() => (bringing = false)} />
+<BringInDialog open={bringing} onclose={() => (bringing = false)} onadded={load} />
 
 <Dialog title="Add a client" open={adding} onclose={() => (adding = false)}>
   <form id="add-client" onsubmit={add} class="mt-3">

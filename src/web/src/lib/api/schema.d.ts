@@ -1766,6 +1766,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/clients/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClientTableFile"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ClientTablePreview"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clients/many": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewClients"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": number;
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/clients/{clientId}/places": {
         parameters: {
             query?: never;
@@ -5327,6 +5423,21 @@ export interface components {
             client: components["schemas"]["ClientProfile"];
             kit: components["schemas"]["PlaceKit"];
         };
+        ClientColumn: {
+            head: string;
+            field?: null | components["schemas"]["ClientField"];
+        };
+        /** @enum {unknown} */
+        ClientField: "name" | "last-name" | "note" | "age" | "sex" | "body-mass" | "stature" | "days-per-week" | "minutes" | "goal" | "level" | "sore" | "health" | null;
+        ClientInTable: {
+            /** Format: int32 */
+            row: number;
+            name: string;
+            note: string;
+            profile: components["schemas"]["ClientProfile"];
+            left: string[];
+            fault?: null | components["schemas"]["Reason"];
+        };
         ClientProfile: {
             level: components["schemas"]["Level"];
             goal: components["schemas"]["Goal"];
@@ -5362,6 +5473,18 @@ export interface components {
         ClientStrengthNow: {
             lifts: components["schemas"]["LearnedLift"][];
             costs: components["schemas"]["LearnedCost"][];
+        };
+        /** @description A list of clients as a file. */
+        ClientTableFile: {
+            /** @description Its bytes, base64. */
+            content: string;
+            /** @description What each column holds, as the coach set it; null to go by the heads. */
+            fields?: null | components["schemas"]["ClientField"][];
+        };
+        ClientTablePreview: {
+            columns: components["schemas"]["ClientColumn"][];
+            clients: components["schemas"]["ClientInTable"][];
+            fault?: null | components["schemas"]["Reason"];
         };
         ClientTrends: {
             lifts: components["schemas"]["LiftTrend"][];
@@ -6484,6 +6607,10 @@ export interface components {
         /** @description A block to keep. */
         NewBlock: {
             setup: components["schemas"]["BlockSetup"];
+        };
+        /** @description Clients to add, all or none. */
+        NewClients: {
+            clients: components["schemas"]["ClientRecord"][];
         };
         /** @description A note of the client. */
         NewPhoneNote: {

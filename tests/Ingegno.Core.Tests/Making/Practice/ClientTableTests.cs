@@ -1,0 +1,75 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Practice;
+using Ingegno.Core.Written.Programs.Exchange;
+
+namespace Ingegno.Core.Tests.Making.Practice;
+
+/// <summary>Lists as coaches keep them (common practice), read as the same words in an intake would be.</summary>
+public class ClientTableTests
+{
+    [Fact]
+    public void A_list_with_heads_becomes_clients()
+    {
+        var preview = ClientTable.Preview(
+            Table(
+                ["Members of the winter group", "", "", "", "", "", "", ""],
+                ["First name", "Surname", "Age", "Weight (kg)", "Height", "Goal", "Experience", "Injuries"],
+                ["Tamsin", "Okoro", "34", "68", "1.72", "build muscle", "intermediate", "left shoulder"],
+                ["Bruno", "Halvorsen", "47", "92,5", "183", "general fitness", "beginner", ""],
+                ["", "", "", "", "", "", "", ""],
+                ["", "", "50", "", "", "", "", ""]
+            )
+        );
+
+        preview.Fault.ShouldBeNull();
+        preview.Clients.Select(c => c.Name).ShouldBe(["Tamsin Okoro", "Bruno Halvorsen", ""]);
+        var (tamsin, bruno) = (preview.Clients[0].Profile, preview.Clients[1].Profile);
+        (tamsin.AgeYears, tamsin.BodyMassKg, tamsin.StatureCm, tamsin.Goal, tamsin.Level).ShouldBe(
+            (34, 68, 172, Goal.Muscle, Level.Intermediate)
+        );
+        tamsin.SoreJoints.Single().Joint.ShouldBe(Joint.Shoulder);
+        (bruno.BodyMassKg, bruno.StatureCm, bruno.Level).ShouldBe((92.5, 183, Level.Beginner));
+        preview.Clients[2].Fault!.Code.ShouldBe("clients.no-name");
+        preview.Clients[0].Row.ShouldBe(3);
+    }
+
+    [Fact]
+    public void Pounds_are_pounds_and_what_is_not_understood_is_shown()
+    {
+        var client = ClientTable
+            .Preview(Table(["Name", "Weight (lb)", "Goal"], ["Ines", "150", "to win the gig race"]))
+            .Clients.ShouldHaveSingleItem();
+
+        client.Profile.BodyMassKg!.Value.ShouldBe(68.04, 0.5);
+        client.Left.ShouldContain(l => l.Contains("gig race"));
+        client.Profile.Level.ShouldBe(Level.Beginner, "the safe side");
+    }
+
+    [Fact]
+    public void The_coach_says_what_a_column_holds()
+    {
+        var sheet = Table(["Crew", "Age"], ["Piet", "61"]);
+        ClientTable.Preview(sheet).Fault!.Code.ShouldBe("clients.no-names");
+
+        ClientTable.Preview(sheet, [ClientField.Name, ClientField.Age]).Clients.ShouldHaveSingleItem().Profile.AgeYears.ShouldBe(61);
+    }
+
+    [Fact]
+    public void A_table_without_heads_and_one_that_is_too_long_are_refused_in_words()
+    {
+        ClientTable.Preview(Table(["Piet", "61"])).Fault!.Code.ShouldBe("clients.no-heads");
+        ClientTable
+            .Preview(
+                Table([
+                    ["Name"],
+                    .. Enumerable.Range(0, 301).Select(i => new[] { $"Rower {i}" }),
+                ])
+            )
+            .Fault!.Code.ShouldBe("clients.too-many");
+    }
+
+    private static Sheet Table(params string[][] rows) =>
+        new("", [.. rows.Select((row, i) => new SheetRow(i + 1, [.. row.Select(c => new SheetCell(c))]))]);
+}
