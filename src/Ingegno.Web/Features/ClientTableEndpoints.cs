@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
 using Ingegno.Core.Making.Practice;
+using Ingegno.Core.Written.Programs.Exchange;
 using Ingegno.Exchange;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -50,15 +51,14 @@ public static class ClientTableEndpoints
     {
         try
         {
-            var read = SheetFile.Read(Convert.FromBase64String(file.Content));
-            return read.Sheets.IsEmpty
-                ? Problems.Make(
+            return Read(Convert.FromBase64String(file.Content)) is { } sheet
+                ? TypedResults.Ok(ClientTable.Preview(sheet, file.Fields ?? default))
+                : Problems.Make(
                     StatusCodes.Status400BadRequest,
                     "unreadable-file",
                     "The file cannot be read",
                     "This is no table: save the list as .csv or .xlsx, one client a row, with heads above."
-                )
-                : TypedResults.Ok(ClientTable.Preview(read.Sheets[0], file.Fields ?? default));
+                );
         }
         catch (UnreadableFileException wrong)
         {
@@ -69,6 +69,20 @@ public static class ClientTableEndpoints
             return Problems.Invalid("content", "The content is not base64.");
         }
     }
+
+    /// <summary>The first table of a file. A short list, or one of names alone, does not show what parts its columns: each sign is tried.</summary>
+    private static Sheet? Read(byte[] bytes)
+    {
+        var read = SheetFile.Read(bytes);
+        return !read.Sheets.IsEmpty
+            ? read.Sheets[0]
+            : Separators
+                .SelectMany(sign => SheetFile.Read(bytes, sign).Sheets)
+                .Where(sheet => ClientTable.HasHeads(sheet))
+                .MaxBy(sheet => sheet.Rows.Max(r => r.Cells.Length));
+    }
+
+    private static readonly char[] Separators = [',', ';', '\t'];
 
     private static Results<Ok<int>, ProblemHttpResult> Add(NewClients clients, ClaimsPrincipal user, ClientStore store, OnceKey once) =>
         store.AddAll(user.CoachId(), clients.Clients, once.Value) is { } added ? TypedResults.Ok(added.Count) : Problems.NotFound("client");

@@ -191,8 +191,11 @@ test('what hurts is stopped, an exercise is swapped, a figure is asked about', a
   await expect(floor.getByRole('heading', { name: 'Sent to your coach' })).toBeVisible();
 
   await page.goto(`${server.url}/came-in`);
-  await expect(page.getByText(`${name} stopped: pain 3 of 10, sharp, knee.`)).toBeVisible();
-  await expect(page.getByText('in place of')).toBeVisible();
+  const own = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('heading', { name: 'Hurting rower' }) });
+  await expect(own.getByText(`${name} stopped: pain 3 of 10, sharp, knee.`)).toBeVisible();
+  await expect(own.getByText('in place of')).toBeVisible();
   await page.goto(server.url);
   await expect(page.getByText(`Stopped on the floor because it hurt: ${name}.`)).toBeVisible();
   expect(await sessions(page, plan)).toHaveLength(1);

@@ -110,6 +110,13 @@ public static class ClientTable
             : new ClientTablePreview(columns, [.. rows.Select(r => Read(r, columns))], null);
     }
 
+    /// <summary>Whether a row names a column.</summary>
+    public static bool HasHeads(Sheet sheet)
+    {
+        ArgumentNullException.ThrowIfNull(sheet);
+        return HeadRow(sheet) is not null;
+    }
+
     private static SheetRow? HeadRow(Sheet sheet) =>
         sheet
             .Rows.Take(RowsLookedAt)

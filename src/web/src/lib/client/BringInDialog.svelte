@@ -25,7 +25,7 @@
     [busy, wrong, table] = [true, '', null];
     try {
       const content = base64(new Uint8Array(await file.arrayBuffer()));
-      if (!/\.(zip|json)$/i.test(file.name)) {
+      if (/\.(csv|tsv|txt|xlsx)$/i.test(file.name)) {
         table = content;
         return;
       }

@@ -36,7 +36,7 @@
 </script>
 
 <div class="grid gap-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-  <div>
+  <div class="min-w-0">
     <ul class="grid gap-1">
       {#each came.remarks as remark, i (i)}
         <li
@@ -71,7 +71,7 @@
                   for {exercise.inPlaceOf}</span
                 >{/if}</th
             >
-            <td class="figures soft py-1 pr-3 whitespace-nowrap">{exercise.planned ?? ''}</td>
+            <td class="figures soft py-1 pr-3 max-sm:hidden">{exercise.planned ?? ''}</td>
             <td class="figures py-1">{exercise.sets}</td>
           </tr>
         {/each}
