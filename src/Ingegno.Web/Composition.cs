@@ -234,7 +234,19 @@ public static class Composition
     {
         ArgumentNullException.ThrowIfNull(app);
         app.Services.GetRequiredService<Database>().Migrate(() => app.Services.GetRequiredService<Backups>().MakeBefore("migration"));
-        app.Services.GetRequiredService<DemoSeeder>().SeedIfAsked();
+        try
+        {
+            app.Services.GetRequiredService<DemoSeeder>().SeedIfAsked();
+        }
+        catch (Microsoft.Data.Sqlite.SqliteException full) when (full.SqliteErrorCode is 10 or 13) // sqlite.org: failing or full.
+        {
+            var file = app.Services.GetRequiredService<Database>().File;
+            throw new StartException(
+                StartException.DiskFull,
+                $"The disk is full or failing: the demo in {file} is half filled. Make room, delete that file and start again.",
+                full
+            );
+        }
     }
 
     /// <summary>Metrics and traces, to where the operator says and nowhere else. Addresses carry keys of rows, never names; those of calendars

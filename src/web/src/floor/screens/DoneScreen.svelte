@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BottomBar from '../parts/BottomBar.svelte';
   import { count } from '../../lib/words';
   import type { Sync } from '../keep/sync.svelte';
   import type { Training } from '../lead/training.svelte';
@@ -29,8 +30,6 @@
     </p>{/each}
   <Thread {sync} session={running.key} />
 </main>
-<div
-  class="fixed inset-x-0 bottom-0 border-t border-base-300 bg-base-200 px-4 pt-3 pb-[calc(12px+env(safe-area-inset-bottom))]"
->
-  <button class="go mx-auto block max-w-xl" onclick={() => training.close()}>Done</button>
-</div>
+<BottomBar>
+  <button class="go" onclick={() => training.close()}>Done</button>
+</BottomBar>

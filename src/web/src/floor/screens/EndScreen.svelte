@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BottomBar from '../parts/BottomBar.svelte';
   import { count } from '../../lib/words';
   import type { Training } from '../lead/training.svelte';
 
@@ -52,18 +53,14 @@
       placeholder="A question, what was good, what was not"></textarea>
   </label>
 </main>
-<div
-  class="fixed inset-x-0 bottom-0 border-t border-base-300 bg-base-200 px-4 pt-2 pb-[calc(12px+env(safe-area-inset-bottom))]"
->
-  <div class="mx-auto max-w-xl">
-    <div class="mb-1 flex justify-between gap-2">
-      <button class="plain" onclick={() => training.resume()}>Go on training</button>
-      {#if training.setsDone === 0}<button class="plain" onclick={() => training.discard()}
-          >Forget this session</button
-        >{/if}
-    </div>
-    <button class="go" disabled={training.setsDone === 0} onclick={() => training.finish(effort, note)}
-      >Send to your coach</button
-    >
-  </div>
-</div>
+<BottomBar>
+  {#snippet more()}
+    <button class="plain" onclick={() => training.resume()}>Go on training</button>
+    {#if training.setsDone === 0}<button class="plain" onclick={() => training.discard()}
+        >Forget this session</button
+      >{/if}
+  {/snippet}
+  <button class="go" disabled={training.setsDone === 0} onclick={() => training.finish(effort, note)}
+    >Send to your coach</button
+  >
+</BottomBar>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BottomBar from '../parts/BottomBar.svelte';
   import { clock, Ticking } from '../lead/ticking.svelte';
   import type { Sound } from '../lead/sound';
   import type { Training } from '../lead/training.svelte';
@@ -83,26 +84,22 @@
   {/if}
 </main>
 
-<div
-  class="fixed inset-x-0 bottom-0 border-t border-base-300 bg-base-200 px-4 pt-2 pb-[calc(12px+env(safe-area-inset-bottom))]"
->
-  <div class="mx-auto max-w-xl">
-    <div class="mb-1 flex justify-between gap-2">
-      {#if next}<button class="plain" onclick={() => training.longer(30)}>+ 30 s</button>{/if}
-      <button class="plain" onclick={() => training.again()}>Do it again</button>
-      <button
-        class="plain"
-        onclick={() => {
-          [why, joint, sheet] = [null, null, 'swap'];
-        }}>Swap</button
-      >
-      <button class="plain" onclick={() => training.end()}>End</button>
-    </div>
-    <button class="go" onclick={() => (next ? training.onward() : training.end())}
-      >{next ? (over ? 'Next set' : 'Skip the rest') : 'To the end'}</button
+<BottomBar>
+  {#snippet more()}
+    {#if next}<button class="plain" onclick={() => training.longer(30)}>+ 30 s</button>{/if}
+    <button class="plain" onclick={() => training.again()}>Do it again</button>
+    <button
+      class="plain"
+      onclick={() => {
+        [why, joint, sheet] = [null, null, 'swap'];
+      }}>Swap</button
     >
-  </div>
-</div>
+    <button class="plain" onclick={() => training.end()}>End</button>
+  {/snippet}
+  <button class="go" onclick={() => (next ? training.onward() : training.end())}
+    >{next ? (over ? 'Next set' : 'Skip the rest') : 'To the end'}</button
+  >
+</BottomBar>
 
 {#if sheet === 'swap'}
   <SwapSheet

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BottomBar from '../parts/BottomBar.svelte';
   import { counted, leadIn } from '../lead/count';
   import { clock, Ticking } from '../lead/ticking.svelte';
   import type { Leading, Sound } from '../lead/sound';
@@ -46,6 +47,15 @@
       training.partDone();
     }
   });
+  /** While it counts, the count is what is looked at. */
+  let figure = $state<HTMLElement>();
+  $effect(() => {
+    if (running.countingSince !== null) figure?.scrollIntoView({ block: 'center' });
+  });
+  /** In silence each phase lights up as it begins. */
+  const flash = $derived(
+    leading === 'silent' && count !== null && count.phase >= 0 && count.second === 1 && count.through < 0.2,
+  );
   const following = $derived(training.parts[running.part + 1]);
   const doneWord = $derived(
     !following
@@ -102,7 +112,10 @@
           : 'hold as long as you can'}
     </p>
   {:else}
-    <div class="grid grid-cols-[auto_1fr] items-center gap-4">
+    <div
+      bind:this={figure}
+      class={['grid grid-cols-[auto_1fr] items-center gap-4 rounded-xl', flash && 'bg-secondary/30']}
+    >
       <p
         class={[
           'figures leading-none font-semibold whitespace-nowrap',
@@ -181,22 +194,18 @@
   </details>
 </main>
 
-<div
-  class="fixed inset-x-0 bottom-0 border-t border-base-300 bg-base-200 px-4 pt-2 pb-[calc(12px+env(safe-area-inset-bottom))]"
->
-  <div class="mx-auto max-w-xl">
-    <div class="mb-1 flex justify-between gap-2">
-      <button class="plain" onclick={() => (sheet = 'swap')}>Swap</button>
-      <button class="plain" onclick={() => training.skipSet()}>Skip this set</button>
-      <button class="plain" onclick={() => training.end()}>End</button>
-    </div>
-    {#if restLeft > 0}
-      <button class="go" onclick={() => training.startPart()}>Start now</button>
-    {:else}
-      <button class="go" onclick={() => training.partDone()}>{doneWord}</button>
-    {/if}
-  </div>
-</div>
+<BottomBar>
+  {#snippet more()}
+    <button class="plain" onclick={() => (sheet = 'swap')}>Swap</button>
+    <button class="plain" onclick={() => training.skipSet()}>Skip this set</button>
+    <button class="plain" onclick={() => training.end()}>End</button>
+  {/snippet}
+  {#if restLeft > 0}
+    <button class="go" onclick={() => training.startPart()}>Start now</button>
+  {:else}
+    <button class="go" onclick={() => training.partDone()}>{doneWord}</button>
+  {/if}
+</BottomBar>
 
 {#if sheet === 'swap'}
   <SwapSheet

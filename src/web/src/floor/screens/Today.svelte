@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BottomBar from '../parts/BottomBar.svelte';
   import { count, dayOfYear } from '../../lib/words';
   import PainBody from '../parts/PainBody.svelte';
   import type { Joint, PhoneContent, SentRelease } from '../types';
@@ -144,10 +145,6 @@
     {/each}
   </ol>
 </main>
-<div
-  class="fixed inset-x-0 bottom-0 border-t border-base-300 bg-base-200 px-4 pt-3 pb-[calc(12px+env(safe-area-inset-bottom))]"
->
-  <button class="go mx-auto block max-w-xl" onclick={() => onbegin(sent, day, course, form, hurts)}
-    >Warm up</button
-  >
-</div>
+<BottomBar>
+  <button class="go" onclick={() => onbegin(sent, day, course, form, hurts)}>Warm up</button>
+</BottomBar>

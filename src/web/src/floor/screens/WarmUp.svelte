@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BottomBar from '../parts/BottomBar.svelte';
   import { clock, Ticking } from '../lead/ticking.svelte';
   import type { Sound } from '../lead/sound';
   import type { TimedStep } from '../types';
@@ -67,8 +68,6 @@
     {/each}
   </ul>
 </main>
-<div
-  class="fixed inset-x-0 bottom-0 border-t border-base-300 bg-base-200 px-4 pt-3 pb-[calc(12px+env(safe-area-inset-bottom))]"
->
-  <button class="go mx-auto block max-w-xl" onclick={onwork}>To the first exercise</button>
-</div>
+<BottomBar>
+  <button class="go" onclick={onwork}>To the first exercise</button>
+</BottomBar>
