@@ -100,6 +100,9 @@ public sealed class FloorStore(Database database, LogStore logs, TimeProvider cl
     private const string Columns =
         "f.id AS Id, f.client_id AS ClientId, f.plan_id AS PlanId, f.document AS Document, f.performed_on AS PerformedOn, f.clock_was_off AS ClockWasOff, f.phone_revision AS PhoneRevision, f.session_id AS SessionId, f.session_revision AS SessionRevision, f.differs AS Differs, f.finished AS Finished, f.received_at AS ReceivedAt, f.seen_at AS SeenAt";
 
+    private const string OfSession = "n.client_id = f.client_id AND n.session_key = f.key";
+    private const string Unread = "n.from_client = 1 AND n.seen_at IS NULL";
+
     /// <summary>
     /// Keeps what a phone sent. An older state than the one that is kept changes nothing. A finished session goes into the log in the
     /// same transaction; where the coach changed it there meanwhile, the log stays and the phone's state is kept beside it.
@@ -179,9 +182,14 @@ public sealed class FloorStore(Database database, LogStore logs, TimeProvider cl
     public IReadOnlyList<FloorRecord> OfPlan(long coachId, long planId) =>
         Read("f.coach_id = @coachId AND f.plan_id = @owner ORDER BY f.performed_on DESC, f.id DESC", coachId, planId, null);
 
-    /// <summary>Sessions that the coach has not looked at, oldest first.</summary>
+    /// <summary>Sessions that the coach has not looked at, and those with a note that is not read, oldest first.</summary>
     public IReadOnlyList<FloorRecord> Unseen(long coachId) =>
-        Read("f.coach_id = @coachId AND f.seen_at IS NULL ORDER BY f.received_at, f.id", coachId, 0, null);
+        Read(
+            $"f.coach_id = @coachId AND (f.seen_at IS NULL OR EXISTS (SELECT 1 FROM floor_note n WHERE {OfSession} AND {Unread})) ORDER BY f.received_at, f.id",
+            coachId,
+            0,
+            null
+        );
 
     /// <summary>The last day on which something was trained on a phone, by client.</summary>
     public IReadOnlyDictionary<long, DateOnly> LastTrained(long coachId)
@@ -247,11 +255,15 @@ public sealed class FloorStore(Database database, LogStore logs, TimeProvider cl
         return Notes(connection, "coach_id = @coachId AND client_id = @clientId", new { coachId, clientId });
     }
 
-    /// <summary>Notes of clients that the coach has not read, oldest first.</summary>
+    /// <summary>Notes of clients that the coach has not read, oldest first. One that came before its session waits for it.</summary>
     public IReadOnlyList<FloorNote> UnreadNotes(long coachId)
     {
         using var connection = database.Open();
-        return Notes(connection, "coach_id = @coachId AND from_client = 1 AND seen_at IS NULL", new { coachId });
+        return Notes(
+            connection,
+            $"id IN (SELECT n.id FROM floor_note n JOIN floor_session f ON {OfSession} WHERE n.coach_id = @coachId AND {Unread})",
+            new { coachId }
+        );
     }
 
     /// <summary>The client has read what the coach wrote.</summary>

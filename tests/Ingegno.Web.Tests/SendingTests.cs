@@ -79,6 +79,55 @@ public class SendingTests
     }
 
     [Fact]
+    public async Task A_note_on_a_session_that_was_seen_brings_it_back_until_it_is_read()
+    {
+        await using var server = new TestServer();
+        var coach = await server.SignedIn();
+        var (plan, client, exercise) = await LoggedPlan.Make(coach);
+        var phone = await Phone.Sent(server, coach, plan);
+        var note = new
+        {
+            key = "note-00001",
+            session = "session-0001",
+            text = "May I use the red band?",
+        };
+        await LoggedPlan.Answer(await phone.Ask(HttpMethod.Post, "/api/v1/training/notes", note));
+        (await Asks()).ShouldBeFalse("a note waits for its session");
+        await LoggedPlan.Answer(await phone.Put("session-0001", Phone.Session(await Release(phone), exercise)));
+        (await Asks()).ShouldBeTrue();
+        await Look();
+        (await Asks()).ShouldBeFalse();
+
+        // The same note once more is the same note; another one brings the session back.
+        await LoggedPlan.Answer(await phone.Ask(HttpMethod.Post, "/api/v1/training/notes", note));
+        (await CameIn(coach)).ShouldBeEmpty();
+        var more = new
+        {
+            key = "note-00002",
+            session = "session-0001",
+            text = "And the blue one?",
+        };
+        await LoggedPlan.Answer(await phone.Ask(HttpMethod.Post, "/api/v1/training/notes", more));
+        (await Asks()).ShouldBeTrue();
+        (await CameIn(coach))[0].GetProperty("notes").GetArrayLength().ShouldBe(2);
+        await Look();
+        (await CameIn(coach)).ShouldBeEmpty();
+
+        async Task Look() =>
+            (
+                await coach.Post($"/api/v1/came-in/{(await CameIn(coach))[0].GetProperty("id").GetInt64()}/seen", new { })
+            ).EnsureSuccessStatusCode();
+
+        async Task<bool> Asks() =>
+            (await coach.Read("/api/v1/clients"))
+                .EnumerateArray()
+                .First(row => row.GetProperty("id").GetInt64() == client)
+                .GetProperty("attention")
+                .EnumerateArray()
+                .Any(a => a.GetProperty("kind").GetString() == "asks");
+    }
+
+    [Fact]
     public async Task Two_phones_of_a_client_are_two_sessions()
     {
         await using var server = new TestServer();
