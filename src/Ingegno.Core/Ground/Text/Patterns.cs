@@ -7,5 +7,5 @@ namespace Ingegno.Core.Ground.Text;
 public static class Patterns
 {
     /// <summary>Milliseconds after which a pattern gives up.</summary>
-    public const int TimeoutMs = 250;
+    public const int TimeoutMs = 600;
 }
