@@ -50,7 +50,15 @@ public class SendingTests
         (await coach.Post($"/api/v1/came-in/{came.GetProperty("id").GetInt64()}/seen", new { })).EnsureSuccessStatusCode();
         (await CameIn(coach)).ShouldBeEmpty();
 
+        // The next release of the plan: what was trained of it before still counts for which day comes next.
+        await coach.Make($"/api/v1/plans/{plan}/releases", new { version = 1 });
         content = await phone.Content();
+        content.GetProperty("releases")[0].GetProperty("id").GetInt64().ShouldNotBe(id);
+        content
+            .GetProperty("sessions")[0]
+            .GetProperty("planId")
+            .GetInt64()
+            .ShouldBe(content.GetProperty("releases")[0].GetProperty("planId").GetInt64());
         content.GetProperty("sessions")[0].GetProperty("seenByCoach").GetBoolean().ShouldBeTrue();
         content.GetProperty("notes")[0].GetProperty("text").GetString().ShouldBe("Yes, that deep.");
     }

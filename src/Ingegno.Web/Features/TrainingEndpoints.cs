@@ -24,6 +24,7 @@ public sealed record PhoneContent(
 /// <param name="Key">The phone's key of it.</param>
 /// <param name="Revision">State that the server has.</param>
 /// <param name="Release">Its release.</param>
+/// <param name="PlanId">Its plan: the days of a plan go on from release to release.</param>
 /// <param name="Day">Place of the day in the release.</param>
 /// <param name="PerformedOn">The day on which it was trained.</param>
 /// <param name="Finished">Ended by the client.</param>
@@ -34,6 +35,7 @@ public sealed record PhoneSession(
     string Key,
     int Revision,
     long Release,
+    long PlanId,
     int Day,
     DateOnly PerformedOn,
     bool Finished,
@@ -51,6 +53,7 @@ public sealed record PhoneSession(
             session.Key,
             session.Revision,
             session.Release,
+            record.PlanId,
             session.Day,
             record.PerformedOn,
             session.Finished,

@@ -325,7 +325,7 @@ export class Training {
 
   #note(counted: number): void {
     const r = this.#must();
-    const before = r.done.findLast((d) => d.exercise === this.turn.exercise && d.turn < r.turn)?.set;
+    const before = r.done.findLast((d) => d.exerciseId === this.exercise.exerciseId && d.turn < r.turn)?.set;
     const reps =
       counted > 0
         ? counted

@@ -14,8 +14,8 @@
   let { sync, server }: Props = $props();
   let open = $state(false);
   const sessions = $derived(sync.content?.sessions ?? []);
-  const dayOf = (release: number, day: number): string =>
-    sync.content?.releases.find((r) => r.id === release)?.release.days[day]?.name || 'Session';
+  const dayOf = (plan: number, day: number): string =>
+    sync.content?.releases.find((r) => r.planId === plan)?.release.days[day]?.name || 'Session';
 </script>
 
 <div class="mx-auto flex w-full max-w-xl flex-wrap gap-x-5 px-4 pt-3">
@@ -33,7 +33,7 @@
         <li class="border-t border-base-300 pt-1">
           <details>
             <summary class="tap w-full justify-between text-left">
-              <span>{dayOf(session.release, session.day)}, {dayOfYear(session.performedOn)}</span>
+              <span>{dayOf(session.planId, session.day)}, {dayOfYear(session.performedOn)}</span>
               <span class="soft text-body"
                 >{session.sets} sets, {!session.finished
                   ? 'not ended'

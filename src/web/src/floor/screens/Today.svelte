@@ -20,7 +20,7 @@
   const sent = $derived(content.releases[Math.min(chosen, content.releases.length - 1)]!);
   const release = $derived(sent.release);
   /** Finished sessions of this plan, newest first; releases of a plan share their days. */
-  const trained = $derived(content.sessions.filter((s) => s.finished && s.release === sent.id));
+  const trained = $derived(content.sessions.filter((s) => s.finished && s.planId === sent.planId));
   let picked = $state<number | null>(null);
   const day = $derived(picked ?? (trained[0] ? (trained[0].day + 1) % release.days.length : 0));
   const today = $derived(release.days[day]!);

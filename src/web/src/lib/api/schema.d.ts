@@ -6774,6 +6774,11 @@ export interface components {
              */
             release: number;
             /**
+             * Format: int64
+             * @description Its plan: the days of a plan go on from release to release.
+             */
+            planId: number;
+            /**
              * Format: int32
              * @description Place of the day in the release.
              */
