@@ -182,6 +182,7 @@ public static class Composition
         api.MapSecondFactor();
         api.MapPasswordReset();
         api.MapCatalogue();
+        api.MapFigures();
         api.MapOwnExercises();
         api.MapOwnApproaches();
         api.MapTaughtNames();

@@ -16,6 +16,7 @@ public sealed record Command(string Name, Func<CommandCall, int> Does)
         new("check", BackupCommands.Check),
         new("doctor", DoctorCommand.Look),
         new("password", PasswordCommand.Reset),
+        new("figures", FiguresCommand.Write),
     ];
 
     /// <summary>The command that the arguments begin with; null when they name none.</summary>

@@ -24,6 +24,7 @@ public class RoomTests
         "AtHome.Loading.Objects",
         "AtHome.Loading",
         "Knowledge.Catalogue",
+        "Knowledge.Figures",
         "Knowledge.Naming",
         "Knowledge.TradeData",
         "Trainee.Clients",

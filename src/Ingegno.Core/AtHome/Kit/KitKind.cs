@@ -43,6 +43,9 @@ public sealed record KitKind
 
     public required KitGroup Group { get; init; }
 
+    /// <summary>How it is drawn in a figure; null for what has no drawing of its own.</summary>
+    public string? Drawn { get; init; }
+
     /// <summary>What it can stand in for in a requirement, for instance <c>surface</c>, <c>step-on</c>, <c>anchor</c>.</summary>
     public ImmutableArray<string> Can { get; init; } = [];
 

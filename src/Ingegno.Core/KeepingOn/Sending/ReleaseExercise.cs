@@ -20,6 +20,12 @@ public sealed record ReleaseExercise
 
     public required string Setup { get; init; }
 
+    /// <summary>Key of the set-up; empty in older releases.</summary>
+    public string SetupId { get; init; } = string.Empty;
+
+    /// <summary>Things and load with which its figure is drawn; null in older releases.</summary>
+    public string? DrawnWith { get; init; }
+
     public ImmutableArray<string> Steps { get; init; } = [];
 
     public string? How { get; init; }

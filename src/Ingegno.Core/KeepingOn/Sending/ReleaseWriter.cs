@@ -132,6 +132,8 @@ public sealed class ReleaseWriter(Trade trade)
             ExerciseId = home.ExerciseId,
             Name = home.Name,
             Setup = home.Setup,
+            SetupId = home.SetupId,
+            DrawnWith = home.DrawnWith,
             Steps = home.Steps,
             How = home.How,
             Cues = home.Cues,

@@ -43,6 +43,9 @@ public sealed record Exercise
     /// <summary>Family of variations that run from easy to hard.</summary>
     public required string Family { get; init; }
 
+    /// <summary>Exercise whose figure it takes: the one that a practice's own was made from. Null for its own.</summary>
+    public string? Figure { get; init; }
+
     /// <summary>Place in the family, 1 easiest.</summary>
     public required int Rung { get; init; }
 

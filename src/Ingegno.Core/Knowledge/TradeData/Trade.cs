@@ -4,6 +4,7 @@ using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Figures;
 using Ingegno.Core.Knowledge.Naming;
 
 namespace Ingegno.Core.Knowledge.TradeData;
@@ -38,6 +39,9 @@ public sealed record Trade(
 
     /// <summary>Names under which the shorthand finds exercises.</summary>
     public ExerciseNames Names { get; private init; } = new(Lexicon, Catalogue.All);
+
+    /// <summary>How exercises look.</summary>
+    public FigureBook Figures { get; } = FigureBook.Shipped;
 
     /// <summary>What a tempo costs in reps.</summary>
     public TempoCost TempoCost { get; private init; } = new(Techniques);

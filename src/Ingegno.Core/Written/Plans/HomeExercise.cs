@@ -18,6 +18,9 @@ public sealed record HomeExercise
     /// <summary>Key of the things, and their parts, that play its roles; empty when none does.</summary>
     public string Spots { get; init; } = string.Empty;
 
+    /// <summary>Things and load with which its figure is drawn, see <see cref="Knowledge.Figures.FigureProps"/>; null in older plans.</summary>
+    public string? DrawnWith { get; init; }
+
     /// <summary>The set-up in words: implement, band, object.</summary>
     public required string Setup { get; init; }
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { figures } from './keep/figures.svelte';
   import { secretIn } from './keep/secret';
   import { Server } from './keep/server';
   import type { Store } from './keep/store';
@@ -44,10 +45,12 @@
       leading = (await store.get<Leading>('leading')) ?? 'ticks';
       sound.leading = leading;
       await training.restore();
+      await figures.restore(store);
       opened = true;
       await sync.run();
       opened = true;
     })();
+    // The drawings are the largest part of what a phone keeps: fetched anew when something else was sent.
     const back = (): void => {
       if (document.visibilityState === 'visible') sync.hurry();
     };
@@ -57,6 +60,11 @@
       removeEventListener('online', back);
       document.removeEventListener('visibilitychange', back);
     };
+  });
+
+  const sentNow = $derived(sync?.content?.releases.map((r) => r.id).join(' ') ?? '');
+  $effect(() => {
+    if (server && sentNow) void figures.fetch(store, server);
   });
 
   const stage = $derived(training?.running?.stage ?? null);

@@ -14,6 +14,7 @@ export type NewPhoneNote = Schemas['NewPhoneNote'];
 export type PainOnTheSpot = Schemas['PainOnTheSpot'];
 export type ReleaseDay = Schemas['ReleaseDay'];
 export type ReleaseExercise = Schemas['ReleaseExercise'];
+export type ReleaseFigure = Schemas['ReleaseFigure'];
 export type RepPhase = Schemas['RepPhase'];
 export type SentRelease = Schemas['SentRelease'];
 export type SetPart = Schemas['SetPart'];

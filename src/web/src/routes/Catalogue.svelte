@@ -8,6 +8,7 @@
   import { filtered, noFilter, type Filter } from '../lib/catalogue/filter';
   import { OwnExercises } from '../lib/catalogue/ownExercises.svelte';
   import { keeping } from '../lib/keeping/keeping.svelte';
+  import FigureOf from '../lib/figure/FigureOf.svelte';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
@@ -182,12 +183,13 @@
           <li class="rule-b" id="exercise-{exercise.id}">
             <button
               class={[
-                'grid w-full cursor-pointer grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)_13rem] items-baseline gap-3 px-5 py-1.5 text-left hover:bg-base-100',
+                'grid w-full cursor-pointer grid-cols-[44px_minmax(0,1.2fr)_minmax(0,1fr)_13rem] items-center gap-3 px-5 py-1 text-left hover:bg-base-100 max-md:grid-cols-[44px_minmax(0,1.2fr)_minmax(0,1fr)]',
                 exercise.id === open?.id && 'bg-base-100 shadow-[inset_4px_0_0_var(--color-primary)]',
               ]}
               aria-pressed={exercise.id === open?.id}
               onclick={() => (openId = exercise.id)}
             >
+              <FigureOf of={{ exerciseId: exercise.id }} size={44} />
               <span class="font-semibold"
                 >{exercise.name}{#if own.find(exercise.id)}<span
                     class="ml-2 text-note font-normal text-secondary">yours</span

@@ -6,6 +6,7 @@
   import { keys } from '../lib/keys.svelte';
   import { count, day as dateOf, rest } from '../lib/words';
   import { byDay, inOrder, type DayOfPlan } from '../lib/workbench/days';
+  import FigureOf from '../lib/figure/FigureOf.svelte';
   import TempoLine from '../lib/workbench/TempoLine.svelte';
   import Opening from '../lib/ui/Opening.svelte';
   import { p, route } from '../router';
@@ -145,7 +146,16 @@
                   <span class="figures text-secondary print:text-black"
                     >{day.labels[line.gym.key] ?? ''}{half > 0 ? '+' : ''}</span
                   >
-                  <div>
+                  <div class="flow-root">
+                    <span class="float-right ml-2 print:-my-1">
+                      <FigureOf
+                        of={{ ...home, statureCm: client.value.profile.statureCm }}
+                        size={large ? 110 : 92}
+                        pair
+                        told
+                        soon
+                      />
+                    </span>
                     <h3 class="text-lg print:text-sm">{home.name}</h3>
                     <p class="text-sm">
                       {home.setup}{home.steps.length > 0 ? `. ${home.steps.join('. ')}.` : '.'}

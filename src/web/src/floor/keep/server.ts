@@ -1,4 +1,4 @@
-import type { FloorSession, NewPhoneNote, PhoneContent, TrainingDays } from '../types';
+import type { FloorSession, NewPhoneNote, PhoneContent, ReleaseFigure, TrainingDays } from '../types';
 
 /** How a call to the server ended. */
 export type Answer<T> =
@@ -29,6 +29,10 @@ export class Server {
 
   say(note: NewPhoneNote): Promise<Answer<unknown>> {
     return this.call('POST', '/notes', note);
+  }
+
+  figures(): Promise<Answer<ReleaseFigure[]>> {
+    return this.call('GET', '/figures');
   }
 
   days(): Promise<Answer<TrainingDays>> {

@@ -12,6 +12,7 @@ const exercise = (
   exerciseId,
   name: exerciseId,
   setup: '',
+  setupId: '',
   steps: [],
   cues: [],
   why: '',

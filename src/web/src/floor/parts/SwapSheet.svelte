@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Figure from '../../lib/figure/Figure.svelte';
+  import { figures } from '../keep/figures.svelte';
   import { offered } from '../lead/walk';
   import type { Joint, ReleaseExercise, SwapReason } from '../types';
   import Sheet from './Sheet.svelte';
@@ -41,11 +43,13 @@
   {#if why !== null}
     <ul class="mt-3 grid gap-2" aria-label="What your coach allows instead">
       {#each others as other (other.exercise.exerciseId)}
+        {@const drawing = figures.of(other.exercise)}
         <li>
           <button
             class="tap w-full flex-col items-start text-left"
             onclick={() => onswap(other.exercise.exerciseId, why!)}
           >
+            {#if drawing}<Figure {drawing} size={88} pair />{/if}
             <b>{other.exercise.name} {other.exercise.dose}</b>
             <span class="soft text-body">{other.exercise.setup}</span>
           </button>

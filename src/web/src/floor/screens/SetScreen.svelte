@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Figure from '../../lib/figure/Figure.svelte';
+  import { shareOfPhase } from '../../lib/figure/rep';
+  import { figures } from '../keep/figures.svelte';
   import BottomBar from '../parts/BottomBar.svelte';
   import { counted, leadIn } from '../lead/count';
   import { clock, Ticking } from '../lead/ticking.svelte';
@@ -39,6 +42,12 @@
     running.restUntil === null ? 0 : Math.max(0, (running.restUntil - time.now) / 1000),
   );
   const phase = $derived(count && count.phase >= 0 ? exercise.phases[count.phase] : null);
+
+  const drawing = $derived(figures.of(exercise));
+  /** The figure moves with the count. */
+  const share = $derived(
+    drawing && phase && count ? shareOfPhase(phase.way, count.through, drawing.lowersFirst) : undefined,
+  );
 
   /** A hold ends by itself when its time is over. */
   $effect(() => {
@@ -87,6 +96,9 @@
   </div>
   <h1 class="text-hero">{exercise.name}</h1>
   <p class="text-lead">{exercise.setup}</p>
+  {#if drawing}
+    <Figure {drawing} size={170} pair={share === undefined} {share} label={drawing.inWords} />
+  {/if}
   {#if exercise.cues[0]}<p class="border-l-4 border-primary pl-3 text-lead">{exercise.cues[0]}</p>{/if}
   {#if part.side}
     <p class="text-title font-semibold" role="status">{part.side === 'left' ? 'Left side' : 'Right side'}</p>

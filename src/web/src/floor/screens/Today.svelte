@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Figure from '../../lib/figure/Figure.svelte';
+  import { figures } from '../keep/figures.svelte';
   import BottomBar from '../parts/BottomBar.svelte';
   import { count, dayOfYear } from '../../lib/words';
   import PainBody from '../parts/PainBody.svelte';
@@ -130,7 +132,9 @@
     {#each inOrder as key (key)}
       {@const exercise = today.exercises.find((e) => e.key === key)}
       {#if exercise}
-        <li class="flex items-baseline gap-3 py-2">
+        {@const drawing = figures.of(exercise)}
+        <li class="flex items-center gap-3 py-1">
+          {#if drawing}<Figure {drawing} size={56} />{/if}
           <span class="flex-1">{exercise.name}</span>
           <span class="max-w-[55%] text-right font-semibold"
             >{exercise.dose}{setsOf(key) === exercise.sets.length

@@ -445,6 +445,65 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/figures/{exerciseId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    setup?: string;
+                    with?: string;
+                    stature?: number;
+                };
+                header?: never;
+                path: {
+                    exerciseId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["FigureDrawing"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/approaches": {
         parameters: {
             query?: never;
@@ -968,6 +1027,41 @@ export interface paths {
                 };
             };
         };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/training/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReleaseFigure"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -5650,6 +5744,17 @@ export interface components {
             /** @description Home exercise of the cell. */
             exerciseId: string;
         };
+        DrawnThing: {
+            kind: string;
+            role?: null | string;
+            at: number[];
+            /** Format: int32 */
+            depth: number;
+            /** Format: int32 */
+            width: number;
+            /** Format: double */
+            heightCm: number;
+        };
         /** @enum {unknown} */
         Drift: "kit" | "profile" | "approach" | "gym-week" | "strength";
         Exercise: {
@@ -5669,6 +5774,7 @@ export interface components {
             };
             profile: components["schemas"]["Profile"];
             family: string;
+            figure?: null | string;
             /** Format: int32 */
             rung: number;
             /** Format: int32 */
@@ -5735,6 +5841,11 @@ export interface components {
             gaps: components["schemas"]["LadderGap"][];
             restsOn: components["schemas"]["Reason"];
         };
+        FigureBand: {
+            kind: string;
+            from: string;
+            to: string;
+        };
         FigureDoubt: {
             /** Format: int32 */
             mostReps: number;
@@ -5742,6 +5853,28 @@ export interface components {
             mostKg: number;
             reps: components["schemas"]["Reason"];
             kg: components["schemas"]["Reason"];
+        };
+        FigureDrawing: {
+            figure: string;
+            /** Format: double */
+            turn: number;
+            /** Format: double */
+            over: number;
+            frames: number[][];
+            lowersFirst: boolean;
+            things: components["schemas"]["DrawnThing"][];
+            loads: components["schemas"]["FigureLoad"][];
+            bands: components["schemas"]["FigureBand"][];
+            path?: null | string;
+            working: components["schemas"]["Muscle"][];
+            muscles: {
+                [key: string]: number;
+            };
+            inWords: components["schemas"]["Reason"];
+        };
+        FigureLoad: {
+            where: string;
+            kind: string;
         };
         Filler: {
             id: string;
@@ -5952,6 +6085,7 @@ export interface components {
             name: string;
             setupId: string;
             spots: string;
+            drawnWith?: null | string;
             setup: string;
             /** Format: double */
             externalKg: number;
@@ -6180,6 +6314,7 @@ export interface components {
             label: string;
             synonyms: string[];
             group: components["schemas"]["KitGroup"];
+            drawn?: null | string;
             can: string[];
             measures: components["schemas"]["KitMeasure"][];
             /** Format: double */
@@ -7227,6 +7362,8 @@ export interface components {
             exerciseId: string;
             name: string;
             setup: string;
+            setupId: string;
+            drawnWith?: null | string;
             steps: string[];
             how?: null | string;
             cues: string[];
@@ -7246,6 +7383,17 @@ export interface components {
             sets: components["schemas"]["ReleaseSet"][];
             doubt: components["schemas"]["FigureDoubt"];
             alternatives: components["schemas"]["Alternative"][];
+        };
+        /** @description A figure of a release. */
+        ReleaseFigure: {
+            /** @description The exercise. */
+            exerciseId: string;
+            /** @description Its set-up. */
+            setupId: string;
+            /** @description Things and load it is drawn with. */
+            drawnWith?: null | string;
+            /** @description The drawing. */
+            drawing: components["schemas"]["FigureDrawing"];
         };
         ReleaseInBrief: {
             /** Format: int64 */

@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { Exercise } from '../api/types';
+  import BodyMap from '../figure/BodyMap.svelte';
+  import FigureOf from '../figure/FigureOf.svelte';
   import { trade } from '../trade.svelte';
   import { inWords, sentence } from '../words';
 
@@ -51,19 +53,24 @@
     {#if exercise.offByDefault}<p class="mt-1 border-l-2 border-error pl-2">{exercise.offByDefault}</p>{/if}
   </header>
 
+  <FigureOf of={{ exerciseId: exercise.id }} size={280} live tempo={exercise.tempo ?? '3-0-1-0'} />
+
   <section aria-label="Muscles">
     <h3 class="mb-1 text-base">Muscles</h3>
-    <ul class="grid gap-0.5">
-      {#each muscles as [muscle, share] (muscle)}
-        <li class="grid grid-cols-[8rem_1fr_3rem] items-center gap-2 text-plain">
-          <span>{inWords(muscle)}</span>
-          <span class="h-2 bg-base-200"
-            ><span class="block h-2 bg-primary" style:width="{share * 100}%"></span></span
-          >
-          <span class="figures text-right">{Math.round(share * 100)} %</span>
-        </li>
-      {/each}
-    </ul>
+    <div class="grid items-start gap-4 sm:grid-cols-[auto_minmax(0,1fr)]">
+      <BodyMap muscles={exercise.muscles} of="front and back" />
+      <ul class="grid gap-0.5">
+        {#each muscles as [muscle, share] (muscle)}
+          <li class="grid grid-cols-[8rem_1fr_3rem] items-center gap-2 text-plain">
+            <span>{inWords(muscle)}</span>
+            <span class="h-2 bg-base-200"
+              ><span class="block h-2 bg-primary" style:width="{share * 100}%"></span></span
+            >
+            <span class="figures text-right">{Math.round(share * 100)} %</span>
+          </li>
+        {/each}
+      </ul>
+    </div>
   </section>
 
   {#if exercise.setups.length > 0}

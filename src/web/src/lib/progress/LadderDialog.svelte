@@ -3,6 +3,7 @@
   import type { ClientProfile, FamilyLadder, HomeExercise, PlaceKit } from '../api/types';
   import { toasts } from '../toasts.svelte';
   import { trade } from '../trade.svelte';
+  import FigureOf from '../figure/FigureOf.svelte';
   import Dialog from '../ui/Dialog.svelte';
   import { count, inWords } from '../words';
   import JumpTool from './JumpTool.svelte';
@@ -134,9 +135,10 @@
     </svg>
     {#if rung}
       <div
-        class="mt-1 grid gap-x-6 gap-y-1 border-l-4 border-secondary pl-3 md:grid-cols-[minmax(0,1fr)_auto]"
+        class="mt-1 grid items-center gap-x-6 gap-y-1 border-l-4 border-secondary pl-3 md:grid-cols-[auto_minmax(0,1fr)_auto]"
         aria-live="polite"
       >
+        <FigureOf of={{ exerciseId: rung.exerciseId, statureCm: client.statureCm }} size={110} pair told />
         <p>
           <b>{rung.name}</b>{rung.techniqueLabel ? `, ${rung.techniqueLabel}` : ''}
           {#if at === here}<span class="text-primary">you are here</span>{:else if at === ladder.next}<span

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, ask } from '../api/client';
   import type { ClientProfile, HomeExercise, PlaceKit, Road } from '../api/types';
+  import FigureOf from '../figure/FigureOf.svelte';
   import { toasts } from '../toasts.svelte';
   import { inWords, rest, sentence } from '../words';
 
@@ -58,6 +59,7 @@
         <span class="block h-3 border-b-2 border-primary" aria-hidden="true"
           ><span class="-mb-1 inline-block size-3 translate-y-1 bg-primary"></span></span
         >
+        <FigureOf of={{ ...home, statureCm: client.statureCm }} size={72} />
         <p class="mt-2 text-plain leading-snug"><b>Now</b><br />{home.name}</p>
         <p class="figures text-plain">{home.dose.figures}</p>
       </li>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Candidate, HomeLine } from '../api/types';
+  import FigureOf from '../figure/FigureOf.svelte';
   import ResistanceChart from '../kit/ResistanceChart.svelte';
   import { rest } from '../words';
   import Joint from './Joint.svelte';
@@ -39,6 +40,7 @@
   </div>
   {#each candidate.exercises as home (home.exerciseId)}
     <div class="rule-b pb-2 text-plain">
+      <FigureOf of={home} size={150} pair told />
       {#if candidate.exercises.length > 1}<p class="font-semibold">{home.name}</p>{/if}
       <p class="figures flex flex-wrap items-center gap-x-3">
         <b class="text-lg">{home.dose.figures}</b>

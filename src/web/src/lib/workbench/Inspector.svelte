@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { HomeLine } from '../api/types';
+  import FigureOf from '../figure/FigureOf.svelte';
+  import MuscleCompare from '../figure/MuscleCompare.svelte';
   import ResistanceChart from '../kit/ResistanceChart.svelte';
   import { trade } from '../trade.svelte';
   import { count, inWords, sentence } from '../words';
@@ -90,13 +92,19 @@
       <li>
         <button
           class={[
-            'grid w-full cursor-pointer grid-cols-[1.8rem_56px_minmax(0,1fr)_auto] items-center gap-2 rounded px-1 py-1 text-left hover:bg-base-200',
+            'grid w-full cursor-pointer grid-cols-[1.8rem_44px_56px_minmax(0,1fr)_auto] items-center gap-2 rounded px-1 py-1 text-left hover:bg-base-200',
             taken && 'font-semibold text-primary',
           ]}
           aria-pressed={taken}
           onclick={() => bench.decide.choose(candidate.id)}
         >
           <span class="keycap">{i < 9 ? i + 1 : ''}</span>
+          {#if candidate.exercises[0]}
+            <FigureOf
+              of={{ ...candidate.exercises[0], statureCm: bench.client?.value.profile.statureCm }}
+              size={44}
+            />
+          {/if}
           <Joint match={candidate.match} parts={candidate.parts} width={52} height={26} />
           <span class="min-w-0">
             {candidate.exercises.map((e) => e.name).join(' + ')}
@@ -152,6 +160,12 @@
         >Leave out for this client {#if i === 0}<span class="keycap">B</span>{/if}</button
       >
     </div>
+    <FigureOf
+      of={{ ...home, statureCm: bench.client?.value.profile.statureCm }}
+      size={220}
+      live
+      tempo={home.dose.timed ? null : home.dose.tempo}
+    />
     <p class="mt-1">{home.setup}</p>
     {#if home.how}<p class="mt-1 text-plain">{home.how}</p>{/if}
     {#if home.steps.length > 0}
@@ -248,5 +262,12 @@
         {/each}
       </tbody>
     </table>
+  </section>
+{/if}
+
+{#if chosen}
+  <section class="rule-b p-4" aria-labelledby="muscles">
+    <h3 id="muscles" class="mb-2 text-base">Muscles, gym beside home</h3>
+    <MuscleCompare gym={line.gym.exerciseId ?? null} home={chosen.exercises.map((e) => e.exerciseId)} />
   </section>
 {/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { HomeLine } from '../api/types';
+  import FigureOf from '../figure/FigureOf.svelte';
   import Joint from './Joint.svelte';
   import DoseCell from './DoseCell.svelte';
   import { count, inWords, rest } from '../words';
@@ -75,7 +76,10 @@
   </div>
   <div class="grid content-center gap-2 py-3 pr-4 pl-3">
     {#each line.chosen?.exercises ?? [] as home, i (home.exerciseId)}
-      <div>
+      <div class="grid grid-cols-[minmax(0,1fr)_auto] gap-x-2">
+        <div class="col-start-2 row-span-4 row-start-1 self-center max-sm:hidden">
+          <FigureOf of={{ ...home, statureCm: bench.client?.value.profile.statureCm }} size={72} />
+        </div>
         <p class="flex items-baseline gap-2">
           {#if i === 0 && label}<span class="figures text-note text-secondary" title="place in the session"
               >{label}</span

@@ -1,0 +1,58 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Knowledge.Figures;
+
+namespace Ingegno.Core.Knowledge.TradeData;
+
+/// <summary>Figures of the exercises of a trade, a practice's own among them.</summary>
+public static class ExerciseFigures
+{
+    /// <summary>Draws an exercise; null where it has no figure.</summary>
+    /// <param name="trade">The trade.</param>
+    /// <param name="exerciseId">The exercise.</param>
+    /// <param name="setupId">Set-up; null for the usual one.</param>
+    /// <param name="drawnWith">Things and load of the client as <see cref="FigureProps.Written"/> gives them; null for the usual ones.</param>
+    /// <param name="statureCm">Stature, cm; null for the usual one.</param>
+    /// <param name="steps">Steps from one key pose to the next.</param>
+    public static FigureDrawing? DrawingOf(
+        this Trade trade,
+        string exerciseId,
+        string? setupId,
+        string? drawnWith,
+        double? statureCm,
+        int steps = FigureMotion.StepsBetween
+    )
+    {
+        ArgumentNullException.ThrowIfNull(trade);
+        if (trade.Catalogue.Find(exerciseId) is not { } exercise || trade.FigureOf(exerciseId, setupId) is not { } figure)
+        {
+            return null;
+        }
+
+        var stature = statureCm ?? FigureScene.UsualStatureCm;
+        var props = drawnWith is null ? null : FigureProps.Read(drawnWith);
+        var scene = new FigureScene(stature, props?.Heights() ?? ImmutableDictionary<string, double>.Empty);
+        return FigureDrawing.Of(props is null ? figure : figure.Dressed(props), scene, exercise.Muscles, exercise.PrimeMovers(), steps);
+    }
+
+    /// <summary>The figure of an exercise: its own, that of the exercise it was made from, or that of a neighbour in its family.</summary>
+    public static Figure? FigureOf(this Trade trade, string exerciseId, string? setupId = null)
+    {
+        ArgumentNullException.ThrowIfNull(trade);
+        if (trade.Figures.Find(exerciseId, setupId) is { } own)
+        {
+            return own;
+        }
+
+        if (trade.Catalogue.Find(exerciseId) is not { } exercise)
+        {
+            return null;
+        }
+
+        return (exercise.Figure is { } from ? trade.Figures.Find(from, setupId) : null)
+            ?? trade
+                .Catalogue.All.Where(e => e.Family == exercise.Family && e.Id != exercise.Id)
+                .OrderBy(e => Math.Abs(e.Rung - exercise.Rung))
+                .Select(e => trade.Figures.Find(e.Id))
+                .FirstOrDefault(f => f is not null);
+    }
+}

@@ -1,0 +1,94 @@
+using System.Collections.Immutable;
+using System.Security.Claims;
+using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Knowledge.Figures;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Storage;
+using Ingegno.Web.Infrastructure;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Web.Features;
+
+/// <summary>A figure of a release.</summary>
+/// <param name="ExerciseId">The exercise.</param>
+/// <param name="SetupId">Its set-up.</param>
+/// <param name="DrawnWith">Things and load it is drawn with.</param>
+/// <param name="Drawing">The drawing.</param>
+public sealed record ReleaseFigure(string ExerciseId, string SetupId, string? DrawnWith, FigureDrawing Drawing);
+
+/// <summary>How exercises look.</summary>
+public static class FigureEndpoints
+{
+    /// <summary>Browsers keep a figure for a day: it changes with the program alone.</summary>
+    private const string KeepForADay = "private, max-age=86400";
+
+    /// <summary>Steps from pose to pose on the phone, which keeps all figures of its release.</summary>
+    private const int StepsOnPhone = 6;
+
+    public static void MapFigures(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/figures/{exerciseId}", One)
+            .WithTags("trade")
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        api.MapGroup("/training")
+            .WithTags("training")
+            .RequireAuthorization(LinkSignIn.Policy)
+            .MapGet("/figures", OfReleases);
+    }
+
+    private static Results<Ok<FigureDrawing>, ProblemHttpResult> One(
+        string exerciseId,
+        Trade trade,
+        HttpContext context,
+        string? setup = null,
+        string? with = null,
+        double? stature = null
+    )
+    {
+        if (stature is not (null or (>= 100 and <= 250)))
+        {
+            return Problems.Invalid("stature", "A stature lies between 100 and 250 cm.");
+        }
+
+        if (with?.Length > FigureProps.MostCharacters)
+        {
+            return Problems.Invalid("with", $"The things of a figure take at most {FigureProps.MostCharacters} characters.");
+        }
+
+        if (trade.DrawingOf(exerciseId, setup, with, stature) is not { } drawing)
+        {
+            return Problems.NotFound("figure");
+        }
+
+        context.Response.Headers.CacheControl = KeepForADay;
+        return TypedResults.Ok(drawing);
+    }
+
+    private static Ok<ImmutableArray<ReleaseFigure>> OfReleases(
+        ClaimsPrincipal user,
+        ReleaseStore releases,
+        ClientStore clients,
+        PracticeTrades trades
+    )
+    {
+        var link = LinkHolder.Of(user);
+        var trade = trades.Of(link.CoachId);
+        var stature = clients.Find(link.CoachId, link.ClientId)?.Value.Profile.StatureCm;
+        return TypedResults.Ok(
+            releases
+                .Current(link.CoachId, link.ClientId)
+                .SelectMany(r => r.Release.Days)
+                .SelectMany(d => d.Exercises)
+                .SelectMany(e => e.Alternatives.Select(a => a.Exercise).Prepend(e))
+                .DistinctBy(e => (e.ExerciseId, e.SetupId, e.DrawnWith))
+                .Select(e =>
+                    trade.DrawingOf(e.ExerciseId, e.SetupId, e.DrawnWith, stature, StepsOnPhone) is { } drawing
+                        ? new ReleaseFigure(e.ExerciseId, e.SetupId, e.DrawnWith, drawing)
+                        : null
+                )
+                .OfType<ReleaseFigure>()
+                .ToImmutableArray()
+        );
+    }
+}
