@@ -31,10 +31,7 @@ public static class FigureEndpoints
             .WithTags("trade")
             .ProducesProblem(StatusCodes.Status400BadRequest)
             .ProducesProblem(StatusCodes.Status404NotFound);
-        api.MapGroup("/training")
-            .WithTags("training")
-            .RequireAuthorization(LinkSignIn.Policy)
-            .MapGet("/figures", OfReleases);
+        api.MapGroup("/training").WithTags("training").RequireAuthorization(LinkSignIn.Policy).MapGet("/figures", OfReleases);
     }
 
     private static Results<Ok<FigureDrawing>, ProblemHttpResult> One(

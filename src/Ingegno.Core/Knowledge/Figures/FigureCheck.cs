@@ -60,16 +60,20 @@ public static class FigureCheck
     private static double Slipped(Figure figure, SolvedPose start, SolvedPose now)
     {
         var (first, last) = (figure.Poses[0].Limbs, figure.Poses[^1].Limbs);
-        return ((double[])
-            [
-                Moved(first.NearLeg, last.NearLeg, start.NearLeg.Toe, now.NearLeg.Toe),
-                Moved(first.FarLeg, last.FarLeg, start.FarLeg.Toe, now.FarLeg.Toe),
-                Moved(first.NearArm, last.NearArm, start.NearArm.Wrist, now.NearArm.Wrist),
-                Moved(first.FarArm, last.FarArm, start.FarArm.Wrist, now.FarArm.Wrist),
-            ]).Max();
+        return (
+            (double[])
+                [
+                    Moved(first.NearLeg, last.NearLeg, start.NearLeg.Toe, now.NearLeg.Toe),
+                    Moved(first.FarLeg, last.FarLeg, start.FarLeg.Toe, now.FarLeg.Toe),
+                    Moved(first.NearArm, last.NearArm, start.NearArm.Wrist, now.NearArm.Wrist),
+                    Moved(first.FarArm, last.FarArm, start.FarArm.Wrist, now.FarArm.Wrist),
+                ]
+        ).Max();
 
         static double Moved(Limb a, Limb b, Vector3 from, Vector3 to) =>
-            a is LimbByEnd { From: LimbOrigin.World, Free: false, End: LimbEnd.Flat } x && b is LimbByEnd y && (x with { Pole = y.Pole }) == y
+            a is LimbByEnd { From: LimbOrigin.World, Free: false, End: LimbEnd.Flat } x
+            && b is LimbByEnd y
+            && (x with { Pole = y.Pole }) == y
                 ? (to - from).Length()
                 : 0;
     }
@@ -116,7 +120,11 @@ public static class FigureCheck
         var standing = feet.Where(l => Planted(figure, l == pose.NearLeg)).DefaultIfEmpty(feet[0]).ToList();
         var mass = pose.CentreOfMass(BodySegments.Of(Sex.Unknown));
         var x = Outside(mass.X, standing.Min(l => Math.Min(l.Heel.X, l.Toe.X)), standing.Max(l => Math.Max(l.Heel.X, l.Toe.X)));
-        var z = Outside(mass.Z, standing.Min(l => Math.Min(l.Heel.Z, l.Toe.Z)) - 0.03, standing.Max(l => Math.Max(l.Heel.Z, l.Toe.Z)) + 0.03);
+        var z = Outside(
+            mass.Z,
+            standing.Min(l => Math.Min(l.Heel.Z, l.Toe.Z)) - 0.03,
+            standing.Max(l => Math.Max(l.Heel.Z, l.Toe.Z)) + 0.03
+        );
         return Math.Sqrt((x * x) + (z * z));
     }
 

@@ -49,7 +49,13 @@ public sealed record FigureDrawing(
     /// <param name="muscles">Involvement of each muscle, 0–1.</param>
     /// <param name="working">Those that are marked on the body: prime movers.</param>
     /// <param name="steps">Steps from one key pose to the next.</param>
-    public static FigureDrawing Of(Figure figure, FigureScene scene, ImmutableSortedDictionary<Muscle, double> muscles, IEnumerable<Muscle> working, int steps = FigureMotion.StepsBetween)
+    public static FigureDrawing Of(
+        Figure figure,
+        FigureScene scene,
+        ImmutableSortedDictionary<Muscle, double> muscles,
+        IEnumerable<Muscle> working,
+        int steps = FigureMotion.StepsBetween
+    )
     {
         ArgumentNullException.ThrowIfNull(figure);
         ArgumentNullException.ThrowIfNull(scene);
@@ -83,5 +89,6 @@ public sealed record FigureDrawing(
         );
     }
 
-    private static int[] Thousandths(Vector3 v) => [(int)MathF.Round(v.X * 1000), (int)MathF.Round(v.Y * 1000), (int)MathF.Round(v.Z * 1000)];
+    private static int[] Thousandths(Vector3 v) =>
+        [(int)MathF.Round(v.X * 1000), (int)MathF.Round(v.Y * 1000), (int)MathF.Round(v.Z * 1000)];
 }

@@ -9,11 +9,7 @@ namespace Ingegno.Core.Knowledge.Figures;
 internal static class FigureInheritance
 {
     private static readonly string[] Roots = ["stand", "hip", "shoulder", "kneel", "line"];
-    private static readonly (string Both, string Near, string Far)[] Pairs =
-    [
-        ("arms", "nearArm", "farArm"),
-        ("legs", "nearLeg", "farLeg"),
-    ];
+    private static readonly (string Both, string Near, string Far)[] Pairs = [("arms", "nearArm", "farArm"), ("legs", "nearLeg", "farLeg")];
 
     /// <exception cref="FormatException">It takes from what is not there, or from itself.</exception>
     public static JsonObject Resolve(string id, IReadOnlyDictionary<string, JsonObject> all) => Resolve(id, all, []);

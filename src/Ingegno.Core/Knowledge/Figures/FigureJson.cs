@@ -48,12 +48,7 @@ internal static class FigureJson
             Number(o, "twist") ?? 0,
             Number(o, "head") ?? 0,
             Number(o, "look") ?? 0,
-            new Limbs(
-                Arm(o["nearArm"] ?? arms),
-                Arm(o["farArm"] ?? arms),
-                Leg(o["nearLeg"] ?? legs),
-                Leg(o["farLeg"] ?? legs)
-            )
+            new Limbs(Arm(o["nearArm"] ?? arms), Arm(o["farArm"] ?? arms), Leg(o["nearLeg"] ?? legs), Leg(o["farLeg"] ?? legs))
         );
     }
 

@@ -50,7 +50,11 @@ public static class FigureMotion
         ArgumentNullException.ThrowIfNull(scene);
         ArgumentNullException.ThrowIfNull(start);
         var under = thing.Under is { } part ? PointOf(part, start) ?? Vector3.Zero : Vector3.Zero;
-        return new Vector3(under.X + (float)(thing.X ?? 0), (float)scene.HeightOf(figure, thing.Role ?? thing.Kind), under.Z + (float)thing.Z);
+        return new Vector3(
+            under.X + (float)(thing.X ?? 0),
+            (float)scene.HeightOf(figure, thing.Role ?? thing.Kind),
+            under.Z + (float)thing.Z
+        );
     }
 
     /// <summary>Length of a band at a moment of the rep, in shares of stature.</summary>
@@ -61,7 +65,11 @@ public static class FigureMotion
 
         Vector3 End(string name) =>
             PointOf(name, now)
-            ?? (figure.Things.FirstOrDefault(t => (t.Role ?? t.Kind) == name) is { } thing ? PlaceOf(thing, figure, scene, start) : Vector3.Zero);
+            ?? (
+                figure.Things.FirstOrDefault(t => (t.Role ?? t.Kind) == name) is { } thing
+                    ? PlaceOf(thing, figure, scene, start)
+                    : Vector3.Zero
+            );
     }
 
     /// <summary>A part of the body by its name; null where it names none.</summary>

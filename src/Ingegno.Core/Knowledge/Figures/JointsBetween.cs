@@ -45,7 +45,8 @@ internal static class JointsBetween
             FarLeg = Lifted(pose.FarLeg, by),
         };
 
-    private static SolvedArm Lifted(SolvedArm a, Vector3 by) => new(a.Shoulder + by, a.Elbow + by, a.Wrist + by, a.Grip + by, a.Fingers + by);
+    private static SolvedArm Lifted(SolvedArm a, Vector3 by) =>
+        new(a.Shoulder + by, a.Elbow + by, a.Wrist + by, a.Grip + by, a.Fingers + by);
 
     private static SolvedLeg Lifted(SolvedLeg l, Vector3 by) => new(l.Hip + by, l.Knee + by, l.Ankle + by, l.Heel + by, l.Toe + by);
 
@@ -55,7 +56,9 @@ internal static class JointsBetween
         var t = (float)share;
         return now with
         {
-            NearArm = Same(from.Limbs.NearArm, to.Limbs.NearArm) ? now.NearArm : Turned(now.NearArm, Arm(a, b, a.NearArm, b.NearArm, now.Neck, t)),
+            NearArm = Same(from.Limbs.NearArm, to.Limbs.NearArm)
+                ? now.NearArm
+                : Turned(now.NearArm, Arm(a, b, a.NearArm, b.NearArm, now.Neck, t)),
             FarArm = Same(from.Limbs.FarArm, to.Limbs.FarArm) ? now.FarArm : Turned(now.FarArm, Arm(a, b, a.FarArm, b.FarArm, now.Neck, t)),
             NearLeg = Same(from.Limbs.NearLeg, to.Limbs.NearLeg) ? now.NearLeg : Leg(a, b, a.NearLeg, b.NearLeg, now.Hips, t),
             FarLeg = Same(from.Limbs.FarLeg, to.Limbs.FarLeg) ? now.FarLeg : Leg(a, b, a.FarLeg, b.FarLeg, now.Hips, t),

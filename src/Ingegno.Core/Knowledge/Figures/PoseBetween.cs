@@ -43,7 +43,11 @@ internal static class PoseBetween
             ),
             (HipRoot x, HipRoot y) when x.On == y.On => new HipRoot(Vector3.Lerp(x.At, y.At, (float)t), x.On),
             (ShoulderRoot x, ShoulderRoot y) when x.On == y.On => new ShoulderRoot(Vector3.Lerp(x.At, y.At, (float)t), x.On),
-            (KneelingRoot x, KneelingRoot y) when x.On == y.On => new KneelingRoot(Mix(x.X, y.X, t), Mix(x.ThighBack, y.ThighBack, t), x.On),
+            (KneelingRoot x, KneelingRoot y) when x.On == y.On => new KneelingRoot(
+                Mix(x.X, y.X, t),
+                Mix(x.ThighBack, y.ThighBack, t),
+                x.On
+            ),
             (LineRoot x, LineRoot y) when x.Pivot == y.Pivot && x.FaceUp == y.FaceUp && x.Angle.HasValue == y.Angle.HasValue => x with
             {
                 Leg = Mix(x.Leg, y.Leg, t),

@@ -132,7 +132,9 @@ public sealed class PoseSolver(Func<string?, double> heights)
 
     private SolvedLine Line(Pose pose, LineRoot line, Vector3? planted)
     {
-        var touching = ((Limb[])[pose.Limbs.NearArm, pose.Limbs.FarArm]).OfType<LimbByEnd>().FirstOrDefault(a => a.From == LimbOrigin.World);
+        var touching = ((Limb[])[pose.Limbs.NearArm, pose.Limbs.FarArm])
+            .OfType<LimbByEnd>()
+            .FirstOrDefault(a => a.From == LimbOrigin.World);
         var (reach, over) = touching?.End switch
         {
             LimbEnd.Flat => (BodyLengths.UpperArm + BodyLengths.Forearm, SolvedLine.WristOnPalm),
@@ -187,7 +189,9 @@ public sealed class PoseSolver(Func<string?, double> heights)
             return (ArmFrom(shoulder, elbow, elbow + ((float)BodyLengths.Forearm * ahead), ahead), (target - elbow).Length());
         }
 
-        var pole = end.Pole is { } asked ? body.Chest.Along(asked, side) : (0.45f * side * body.Chest.Near) - body.Chest.Up - (0.5f * body.Chest.Front);
+        var pole = end.Pole is { } asked
+            ? body.Chest.Along(asked, side)
+            : (0.45f * side * body.Chest.Near) - body.Chest.Up - (0.5f * body.Chest.Front);
         if (end.End == LimbEnd.Flat)
         {
             var (middle, wrist) = TwoBones.Reach(shoulder, target, BodyLengths.UpperArm, BodyLengths.Forearm, pole);
@@ -221,14 +225,18 @@ public sealed class PoseSolver(Func<string?, double> heights)
         var ground = Ground(end, body, hip, side);
         if (end.End == LimbEnd.Knee)
         {
-            var knee = hip + ((float)BodyLengths.Thigh * Vector3.Normalize(ground + new Vector3(0, (float)SolvedLine.KneeOnFloor, 0) - hip));
+            var knee =
+                hip + ((float)BodyLengths.Thigh * Vector3.Normalize(ground + new Vector3(0, (float)SolvedLine.KneeOnFloor, 0) - hip));
             var tucked = end.Pitch > 0;
             var down = ((tucked ? (float)SolvedLine.AnkleOnToes : Ankle) - knee.Y + ground.Y) / (float)BodyLengths.Shank;
             var back = Vector3.Normalize(new Vector3(-1, Math.Clamp(down, -0.5f, 0.5f), 0));
             var heel = knee + ((float)BodyLengths.Shank * back);
             var foot = tucked ? Vector3.Normalize(new Vector3(0.7f, -1, 0)) : Vector3.Normalize(new Vector3(-1, -0.15f, 0));
             var sole = tucked ? new Vector3(-1, -0.7f, 0) : new Vector3(0.15f, -1, 0);
-            return (LegFrom(hip, knee, heel, foot, Vector3.Normalize(tucked ? sole : -sole)), (ground + new Vector3(0, (float)SolvedLine.KneeOnFloor, 0) - knee).Length());
+            return (
+                LegFrom(hip, knee, heel, foot, Vector3.Normalize(tucked ? sole : -sole)),
+                (ground + new Vector3(0, (float)SolvedLine.KneeOnFloor, 0) - knee).Length()
+            );
         }
 
         var (target, along, under) = Foot(end, ground, toe);
@@ -242,7 +250,9 @@ public sealed class PoseSolver(Func<string?, double> heights)
             target = new Vector3(lying.X, Math.Max(lying.Y, target.Y), target.Z);
         }
 
-        var pole = end.Pole is { } asked ? body.Pelvis.Along(asked, side) : body.Pelvis.Front + (0.8f * toe) + (0.12f * side * body.Pelvis.Near);
+        var pole = end.Pole is { } asked
+            ? body.Pelvis.Along(asked, side)
+            : body.Pelvis.Front + (0.8f * toe) + (0.12f * side * body.Pelvis.Near);
         var (bent, reached) = TwoBones.Reach(hip, target, BodyLengths.Thigh, BodyLengths.Shank, pole);
         if (end.End == LimbEnd.Pointed)
         {

@@ -27,29 +27,19 @@ public sealed record SolvedPose(
 {
     /// <summary>All joints in the order in which they go out: <see cref="Names"/>.</summary>
     public ImmutableArray<Vector3> Joints =>
-        [
-            Hips,
-            Middle,
-            Neck,
-            Head,
-            Face,
-            .. OfArm(NearArm),
-            .. OfArm(FarArm),
-            .. OfLeg(NearLeg),
-            .. OfLeg(FarLeg),
-        ];
+        [Hips, Middle, Neck, Head, Face, .. OfArm(NearArm), .. OfArm(FarArm), .. OfLeg(NearLeg), .. OfLeg(FarLeg)];
 
     /// <summary>Names of <see cref="Joints"/>, in order.</summary>
     public static ImmutableArray<string> Names { get; } =
-        [
-            "hips",
-            "middle",
-            "neck",
-            "head",
-            "face",
-            .. from side in (string[])["near", "far"] from j in (string[])["Shoulder", "Elbow", "Wrist", "Grip", "Fingers"] select side + j,
-            .. from side in (string[])["near", "far"] from j in (string[])["Hip", "Knee", "Ankle", "Heel", "Toe"] select side + j,
-        ];
+    [
+        "hips",
+        "middle",
+        "neck",
+        "head",
+        "face",
+        .. from side in (string[])["near", "far"] from j in (string[])["Shoulder", "Elbow", "Wrist", "Grip", "Fingers"] select side + j,
+        .. from side in (string[])["near", "far"] from j in (string[])["Hip", "Knee", "Ankle", "Heel", "Toe"] select side + j,
+    ];
 
     /// <summary>Pitch of the trunk from hips to shoulders in degrees: 0 upright, 90 level.</summary>
     public double TrunkPitch => Math.Atan2(Horizontal(Neck - Hips), Neck.Y - Hips.Y) * 180 / Math.PI;

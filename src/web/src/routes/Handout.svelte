@@ -29,15 +29,17 @@
   /** A column for each set, four at least: there is room for one more. */
   const slots = (sets: number): number[] =>
     Array.from({ length: Math.max(4, Math.min(sets, 8)) }, (_, i) => i + 1);
+  /** Characters of a line of text that has a figure beside it. */
+  const charactersBesideFigure = 52;
   /** About so many lines an exercise takes on paper; the table to write in needs six. */
   const linesOf = (home: HomeExercise): number =>
     Math.max(
       6,
       1 +
-        Math.ceil([home.setup, ...home.steps, home.how ?? ''].join('. ').length / 75) +
-        Math.ceil(home.cues.join(' · ').length / 75) +
+        Math.ceil([home.setup, ...home.steps, home.how ?? ''].join('. ').length / charactersBesideFigure) +
+        Math.ceil(home.cues.join(' · ').length / charactersBesideFigure) +
         home.dose.instructions.length +
-        Math.ceil(home.cautions.join(' ').length / 75),
+        Math.ceil(home.cautions.join(' ').length / charactersBesideFigure),
     );
   /** What is on a day decides how small it is printed, so that it keeps to its page, on Letter too. */
   const printed = (day: DayOfPlan): string => {
@@ -46,6 +48,10 @@
       .reduce((sum, home) => sum + linesOf(home), day.warmUp.length / 2 + day.kept.length);
     return lines > 44 ? 'fullest' : lines > 34 ? 'full' : '';
   };
+
+  /** A full page has smaller figures. */
+  const figureSize = (day: DayOfPlan): number =>
+    large ? 110 : ({ fullest: 56, full: 66 }[printed(day) || 'few'] ?? 88);
 
   onMount(() => {
     void load();
@@ -150,7 +156,7 @@
                     <span class="float-right ml-2 print:-my-1">
                       <FigureOf
                         of={{ ...home, statureCm: client.value.profile.statureCm }}
-                        size={large ? 110 : 92}
+                        size={figureSize(day)}
                         pair
                         told
                         soon

@@ -97,7 +97,7 @@
   <h1 class="text-hero">{exercise.name}</h1>
   <p class="text-lead">{exercise.setup}</p>
   {#if drawing}
-    <Figure {drawing} size={170} pair={share === undefined} {share} label={drawing.inWords} />
+    <Figure {drawing} size={150} pair={share === undefined} {share} label={drawing.inWords} />
   {/if}
   {#if exercise.cues[0]}<p class="border-l-4 border-primary pl-3 text-lead">{exercise.cues[0]}</p>{/if}
   {#if part.side}

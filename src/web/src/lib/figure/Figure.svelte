@@ -4,7 +4,7 @@
 
   interface Props {
     drawing: FigureDrawing;
-    /** Edge of the square that it is drawn in, px; fills its place when it is left out. */
+    /** The longer side of the picture, px; it fills its place when left out. */
     size?: number | undefined;
     /** Start and end side by side, as on paper. */
     pair?: boolean;
@@ -34,6 +34,8 @@
   }: Props = $props();
   const look = $derived(lookOf(drawing, turn));
   const box = $derived(boxOf(drawing, look));
+  /** Pixels for the length of a stature: the longer side of the picture takes the size. */
+  const fit = $derived(size && size / Math.max(box.width, box.height));
   const rep = $derived(stretches(tempo ?? '', drawing.lowersFirst));
   const moves = $derived(playing && drawing.frames.length > 1);
   const marked = $derived(muscles ? drawing.working : []);
@@ -55,7 +57,13 @@
 </script>
 
 {#snippet one(share: number, before: boolean, after: boolean)}
-  <svg class="figure" {viewBox} width={size} height={size} aria-hidden="true">
+  <svg
+    class="figure"
+    {viewBox}
+    width={fit && box.width * fit}
+    height={fit && box.height * fit}
+    aria-hidden="true"
+  >
     {#each [ground(box), ...(before ? ghost(drawing, look) : []), ...picture(drawing, share, look, marked), ...(after ? arrow(drawing, look) : [])] as shape, i (i)}
       <path d={shape.d} class={shape.ink} stroke-width={shape.width} style:stroke-width={shape.width} />
     {/each}

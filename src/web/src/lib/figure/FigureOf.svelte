@@ -60,7 +60,7 @@
   bind:this={place}
   class="inline-grid shrink-0 justify-items-center"
   style:width="{wide}px"
-  style:min-height="{size}px"
+  style:min-height={drawing ? undefined : `${size}px`}
 >
   {#if drawing}
     <Figure

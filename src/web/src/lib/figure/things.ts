@@ -72,11 +72,22 @@ const chair = (r: Room): Shape[] => [
 
 const plainBox = (r: Room): Shape[] => box(r, 0, r.at[1]);
 
+/** The height of a step of stairs, in shares of stature. */
+const usualStep = 0.11;
+
+/** Stairs up to the step that is used, and one more behind it. */
+function stairs(r: Room): Shape[] {
+  const steps = Math.max(1, Math.round(r.at[1] / usualStep));
+  return Array.from({ length: steps + 1 }, (_, i) =>
+    box(part(r, (i + 1 - steps) * r.depth, 0, r.depth, r.width), 0, ((i + 1) / steps) * r.at[1]),
+  ).flat();
+}
+
 /** How each kind of thing is drawn. */
 const kinds: Record<string, (room: Room) => Shape[]> = {
   box: (r) => box(r, 0, r.at[1]),
   step: (r) => box(r, 0, r.at[1]),
-  stairs: (r) => [...box(r, 0, r.at[1]), ...box(part(r, r.depth, 0, r.depth, r.width), 0, r.at[1] * 2)],
+  stairs,
   block: (r) => box(r, 0, Math.max(r.at[1], 0.02)),
   cushion: (r) => box(r, 0, Math.max(r.at[1], 0.025), 'soft'),
   mat: (r) => box(r, 0, 0.008, 'soft'),

@@ -63,7 +63,7 @@
       </tr>
     </thead>
     <tbody>
-      {#each grid.rows as row, i (i)}
+      {#each grid.ready ? grid.rows : [] as row, i (i)}
         {@const newDay = i > 0 && row.day !== grid.rows[i - 1]?.day}
         <tr class={['border-t', newDay ? 'border-t-2 border-base-content' : 'border-base-300']}>
           <th scope="row" class="figures soft px-2 text-right text-note font-normal">{i + 1}</th>
@@ -122,7 +122,7 @@
     </tbody>
   </table>
 </div>
-{#if grid.rows.length === 0}
+{#if grid.ready && grid.rows.length === 0}
   <p class="mt-3">
     This week has no lines yet. <button class="link" onclick={() => grid.addAfter(-1)}>Add the first</button>,
     or paste from a spreadsheet with Import.

@@ -19,6 +19,8 @@ export class WeekGrid {
   faults = $state<ProgramFault[]>([]);
   text = $state('');
   conflict = $state<SavedWeek | null>(null);
+  /** It may be typed into: what was typed earlier and not saved is back. */
+  ready = $state(false);
   /** The coach looks at what somebody else saved meanwhile. */
   deciding = $state(false);
 
@@ -57,14 +59,17 @@ export class WeekGrid {
   async lay(week: SavedWeek): Promise<void> {
     clearTimeout(this.#timer);
     this.history.clear();
+    this.ready = false;
     try {
       const { rows } = await ask(() => api.POST('/api/v1/program/rows', { body: { text: week.value.text } }));
       this.week = week;
       this.#name = week.value.name;
       this.rows = rows;
-      await this.#check();
       await this.keeper.on(`grid-${week.id}`, week.revision);
+      this.ready = true;
+      await this.#check();
     } catch (error) {
+      this.ready = true;
       toasts.problem(error);
     }
   }
