@@ -11,7 +11,7 @@ public static class FigureCheck
     /// <summary>How far below the floor a joint may lie, for the roundness of a limb, in shares of stature.</summary>
     private const double Floor = 0.0125;
 
-    /// <summary>How far a planted contact may move during the rep (handbook of the trade, docs/trade/figures): 1 % of stature.</summary>
+    /// <summary>How far a planted contact may move during the rep (docs/trade/figures): 1 % of stature.</summary>
     private const double Slip = 0.01;
 
     /// <summary>How far the centre of mass may stand outside the feet: 4 % of stature.</summary>

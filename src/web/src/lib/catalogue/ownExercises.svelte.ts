@@ -19,7 +19,15 @@ export class OwnExercises extends OwnDrafts<Exercise> {
   /** A new exercise, with another as its pattern. */
   startFrom(exercise: Exercise): void {
     this.begin(
-      { ...structuredClone(exercise), name: '', synonyms: [], easier: null, harder: null },
+      {
+        ...structuredClone(exercise),
+        name: '',
+        synonyms: [],
+        easier: null,
+        harder: null,
+        // It looks like the one it is made from.
+        figure: exercise.figure ?? exercise.id,
+      },
       null,
       true,
     );

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { arrow, boxOf, ghost, ground, lookOf, picture, type FigureDrawing } from './drawing';
+  import { arrow, boxOf, ghost, ground, labels, lookOf, picture, type FigureDrawing } from './drawing';
   import { shareAt, stretches } from './rep';
 
   interface Props {
@@ -53,12 +53,14 @@
   });
 
   const stills = $derived(pair && drawing.frames.length > 1 ? [0, 1] : [1]);
+  /** Words can be read from this size on. */
+  const written = $derived((size ?? 0) >= 150 || pair);
   const viewBox = $derived(`${box.x} ${box.y} ${box.width} ${box.height}`);
 </script>
 
 {#snippet one(share: number, before: boolean, after: boolean)}
   <svg
-    class="figure"
+    class={['figure', moves && 'moves']}
     {viewBox}
     width={fit && box.width * fit}
     height={fit && box.height * fit}
@@ -67,6 +69,13 @@
     {#each [ground(box), ...(before ? ghost(drawing, look) : []), ...picture(drawing, share, look, marked), ...(after ? arrow(drawing, look) : [])] as shape, i (i)}
       <path d={shape.d} class={shape.ink} stroke-width={shape.width} style:stroke-width={shape.width} />
     {/each}
+    {#if written}
+      {#each labels(drawing, look) as word, i (i)}
+        <text x={word.x} y={word.y} text-anchor="middle" class="word" style:font-size="{12 / (fit ?? 12)}px"
+          >{word.text}</text
+        >
+      {/each}
+    {/if}
   </svg>
 {/snippet}
 

@@ -44,8 +44,13 @@
     if (!near) return;
     const [exerciseId, setupId, drawnWith, statureCm] = asked;
     let here = true;
-    void figureOf({ exerciseId, setupId, drawnWith, statureCm }).then((found) => {
+    const show = (found: FigureDrawing | null): void => {
       if (here) [drawing, turned] = [found, undefined];
+    };
+    void figureOf({ exerciseId, setupId, drawnWith, statureCm }).then((found) => {
+      // While a list is scrolled fast, drawing waits until there is time for it.
+      if (live || soon || !('requestIdleCallback' in window)) show(found);
+      else requestIdleCallback(() => show(found), { timeout: 400 });
     });
     return () => {
       here = false;
@@ -58,9 +63,9 @@
 
 <span
   bind:this={place}
-  class="inline-grid shrink-0 justify-items-center"
+  class="inline-grid shrink-0 content-center justify-items-center"
   style:width="{wide}px"
-  style:min-height={drawing ? undefined : `${size}px`}
+  style:min-height={drawing && (size > 80 || pair) ? undefined : `${size}px`}
 >
   {#if drawing}
     <Figure

@@ -64,10 +64,8 @@ const gripping = (figure: FigureDrawing): boolean =>
 
 /** The pale body of the start, behind the one that moves. */
 export function ghost(figure: FigureDrawing, look: Look, share = 0): Shape[] {
-  return person(seen(bodyAt(figure.frames, share), look), gripping(figure)).map((s) => ({
-    ...s,
-    ink: 'ghost',
-  }));
+  const shapes = person(seen(bodyAt(figure.frames, share), look), gripping(figure));
+  return [{ ink: 'ghost', near: -8, d: shapes.map((s) => s.d).join('') }];
 }
 
 /** Where a band is held: one end, or one on each side of the body. */
@@ -141,6 +139,23 @@ export function arrow(figure: FigureDrawing, look: Look): Shape[] {
     },
   ];
 }
+
+/** A word in a drawing. */
+export interface Label {
+  x: number;
+  y: number;
+  text: string;
+}
+
+/** Heights of the client's own things, written on them. */
+export const labels = (figure: FigureDrawing, look: Look): Label[] =>
+  figure.things
+    .filter((t) => t.role && t.heightCm >= 5)
+    .map((t) => {
+      const [ahead, up, side] = t.at.map((v) => v / 1000) as [number, number, number];
+      const spot = look([ahead, Math.max(up - 0.07, 0.02), side + t.width / 2000]);
+      return { x: spot.x, y: spot.y, text: `${t.heightCm} cm` };
+    });
 
 /** The frame that holds the whole rep with all that stands about. */
 export function boxOf(figure: FigureDrawing, look: Look): Box {

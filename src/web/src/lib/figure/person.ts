@@ -65,7 +65,8 @@ function leg(b: SeenBody, side: 'near' | 'far'): Shape[] {
       near: at,
       d:
         hull(disc(hip, thick.hip * 0.92), disc(knee, thick.knee)) +
-        hull(disc(knee, thick.knee * 0.94), disc(calf, thick.calf), disc(ankle, thick.ankle)) +
+        hull(disc(knee, thick.knee * 0.94), disc(calf, thick.calf)) +
+        hull(disc(calf, thick.calf), disc(ankle, thick.ankle)) +
         hull(disc(ankle, thick.ankle), disc(heel, thick.heel), disc(ball, thick.ball), disc(toe, thick.toe)),
     },
     { ink: `${side} cloth`, near: at + 0.0001, d: hull(disc(hip, thick.hip), disc(hem, thick.hip * 0.86)) },

@@ -32,13 +32,40 @@ export const line = (points: readonly Spot[]): string =>
 export const polygon = (points: readonly Spot[]): string => `${line(points)}Z`;
 
 const ring = Array.from(
-  { length: 18 },
-  (_, i) => [Math.cos((i / 9) * Math.PI), Math.sin((i / 9) * Math.PI)] as const,
+  { length: 12 },
+  (_, i) => [Math.cos((i / 6) * Math.PI), Math.sin((i / 6) * Math.PI)] as const,
 );
 
-/** The outline round discs, like a cloth pulled over them: always in the same direction, so that several make one piece. */
-export const hull = (...discs: readonly Disc[]): string =>
-  polygon(convex(discs.flatMap((c) => ring.map(([x, y]) => ({ x: c.x + c.r * x, y: c.y + c.r * y })))));
+/**
+ * The outline round discs, like a cloth pulled over them: always in the same direction, so that several make one piece. Two discs, the
+ * usual case, take two arcs.
+ */
+export function hull(...discs: readonly Disc[]): string {
+  const [a, b] = discs;
+  if (a && discs.length === 1) return circle(a);
+  if (a && b && discs.length === 2) return taper(a, b);
+  return polygon(
+    convex(discs.flatMap((c) => ring.map(([x, y]) => ({ x: c.x + c.r * x, y: c.y + c.r * y })))),
+  );
+}
+
+const circle = ({ x, y, r }: Disc): string =>
+  `M${n(x - r)} ${n(y)}a${n(r)} ${n(r)} 0 1 1 ${n(2 * r)} 0a${n(r)} ${n(r)} 0 1 1 ${n(-2 * r)} 0Z`;
+
+/** Two discs and their outer tangents. */
+function taper(a: Disc, b: Disc): string {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const d = Math.hypot(dx, dy);
+  if (d <= Math.abs(a.r - b.r) + 1e-6) return circle(a.r >= b.r ? a : b);
+  const along = Math.atan2(dy, dx);
+  const open = Math.acos((a.r - b.r) / d);
+  const on = (c: Disc, angle: number): string =>
+    `${n(c.x + c.r * Math.cos(angle))} ${n(c.y + c.r * Math.sin(angle))}`;
+  return (
+    `M${on(a, along + open)}A${n(a.r)} ${n(a.r)} 0 ${open < Math.PI / 2 ? 1 : 0} 1 ${on(a, along - open)}` +
+    `L${on(b, along - open)}A${n(b.r)} ${n(b.r)} 0 ${open < Math.PI / 2 ? 0 : 1} 1 ${on(b, along + open)}Z`
+  );
+}
 
 /** The convex outline of points (monotone chain of Andrew). */
 export function convex(points: readonly Spot[]): Spot[] {
