@@ -4,11 +4,11 @@ using Dapper;
 namespace Ingegno.Storage;
 
 /// <summary>A place where a coach is signed in.</summary>
-/// <param name="KeyHash">Hash of its key, by which it is named.</param>
 /// <param name="BeganAt">When the coach signed in.</param>
 /// <param name="SeenAt">When it was used last, to the hour.</param>
 /// <param name="Device">What the browser says that it is.</param>
-public sealed record SignedIn(string KeyHash, DateTimeOffset BeganAt, DateTimeOffset SeenAt, string Device);
+/// <param name="Here">The session that asks.</param>
+public sealed record SignedIn(DateTimeOffset BeganAt, DateTimeOffset SeenAt, string Device, bool Here);
 
 /// <summary>Who is signed in where. A session ends here, not in the cookie.</summary>
 public sealed class SignedInStore(Database database, TimeProvider clock)
@@ -17,7 +17,8 @@ public sealed class SignedInStore(Database database, TimeProvider clock)
 
     private sealed record Row(string KeyHash, string BeganAt, string SeenAt, string Device)
     {
-        public SignedIn ToSession() => new(KeyHash, Timestamps.Read(BeganAt), Timestamps.Read(SeenAt), Device);
+        public SignedIn ToSession(string? here = null) =>
+            new(Timestamps.Read(BeganAt), Timestamps.Read(SeenAt), Device, KeyHash == here);
     }
 
     /// <summary>Begins a session; its key is told once and stored hashed.</summary>
@@ -73,8 +74,11 @@ public sealed class SignedInStore(Database database, TimeProvider clock)
     }
 
     /// <summary>Sessions of a coach, the one used last first.</summary>
-    public IReadOnlyList<SignedIn> List(long coachId)
+    /// <param name="coachId">The coach.</param>
+    /// <param name="here">Key of the session that asks.</param>
+    public IReadOnlyList<SignedIn> List(long coachId, string? here = null)
     {
+        var asking = here is null ? null : Hash(here);
         using var connection = database.Open();
         return
         [
@@ -83,7 +87,7 @@ public sealed class SignedInStore(Database database, TimeProvider clock)
                     "SELECT key_hash AS KeyHash, began_at AS BeganAt, seen_at AS SeenAt, device AS Device FROM signed_in WHERE coach_id = @coachId ORDER BY seen_at DESC, key_hash",
                     new { coachId }
                 )
-                .Select(r => r.ToSession()),
+                .Select(r => r.ToSession(asking)),
         ];
     }
 

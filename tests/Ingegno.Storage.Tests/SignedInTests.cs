@@ -39,6 +39,8 @@ public sealed class SignedInTests : IDisposable
 
         At(0).Runs(key, _db.Other, Idle, Longest).ShouldBeFalse();
         At(0).Runs(key + "x", _db.Coach, Idle, Longest).ShouldBeFalse();
+        At(0).List(_db.Coach, key).ShouldHaveSingleItem().Here.ShouldBeTrue();
+        At(0).List(_db.Coach).ShouldHaveSingleItem().Here.ShouldBeFalse();
         using var connection = _db.Database.Open();
         connection.QuerySingle<string>("SELECT key_hash FROM signed_in").ShouldNotContain(key);
     }

@@ -19,8 +19,8 @@ public sealed record ReleaseFigure(string ExerciseId, string SetupId, string? Dr
 /// <summary>How exercises look.</summary>
 public static class FigureEndpoints
 {
-    /// <summary>Browsers keep a figure for a day: it changes with the program alone.</summary>
-    private const string KeepForADay = "private, max-age=86400";
+    /// <summary>Browsers keep a figure for ten minutes: it changes with the program, and when a practice draws an exercise like another.</summary>
+    private const string KeepForAWhile = "private, max-age=600";
 
     /// <summary>Steps from pose to pose on the phone, which keeps all figures of its release.</summary>
     private const int StepsOnPhone = 6;
@@ -58,7 +58,7 @@ public static class FigureEndpoints
             return Problems.NotFound("figure");
         }
 
-        context.Response.Headers.CacheControl = KeepForADay;
+        context.Response.Headers.CacheControl = KeepForAWhile;
         return TypedResults.Ok(drawing);
     }
 

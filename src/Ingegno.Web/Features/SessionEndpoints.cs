@@ -202,7 +202,7 @@ public static class SessionEndpoints
     }
 
     private static Ok<IReadOnlyList<SignedIn>> List(ClaimsPrincipal user, SignedInStore signedIn) =>
-        TypedResults.Ok(signedIn.List(user.CoachId()));
+        TypedResults.Ok(signedIn.List(user.CoachId(), user.SessionKey()));
 
     private static NoContent EndOthers(ClaimsPrincipal user, SignedInStore signedIn, AuditStore audit)
     {

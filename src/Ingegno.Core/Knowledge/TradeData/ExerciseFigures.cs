@@ -34,21 +34,17 @@ public static class ExerciseFigures
         return FigureDrawing.Of(props is null ? figure : figure.Dressed(props), scene, exercise.Muscles, exercise.PrimeMovers(), steps);
     }
 
-    /// <summary>The figure of an exercise: its own, that of the exercise it was made from, or that of a neighbour in its family.</summary>
+    /// <summary>The figure of an exercise: that of the exercise it was made from, its own, or that of a neighbour in its family.</summary>
     public static Figure? FigureOf(this Trade trade, string exerciseId, string? setupId = null)
     {
         ArgumentNullException.ThrowIfNull(trade);
-        if (trade.Figures.Find(exerciseId, setupId) is { } own)
-        {
-            return own;
-        }
-
         if (trade.Catalogue.Find(exerciseId) is not { } exercise)
         {
             return null;
         }
 
         return (exercise.Figure is { } from ? trade.Figures.Find(from, setupId) : null)
+            ?? trade.Figures.Find(exerciseId, setupId)
             ?? trade
                 .Catalogue.All.Where(e => e.Family == exercise.Family && e.Id != exercise.Id)
                 .OrderBy(e => Math.Abs(e.Rung - exercise.Rung))

@@ -42,9 +42,12 @@ class Session {
 
   async #enter(path: string, body: object): Promise<void> {
     // The token belongs to whoever asked for it, so it is fetched anew before and after.
+    const before = this.coach?.email;
     await this.refresh();
     await this.#send('POST', path, body);
     await this.refresh();
+    // Somebody else than whose session ended: the screen that is open is not theirs.
+    if (this.expired && before && before !== this.coach?.email) return location.assign('/');
     this.expired = false;
     for (const resolve of this.#waiting.splice(0)) resolve();
   }

@@ -105,6 +105,7 @@ public class FigureBookTests
 
         trade.FigureOf("our-squat")!.Id.ShouldBe("sumo-squat");
         Trade.Shipped.With([own with { Figure = null }]).FigureOf("our-squat").ShouldNotBeNull();
+        Trade.Shipped.With([own with { Id = "goblet-squat" }]).FigureOf("goblet-squat")!.Id.ShouldBe("sumo-squat");
         trade.DrawingOf("nothing-like-it", null, null, null).ShouldBeNull();
     }
 

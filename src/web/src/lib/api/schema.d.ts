@@ -7924,12 +7924,12 @@ export interface components {
             code?: null | string;
         };
         SignedIn: {
-            keyHash: string;
             /** Format: date-time */
             beganAt: string;
             /** Format: date-time */
             seenAt: string;
             device: string;
+            here: boolean;
         };
         SoreJoint: {
             joint: components["schemas"]["Joint"];

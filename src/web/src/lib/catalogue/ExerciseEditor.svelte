@@ -1,6 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import type { Exercise } from '../api/types';
+  import FigureOf from '../figure/FigureOf.svelte';
   import { trade } from '../trade.svelte';
   import Dialog from '../ui/Dialog.svelte';
   import { inWords, sentence } from '../words';
@@ -37,6 +38,10 @@
     [2, 'medium'],
     [3, 'heavy'],
   ];
+
+  /** Exercises that have a drawing of their own. */
+  const drawn = $derived(all.filter((e) => !e.figure).toSorted((a, b) => a.name.localeCompare(b.name)));
+  const looksLike = $derived(draft ? (draft.figure ?? draft.id) : '');
 
   async function save(): Promise<void> {
     const saved = await own.save();
@@ -140,6 +145,20 @@
           <input type="checkbox" class="checkbox checkbox-sm" bind:checked={draft.headDown} />
           <span class="text-sm">head below the hips</span>
         </label>
+      </div>
+      <div class="flex flex-wrap items-end gap-4">
+        <label class="min-w-56 flex-1">
+          <span class="label-text">Drawn like</span>
+          <select
+            class="select select-sm w-full"
+            value={looksLike}
+            onchange={(event) => draft && (draft.figure = event.currentTarget.value || null)}
+          >
+            {#if !drawn.some((e) => e.id === looksLike)}<option value={looksLike}>its family</option>{/if}
+            {#each drawn as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
+          </select>
+        </label>
+        {#if looksLike}<FigureOf of={{ exerciseId: looksLike }} size={120} pair told />{/if}
       </div>
       <div class="grid gap-5 md:grid-cols-2">
         <ShareList

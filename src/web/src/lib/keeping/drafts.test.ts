@@ -30,6 +30,22 @@ describe('drafts', () => {
     expect(await tab(storage, 'a').find('kit-31')).toBeNull();
   });
 
+  it('of one coach are not found by another on the same computer', async () => {
+    const storage = shelf();
+    const of = (coach: string): Drafts =>
+      new Drafts(
+        storage,
+        'a',
+        () => Promise.resolve(new Set(['a'])),
+        () => coach,
+      );
+    of('lena@boathouse.example').put('plan-check', { value: 'a plan', base: null, at: 1 });
+
+    expect(await of('ode@boathouse.example').find('plan-check')).toBeNull();
+    of('ode@boathouse.example').dropAll();
+    expect((await of('lena@boathouse.example').find('plan-check'))?.value).toBe('a plan');
+  });
+
   it('of two open tabs stay apart', async () => {
     const storage = shelf();
     tab(storage, 'a').put('kit-3', { value: 'mine', base: 1, at: 1 });

@@ -28,9 +28,16 @@ export class Drafts {
   #tab: string;
   /** Tabs that are open and keep their drafts to themselves. */
   readonly #open: () => Promise<ReadonlySet<string>>;
+  /** Whose drafts they are: on a shared computer nobody finds what somebody else typed. */
+  readonly #coach: () => string;
 
-  constructor(storage: DraftStorage, tab: string, open: () => Promise<ReadonlySet<string>>) {
-    [this.#storage, this.#tab, this.#open] = [storage, tab, open];
+  constructor(
+    storage: DraftStorage,
+    tab: string,
+    open: () => Promise<ReadonlySet<string>>,
+    coach: () => string = () => '',
+  ) {
+    [this.#storage, this.#tab, this.#open, this.#coach] = [storage, tab, open, coach];
   }
 
   /** Keeps a draft. False when the browser has no room for it: then it lives on the screen alone. */
@@ -61,7 +68,7 @@ export class Drafts {
   async find<T>(record: string): Promise<Draft<T> | null> {
     const own = this.#read<T>(this.#key(record, this.#tab));
     const open = await this.#open();
-    const left = this.#keys(`${prefix}:${record}:`)
+    const left = this.#keys(`${this.#shelf()}${record}:`)
       .filter((key) => tabOf(key) !== this.#tab && !open.has(tabOf(key)))
       .filter((key) => !own || tabOf(key).startsWith(firstMoments))
       .map((key) => ({ key, draft: this.#read<T>(key) }))
@@ -78,13 +85,18 @@ export class Drafts {
     this.#storage.removeItem(this.#key(record, this.#tab));
   }
 
-  /** Forgets all drafts, of every tab. */
+  /** Forgets all drafts of the coach, of every tab. */
   dropAll(): void {
-    for (const key of this.#keys(`${prefix}:`)) this.#storage.removeItem(key);
+    for (const key of this.#keys(this.#shelf())) this.#storage.removeItem(key);
   }
 
   #key(record: string, tab: string): string {
-    return `${prefix}:${record}:${tab}`;
+    return `${this.#shelf()}${record}:${tab}`;
+  }
+
+  #shelf(): string {
+    const coach = this.#coach();
+    return coach ? `${prefix}:${encodeURIComponent(coach)}/` : `${prefix}:`;
   }
 
   #keys(start: string): string[] {

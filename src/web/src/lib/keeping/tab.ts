@@ -1,3 +1,4 @@
+import { session } from '../session.svelte';
 import { Drafts, firstMoments } from './drafts';
 
 const idKey = 'ingegno-tab';
@@ -32,14 +33,19 @@ async function openTabs(): Promise<ReadonlySet<string>> {
   return new Set(held.map((lock) => lock.name?.replace(lockOf(''), '') ?? ''));
 }
 
+let who = '';
+
+/** Whose drafts these are; a session that ended does not change it. */
+const coach = (): string => (who = session.coach?.email ?? who);
+
 /**
  * Drafts of this tab, from its first moment on: which tab it is takes a while to find out, and what is typed meanwhile is kept under a
  * name of its own until then.
  */
 const drafts = navigator.locks
-  ? new Drafts(localStorage, firstMoments + crypto.randomUUID(), openTabs)
+  ? new Drafts(localStorage, firstMoments + crypto.randomUUID(), openTabs, coach)
   : // Without locks (plain HTTP on another machine) tabs cannot tell one another apart: one shelf for all.
-    new Drafts(localStorage, 'here', () => Promise.resolve(new Set(['here'])));
+    new Drafts(localStorage, 'here', () => Promise.resolve(new Set(['here'])), coach);
 
 let named: Promise<Drafts> | undefined;
 

@@ -25,8 +25,20 @@
     if (open) void read();
   });
 
+  /** What a browser says of itself, in words: "Chromium 150 on Linux". */
+  let named = $state.raw<(device: string) => string>((device) => device);
+
   async function read(): Promise<void> {
     try {
+      const { default: bowser } = await import('bowser');
+      named = (device) => {
+        const { browser, os, platform } = bowser.parse(device);
+        return browser.name
+          ? [browser.name, browser.version?.split('.')[0], os.name && `on ${os.name}`, platform.vendor]
+              .filter(Boolean)
+              .join(' ')
+          : device;
+      };
       [places, trail] = await Promise.all([
         ask(() => api.GET('/api/v1/signed-in')),
         ask(() => api.GET('/api/v1/audit')),
@@ -79,9 +91,10 @@
   <p class="mt-2">{session.coach?.name}, {session.coach?.email}</p>
   <h3 class="mt-4 mb-1 text-base">Signed in at {count(places.length, 'place')}</h3>
   <ul>
-    {#each places as place (place.keyHash)}
+    {#each places as place, i (i)}
       <li class="rule-b py-1 text-plain">
-        {place.device || 'a program without a name'}
+        {place.device ? named(place.device) : 'a program without a name'}
+        {#if place.here}<b>here</b>{/if}
         <span class="soft">since {day(place.beganAt)}, used last {day(place.seenAt)}</span>
       </li>
     {/each}

@@ -1,10 +1,16 @@
 <script lang="ts">
   import FindingList from '../audit/FindingList.svelte';
   import type { RebuildResult } from '../api/types';
+  import BodyMap from '../figure/BodyMap.svelte';
   import HardSets from './HardSets.svelte';
   import type { Workbench } from './workbench.svelte';
 
   const { bench, result }: { bench: Workbench; result: RebuildResult } = $props();
+
+  const most = $derived(Math.max(1, ...result.plan.hardSets.map((s) => Math.max(s.gym, s.home))));
+  /** Hard sets as shares of the muscle that has most, so that both maps have one measure. */
+  const shares = (of: 'gym' | 'home'): Record<string, number> =>
+    Object.fromEntries(result.plan.hardSets.map((s) => [s.muscle, s[of] / most]));
 
   /** A finding about a line opens it. */
   function open(line: number | null | undefined): void {
@@ -21,7 +27,13 @@
 >
   <div class="min-w-0 px-5 py-2">
     <p class="soft mb-1 text-note">Hard sets this week, gym beside home</p>
-    <HardSets sets={result.plan.hardSets} />
+    <div class="flex gap-4">
+      <div class="hidden shrink-0 gap-3 xl:flex">
+        <BodyMap muscles={shares('gym')} of="gym" height={70} />
+        <BodyMap muscles={shares('home')} of="home" height={70} />
+      </div>
+      <div class="min-w-0 flex-1"><HardSets sets={result.plan.hardSets} /></div>
+    </div>
   </div>
   <div class="rule-l max-h-32 overflow-y-auto px-4 py-2" aria-live="polite">
     <p class="soft mb-1 text-note">Plan check and what to know</p>
