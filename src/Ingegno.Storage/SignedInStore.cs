@@ -17,8 +17,7 @@ public sealed class SignedInStore(Database database, TimeProvider clock)
 
     private sealed record Row(string KeyHash, string BeganAt, string SeenAt, string Device)
     {
-        public SignedIn ToSession(string? here = null) =>
-            new(Timestamps.Read(BeganAt), Timestamps.Read(SeenAt), Device, KeyHash == here);
+        public SignedIn ToSession(string? here = null) => new(Timestamps.Read(BeganAt), Timestamps.Read(SeenAt), Device, KeyHash == here);
     }
 
     /// <summary>Begins a session; its key is told once and stored hashed.</summary>

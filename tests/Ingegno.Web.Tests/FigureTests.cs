@@ -32,6 +32,25 @@ public sealed class FigureTests(TestServer server) : IClassFixture<TestServer>
         (await (await server.SignedIn()).Get(address)).StatusCode.ShouldBe(status);
 
     [Fact]
+    public async Task A_figure_posed_by_hand_comes_back_with_its_faults()
+    {
+        var browser = await server.SignedIn();
+        object Pose(double up) =>
+            new
+            {
+                exerciseId = "goblet-squat",
+                posed = new { start = new { trunk = 0 }, end = new { trunk = 0, nearFoot = new { ahead = 0, up } } },
+            };
+
+        var posed = await LoggedPlan.Answer(await browser.Post("/api/v1/figures/posed", Pose(-0.2)));
+
+        posed.GetProperty("faults").EnumerateArray().Select(f => f.GetString()!).ShouldContain(f => f.Contains("below the floor"));
+        posed.GetProperty("drawing").GetProperty("frames").GetArrayLength().ShouldBeGreaterThan(5);
+        (await browser.Post("/api/v1/figures/posed", Pose(-3))).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await browser.Post("/api/v1/figures/posed", new { exerciseId = "goblet-squat" })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
+
+    [Fact]
     public async Task A_text_of_things_without_end_is_refused() =>
         (await (await server.SignedIn()).Get($"/api/v1/figures/chair-squat?with={new string('a', 500)}")).StatusCode.ShouldBe(
             HttpStatusCode.BadRequest

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Core.Knowledge.Figures;
 using Ingegno.Core.Knowledge.TradeData;
@@ -16,6 +17,14 @@ namespace Ingegno.Web.Features;
 /// <param name="Drawing">The drawing.</param>
 public sealed record ReleaseFigure(string ExerciseId, string SetupId, string? DrawnWith, FigureDrawing Drawing);
 
+/// <summary>A figure with parts moved by hand.</summary>
+/// <param name="ExerciseId">Exercise whose figure is taken.</param>
+/// <param name="Posed">What is moved.</param>
+public sealed record PosedQuestion(string ExerciseId, FigureShift Posed);
+
+/// <summary>A figure as it was moved, with what no body can do of it.</summary>
+public sealed record PosedFigure(FigureDrawing Drawing, ImmutableArray<Reason> Faults);
+
 /// <summary>How exercises look.</summary>
 public static class FigureEndpoints
 {
@@ -28,6 +37,10 @@ public static class FigureEndpoints
     public static void MapFigures(this IEndpointRouteBuilder api)
     {
         api.MapGet("/figures/{exerciseId}", One)
+            .WithTags("trade")
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        api.MapPost("/figures/posed", Posed)
             .WithTags("trade")
             .ProducesProblem(StatusCodes.Status400BadRequest)
             .ProducesProblem(StatusCodes.Status404NotFound);
@@ -60,6 +73,30 @@ public static class FigureEndpoints
 
         context.Response.Headers.CacheControl = KeepForAWhile;
         return TypedResults.Ok(drawing);
+    }
+
+    private static Results<Ok<PosedFigure>, ProblemHttpResult> Posed(PosedQuestion question, Trade trade)
+    {
+        if (!question.Posed.WithinLimits)
+        {
+            return Problems.Invalid(
+                "posed",
+                $"A part is moved by at most {FigureShift.Farthest} of the stature, the trunk by {FigureShift.MostTrunk}°."
+            );
+        }
+
+        if (trade.Catalogue.Find(question.ExerciseId) is not { } exercise || trade.FigureOf(question.ExerciseId) is not { } figure)
+        {
+            return Problems.NotFound("figure");
+        }
+
+        var posed = figure.Shifted(question.Posed, FigureScene.Usual);
+        return TypedResults.Ok(
+            new PosedFigure(
+                FigureDrawing.Of(posed, FigureScene.Usual, exercise.Muscles, exercise.PrimeMovers()),
+                FigureCheck.Of(posed, FigureScene.Usual)
+            )
+        );
     }
 
     private static Ok<ImmutableArray<ReleaseFigure>> OfReleases(

@@ -47,3 +47,32 @@ test('far down the catalogue nothing is fetched until it comes near', async ({ p
   await list.evaluate((e) => e.scrollTo(0, e.scrollHeight / 2));
   await expect.poll(() => asked).toBeGreaterThan(20);
 });
+
+test('the figure of an own exercise is posed by hand, and what no body can do is said', async ({
+  page,
+  server,
+}) => {
+  await signIn(page, server.url);
+  await page.goto(`${server.url}/catalogue?exercise=goblet-squat`);
+  await expect(page.getByRole('heading', { name: 'Goblet squat' })).toBeVisible();
+  await page.locator('body').press('n');
+  const dialog = page.getByRole('dialog', { name: 'A new exercise' });
+  const hips = dialog.getByRole('button', { name: /^hips at the end/ });
+  await expect(hips).toHaveAccessibleName(/as it is/);
+  await hips.scrollIntoViewIfNeeded();
+  const at = (await hips.boundingBox()) ?? { x: 0, y: 0 };
+  await page.mouse.move(at.x + 12, at.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(at.x + 12, at.y - 18, { steps: 5 });
+  await page.mouse.up();
+  await expect(hips).toHaveAccessibleName(/moved -?0 % ahead, 1\d % up/);
+
+  const foot = dialog.getByRole('button', { name: /^right foot at the end/ });
+  await foot.focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowDown');
+  await expect(dialog.getByText(/below the floor/)).toBeVisible();
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'As it was' }).click();
+  await expect(dialog.getByText(/below the floor/)).toBeHidden();
+  await expect(hips).toHaveAccessibleName(/as it is/);
+});

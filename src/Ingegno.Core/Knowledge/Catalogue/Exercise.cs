@@ -4,6 +4,7 @@ using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.AtHome.Loading.Objects;
 using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.Figures;
 
 namespace Ingegno.Core.Knowledge.Catalogue;
 
@@ -45,6 +46,9 @@ public sealed record Exercise
 
     /// <summary>Exercise whose figure it takes: the one that a practice's own was made from. Null for its own.</summary>
     public string? Figure { get; init; }
+
+    /// <summary>How a practice has moved that figure; null for as it is.</summary>
+    public FigureShift? Posed { get; init; }
 
     /// <summary>Place in the family, 1 easiest.</summary>
     public required int Rung { get; init; }

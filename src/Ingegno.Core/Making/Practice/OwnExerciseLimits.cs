@@ -38,6 +38,11 @@ internal static partial class OwnExerciseLimits
             (own.Familiarity is < 1 or > 5, "how familiar it is runs from 1 to 5"),
             (own.Impact is < 0 or > 3, "its impact runs from 0 to 3"),
             (own.Rung is < 1 or > 99, "its rung runs from 1 to 99"),
+            (
+                own.Figure is { } like && (!Key().IsMatch(like) || like.Length > NameLength),
+                "what it is drawn like is the key of an exercise"
+            ),
+            (own.Posed is { WithinLimits: false }, "no part of its figure is moved by more than 0.8 of the stature, the trunk by 120°"),
             (own.Joints.Values.Any(j => j is < 1 or > 3), "the stress on a joint runs from 1 to 3"),
             (
                 own.Strength is { Ratio: not (> 0 and <= 10) } or { BeginnerRatio: not (null or (> 0 and <= 10)) },

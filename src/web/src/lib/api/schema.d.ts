@@ -504,6 +504,63 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/figures/posed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PosedQuestion"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PosedFigure"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/approaches": {
         parameters: {
             query?: never;
@@ -5775,6 +5832,7 @@ export interface components {
             profile: components["schemas"]["Profile"];
             family: string;
             figure?: null | string;
+            posed?: null | components["schemas"]["FigureShift"];
             /** Format: int32 */
             rung: number;
             /** Format: int32 */
@@ -5875,6 +5933,11 @@ export interface components {
         FigureLoad: {
             where: string;
             kind: string;
+        };
+        FigureShift: {
+            start: components["schemas"]["PoseShift"];
+            end: components["schemas"]["PoseShift"];
+            withinLimits?: boolean;
         };
         Filler: {
             id: string;
@@ -7169,6 +7232,28 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
+        PoseShift: {
+            hips?: null | components["schemas"]["Shift"];
+            nearHand?: null | components["schemas"]["Shift"];
+            farHand?: null | components["schemas"]["Shift"];
+            nearFoot?: null | components["schemas"]["Shift"];
+            farFoot?: null | components["schemas"]["Shift"];
+            /** Format: double */
+            trunk?: number;
+            moved?: null | components["schemas"]["Shift"][];
+        };
+        /** @description A figure as it was moved, with what no body can do of it. */
+        PosedFigure: {
+            drawing: components["schemas"]["FigureDrawing"];
+            faults: string[];
+        };
+        /** @description A figure with parts moved by hand. */
+        PosedQuestion: {
+            /** @description Exercise whose figure is taken. */
+            exerciseId: string;
+            /** @description What is moved. */
+            posed: components["schemas"]["FigureShift"];
+        };
         PouredFiller: {
             filler: components["schemas"]["Filler"];
             /** Format: double */
@@ -7889,6 +7974,12 @@ export interface components {
             source: string;
             /** @default false */
             estimated: boolean;
+        };
+        Shift: {
+            /** Format: double */
+            ahead: number;
+            /** Format: double */
+            up: number;
         };
         ShorthandError: {
             /** Format: int32 */

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import type { Exercise } from '../api/types';
-  import FigureOf from '../figure/FigureOf.svelte';
   import { trade } from '../trade.svelte';
   import Dialog from '../ui/Dialog.svelte';
   import { inWords, sentence } from '../words';
   import ExerciseSetups from './ExerciseSetups.svelte';
   import { keyOf } from '../ui/keyOf';
   import type { OwnExercises } from './ownExercises.svelte';
+  import PoseEditor from './PoseEditor.svelte';
   import ShareList from './ShareList.svelte';
 
   interface Props {
@@ -152,14 +152,23 @@
           <select
             class="select select-sm w-full"
             value={looksLike}
-            onchange={(event) => draft && (draft.figure = event.currentTarget.value || null)}
+            onchange={(event) => {
+              if (!draft) return;
+              [draft.figure, draft.posed] = [event.currentTarget.value || null, null];
+            }}
           >
             {#if !drawn.some((e) => e.id === looksLike)}<option value={looksLike}>its family</option>{/if}
             {#each drawn as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
           </select>
         </label>
-        {#if looksLike}<FigureOf of={{ exerciseId: looksLike }} size={120} pair told />{/if}
       </div>
+      {#if looksLike}
+        <PoseEditor
+          exerciseId={looksLike}
+          posed={draft.posed}
+          onchange={(posed) => draft && (draft.posed = posed)}
+        />
+      {/if}
       <div class="grid gap-5 md:grid-cols-2">
         <ShareList
           title="Muscles"
