@@ -11,6 +11,15 @@ test('a day is a page, on A4 and on Letter, for every plan of the club', async (
     if (!planId) continue;
     await page.goto(`${server.url}/plans/${planId}/handout`);
     await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+    // The figures take room too.
+    const drawn = page.getByRole('article').locator('.figure-place');
+    await expect(drawn).toHaveCount(
+      await page
+        .getByRole('article')
+        .getByRole('heading', { level: 3 })
+        .filter({ hasNotText: 'Warm-up' })
+        .count(),
+    );
     const days = await page.getByRole('article').getByRole('heading', { level: 2 }).count();
     for (const format of ['A4', 'Letter']) {
       const pdf = await page.pdf({ format });

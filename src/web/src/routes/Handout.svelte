@@ -46,7 +46,7 @@
     const lines = day.lines
       .flatMap(({ line }) => line.chosen?.exercises ?? [])
       .reduce((sum, home) => sum + linesOf(home), day.warmUp.length / 2 + day.kept.length);
-    return lines > 44 ? 'fullest' : lines > 34 ? 'full' : '';
+    return lines > 42 ? 'fullest' : lines > 29 ? 'full' : '';
   };
 
   /** A full page has smaller figures. */

@@ -54,29 +54,31 @@
 
   const stills = $derived(pair && drawing.frames.length > 1 ? [0, 1] : [1]);
   /** Words can be read from this size on. */
-  const written = $derived((size ?? 0) >= 150 || pair);
+  const written = $derived((size ?? 0) >= 110);
   const viewBox = $derived(`${box.x} ${box.y} ${box.width} ${box.height}`);
 </script>
 
 {#snippet one(share: number, before: boolean, after: boolean)}
-  <svg
-    class={['figure', moves && 'moves']}
-    {viewBox}
-    width={fit && box.width * fit}
-    height={fit && box.height * fit}
-    aria-hidden="true"
-  >
-    {#each [ground(box), ...(before ? ghost(drawing, look) : []), ...picture(drawing, share, look, marked), ...(after ? arrow(drawing, look) : [])] as shape, i (i)}
-      <path d={shape.d} class={shape.ink} stroke-width={shape.width} style:stroke-width={shape.width} />
-    {/each}
-    {#if written}
+  <span class="figure-picture">
+    <svg
+      class={['figure', moves && 'moves']}
+      {viewBox}
+      width={fit && box.width * fit}
+      height={fit && box.height * fit}
+      aria-hidden="true"
+    >
+      {#each [ground(box), ...(before ? ghost(drawing, look) : []), ...picture(drawing, share, look, marked), ...(after ? arrow(drawing, look) : [])] as shape, i (i)}
+        <path d={shape.d} class={shape.ink} stroke-width={shape.width} style:stroke-width={shape.width} />
+      {/each}
+    </svg>
+    {#if written && fit}
       {#each labels(drawing, look) as word, i (i)}
-        <text x={word.x} y={word.y} text-anchor="middle" class="word" style:font-size="{12 / (fit ?? 12)}px"
-          >{word.text}</text
+        <span class="word" style:left="{(word.x - box.x) * fit}px" style:top="{(word.y - box.y) * fit}px"
+          >{word.text}</span
         >
       {/each}
     {/if}
-  </svg>
+  </span>
 {/snippet}
 
 <span

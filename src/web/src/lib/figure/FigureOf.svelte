@@ -65,7 +65,7 @@
   bind:this={place}
   class="inline-grid shrink-0 content-center justify-items-center"
   style:width="{wide}px"
-  style:min-height={drawing && (size > 80 || pair) ? undefined : `${size}px`}
+  style:min-height={soon || (drawing && (size > 80 || pair)) ? undefined : `${size}px`}
 >
   {#if drawing}
     <Figure
