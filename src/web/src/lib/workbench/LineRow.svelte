@@ -76,31 +76,33 @@
   </div>
   <div class="grid content-center gap-2 py-3 pr-4 pl-3">
     {#each line.chosen?.exercises ?? [] as home, i (home.exerciseId)}
-      <div class="grid grid-cols-[minmax(0,1fr)_auto] gap-x-2">
-        <div class="col-start-2 row-span-4 row-start-1 self-center max-sm:hidden">
+      <div class="flex items-center gap-2">
+        <div class="min-w-0 flex-1">
+          <p class="flex items-baseline gap-2">
+            {#if i === 0 && label}<span class="figures text-note text-secondary" title="place in the session"
+                >{label}</span
+              >{/if}
+            <span class="font-semibold">{i > 0 ? '+ ' : ''}{home.name}</span>
+            {#if i === 0}<span class="soft ml-auto text-note"
+                >{marked ? 'marked' : ''}{marked && line.locked ? ', ' : ''}{line.locked
+                  ? 'kept by you'
+                  : ''}</span
+              >{/if}
+          </p>
+          <p class="soft text-note leading-snug">{home.setup}</p>
+          <DoseCell {bench} line={line.gym.key} {home} active={selected && i === 0} />
+          {#if selected && home.effect}
+            <p class="text-note" aria-live="polite">
+              {#each consequences(home.effect) as text, n (n)}{n > 0 ? ' · ' : ''}<span
+                  class={[n === 0 && (home.effect.reserveLast ?? 0) < 0 && 'font-semibold text-error']}
+                  >{text}</span
+                >{/each}
+            </p>
+          {/if}
+        </div>
+        <div class="max-sm:hidden">
           <FigureOf of={{ ...home, statureCm: bench.client?.value.profile.statureCm }} size={72} />
         </div>
-        <p class="flex items-baseline gap-2">
-          {#if i === 0 && label}<span class="figures text-note text-secondary" title="place in the session"
-              >{label}</span
-            >{/if}
-          <span class="font-semibold">{i > 0 ? '+ ' : ''}{home.name}</span>
-          {#if i === 0}<span class="soft ml-auto text-note"
-              >{marked ? 'marked' : ''}{marked && line.locked ? ', ' : ''}{line.locked
-                ? 'kept by you'
-                : ''}</span
-            >{/if}
-        </p>
-        <p class="soft text-note leading-snug">{home.setup}</p>
-        <DoseCell {bench} line={line.gym.key} {home} active={selected && i === 0} />
-        {#if selected && home.effect}
-          <p class="text-note" aria-live="polite">
-            {#each consequences(home.effect) as text, n (n)}{n > 0 ? ' · ' : ''}<span
-                class={[n === 0 && (home.effect.reserveLast ?? 0) < 0 && 'font-semibold text-error']}
-                >{text}</span
-              >{/each}
-          </p>
-        {/if}
       </div>
     {:else}
       {#if line.leftOut}
