@@ -28,9 +28,6 @@ public sealed record PosedFigure(FigureDrawing Drawing, ImmutableArray<Reason> F
 /// <summary>How exercises look.</summary>
 public static class FigureEndpoints
 {
-    /// <summary>Browsers keep a figure for ten minutes: it changes with the program, and when a practice draws an exercise like another.</summary>
-    private const string KeepForAWhile = "private, max-age=600";
-
     /// <summary>Steps from pose to pose on the phone, which keeps all figures of its release.</summary>
     private const int StepsOnPhone = 6;
 
@@ -50,7 +47,6 @@ public static class FigureEndpoints
     private static Results<Ok<FigureDrawing>, ProblemHttpResult> One(
         string exerciseId,
         Trade trade,
-        HttpContext context,
         string? setup = null,
         string? with = null,
         double? stature = null
@@ -71,7 +67,6 @@ public static class FigureEndpoints
             return Problems.NotFound("figure");
         }
 
-        context.Response.Headers.CacheControl = KeepForAWhile;
         return TypedResults.Ok(drawing);
     }
 

@@ -20,6 +20,9 @@ public sealed record ReachableLoad(double MassKg, string InWords, ImmutableArray
     /// <summary>Mass among it in kg: all of it, or what is beside a band.</summary>
     public double WeightKg { get; init; } = MassKg;
 
+    /// <summary>Where the weight is held; null for a band alone and for none.</summary>
+    public LoadSource? Source { get; init; }
+
     /// <summary>A weight with a band beside it: what a light weight lacks toward lock-out.</summary>
     public ReachableLoad With(ReachableLoad band)
     {
@@ -27,6 +30,7 @@ public sealed record ReachableLoad(double MassKg, string InWords, ImmutableArray
         return new ReachableLoad(MassKg + band.MassKg, $"{InWords}, with it {band.InWords}", [.. ItemIds.Union(band.ItemIds)])
         {
             WeightKg = MassKg,
+            Source = Source,
             Band = band.Band,
             Warning = band.Warning,
             Stretch = band.Stretch,

@@ -52,18 +52,17 @@ public sealed class ReachableLoads
     {
         if (!_known.TryGetValue(source, out var loads))
         {
-            _known[source] = loads = Merge(
-                source switch
-                {
-                    LoadSource.Pair => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.Pair).Concat(Filled("hold", hands: 2)),
-                    LoadSource.One => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.One),
-                    LoadSource.Mixed => HandWeights.Mixed([.. _kit.UsableThatAre("hand-weight")]),
-                    LoadSource.Bar => _kit.UsableThatAre("loaded-bar").SelectMany(HandWeights.One),
-                    LoadSource.Worn => _kit.UsableThatAre("vest").SelectMany(HandWeights.One).Concat(Filled("wear", hands: 1)),
-                    LoadSource.Held => Filled("hold", hands: 1),
-                    _ => throw new InvalidOperationException($"Unknown load source {source}."),
-                }
-            );
+            var found = source switch
+            {
+                LoadSource.Pair => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.Pair).Concat(Filled("hold", hands: 2)),
+                LoadSource.One => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.One),
+                LoadSource.Mixed => HandWeights.Mixed([.. _kit.UsableThatAre("hand-weight")]),
+                LoadSource.Bar => _kit.UsableThatAre("loaded-bar").SelectMany(HandWeights.One),
+                LoadSource.Worn => _kit.UsableThatAre("vest").SelectMany(HandWeights.One).Concat(Filled("wear", hands: 1)),
+                LoadSource.Held => Filled("hold", hands: 1),
+                _ => throw new InvalidOperationException($"Unknown load source {source}."),
+            };
+            _known[source] = loads = Merge(found.Select(l => l with { Source = source }));
         }
 
         return loads;

@@ -24,6 +24,9 @@ namespace Ingegno.Core.KeepingOn.Progression;
 /// <param name="Reason">Why this and nothing else.</param>
 public sealed record RoadStop(
     Decision Decision,
+    string ExerciseId,
+    string SetupId,
+    string? DrawnWith,
     string Name,
     string Figures,
     string Load,
@@ -152,6 +155,9 @@ public sealed class RoadMap(Trade trade)
     private static RoadStop Stop(Proposal said, HomeExercise home, Reason earned) =>
         new(
             said.Decision,
+            home.ExerciseId,
+            home.SetupId,
+            home.DrawnWith,
             home.Name,
             home.Dose.Figures,
             said.ToExerciseId is null ? said.Load : said.ToSetup ?? string.Empty,
@@ -194,6 +200,7 @@ public sealed class RoadMap(Trade trade)
             Name = exercise.Name,
             SetupId = way?.Setup.Id ?? exercise.Setups[0].Id,
             Spots = way?.Spots ?? string.Empty,
+            DrawnWith = way is null ? null : FigureSetting.Of(way.Bindings, way.Load, at.Kit),
             Setup = said.ToSetup ?? exercise.Name,
             ExternalKg = Math.Round(way?.Load.MassKg ?? 0, 2),
             SystemLoadKg = way is null ? null : Math.Round(way.System.Kg, 1),

@@ -35,7 +35,7 @@ public static class FigureCheck
         var frames = FigureMotion.Frames(figure, scene);
         return
         [
-            .. Worst("figure.reach", figure.Poses.Select((_, i) => frames[i * FigureMotion.StepsBetween].Reached), 0.02, 100),
+            .. Worst("figure.reach", frames.Select(f => f.Reached), 0.02, 100),
             .. Worst("figure.floor", frames.Select(f => (double)-f.Joints.Min(j => j.Y)), Floor, 100),
             .. Worst("figure.slip", frames.Select(f => Slipped(figure, frames[0], f)), Slip, 100),
             .. Worst("figure.elbow", frames.Select(f => Math.Max(Bend(f.NearArm), Bend(f.FarArm))), Elbow, 1),
@@ -63,20 +63,40 @@ public static class FigureCheck
         return (
             (double[])
                 [
-                    Moved(first.NearLeg, last.NearLeg, start.NearLeg.Toe, now.NearLeg.Toe),
-                    Moved(first.FarLeg, last.FarLeg, start.FarLeg.Toe, now.FarLeg.Toe),
-                    Moved(first.NearArm, last.NearArm, start.NearArm.Wrist, now.NearArm.Wrist),
-                    Moved(first.FarArm, last.FarArm, start.FarArm.Wrist, now.FarArm.Wrist),
+                    Moved(first.NearLeg, last.NearLeg, end => Contact(start.NearLeg, end) - Contact(now.NearLeg, end)),
+                    Moved(first.FarLeg, last.FarLeg, end => Contact(start.FarLeg, end) - Contact(now.FarLeg, end)),
+                    Moved(first.NearArm, last.NearArm, end => Contact(start.NearArm, end) - Contact(now.NearArm, end)),
+                    Moved(first.FarArm, last.FarArm, end => Contact(start.FarArm, end) - Contact(now.FarArm, end)),
                 ]
         ).Max();
 
-        static double Moved(Limb a, Limb b, Vector3 from, Vector3 to) =>
-            a is LimbByEnd { From: LimbOrigin.World, Free: false, End: LimbEnd.Flat } x
+        // The heel may rise on a planted ball, and knees and elbows may turn.
+        static double Moved(Limb a, Limb b, Func<LimbEnd, Vector3> by) =>
+            a is LimbByEnd { From: LimbOrigin.World, Free: false } x
             && b is LimbByEnd y
-            && (x with { Pole = y.Pole }) == y
-                ? (to - from).Length()
+            && (x with { Pole = y.Pole, Pitch = y.Pitch, ToeOut = y.ToeOut }) == y
+                ? by(x.End).Length()
                 : 0;
     }
+
+    /// <summary>What of an arm touches its support.</summary>
+    private static Vector3 Contact(SolvedArm arm, LimbEnd end) =>
+        end switch
+        {
+            LimbEnd.Flat => arm.Wrist,
+            LimbEnd.Forearm => arm.Elbow,
+            _ => arm.Grip,
+        };
+
+    /// <summary>What of a leg touches its support.</summary>
+    private static Vector3 Contact(SolvedLeg leg, LimbEnd end) =>
+        end switch
+        {
+            LimbEnd.Flat or LimbEnd.Toes => leg.Toe,
+            LimbEnd.Heel => leg.Heel,
+            LimbEnd.Knee => leg.Knee,
+            _ => leg.Ankle,
+        };
 
     /// <summary>Bend of the elbow, degrees.</summary>
     public static double Bend(SolvedArm arm)

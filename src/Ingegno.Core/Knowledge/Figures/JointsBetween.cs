@@ -62,6 +62,8 @@ internal static class JointsBetween
             FarArm = Same(from.Limbs.FarArm, to.Limbs.FarArm) ? now.FarArm : Turned(now.FarArm, Arm(a, b, a.FarArm, b.FarArm, now.Neck, t)),
             NearLeg = Same(from.Limbs.NearLeg, to.Limbs.NearLeg) ? now.NearLeg : Leg(a, b, a.NearLeg, b.NearLeg, now.Hips, t),
             FarLeg = Same(from.Limbs.FarLeg, to.Limbs.FarLeg) ? now.FarLeg : Leg(a, b, a.FarLeg, b.FarLeg, now.Hips, t),
+            // What a limb that was turned should have reached before does not count.
+            Reached = from.Limbs.All.Zip(to.Limbs.All).All(l => Same(l.First, l.Second)) ? now.Reached : Math.Max(a.Reached, b.Reached),
         };
     }
 

@@ -109,7 +109,7 @@ public sealed class CandidateWriter(ClientAtPlace at)
             Name = exercise.Name,
             SetupId = loaded.Setup.Id,
             Spots = Binding.Spots(loaded.Bindings),
-            DrawnWith = FigureSetting.Of(loaded.Setup, loaded.Bindings, loaded.External, at.Kit),
+            DrawnWith = FigureSetting.Of(loaded.Bindings, loaded.External, at.Kit),
             Setup = setup,
             ExternalKg = Math.Round(loaded.External.MassKg, 2),
             SystemLoadKg = loaded.System is { } system ? Math.Round(system.Kg, 1) : null,

@@ -114,6 +114,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
             SystemLoadKg = home.SystemLoadKg is null ? null : Math.Round(way.System.Kg, 1),
             Resistance = home.SystemLoadKg is null ? null : way.System.Range,
             Setup = SetupText.Fill(way.Setup.Text, way.Bindings, way.Load.InWords),
+            DrawnWith = FigureSetting.Of(way.Bindings, way.Load, at.Kit),
             UsesItems = [.. way.Bindings.Select(b => b.Thing.Id).Concat(way.Load.ItemIds).Distinct().Order(StringComparer.Ordinal)],
         };
     }

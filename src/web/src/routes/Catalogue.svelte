@@ -9,6 +9,7 @@
   import { OwnExercises } from '../lib/catalogue/ownExercises.svelte';
   import { keeping } from '../lib/keeping/keeping.svelte';
   import FigureOf from '../lib/figure/FigureOf.svelte';
+  import { forgetFigures } from '../lib/figure/figures';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
   import { toasts } from '../lib/toasts.svelte';
@@ -87,7 +88,11 @@
     toasts.done('The exercise is kept; it is offered from now on.');
   }
 
+  /** Figures on the screen are asked for again. */
+  let drawn = $state(0);
   async function refresh(): Promise<void> {
+    forgetFigures();
+    drawn++;
     await Promise.all([read(), trade.renew()]);
   }
 
@@ -189,7 +194,7 @@
               aria-pressed={exercise.id === open?.id}
               onclick={() => (openId = exercise.id)}
             >
-              <FigureOf of={{ exerciseId: exercise.id }} size={44} />
+              {#key drawn}<FigureOf of={{ exerciseId: exercise.id }} size={44} />{/key}
               <span class="font-semibold"
                 >{exercise.name}{#if own.find(exercise.id)}<span
                     class="ml-2 text-note font-normal text-secondary">yours</span
@@ -217,15 +222,15 @@
     </section>
     <aside class="rule-l min-w-0 bg-base-100 max-lg:border-t lg:overflow-y-auto" aria-label="The exercise">
       {#if open}
-        <ExerciseCard
-          exercise={open}
-          own={own.find(open.id) !== undefined}
-          onnew={() => open && own.startFrom(open)}
-          onchange={() => open && own.change(open)}
-          onremove={() => open && void remove(open.id)}
-          named={(id) => all?.find((e) => e.id === id)?.name}
-          onopen={(id) => (openId = id)}
-        />
+        {#key drawn}<ExerciseCard
+            exercise={open}
+            own={own.find(open.id) !== undefined}
+            onnew={() => open && own.startFrom(open)}
+            onchange={() => open && own.change(open)}
+            onremove={() => open && void remove(open.id)}
+            named={(id) => all?.find((e) => e.id === id)?.name}
+            onopen={(id) => (openId = id)}
+          />{/key}
       {/if}
     </aside>
   </div>

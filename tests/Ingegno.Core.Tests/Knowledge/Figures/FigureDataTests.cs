@@ -56,6 +56,46 @@ public class FigureDataTests
             .ShouldBeEmpty();
 
     [Fact]
+    public void Whatever_a_figure_names_is_a_part_of_the_body_or_one_of_its_things()
+    {
+        var body = FigureMotion.Frames(Book.Find("bodyweight-squat")!, FigureScene.Usual)[0];
+        var strange =
+            from key in Book.Keys
+            let figure = Book.Find(key)!
+            let things = figure.Things.Select(t => t.Role ?? t.Kind).ToHashSet()
+            from name in figure
+                .Bands.SelectMany(b => (string[])[b.From, b.To])
+                .Concat(figure.Things.Select(t => t.Under).OfType<string>())
+                .Concat(figure.Path is { } path ? [path] : [])
+            where FigureMotion.PointOf(name, body) is null && !things.Contains(name)
+            select $"{key}: {name}";
+
+        strange.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void The_interface_reads_the_joints_in_the_order_in_which_they_are_sent()
+    {
+        var written = File.ReadAllText(RepositoryFolder.Path("src", "web", "src", "lib", "figure", "skeleton.ts"));
+        var list = written.Split("jointNames = [")[1].Split("] as const")[0];
+
+        list.Split(',').Select(n => n.Trim(' ', '\n', '\'')).Where(n => n.Length > 0).ShouldBe(SolvedPose.Names);
+    }
+
+    [Fact]
+    public async Task What_the_kit_is_drawn_as_can_be_drawn()
+    {
+        var schema = await File.ReadAllTextAsync(Path.Combine(Folder, "figure.schema.json"));
+
+        Trade
+            .Shipped.KitKinds.All.Select(k => k.Drawn)
+            .OfType<string>()
+            .Distinct()
+            .Where(d => !schema.Contains($"\"{d}\"", StringComparison.Ordinal))
+            .ShouldBeEmpty();
+    }
+
+    [Fact]
     public void A_role_of_a_figure_is_one_of_its_exercise()
     {
         var strange =

@@ -7635,6 +7635,9 @@ export interface components {
         };
         RoadStop: {
             decision: components["schemas"]["Decision"];
+            exerciseId: string;
+            setupId: string;
+            drawnWith?: null | string;
             name: string;
             figures: string;
             load: string;

@@ -11,6 +11,9 @@ export interface FigureAsked {
 
 const kept = new Map<string, Promise<FigureDrawing | null>>();
 
+/** The practice changed an exercise: how it looks is asked anew. */
+export const forgetFigures = (): void => kept.clear();
+
 /** The drawing of a figure, fetched once; null where an exercise has none. */
 export function figureOf(asked: FigureAsked): Promise<FigureDrawing | null> {
   const query = {

@@ -68,6 +68,9 @@
           <span class="block h-3 border-b-2 border-base-content/40" aria-hidden="true"
             ><span class="-mb-1 inline-block h-3 w-1 translate-y-1 bg-base-content"></span></span
           >
+          {#if stop.exerciseId !== (road.stops[i - 1]?.exerciseId ?? home.exerciseId)}
+            <FigureOf of={{ ...stop, statureCm: client.statureCm }} size={72} />
+          {/if}
           <p class="soft mt-2 text-note">after {stop.earned}</p>
           <p class="text-plain leading-snug" title={stop.reason}>
             <b>{sentence(inWords(stop.decision))}</b
