@@ -1,4 +1,4 @@
-using System.Collections.Immutable;
+using System.Numerics;
 using Ingegno.Core.Ground.Reasons;
 
 namespace Ingegno.Core.Knowledge.Figures;
@@ -63,12 +63,15 @@ public static class FigureWords
             _ => "figure.leaning",
         };
 
+    /// <summary>Where the hands are: by height for a body that is up, along the body for one that lies.</summary>
     private static string Hands(SolvedPose body)
     {
-        var hands = (body.NearArm.Grip.Y + body.FarArm.Grip.Y) / 2;
-        return hands > body.Head.Y ? "figure.above-head"
-            : hands > body.Neck.Y - 0.06 ? "figure.at-shoulders"
-            : hands > body.Hips.Y ? "figure.at-trunk"
+        var along =
+            body.Neck.Y - body.Hips.Y > 0.1 || body.Hips.Y - body.Neck.Y > 0.2 ? Vector3.UnitY : Vector3.Normalize(body.Neck - body.Hips);
+        var hands = Vector3.Dot((body.NearArm.Grip + body.FarArm.Grip) / 2, along);
+        return hands > Vector3.Dot(body.Head, along) ? "figure.above-head"
+            : hands > Vector3.Dot(body.Neck, along) - 0.06 ? "figure.at-shoulders"
+            : hands > Vector3.Dot(body.Hips, along) ? "figure.at-trunk"
             : "figure.below-hips";
     }
 

@@ -120,6 +120,20 @@ public class FigureBookTests
     }
 
     [Theory]
+    [InlineData("glute-bridge", "figure.below-hips")]
+    [InlineData("dumbbell-floor-press", "figure.at-shoulders")]
+    [InlineData("dumbbell-lateral-raise", "figure.below-hips")]
+    [InlineData("pull-up", "figure.above-head")]
+    [InlineData("goblet-squat", "figure.at-shoulders")]
+    public void Where_the_hands_are_at_the_start_is_told(string exercise, string code)
+    {
+        var told = Trade.Shipped.DrawingOf(exercise, null, null, null)!.InWords;
+        var posture = told.Facts.Select(f => f.Value).OfType<Reason>().First();
+
+        posture.Facts.Select(f => f.Value).OfType<Reason>().Last().Code.ShouldBe(code);
+    }
+
+    [Theory]
     [InlineData("push-up", "figure.on-hands")]
     [InlineData("pull-up", "figure.hanging")]
     [InlineData("table-row", "figure.hanging-back")]

@@ -63,6 +63,16 @@
     </label>
   </p>
   {#if chosen}
+    <div class="mt-2 flex flex-wrap gap-4">
+      {#each chosen.exercises as home (home.exerciseId)}
+        <FigureOf
+          of={{ ...home, statureCm: bench.client?.value.profile.statureCm }}
+          size={170}
+          live
+          tempo={home.dose.timed ? null : home.dose.tempo}
+        />
+      {/each}
+    </div>
     <ul class="mt-2 grid list-disc gap-1 pl-5 text-plain">
       {#each chosen.why as why (why)}<li>{why}</li>{/each}
       {#each chosen.lost as lost (lost)}<li class="text-error">
@@ -160,12 +170,6 @@
         >Leave out for this client {#if i === 0}<span class="keycap">B</span>{/if}</button
       >
     </div>
-    <FigureOf
-      of={{ ...home, statureCm: bench.client?.value.profile.statureCm }}
-      size={220}
-      live
-      tempo={home.dose.timed ? null : home.dose.tempo}
-    />
     <p class="mt-1">{home.setup}</p>
     {#if home.how}<p class="mt-1 text-plain">{home.how}</p>{/if}
     {#if home.steps.length > 0}
