@@ -64,5 +64,5 @@ test('a practice adds, changes and removes an exercise of its own', async ({
   await expect(page.getByRole('button', { name: /^Slipway row/ })).toBeHidden();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /^Slipway row/ })).toBeVisible();
-  expect(consoleErrors.splice(0).every((e) => e.includes('400'))).toBe(true);
+  expect(consoleErrors.splice(0).filter((e) => !e.includes('400'))).toEqual([]);
 });

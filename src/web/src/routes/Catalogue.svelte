@@ -91,9 +91,10 @@
   /** Figures on the screen are asked for again. */
   let drawn = $state(0);
   async function refresh(): Promise<void> {
+    // The list first: what has left it must not be asked for once more.
+    await Promise.all([read(), trade.renew()]);
     forgetFigures();
     drawn++;
-    await Promise.all([read(), trade.renew()]);
   }
 
   async function remove(id: string): Promise<void> {
