@@ -30,6 +30,9 @@ public sealed record MatchRules
     /// <summary>Resistance part from which nothing is lost by the gate, above 0, at most 1.</summary>
     public required double LoadGateFrom { get; init; }
 
+    /// <summary>Share of what <see cref="LoadGate"/> takes that the movement itself keeps where it is moved fast.</summary>
+    public required double FastKeeps { get; init; }
+
     /// <summary>What an exercise loses that needs a technique where the next rung is here and needs less.</summary>
     public required double HarderFirst { get; init; }
 
@@ -73,8 +76,12 @@ public sealed record MatchRules
     /// Match of weighted parts: their sum, lowered when the resistance is so far off that a heavy line would no
     /// longer be strength work.
     /// </summary>
-    public double Combine(LineRole role, double weightedSum, double resistance) =>
-        weightedSum * (1 - (LoadGate[role] * (1 - Math.Min(1, resistance / LoadGateFrom))));
+    /// <param name="role">What the line is for.</param>
+    /// <param name="weightedSum">The parts, weighted.</param>
+    /// <param name="resistance">The resistance part.</param>
+    /// <param name="fast">A heavy line's own movement, which speed answers where the load is light.</param>
+    public double Combine(LineRole role, double weightedSum, double resistance, bool fast = false) =>
+        weightedSum * (1 - (LoadGate[role] * (fast ? 1 - FastKeeps : 1) * (1 - Math.Min(1, resistance / LoadGateFrom))));
 
     /// <summary>Pattern part of a candidate against a gym line, 0–1.</summary>
     public double PatternScore(MovementPattern wanted, MovementPattern offered) =>

@@ -65,6 +65,12 @@ public sealed record RelevanceRules(double Muscles, double MusclesWithoutPattern
 /// <param name="Unloaded">Share left where an isolation line is loaded and nothing is taken in hand.</param>
 /// <param name="UnloadedCompound">The same for a compound line.</param>
 /// <param name="ShortLoses">Share lost at most by a load with which the sets fall short of the planned reps.</param>
+/// <param name="LimitedElsewhere">Share left where something gives out first that the line is not for, as the press of a squat that ends
+/// overhead.</param>
+/// <param name="FastLoad">Share that hangs on the load where it is moved fast: reps to failure do not measure it.</param>
+/// <param name="CarriedLoad">The same for what is carried.</param>
+/// <param name="FreeLoadSpread">Spread of the logarithm of such a load about the one that the line names or that is usual.</param>
+/// <param name="CarriedOfBody">Load of a carry that names none, in both hands together, as a share of body mass.</param>
 public sealed record ResistanceRules(
     double HoldForHold,
     double HoldForControl,
@@ -78,7 +84,12 @@ public sealed record ResistanceRules(
     double NearlyNamed,
     double Unloaded,
     double UnloadedCompound,
-    double ShortLoses
+    double ShortLoses,
+    double LimitedElsewhere,
+    double FastLoad,
+    double CarriedLoad,
+    double FreeLoadSpread,
+    double CarriedOfBody
 );
 
 /// <summary>When two exercises stand for one line.</summary>
@@ -92,4 +103,18 @@ public sealed record PairRules(double EnoughPrimeMovers, double PoorResistance, 
 /// <summary>What makes a rig unhandy, counted as so many things more.</summary>
 /// <param name="PartOfThing">The back or the arm of a sofa in place of a thing of its own.</param>
 /// <param name="FarStretched">A band that is stretched far.</param>
-public sealed record RigParts(int PartOfThing, int FarStretched);
+/// <param name="BandBeside">A band beside a weight.</param>
+/// <param name="WeightOfBand">A weight that is held for next to nothing while the band does the work.</param>
+public sealed record RigParts(int PartOfThing, int FarStretched, int BandBeside, int WeightOfBand)
+{
+    /// <summary>Share of both below which a weight beside a band is next to nothing.</summary>
+    public required double LeastOfWeight { get; init; }
+
+    /// <summary>How unhandy a weight with a band is.</summary>
+    /// <param name="weightKg">The weight, kg; 0 where there is none.</param>
+    /// <param name="wholeKg">Both, kg.</param>
+    public int Of(double weightKg, double wholeKg) =>
+        weightKg <= 0 || weightKg >= wholeKg ? 0
+        : weightKg < LeastOfWeight * wholeKg ? BandBeside + WeightOfBand
+        : BandBeside;
+}

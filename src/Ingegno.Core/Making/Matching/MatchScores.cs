@@ -28,8 +28,8 @@ public readonly record struct MatchScores(
             _ => Familiarity,
         };
 
-    /// <summary>The match that the parts make for a role, 0–1.</summary>
-    public double Match(LineRole role, MatchRules rules)
+    /// <summary>The match that the parts make for a role, 0–1; <paramref name="fast"/> where speed answers a light load.</summary>
+    public double Match(LineRole role, MatchRules rules, bool fast = false)
     {
         ArgumentNullException.ThrowIfNull(rules);
         var weights = rules.Weights[role];
@@ -41,6 +41,6 @@ public readonly record struct MatchScores(
             + (weights[MatchPart.Profile] * Profile)
             + (weights[MatchPart.Skill] * Skill)
             + (weights[MatchPart.Familiarity] * Familiarity);
-        return rules.Combine(role, sum, Resistance);
+        return rules.Combine(role, sum, Resistance, fast);
     }
 }

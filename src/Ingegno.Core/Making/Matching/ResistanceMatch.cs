@@ -42,7 +42,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             {
                 var rating = way.Straight is { } straight
                     ? Rate(exercise, way.Way, straight, line, techniques)
-                    : new Rating(way.Way, null, TechniqueSet.None, unmeasured);
+                    : new Rating(way.Way, null, TechniqueSet.None, unmeasured * FreeLoads.Carried(exercise, way.Way, line, at));
 
                 // The first of equals stays: set-ups are listed simplest first, loads lightest first.
                 if (best is null || rating.Score > best.Value.Score + 1e-9)
@@ -140,7 +140,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high, SetLimits.Of(line.Line, effort.Rir, at.Trade.Dose));
         var reps = Scale(straight, techniques.RepsLeft);
         var closeness = ResistanceReason.IsPowerForPower(line, exercise)
-            ? Closeness(Math.Min(reps.Mid, high), effort.Low, high) // what is fast need not come near failure
+            ? Closeness(Math.Min(reps.Mid, high), effort.Low, high) * FreeLoads.Fast(exercise, way, line, Rules) // it need not come near failure
             : Worth(reps, effort.Low, high) * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
         var isNamed = false;
         if (NamedKg(exercise, way, line) is { } named)
@@ -155,14 +155,21 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         var things =
             Math.Max(0, way.Load.ItemIds.Length - 1)
             + (way.Load.IsFarStretched ? at.Trade.Match.RigParts.FarStretched : 0)
+            + at.Trade.Match.RigParts.Of(way.Load.WeightKg, way.Load.MassKg)
             + (at.Trade.Match.RigParts.PartOfThing * way.Bindings.Count(b => b.Thing.Part is not null));
         var rig = 1 - (at.Trade.Match.RigCost * things);
         var unloaded =
             way.Load.MassKg > 0 || !IsLoaded(line.Exercise) ? 1
             : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.Unloaded
             : Rules.UnloadedCompound;
-        var kept = isNamed ? 1 : 1 - (Rules.ShortLoses * at.Trade.Dose.Kept.Shortfall(reps.Mid, effort.Low));
-        return new Rating(way, reps, techniques, Math.Min(1, closeness * kept * rig * unloaded * (1 + (LoadsApart / (1 + off)))))
+        var kept = isNamed ? 1 : 1 - (Rules.ShortLoses * at.Trade.Dose.Kept.Shortfall(reps.Mid, effort.Start));
+        var elsewhere = IsLimitedElsewhere(exercise, line) ? Rules.LimitedElsewhere : 1;
+        return new Rating(
+            way,
+            reps,
+            techniques,
+            Math.Min(1, closeness * kept * rig * unloaded * elsewhere * (1 + (LoadsApart / (1 + off))))
+        )
         {
             AsNamed = isNamed,
         };
@@ -179,7 +186,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
 
         if (line.Line.Load is { } load)
         {
-            return (load.ToKg is { } to ? (load.Kg + to) / 2 : load.Kg) * load.Pieces;
+            return TypedLoad.TotalKg(load, line.Exercise);
         }
 
         var body = way.System.Kg - way.Load.MassKg;
@@ -187,6 +194,15 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             ? share * Math.Max(0, estimate.OneRepMaxKg - body)
             : null;
     }
+
+    /// <summary>What gives out first is none of the line's muscles: they stay far from failure.</summary>
+    private bool IsLimitedElsewhere(Exercise exercise, LineToMatch line) =>
+        exercise.Id != line.Exercise.Id
+        && exercise is { Structure: ExerciseStructure.Compound, Strength: { } relation }
+        && line.Exercise.Structure == ExerciseStructure.Compound
+        && at.Trade.Catalogue.Find(relation.Anchor) is { } anchor
+        && PartMatches.MuscleScore(line.Exercise.Muscles, anchor.Muscles, at.Trade.Match.Parts) < at.Trade.Match.Relevance.Muscles
+        && PartMatches.PatternScore(line.Exercise, anchor, at.Trade.Match) <= 0;
 
     /// <summary>A lift whose load could be changed in the gym: at home, too, one that takes load comes first.</summary>
     private static bool IsLoaded(Exercise gym) =>

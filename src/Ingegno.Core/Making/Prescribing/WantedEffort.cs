@@ -21,6 +21,9 @@ public sealed record WantedEffort(double Low, double High, int Rir)
     /// <summary>Reps to failure aimed at: the planned reps with their reserve in every set.</summary>
     public double Aim { get; init; } = Low + Rir;
 
+    /// <summary>Reps to failure below which even the last set would start short of the planned reps (docs/trade/prescription).</summary>
+    public double Start { get; init; } = Low;
+
     /// <summary>Reads the intent of a line.</summary>
     /// <param name="line">The line under its approach.</param>
     /// <param name="exercise">Its exercise.</param>
@@ -54,13 +57,14 @@ public sealed record WantedEffort(double Low, double High, int Rir)
 
         var (average, last) = line.Timed || line.Target.IsOpen ? (1, 1) : Left(line, rir, client, trade);
         var (low, high, aim) = (min / average, (max + rir) / last, (min + rir) / last);
+        var start = Math.Max(low, ((trade.Dose.Kept.LeastOfPlanned * min) + rir) / last);
         if (atShare is { } reps)
         {
             // Where the last set is open, those before it only lead up to it.
             return new WantedEffort(line.LastSetOpen ? min : low, Math.Max(reps, high), rir) { Aim = Math.Max(reps, aim) };
         }
 
-        return new WantedEffort(low, high, rir) { Aim = aim };
+        return new WantedEffort(low, high, rir) { Aim = aim, Start = start };
     }
 
     /// <summary>Reps to failure that the line's share of the maximum allows; null where it names none.</summary>

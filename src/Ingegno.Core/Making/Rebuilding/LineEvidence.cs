@@ -108,7 +108,7 @@ public static class LineEvidence
             return null;
         }
 
-        var external = line.Load is { } load ? load.Kg * load.Pieces : 0;
+        var external = line.Load is { } load ? TypedLoad.TotalKg(load with { ToKg = null }, exercise) : 0;
         var reps = line.Target.Min + (line.Reserve ?? trade.Strength.Evidence.UsualReserve);
         var ratio = client.Level == Level.Beginner ? relation.BeginnerRatio ?? relation.Ratio : relation.Ratio;
         var system = RepMaxCurve.OneRepMax(external + body, Math.Min(reps, 20), relation.Curve) / ratio;

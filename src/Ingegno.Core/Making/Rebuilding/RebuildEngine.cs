@@ -50,7 +50,7 @@ public sealed class RebuildEngine(Trade trade)
                 day.Select((line, i) => Draft(line, i, day.Count(), request, parsed.Days[line.Day].Name, at, matcher, writer))
             )
             .ToImmutableArray();
-        var choice = new WeekChoice(trade.Catalogue, trade.Match.Week);
+        var choice = new WeekChoice(trade.Catalogue, trade.Match.Week, trade.Dose.Kept);
         LineOptions[] options = [.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))];
         var taken = choice.Choose(options, request.Client.MinutesPerSession);
         var because = choice.Because(options, taken, request.Client.MinutesPerSession);

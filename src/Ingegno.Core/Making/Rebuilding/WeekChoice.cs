@@ -22,7 +22,7 @@ public sealed record LineOptions(GymLine Line, LineRole Role, ImmutableArray<Can
 /// Chooses for the whole week, not line by line: no exercise twice on a day, hard sets per muscle near the gym week's,
 /// superset partners not fighting over one rig, few changes of rig, sessions within the client's minutes.
 /// </summary>
-public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
+public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules, KeptRules keptRules)
 {
     /// <summary>
     /// Index of the option taken per line, -1 where a line has none left. The order of the days does not matter.
@@ -109,8 +109,16 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules)
         lines[index].Line.SupersetLetter is not { } letter
         || !lines.Take(index).Any(l => l.Line.Day == lines[index].Line.Day && l.Line.SupersetLetter == letter);
 
-    private static bool Stays(LineOptions line, Candidate candidate) =>
-        candidate.Exercises.Length == 1 && candidate.Exercises[0].ExerciseId == line.Line.ExerciseId;
+    /// <summary>The same exercise stays where it can be done at a dose that makes sense: not at two reps in place of ten.</summary>
+    private bool Stays(LineOptions line, Candidate candidate) =>
+        candidate.Exercises is [var home]
+        && home.ExerciseId == line.Line.ExerciseId
+        && (
+            line.Line.Timed
+            || line.Line.Target.IsOpen
+            || home.Dose.Timed
+            || home.Dose.Target.Max >= keptRules.LeastBelieved * line.Line.Target.Min
+        );
 
     private ChoiceOption Option(LineOptions line, Candidate candidate, bool rests)
     {

@@ -5,7 +5,8 @@ namespace Ingegno.Core.Written.Programs;
 /// <param name="Pieces">How many.</param>
 /// <param name="Added">On top of the body's weight.</param>
 /// <param name="ToKg">Upper end of a range, kg; null for one figure.</param>
-public sealed record PlannedLoad(double Kg, int Pieces = 1, bool Added = false, double? ToKg = null)
+/// <param name="InAll">Said to be all that is lifted: not what each hand holds.</param>
+public sealed record PlannedLoad(double Kg, int Pieces = 1, bool Added = false, double? ToKg = null, bool InAll = false)
 {
     /// <summary>All pieces together, kg.</summary>
     public double TotalKg => Kg * Pieces;

@@ -81,7 +81,7 @@ public static class Shorthand
             + (load.Pieces > 1 ? load.Pieces + "x" : string.Empty)
             + Words.Number(load.Kg, 3)
             + (load.ToKg is { } to ? "-" + Words.Number(to, 3) : string.Empty)
-            + " kg";
+            + (load.InAll ? " kg total" : " kg");
     }
 
     /// <summary>A range or figure of effort: <c>7-8</c>.</summary>

@@ -74,6 +74,15 @@ public class CoachRowTests
     public void With_a_bar_the_line_names_its_load(string line, double least, double most) =>
         Rebuild(new Row("C", "garage", line, [], [], [])).Chosen!.Exercises[0].ExternalKg.ShouldBeInRange(least, most);
 
+    [Theory]
+    [InlineData("Kettlebell swing 5x20 16 kg", "bell and bottles", 12, 12)] // the bell, and not a bottle of water
+    [InlineData("Kettlebell swing 5x15", "bell and bottles", 12, 12)]
+    [InlineData("Farmer's carry 4x30m 2x16 kg", "bell and bottles", 12, 30)]
+    [InlineData("Seated dumbbell press 3x10 8 kg", "pairs and band", 16, 16)] // one figure for two dumbbells: each of them
+    [InlineData("Seated dumbbell press 3x10 2x8 kg", "pairs and band", 16, 16)]
+    public void The_load_is_the_one_that_a_coach_reads_there(string line, string kit, double least, double most) =>
+        Rebuild(new Row("D", kit, line, [], [], [])).Chosen!.Exercises[0].ExternalKg.ShouldBeInRange(least, most);
+
     private static IEnumerable<string> First(HomeLine line) => line.Chosen?.Exercises.Select(e => e.ExerciseId) ?? [];
 
     private static string Said(IEnumerable<(Row Row, HomeLine Line)> rows) =>
@@ -167,6 +176,10 @@ public class CoachRowTests
         ["bar"] = "pull-up bar; chair 45 cm",
         ["bar and band"] = "pull-up bar; band 104 cm 22 mm",
         ["garage"] = "barbell 20 kg with 140 kg of plates; squat rack; bench 44 cm; pull-up bar",
+        ["rack"] = "barbell 20 kg with 140 kg of plates; squat rack; bench 44 cm",
+        ["two bells"] = "24 kg kettlebell; 32 kg kettlebell; rucksack 25 L; chair 45 cm; pull-up bar",
+        ["bell and bottles"] = "12 kg kettlebell; 4 bottles 1.5 L; rucksack 25 L; stairs 18 cm; band 104 cm 13 mm",
+        ["pairs and band"] = "2x 8 kg dumbbell; 12 kg dumbbell; band 104 cm 22 mm; sofa 44 cm; closed door",
         ["hotel"] = "bed 50 cm; desk 73 cm; chair 45 cm; suitcase 40 L; 4 towels; 6 bottles 1.5 L",
         ["park"] = "strong branch; park bench 45 cm",
         ["mini"] = "mini band; chair 45 cm",

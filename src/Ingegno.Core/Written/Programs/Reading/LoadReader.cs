@@ -59,8 +59,9 @@ internal static class LoadReader
         at.At++;
         pieces = Hands(at, pieces);
         at.TakeAny("dumbbells", "dbs", "db", "kb", "kettlebell", "kettlebells", "plate", "vest");
-        at.TakeAny("total");
-        return Take(draft, range, per, pieces, added, leads: at.Now.Text is "x" or "*" && at.Ahead(1).IsNumber);
+        var inAll = pieces == 1 && (at.TakePhrase("in total") || at.TakePhrase("in all"));
+        inAll |= at.TakeAny("total", "altogether", "combined").Length > 0 && pieces == 1;
+        return Take(draft, range, per, pieces, added, inAll, leads: at.Now.Text is "x" or "*" && at.Ahead(1).IsNumber);
     }
 
     /// <summary>60/65/70 kg: a load for each set.</summary>
@@ -120,9 +121,9 @@ internal static class LoadReader
         return pieces;
     }
 
-    private static bool Take(LineDraft draft, Span range, double per, int pieces, bool added, bool leads = false)
+    private static bool Take(LineDraft draft, Span range, double per, int pieces, bool added, bool inAll = false, bool leads = false)
     {
-        var load = new PlannedLoad(Kg(range.From, per), pieces, added, range.Upper is { } to ? Kg(to, per) : null);
+        var load = new PlannedLoad(Kg(range.From, per), pieces, added, range.Upper is { } to ? Kg(to, per) : null, inAll);
         draft.Load ??= load;
         if (leads)
         {

@@ -1,0 +1,42 @@
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+
+namespace Ingegno.Core.Making.Matching;
+
+/// <summary>How fitting a load is that no reps to failure measure: one that is moved fast, or carried.</summary>
+internal static class FreeLoads
+{
+    /// <summary>Share left of the score of a fast lift: the nearest to what the line names, else the heaviest it can be done with.</summary>
+    public static double Fast(Exercise exercise, Way way, LineToMatch line, ResistanceRules rules)
+    {
+        var wanted = exercise.Id == line.Exercise.Id && line.Line.Load is { } load ? TypedLoad.TotalKg(load, line.Exercise) : (double?)null;
+        var near = wanted is { } kg ? Near(way.Load.MassKg, kg, rules) : way.Load.MassKg / (way.Load.MassKg + way.System.Kg);
+        return 1 - rules.FastLoad + (rules.FastLoad * near);
+    }
+
+    /// <summary>Share left of the score of a carry, by what hangs from a hand; 1 for what is not carried.</summary>
+    public static double Carried(Exercise exercise, Way way, LineToMatch line, ClientAtPlace at)
+    {
+        if (exercise.Pattern != MovementPattern.Carry || line.Exercise.Pattern != MovementPattern.Carry || way.Load.MassKg <= 0)
+        {
+            return 1;
+        }
+
+        var rules = at.Trade.Match.Resistance;
+        var wanted = line.Line.Load is { } load
+            ? Hand(load.Kg * load.Pieces, load.Pieces)
+            : Hand(rules.CarriedOfBody * at.Strength.BodyMassKg, 2);
+        var near = Near(Hand(way.Load.MassKg, way.Load.Source is LoadSource.Pair or LoadSource.Mixed ? 2 : 1), wanted, rules);
+        return 1 - rules.CarriedLoad + (rules.CarriedLoad * near);
+    }
+
+    private static double Hand(double kg, int hands) => kg / hands;
+
+    /// <summary>A kilogram is added to both, so that two light things are not worlds apart.</summary>
+    private static double Near(double kg, double wanted, ResistanceRules rules)
+    {
+        var distance = Math.Log((kg + 1) / (wanted + 1));
+        return Math.Exp(-(distance * distance) / (2 * rules.FreeLoadSpread * rules.FreeLoadSpread));
+    }
+}

@@ -1,0 +1,40 @@
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
+
+namespace Ingegno.Core.Tests.Matching;
+
+[Trait("source", "common practice: a load beside a lift with two dumbbells is what one hand holds")]
+public class TypedLoadTests
+{
+    [Theory]
+    [InlineData("Dumbbell curl 3x10 14 kg", 28)]
+    [InlineData("Dumbbell curl 3x10 2x14 kg", 28)]
+    [InlineData("Dumbbell curl 3x10 14 kg each", 28)]
+    [InlineData("Dumbbell curl 3x10 14 kg total", 14)]
+    [InlineData("Dumbbell curl 3x10 28 kg in total", 28)]
+    [InlineData("Dumbbell curl 3x10 12-16 kg", 28)] // the middle of a range
+    [InlineData("One-arm dumbbell row 3x10 24 kg", 24)]
+    [InlineData("Goblet squat 3x10 24 kg", 24)]
+    [InlineData("Barbell curl 3x10 30 kg", 30)]
+    [InlineData("Pull-up 4x6 +20 kg", 20)]
+    public void One_figure_is_of_each_hand_where_two_lift(string text, double kg)
+    {
+        var line = Read(text);
+
+        TypedLoad.TotalKg(line.Load!, Examples.Exercise(line.ExerciseId)).ShouldBe(kg);
+    }
+
+    [Fact]
+    public void What_was_said_to_be_all_is_written_so_again()
+    {
+        var line = Read("Dumbbell curl 3x10 14 kg total");
+
+        Shorthand.Write(line).ShouldContain("14 kg total");
+        Read(Shorthand.Write(line)).Load.ShouldBe(line.Load);
+    }
+
+    private static GymLine Read(string text) => new ShorthandParser(Trade.Shipped.Names).Parse(text).Lines.Single();
+}
