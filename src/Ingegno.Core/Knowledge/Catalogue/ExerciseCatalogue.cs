@@ -6,6 +6,7 @@ namespace Ingegno.Core.Knowledge.Catalogue;
 public sealed class ExerciseCatalogue
 {
     private readonly ImmutableDictionary<string, Exercise> _byId;
+    private readonly ImmutableDictionary<string, ImmutableArray<int>> _unmeasured;
 
     /// <summary>Builds the catalogue; the order of the exercises does not matter.</summary>
     /// <exception cref="ArgumentException">Two exercises share an id.</exception>
@@ -15,7 +16,25 @@ public sealed class ExerciseCatalogue
         All = [.. exercises.OrderBy(e => e.Id, StringComparer.Ordinal)];
         _byId = All.ToImmutableDictionary(e => e.Id, StringComparer.Ordinal);
         AtHome = [.. All.Where(e => e.AtHome)];
+        _unmeasured = AtHome
+            .Where(IsUnmeasured)
+            .GroupBy(e => e.Family, StringComparer.Ordinal)
+            .ToImmutableDictionary(f => f.Key, f => f.Select(e => e.Rung).Distinct().Order().ToImmutableArray(), StringComparer.Ordinal);
     }
+
+    /// <summary>
+    /// Where an exercise that no load measures stands in its family: 0 the easiest of its like, 1 the hardest; null for one that is
+    /// measured or alone.
+    /// </summary>
+    public double? ShareOfRungs(Exercise exercise)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        return IsUnmeasured(exercise) && _unmeasured.GetValueOrDefault(exercise.Family, []) is { Length: > 1 } rungs
+            ? rungs.IndexOf(exercise.Rung) / (double)(rungs.Length - 1)
+            : null;
+    }
+
+    private static bool IsUnmeasured(Exercise exercise) => exercise.Strength is null || exercise.Measure == Measure.Seconds;
 
     /// <summary>All exercises in the order of their ids.</summary>
     public ImmutableArray<Exercise> All { get; }

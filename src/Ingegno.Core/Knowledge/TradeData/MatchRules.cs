@@ -30,6 +30,12 @@ public sealed record MatchRules
     /// <summary>Resistance part from which nothing is lost by the gate, above 0, at most 1.</summary>
     public required double LoadGateFrom { get; init; }
 
+    /// <summary>Rung that suits a level among exercises that no load measures: 0 the easiest of a family, 1 the hardest.</summary>
+    public required ImmutableDictionary<Level, double> LevelRung { get; init; }
+
+    /// <summary>What the whole way from the easiest to the hardest of a family costs.</summary>
+    public required double OffLevel { get; init; }
+
     /// <summary>Share of what <see cref="LoadGate"/> takes that the movement itself keeps where it is moved fast.</summary>
     public required double FastKeeps { get; init; }
 

@@ -135,7 +135,10 @@ public sealed class LineMatcher(ClientAtPlace at)
             exercise,
             loaded,
             whole,
-            (Whole(line, exercise, whole) * OutOfReach(line, loaded)) - Shrinks(line, exercise, loaded) - StaysEasy(line, exercise, loaded),
+            (Whole(line, exercise, whole) * OutOfReach(line, loaded))
+                - Shrinks(line, exercise, loaded)
+                - StaysEasy(line, exercise, loaded)
+                - OffLevel(exercise),
             new Lazy<ImmutableArray<PartScore>>(() => Parts(line, exercise, loaded))
         );
     }
@@ -190,6 +193,10 @@ public sealed class LineMatcher(ClientAtPlace at)
         var most = DosePrescriber.MostReps(line.Line, exercise, loaded.Techniques, at.Trade.Dose) + line.Effort.Rir;
         return Rules.StaysEasy * Math.Clamp((reps.Mid / most) - at.Trade.Dose.TooEasy, 0, 1);
     }
+
+    /// <summary>Where no load tells how hard something is, the level does: no plank from the knees for who is advanced.</summary>
+    private double OffLevel(Exercise exercise) =>
+        at.Trade.Catalogue.ShareOfRungs(exercise) is { } share ? Rules.OffLevel * Math.Abs(share - Rules.LevelRung[at.Client.Level]) : 0;
 
     /// <summary>A compound line is served neither by a small muscle nor by a load that does nothing for it.</summary>
     private double OfCompound(LineRole role, Exercise exercise, MatchScores scores) =>
