@@ -23,16 +23,19 @@ public sealed class ExerciseCatalogue
     }
 
     /// <summary>
-    /// Where an exercise that no load measures stands in its family: 0 the easiest of its like, 1 the hardest; null for one that is
-    /// measured or alone.
+    /// How hard an exercise is that no load measures: 0 the easiest of its family, 1 the hardest; by the skill it asks for where it has no
+    /// like; null for one that is measured.
     /// </summary>
     public double? ShareOfRungs(Exercise exercise)
     {
         ArgumentNullException.ThrowIfNull(exercise);
-        return IsUnmeasured(exercise) && _unmeasured.GetValueOrDefault(exercise.Family, []) is { Length: > 1 } rungs
-            ? rungs.IndexOf(exercise.Rung) / (double)(rungs.Length - 1)
-            : null;
+        return !IsUnmeasured(exercise) ? null
+            : _unmeasured.GetValueOrDefault(exercise.Family, []) is { Length: > 1 } rungs
+                ? rungs.IndexOf(exercise.Rung) / (double)(rungs.Length - 1)
+            : (exercise.Skill - 1) / (double)(MostSkill - 1);
     }
+
+    private const int MostSkill = 5;
 
     private static bool IsUnmeasured(Exercise exercise) => exercise.Strength is null || exercise.Measure == Measure.Seconds;
 

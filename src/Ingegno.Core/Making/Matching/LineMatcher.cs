@@ -138,7 +138,7 @@ public sealed class LineMatcher(ClientAtPlace at)
             (Whole(line, exercise, whole) * OutOfReach(line, loaded))
                 - Shrinks(line, exercise, loaded)
                 - StaysEasy(line, exercise, loaded)
-                - OffLevel(exercise),
+                - OffLevel(line, exercise),
             new Lazy<ImmutableArray<PartScore>>(() => Parts(line, exercise, loaded))
         );
     }
@@ -195,8 +195,10 @@ public sealed class LineMatcher(ClientAtPlace at)
     }
 
     /// <summary>Where no load tells how hard something is, the level does: no plank from the knees for who is advanced.</summary>
-    private double OffLevel(Exercise exercise) =>
-        at.Trade.Catalogue.ShareOfRungs(exercise) is { } share ? Rules.OffLevel * Math.Abs(share - Rules.LevelRung[at.Client.Level]) : 0;
+    private double OffLevel(LineToMatch line, Exercise exercise) =>
+        ResistanceReason.IsLikeForLike(line, exercise) && at.Trade.Catalogue.ShareOfRungs(exercise) is { } share
+            ? Rules.OffLevel * Math.Abs(share - Rules.LevelRung[at.Client.Level])
+            : 0;
 
     /// <summary>A compound line is served neither by a small muscle nor by a load that does nothing for it.</summary>
     private double OfCompound(LineRole role, Exercise exercise, MatchScores scores) =>
