@@ -22,7 +22,19 @@ public sealed record PlanToCheck(ClientProfile Client, string Text);
 /// <param name="Findings">What was found, the gravest first.</param>
 /// <param name="Errors">Lines that could not be read.</param>
 /// <param name="Lines">Lines that were checked.</param>
-public sealed record CheckedPlan(Reason Verdict, ImmutableArray<Finding> Findings, ImmutableArray<ShorthandError> Errors, int Lines);
+/// <param name="Exercises">What each of them is, for its figure.</param>
+public sealed record CheckedPlan(
+    Reason Verdict,
+    ImmutableArray<Finding> Findings,
+    ImmutableArray<ShorthandError> Errors,
+    int Lines,
+    ImmutableArray<CheckedLine> Exercises
+);
+
+/// <summary>A line of a checked plan.</summary>
+/// <param name="Line">Line of the text, 1 first.</param>
+/// <param name="ExerciseId">Its exercise.</param>
+public sealed record CheckedLine(int Line, string ExerciseId);
 
 public sealed class PlanToCheckValidator : AbstractValidator<PlanToCheck>
 {
@@ -47,6 +59,14 @@ public static class PlanCheckEndpoints
         var read = new ShorthandParser(trade.Names).Parse(plan.Text);
         var findings = PlanCheck.Run(AuditedPlan.Of(plan.Client, read, trade), []);
         var verdict = read.Lines.IsEmpty ? Reason.Of("verdict.nothing-read") : PlanCheck.Verdict(findings);
-        return TypedResults.Ok(new CheckedPlan(verdict, findings, read.Errors, read.Lines.Length));
+        return TypedResults.Ok(
+            new CheckedPlan(
+                verdict,
+                findings,
+                read.Errors,
+                read.Lines.Length,
+                [.. read.Lines.Select(l => new CheckedLine(l.Line, l.ExerciseId))]
+            )
+        );
     }
 }

@@ -22,6 +22,7 @@ public class RoomTests
         "AtHome.Loading.Packing",
         "AtHome.Loading.Bands",
         "AtHome.Loading.Objects",
+        "AtHome.Loading.Sketches",
         "AtHome.Loading",
         "Knowledge.Figures",
         "Knowledge.Catalogue",

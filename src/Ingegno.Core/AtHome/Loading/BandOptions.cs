@@ -1,5 +1,6 @@
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading.Bands;
+using Ingegno.Core.AtHome.Loading.Sketches;
 using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Text;
@@ -79,14 +80,14 @@ public static class BandOptions
                 && rep.Force.Most <= (load.CapKg ?? double.PositiveInfinity)
             )
             {
-                yield return new Rig(band, order, ToLoad(band, load, grip, rep));
+                yield return new Rig(band, order, ToLoad(band, load, grip, rep, statureCm));
             }
 
             order++;
         }
     }
 
-    private static ReachableLoad ToLoad(Thing band, BandLoad load, BandGrip grip, BandRep rep)
+    private static ReachableLoad ToLoad(Thing band, BandLoad load, BandGrip grip, BandRep rep, double statureCm)
     {
         var how = InWords(load, grip);
         var force = load.Assists
@@ -95,6 +96,7 @@ public static class BandOptions
         return new ReachableLoad(rep.Force.Mean, $"{band.InWords}{(how.Length > 0 ? ", " + how : string.Empty)}: {force}", [band.Id])
         {
             Band = rep.Force,
+            Rigged = [RiggedBand.Of(band.InWords, load, grip, rep, statureCm)],
             Stretch = rep.MostStretch,
             WeightKg = 0,
             Warning = rep.Warning,
@@ -151,6 +153,7 @@ public static class BandOptions
                 )
                 {
                     Band = force,
+                    Rigged = [.. a.Rigged, .. b.Rigged],
                     Stretch = Math.Max(a.Stretch ?? 0, b.Stretch ?? 0),
                     WeightKg = 0,
                     Warning = a.Warning ?? b.Warning,

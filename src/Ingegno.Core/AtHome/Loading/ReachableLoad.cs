@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Loading.Bands;
+using Ingegno.Core.AtHome.Loading.Sketches;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 
@@ -23,6 +24,12 @@ public sealed record ReachableLoad(double MassKg, string InWords, ImmutableArray
     /// <summary>Where the weight is held; null for a band alone and for none.</summary>
     public LoadSource? Source { get; init; }
 
+    /// <summary>What is packed; null where nothing is.</summary>
+    public PackedBag? Bag { get; init; }
+
+    /// <summary>Bands as they are rigged; empty without one.</summary>
+    public ImmutableArray<RiggedBand> Rigged { get; init; } = [];
+
     /// <summary>A weight with a band beside it: what a light weight lacks toward lock-out.</summary>
     public ReachableLoad With(ReachableLoad band)
     {
@@ -31,6 +38,8 @@ public sealed record ReachableLoad(double MassKg, string InWords, ImmutableArray
         {
             WeightKg = MassKg,
             Source = Source,
+            Bag = Bag,
+            Rigged = band.Rigged,
             Band = band.Band,
             Warning = band.Warning,
             Stretch = band.Stretch,

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading.Packing;
+using Ingegno.Core.AtHome.Loading.Sketches;
 
 namespace Ingegno.Core.AtHome.Loading;
 
@@ -80,7 +81,10 @@ public sealed class ReachableLoads
                     recipe.TotalKg,
                     recipe.InWords,
                     [container.Id, .. recipe.Packed.Pieces.Select(p => p.Piece.Id)]
-                );
+                )
+                {
+                    Bag = PackedBag.Of(recipe, use == "wear"),
+                };
             }
         }
     }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Loading.Sketches;
 using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
@@ -25,6 +26,12 @@ public sealed record ReleaseExercise
 
     /// <summary>Things and load with which its figure is drawn; null in older releases.</summary>
     public string? DrawnWith { get; init; }
+
+    /// <summary>What is packed for it; null where nothing is.</summary>
+    public PackedBag? Bag { get; init; }
+
+    /// <summary>Bands as they are rigged; empty without one.</summary>
+    public ImmutableArray<RiggedBand> Bands { get; init; } = [];
 
     public ImmutableArray<string> Steps { get; init; } = [];
 

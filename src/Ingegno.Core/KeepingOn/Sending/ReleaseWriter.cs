@@ -134,6 +134,8 @@ public sealed class ReleaseWriter(Trade trade)
             Setup = home.Setup,
             SetupId = home.SetupId,
             DrawnWith = home.DrawnWith,
+            Bag = home.Bag,
+            Bands = home.Bands,
             Steps = home.Steps,
             How = home.How,
             Cues = home.Cues,

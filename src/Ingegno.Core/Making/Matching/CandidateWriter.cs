@@ -119,6 +119,8 @@ public sealed class CandidateWriter(ClientAtPlace at)
             LoadEstimated = loaded.System is { Estimated: true },
             LoadBasis = loaded.System?.Basis,
             Checks = loaded.Checks,
+            Bag = loaded.External.Bag,
+            Bands = loaded.External.Rigged,
             Expected = loaded.Reps,
             Wanted = loaded.Reps is null ? null : new Bounds((int)Math.Floor(line.Effort.Low), (int)Math.Ceiling(line.Effort.High)),
             Aim = loaded.Reps is null ? null : line.Aim(at.Trade.Match),

@@ -115,6 +115,9 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
             Resistance = home.SystemLoadKg is null ? null : way.System.Range,
             Setup = SetupText.Fill(way.Setup.Text, way.Bindings, way.Load.InWords),
             DrawnWith = FigureSetting.Of(way.Bindings, way.Load, at.Kit),
+            Bag = way.Load.Bag,
+            Bands = way.Load.Rigged,
+            Checks = way.Checks,
             UsesItems = [.. way.Bindings.Select(b => b.Thing.Id).Concat(way.Load.ItemIds).Distinct().Order(StringComparer.Ordinal)],
         };
     }

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Loading.Objects;
+using Ingegno.Core.AtHome.Loading.Sketches;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Trainee.Strength;
@@ -41,6 +42,12 @@ public sealed record HomeExercise
 
     /// <summary>What was checked of the objects, with the sums.</summary>
     public ImmutableArray<ObjectVerdict> Checks { get; init; } = [];
+
+    /// <summary>What is packed for it; null where nothing is.</summary>
+    public PackedBag? Bag { get; init; }
+
+    /// <summary>Bands as they are rigged for it; empty without one.</summary>
+    public ImmutableArray<RiggedBand> Bands { get; init; } = [];
 
     /// <summary>Expected reps to failure with the techniques; null where reps are not the measure.</summary>
     public RepRange? Expected { get; init; }

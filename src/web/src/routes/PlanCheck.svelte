@@ -4,6 +4,7 @@
   import type { CheckedPlan, ClientProfile, Remedy, RosterRow } from '../lib/api/types';
   import FindingList from '../lib/audit/FindingList.svelte';
   import { rewritten } from '../lib/audit/rewrite';
+  import type { FigureAsked } from '../lib/figure/figures';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keeping } from '../lib/keeping/keeping.svelte';
   import { ProgramImport } from '../lib/program/programImport.svelte';
@@ -78,6 +79,12 @@
     if (first) replace(first.text, `${file.name} stands in the plan now.`);
     else if (bringing.read) bringing.problem = 'No line of an exercise was found in it.';
   }
+
+  const figureOf = (line: number): FigureAsked | undefined => {
+    const found = checked?.exercises.find((e) => e.line === line);
+    const statureCm = roster.find((row) => row.id === clientId)?.client.profile.statureCm;
+    return found && { exerciseId: found.exerciseId, statureCm };
+  };
 
   function show(line: number): void {
     const rows = text.split('\n');
@@ -186,7 +193,7 @@
           {/each}
         </ul>
       {/if}
-      <FindingList findings={checked.findings} onopen={show} onremedy={remedy} />
+      <FindingList findings={checked.findings} onopen={show} onremedy={remedy} {figureOf} />
     {:else}
       <h2 class="text-2xl">Nothing to judge yet</h2>
       <p class="mt-2">Paste a plan on the left.</p>

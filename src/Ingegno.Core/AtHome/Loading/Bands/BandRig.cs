@@ -70,7 +70,7 @@ public static class BandRig
     }
 
     /// <summary>Height of the hands, or length of the band, at start and end of the rep, in cm.</summary>
-    private static (double Start, double End) Positions(BandLoad load, BandGrip grip, double statureCm) =>
+    internal static (double Start, double End) Positions(BandLoad load, BandGrip grip, double statureCm) =>
         load.Rig == BandRigKind.Anchored
             ? (grip.AnchorCm, grip.AnchorCm + (load.Travel * statureCm))
             : (load.Start * statureCm, load.End * statureCm);

@@ -44,7 +44,29 @@ public enum Verdict
 /// <param name="Factor">Safety factor reached; null where none applies.</param>
 /// <param name="Sum">The sum behind it.</param>
 /// <param name="Advice">What to do; empty when nothing.</param>
-public sealed record ObjectVerdict(string Thing, CheckKind Kind, Verdict Verdict, double? Factor, Reason Sum, Reason Advice);
+public sealed record ObjectVerdict(string Thing, CheckKind Kind, Verdict Verdict, double? Factor, Reason Sum, Reason Advice)
+{
+    /// <summary>What is drawn of a sum of levers; null for the others.</summary>
+    public Lever? Lever { get; init; }
+}
+
+/// <summary>A pull outside the legs against the weight within: what tips, and what holds.</summary>
+/// <param name="LoadKg">Pull at the edge, kg.</param>
+/// <param name="OverhangCm">From the legs out to the edge, cm.</param>
+/// <param name="MassKg">Mass of the thing, kg.</param>
+/// <param name="ArmCm">From the legs in to its middle, cm.</param>
+/// <param name="HeightCm">Its height, cm; 0 where it is not known.</param>
+/// <param name="Factor">What holds over what tips.</param>
+/// <param name="CounterweightKg">What is to be put on it, kg; 0 for nothing.</param>
+public sealed record Lever(
+    double LoadKg,
+    double OverhangCm,
+    double MassKg,
+    double ArmCm,
+    double HeightCm,
+    double Factor,
+    double CounterweightKg
+);
 
 /// <summary>
 /// Quasi-static checks of furniture and bars: aids to judgement, no certificates. Below a safety factor of 1.5 a set-up is
@@ -89,13 +111,11 @@ public static class ObjectChecks
             ("arm", Quantity.Cm(thing.LegToCentreCm)),
             ("factor", Told(factor))
         );
-        return Judge(
-            thing,
-            CheckKind.Tipping,
-            factor,
-            sum,
-            Reason.Of("check.tipping-advice", ("load", Quantity.Kg(Math.Max(1, Math.Ceiling(needed - thing.MassKg)), 0)))
-        );
+        var more = Math.Max(1, Math.Ceiling(needed - thing.MassKg));
+        return Judge(thing, CheckKind.Tipping, factor, sum, Reason.Of("check.tipping-advice", ("load", Quantity.Kg(more, 0)))) with
+        {
+            Lever = LeverOf(thing, loadKg, factor, factor < RefusedBelow ? more : 0),
+        };
     }
 
     /// <summary>What it carries over what hangs or stands on it.</summary>
@@ -138,17 +158,30 @@ public static class ObjectChecks
             ("arm", Quantity.Cm(thing.LegToCentreCm)),
             ("factor", Told(factor))
         );
-        return counterweight > 0
-            ? new ObjectVerdict(
-                thing.InWords,
-                CheckKind.ChairBack,
-                Verdict.Care,
-                factor,
-                sum,
-                Reason.Of("check.counterweight", ("load", Quantity.Kg(Math.Ceiling(counterweight), 0)))
-            )
-            : Judge(thing, CheckKind.ChairBack, factor, sum, Reason.None);
+        var verdict =
+            counterweight > 0
+                ? new ObjectVerdict(
+                    thing.InWords,
+                    CheckKind.ChairBack,
+                    Verdict.Care,
+                    factor,
+                    sum,
+                    Reason.Of("check.counterweight", ("load", Quantity.Kg(Math.Ceiling(counterweight), 0)))
+                )
+                : Judge(thing, CheckKind.ChairBack, factor, sum, Reason.None);
+        return verdict with { Lever = LeverOf(thing, half, factor, Math.Max(0, Math.Ceiling(counterweight))) };
     }
+
+    private static Lever LeverOf(Thing thing, double loadKg, double factor, double counterweightKg) =>
+        new(
+            Math.Round(loadKg, 1),
+            Math.Round(thing.OverhangCm, 1),
+            Math.Round(thing.MassKg, 1),
+            Math.Round(thing.LegToCentreCm, 1),
+            Math.Round(thing.HeightCm),
+            Told(factor),
+            counterweightKg
+        );
 
     /// <summary>Mass in kg to put on the seat so that the factor is reached; at most 0 when none is needed.</summary>
     public static double Counterweight(double loadKg, double overhangCm, double massKg, double legToCentreCm) =>

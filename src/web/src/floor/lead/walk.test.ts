@@ -13,6 +13,7 @@ const exercise = (
   name: exerciseId,
   setup: '',
   setupId: '',
+  bands: [],
   steps: [],
   cues: [],
   why: '',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import SetupSketches from '../../lib/sketch/SetupSketches.svelte';
   import Figure from '../../lib/figure/Figure.svelte';
   import { shareOfPhase } from '../../lib/figure/rep';
   import { figures } from '../keep/figures.svelte';
@@ -195,6 +196,7 @@
         </ol>
       {/if}
       {#if exercise.how}<p>{exercise.how}</p>{/if}
+      <SetupSketches bag={exercise.bag} bands={exercise.bands} />
       {#if exercise.cues.length > 1}
         <ul class="list-disc pl-6">
           {#each exercise.cues.slice(1) as cue (cue)}<li>{cue}</li>{/each}

@@ -5087,6 +5087,15 @@ export interface components {
             what: string;
             about: string;
         };
+        BagContent: {
+            name: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            volumeL: number;
+        };
         /** @enum {unknown} */
         BandBasis: "nominal" | "size" | "calibrated";
         /** @description What the bench shows. */
@@ -5546,6 +5555,16 @@ export interface components {
         };
         /** @enum {unknown} */
         CheckKind: "tipping" | "rated" | "chair-back" | "height-fits";
+        /** @description A line of a checked plan. */
+        CheckedLine: {
+            /**
+             * Format: int32
+             * @description Line of the text, 1 first.
+             */
+            line: number;
+            /** @description Its exercise. */
+            exerciseId: string;
+        };
         /** @description What the check says. */
         CheckedPlan: {
             /** @description The verdict in a sentence. */
@@ -5559,6 +5578,8 @@ export interface components {
              * @description Lines that were checked.
              */
             lines: number;
+            /** @description What each of them is, for its figure. */
+            exercises: components["schemas"]["CheckedLine"][];
         };
         /** @description Times that a client chose. */
         ChosenTimes: {
@@ -6158,6 +6179,8 @@ export interface components {
             loadEstimated: boolean;
             loadBasis?: null | components["schemas"]["Reason"];
             checks: components["schemas"]["ObjectVerdict"][];
+            bag?: null | components["schemas"]["PackedBag"];
+            bands: components["schemas"]["RiggedBand"][];
             expected?: null | components["schemas"]["RepRange"];
             expectedReps?: null | string;
             /** Format: double */
@@ -6525,6 +6548,22 @@ export interface components {
         };
         /** @enum {unknown} */
         Level: "beginner" | "novice" | "intermediate" | "advanced";
+        Lever: {
+            /** Format: double */
+            loadKg: number;
+            /** Format: double */
+            overhangCm: number;
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            armCm: number;
+            /** Format: double */
+            heightCm: number;
+            /** Format: double */
+            factor: number;
+            /** Format: double */
+            counterweightKg: number;
+        };
         /** @enum {unknown} */
         LeverageKind: "push-up" | "row" | "above-the-knees" | "less-forearms";
         LiftTrend: {
@@ -6868,6 +6907,7 @@ export interface components {
             factor?: null | number;
             sum: components["schemas"]["Reason"];
             advice: components["schemas"]["Reason"];
+            lever?: null | components["schemas"]["Lever"];
         };
         OtherReading: {
             label: string;
@@ -6888,6 +6928,23 @@ export interface components {
             name: string;
             /** Format: double */
             price: number;
+        };
+        PackedBag: {
+            name: string;
+            worn: boolean;
+            /** Format: int32 */
+            hands: number;
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            contentKg: number;
+            /** Format: double */
+            mostKg: number;
+            /** Format: double */
+            filledL: number;
+            /** Format: double */
+            volumeL: number;
+            contents: components["schemas"]["BagContent"][];
         };
         PackedPieces: {
             piece: components["schemas"]["LooseObject"];
@@ -7211,6 +7268,8 @@ export interface components {
             added: boolean;
             /** Format: double */
             toKg?: null | number;
+            /** @default false */
+            inAll: boolean;
             /** Format: double */
             totalKg: number;
         };
@@ -7449,6 +7508,8 @@ export interface components {
             setup: string;
             setupId: string;
             drawnWith?: null | string;
+            bag?: null | components["schemas"]["PackedBag"];
+            bands: components["schemas"]["RiggedBand"][];
             steps: string[];
             how?: null | string;
             cues: string[];
@@ -7607,6 +7668,27 @@ export interface components {
             /** Format: int32 */
             line: number;
             text: string;
+        };
+        RiggedBand: {
+            name: string;
+            rig: components["schemas"]["BandRigKind"];
+            doubled: boolean;
+            /** Format: double */
+            shortenedCm: number;
+            /** Format: double */
+            feetApartCm: number;
+            /** Format: double */
+            heightCm?: null | number;
+            /** Format: double */
+            startCm: number;
+            /** Format: double */
+            endCm: number;
+            /** Format: double */
+            startKg: number;
+            /** Format: double */
+            endKg: number;
+            /** Format: double */
+            stretch: number;
         };
         Road: {
             stops: components["schemas"]["RoadStop"][];

@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { Finding, Remedy } from '../api/types';
+  import FigureOf from '../figure/FigureOf.svelte';
+  import type { FigureAsked } from '../figure/figures';
 
   interface Props {
     findings: Finding[];
@@ -7,11 +9,13 @@
     /** Opens the line that a finding is about. */
     onopen?: (line: number) => void;
     onremedy?: (remedy: Remedy) => void;
+    /** How the exercise of a line looks. */
+    figureOf?: (line: number) => FigureAsked | undefined;
     /** Lets a finding stand with a note; an empty note takes it back. */
     onaccept?: (key: string, note: string) => void;
   }
 
-  let { findings, busy = false, onopen, onremedy, onaccept }: Props = $props();
+  let { findings, busy = false, onopen, onremedy, onaccept, figureOf }: Props = $props();
   let accepting = $state<string | null>(null);
   let note = $state('');
 
@@ -27,7 +31,9 @@
 
 <ul class="grid gap-2 text-plain">
   {#each findings as finding (finding.key)}
-    <li class={['border-l-4 pl-2', finding.accepted ? 'border-base-300' : tones[finding.severity]]}>
+    {@const figure = finding.line ? figureOf?.(finding.line) : undefined}
+    <li class={['flow-root border-l-4 pl-2', finding.accepted ? 'border-base-300' : tones[finding.severity]]}>
+      {#if figure}<span class="float-right ml-2"><FigureOf of={figure} size={44} /></span>{/if}
       <p>
         <b class={finding.severity === 'serious' && !finding.accepted ? 'text-error' : ''}
           >{finding.accepted ? 'Accepted' : words[finding.severity]}:</b

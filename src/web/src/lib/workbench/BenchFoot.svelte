@@ -2,6 +2,7 @@
   import FindingList from '../audit/FindingList.svelte';
   import type { RebuildResult } from '../api/types';
   import BodyMap from '../figure/BodyMap.svelte';
+  import type { FigureAsked } from '../figure/figures';
   import HardSets from './HardSets.svelte';
   import type { Workbench } from './workbench.svelte';
 
@@ -11,6 +12,11 @@
   /** Hard sets as shares of the muscle that has most, so that both maps have one measure. */
   const shares = (of: 'gym' | 'home'): Record<string, number> =>
     Object.fromEntries(result.plan.hardSets.map((s) => [s.muscle, s[of] / most]));
+
+  const figureOf = (line: number): FigureAsked | undefined => {
+    const home = bench.lines.find((l) => l.gym.key === line)?.chosen?.exercises[0];
+    return home && { ...home, statureCm: bench.client?.value.profile.statureCm };
+  };
 
   /** A finding about a line opens it. */
   function open(line: number | null | undefined): void {
@@ -41,6 +47,7 @@
       findings={result.plan.findings}
       busy={bench.busy}
       onopen={open}
+      {figureOf}
       onremedy={(remedy) => void bench.decide.remedy(remedy)}
       onaccept={(key, note) => void bench.decide.accept(key, note)}
     />

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { HomeLine } from '../api/types';
   import FigureOf from '../figure/FigureOf.svelte';
+  import SetupSketches from '../sketch/SetupSketches.svelte';
   import MuscleCompare from '../figure/MuscleCompare.svelte';
   import ResistanceChart from '../kit/ResistanceChart.svelte';
   import { trade } from '../trade.svelte';
@@ -177,6 +178,7 @@
         {#each home.steps as step (step)}<li>{step}</li>{/each}
       </ol>
     {/if}
+    <SetupSketches bag={home.bag} bands={home.bands} checks={home.checks} />
     {#if home.expected && home.wanted}
       <div class="mt-2">
         <RepsZone expected={home.expected} wanted={home.wanted} fit={home.fit ?? 'in-zone'} />

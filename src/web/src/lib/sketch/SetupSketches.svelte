@@ -1,0 +1,65 @@
+<script lang="ts">
+  import type { HomeExercise, PackedBag, RiggedBand } from '../api/types';
+  import { bagSketch } from './bagSketch';
+  import { bandSketch } from './bandSketch';
+  import { leverSketch } from './leverSketch';
+  import SketchPicture from './SketchPicture.svelte';
+
+  interface Props {
+    bag?: PackedBag | null | undefined;
+    bands?: RiggedBand[] | undefined;
+    checks?: HomeExercise['checks'] | undefined;
+  }
+
+  let { bag, bands = [], checks = [] }: Props = $props();
+  const levers = $derived(
+    checks.flatMap((check) =>
+      check.lever ? [{ lever: check.lever, chair: check.kind === 'chair-back', thing: check.thing }] : [],
+    ),
+  );
+</script>
+
+{#if bag && bag.contents.length > 0}
+  <figure class="sketch">
+    <figcaption class="label-text">
+      {bag.hands === 2 ? 'Packed the same for each hand' : `Packed, ${bag.massKg} kg`}
+    </figcaption>
+    <div class="flex flex-wrap items-center gap-3">
+      <SketchPicture sketch={bagSketch(bag)} />
+      <div class="min-w-40 flex-1 text-plain">
+        <ol class="list-decimal pl-5">
+          {#each bag.contents as content (content.name)}
+            <li>
+              {content.count > 1
+                ? `${content.count} × `
+                : ''}{content.name}{#if !content.name.endsWith(' kg')},
+                <span class="figures">{content.massKg} kg</span>{content.count > 1 ? ' each' : ''}{/if}
+            </li>
+          {/each}
+        </ol>
+        <p class="soft mt-1 text-note">
+          <span class="figures">{bag.contentKg} of {bag.mostKg} kg</span>{#if bag.filledL > 0}
+            · <span class="figures">{bag.filledL} of {bag.volumeL} L</span>{/if}
+        </p>
+      </div>
+    </div>
+  </figure>
+{/if}
+{#each bands as band, i (i)}
+  <figure class="sketch">
+    <figcaption class="label-text">{band.name}{band.doubled ? ', doubled' : ''}</figcaption>
+    <SketchPicture sketch={bandSketch(band)} />
+  </figure>
+{/each}
+{#each levers as { lever, chair, thing }, i (i)}
+  <figure class="sketch">
+    <figcaption class="label-text">{thing}</figcaption>
+    <SketchPicture sketch={leverSketch(lever, chair)} />
+  </figure>
+{/each}
+
+<style>
+  .sketch {
+    margin-top: 0.75rem;
+  }
+</style>
