@@ -196,7 +196,7 @@
         </ol>
       {/if}
       {#if exercise.how}<p>{exercise.how}</p>{/if}
-      <SetupSketches bag={exercise.bag} bands={exercise.bands} />
+      <SetupSketches bag={exercise.bag} bands={exercise.bands} large />
       {#if exercise.cues.length > 1}
         <ul class="list-disc pl-6">
           {#each exercise.cues.slice(1) as cue (cue)}<li>{cue}</li>{/each}
