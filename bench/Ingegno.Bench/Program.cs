@@ -31,7 +31,7 @@ if (args is ["soak", var dll, .. var figures])
 
 if (args.Contains("trainees"))
 {
-    TraineeFigures.Print();
+    TraineeFigures.Print(args.Contains("examples"));
     return;
 }
 
@@ -51,7 +51,7 @@ Console.WriteLine(
 Console.WriteLine();
 Report(ProgressScenarios.All);
 Console.WriteLine(ProgressScenarios.Comparison());
-TraineeFigures.Print();
+TraineeFigures.Print(args.Contains("examples"));
 Console.WriteLine();
 PanelFigures.Print(examples: false);
 

@@ -21,9 +21,15 @@ internal static class TraineeFigures
 
     private sealed record Run(Level Level, string Kit, TrialResult Engine, EngineAccepted Policy, TrialResult RepMore, TrialResult Same);
 
-    public static void Print()
+    /// <summary>Prints the figures; with each week past failure, line by line, when asked.</summary>
+    public static void Print(bool examples)
     {
-        var runs = Enumerable.Range(1, Clients).AsParallel().Select(Of).ToList();
+        var runs = Enumerable.Range(1, Clients).AsParallel().AsOrdered().Select(Of).ToList();
+        foreach (var run in examples ? runs : [])
+        {
+            Show(run);
+        }
+
         Console.WriteLine(
             "trainees                     clients   gain  rep more     same   past failure   short    days over   changes/month   swaps"
         );
@@ -51,6 +57,23 @@ internal static class TraineeFigures
                 $"  {name, -27} {runs.Count, 6}  {runs.Average(r => r.Engine.Gain), 6:P1}  {runs.Average(r => r.RepMore.Gain), 7:P1}  {runs.Average(r => r.Same.Gain), 7:P1}   {(double)runs.Sum(r => r.Engine.PastFailureWeeks.Length) / (runs.Count * Weeks), 9:P1} {runs.Average(r => r.Engine.Missed), 11:P1}   {runs.Sum(r => r.Policy.DaysOver), 4} of {runs.Sum(r => r.Policy.Days), 5}   {runs.Average(r => r.Policy.Changed) / Weeks * WeeksOfMonth, 10:0.0} {runs.Sum(r => r.Policy.Swapped), 8}"
             )
         );
+
+    private static void Show(Run run)
+    {
+        foreach (var week in run.Engine.PastFailureWeeks)
+        {
+            Console.WriteLine($"past failure in week {week + 1} | {run.Level}, {run.Kit}");
+            var (from, to) = (First.AddDays(7 * week), First.AddDays((7 * week) + 6));
+            foreach (var done in run.Engine.Log.Where(s => s.Day >= from && s.Day <= to).SelectMany(s => s.Exercises))
+            {
+                var planned = run.Engine.Trained[week].First(p => p.Line == done.Line).Home;
+                var said = week == 0 ? null : run.Policy.Said[week - 1].FirstOrDefault(p => p.Line == done.Line);
+                Console.WriteLine(
+                    $"    {planned.Name} {planned.Dose.Figures} {planned.ExternalKg} kg, {planned.ExpectedReps} expected, done {string.Join(' ', done.Sets.Select(s => $"{s.Reps}@{s.Rir}"))} | {said?.Decision}: {said?.Reason.Code}"
+                );
+            }
+        }
+    }
 
     private static Run Of(int seed)
     {
