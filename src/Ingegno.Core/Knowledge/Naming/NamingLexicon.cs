@@ -25,6 +25,7 @@ public sealed class NamingLexicon
     private readonly Dictionary<string, ImmutableHashSet<string>> _implied;
     private readonly HashSet<string> _vocabulary = new(StringComparer.Ordinal);
     private readonly ImmutableArray<string> _spelt;
+    private readonly ImmutableArray<string> _whole;
 
     /// <param name="document">The data file.</param>
     /// <exception cref="InvalidOperationException">A compound or an implied feature names a concept that there is not.</exception>
@@ -55,6 +56,12 @@ public sealed class NamingLexicon
                 )
                 .Distinct(),
         ];
+        _whole =
+        [
+            .. _spelt
+                .Concat(document.Names.Where(n => !n.Names.IsDefault).SelectMany(n => n.Names).SelectMany(n => n.Split(' ')))
+                .Distinct(),
+        ];
         foreach (var spelt in document.Words)
         {
             _vocabulary.Add(spelt.Key);
@@ -71,6 +78,24 @@ public sealed class NamingLexicon
     }
 
     public NamingDocument Document { get; }
+
+    /// <summary>Shortest beginning of a word that is completed.</summary>
+    private const int LeastStub = 3;
+
+    private const int MostCompletions = 6;
+
+    /// <summary>Known words that begin like one that was cut short, the shortest first.</summary>
+    public IEnumerable<string> Completions(string stub)
+    {
+        ArgumentNullException.ThrowIfNull(stub);
+        return stub.Length < LeastStub
+            ? []
+            : _whole
+                .Where(w => w.Length > stub.Length + 1 && w.StartsWith(stub, StringComparison.OrdinalIgnoreCase))
+                .OrderBy(w => w.Length)
+                .ThenBy(w => w, StringComparer.Ordinal)
+                .Take(MostCompletions);
+    }
 
     /// <summary>The words of a name as they are compared, joined by spaces.</summary>
     public string Plain(string name) => string.Join(' ', NameWords.Of(name, Document.Words));

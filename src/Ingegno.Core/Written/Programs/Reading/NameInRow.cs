@@ -13,7 +13,12 @@ internal sealed record NameInRow(string Text, int Start, int Length, NameReading
     /// <summary>Finds the name: the first stretch of words that is one, with what others say about how it is done.</summary>
     public static NameInRow Find(string row, LineDraft draft, ExerciseNames names, string? usual)
     {
-        var runs = draft.Runs.Select(r => (Run: r, Text: Trim(row[r.Start..r.End]))).Where(r => r.Text.Any(char.IsLetterOrDigit)).ToList();
+        var runs = Abbreviations.Join(
+            row,
+            [.. draft.Runs.Select(r => (Run: r, Text: Trim(row[r.Start..r.End]))).Where(r => r.Text.Any(char.IsLetterOrDigit))],
+            names,
+            usual
+        );
         var nothing = new NameReading(null, OtherWork.Unknown, Certainty.Unknown, [], []);
         if (Whole(row, draft, names, runs) is { } whole)
         {

@@ -1,0 +1,78 @@
+using Ingegno.Core.Knowledge.Naming;
+
+namespace Ingegno.Core.Written.Programs.Reading;
+
+/// <summary>
+/// A dot behind a short word cuts it short and does not end a sentence: lat. raises, ext. rotation, incl. DB press. It is joined with what
+/// follows where the two together are understood better than they are apart.
+/// </summary>
+internal static class Abbreviations
+{
+    private const int LongestStub = 6;
+
+    /// <summary>Readings tried for a name with several short words.</summary>
+    private const int MostTried = 24;
+
+    /// <summary>The runs of a row with those that a dot parts joined where that helps.</summary>
+    /// <param name="row">The row.</param>
+    /// <param name="runs">Runs of words with their text.</param>
+    /// <param name="names">What names mean.</param>
+    /// <param name="usual">Where a name is ambiguous, what is usual.</param>
+    public static List<(Run Run, string Text)> Join(string row, List<(Run Run, string Text)> runs, ExerciseNames names, string? usual)
+    {
+        var joined = new List<(Run Run, string Text)>();
+        for (var i = 0; i < runs.Count; i++)
+        {
+            var last = i;
+            while (last + 1 < runs.Count && CutsShort(row, runs[last], runs[last + 1]))
+            {
+                last++;
+            }
+
+            joined.Add(last > i && Whole([.. runs.Skip(i).Take(last - i + 1)], names, usual) is { } whole ? whole : runs[i]);
+            if (joined[^1].Run != runs[i].Run)
+            {
+                i = last;
+            }
+        }
+
+        return joined;
+    }
+
+    private static bool CutsShort(string row, (Run Run, string Text) word, (Run Run, string Text) next) =>
+        LastWord(word.Text) is { Length: >= 2 and <= LongestStub } stub
+        && stub.All(char.IsLetter)
+        && word.Run is { Bracketed: false }
+        && next.Run is { Bracketed: false }
+        && row[word.Run.Start..next.Run.Start].Trim() == word.Text + ".";
+
+    private static string LastWord(string text) => text[(text.LastIndexOf(' ') + 1)..];
+
+    private static (Run Run, string Text)? Whole(List<(Run Run, string Text)> parts, ExerciseNames names, string? usual)
+    {
+        var apart = parts.Select(p => names.Read(p.Text, usual)).ToList();
+        if (apart[0] is { Exercise: not null, Certainty: Certainty.Sure })
+        {
+            return null; // "Squat. Stay upright": a sentence that ended
+        }
+
+        IEnumerable<string> texts = [string.Empty];
+        foreach (var (part, i) in parts.Select((p, i) => (p.Text, i)))
+        {
+            var stub = LastWord(part);
+            IEnumerable<string> meant =
+                i == parts.Count - 1 ? [part] : [part, .. names.Lexicon.Completions(stub).Select(c => part[..^stub.Length] + c)];
+            texts = texts.SelectMany(t => meant.Select(m => $"{t} {m}".Trim()));
+        }
+
+        var best = texts
+            .Take(MostTried)
+            .Select(t => (Text: t, Reading: names.Read(t, usual)))
+            .OrderBy(t => t.Reading.Certainty)
+            .ThenBy(t => t.Reading.Modifiers.Count(m => m.Kind == NameFeatureKind.Word))
+            .First();
+        return best.Reading.Exercise is not null && best.Reading.Certainty <= apart.Min(a => a.Certainty)
+            ? (parts[0].Run with { End = parts[^1].Run.End }, best.Text)
+            : null;
+    }
+}
