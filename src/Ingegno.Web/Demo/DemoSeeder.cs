@@ -175,6 +175,8 @@ public sealed class DemoSeeder(
         log.RenewPulse(coach, plan.Id);
     }
 
+    private const int MostTrims = 6;
+
     /// <summary>Trains the plan for its weeks; the last version is what the last week trained.</summary>
     private void Train(long coach, Saved<PlanRecord> plan, DemoHistory history)
     {
@@ -236,7 +238,40 @@ public sealed class DemoSeeder(
                 Edits = [.. trained.Select(t => HomeEdit.Of(t.Line, t.Home.ExerciseId, t.Home.Dose, t.Home.ExternalKg))],
             };
             var taught = log.Taught(coach, plan.Value.ClientId, then);
-            return plans.Save(coach, plan.Id, now.Revision, note, PlanEndpoints.Document(document.Title, taught, engine)).Current!;
+            return plans.Save(coach, plan.Id, now.Revision, note, WithinMinutes(taught)).Current!;
+        }
+
+        // What the weeks taught makes warm-ups longer; a coach takes a set from the last small thing of a day that has become too long.
+        PlanDocument WithinMinutes(RebuildRequest then)
+        {
+            var written = PlanEndpoints.Document(document.Title, then, engine);
+            for (var tries = 0; tries < MostTrims && Shorter(written, then) is { } less; tries++)
+            {
+                then = less;
+                written = PlanEndpoints.Document(document.Title, then, engine);
+            }
+
+            return written;
+        }
+
+        static RebuildRequest? Shorter(PlanDocument written, RebuildRequest then)
+        {
+            var tooLong = written
+                .Plan.Days.Select((d, i) => (Day: i, d.Minutes))
+                .Where(d => d.Minutes.Limit is { } limit && d.Minutes.Total > limit)
+                .Select(d => d.Day)
+                .ToHashSet();
+            return
+                written
+                    .Plan.Lines.Where(l => tooLong.Contains(l.Gym.Day) && l.Chosen is { } c && c.Exercises.All(e => e.Dose.Sets > 2))
+                    .OrderBy(l => l.Role)
+                    .LastOrDefault()
+                    is { } last
+                ? then with
+                {
+                    Edits = [.. then.Edits.Select(e => e.Line == last.Gym.Key && e.Sets is > 2 ? e with { Sets = e.Sets - 1 } : e)],
+                }
+                : null;
         }
 
         void Begin(DemoBlock block, Saved<PlanRecord> begun, DateOnly starts)
