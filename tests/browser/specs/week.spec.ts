@@ -196,7 +196,7 @@ test('another approach shows what it would change before it is taken, for the we
   await expect(plan.getByText(/^1x/)).toHaveCount(0);
   await page.keyboard.press('Shift+U');
   await page.keyboard.press('s'); // at once: the redo still under way is part of what is saved
-  await expect(page.getByText(/Saved as version \d+\./).last()).toBeVisible();
+  await expect(page.getByText(/Saved as version \d+\./).last()).toBeVisible({ timeout: 30_000 });
   await page.reload();
   await expect(page.getByLabel('Approach of Lower')).toHaveValue('one-by-twenty');
 });
