@@ -10,6 +10,11 @@ internal static class FreeLoads
     /// <summary>Share left of the score of a fast lift: the nearest to what the line names, else the heaviest it can be done with.</summary>
     public static double Fast(Exercise exercise, Way way, LineToMatch line, ResistanceRules rules)
     {
+        if (way.Load.MassKg <= 0)
+        {
+            return 1; // a jump takes no load
+        }
+
         var wanted = exercise.Id == line.Exercise.Id && line.Line.Load is { } load ? TypedLoad.TotalKg(load, line.Exercise) : (double?)null;
         var near = wanted is { } kg ? Near(way.Load.MassKg, kg, rules) : way.Load.MassKg / (way.Load.MassKg + way.System.Kg);
         return 1 - rules.FastLoad + (rules.FastLoad * near);
@@ -24,14 +29,14 @@ internal static class FreeLoads
         }
 
         var rules = at.Trade.Match.Resistance;
-        var wanted = line.Line.Load is { } load
-            ? Hand(load.Kg * load.Pieces, load.Pieces)
-            : Hand(rules.CarriedOfBody * at.Strength.BodyMassKg, 2);
-        var near = Near(Hand(way.Load.MassKg, way.Load.Source is LoadSource.Pair or LoadSource.Mixed ? 2 : 1), wanted, rules);
+        var wanted =
+            line.Line.Load is not { } load ? rules.CarriedOfBody * at.Strength.BodyMassKg / 2
+            : load.InAll ? load.Kg / 2
+            : load.Kg; // of each hand, however many are named
+        var hands = way.Load.Source is LoadSource.Pair or LoadSource.Mixed ? 2 : 1;
+        var near = Near(way.Load.MassKg / hands, wanted, rules);
         return 1 - rules.CarriedLoad + (rules.CarriedLoad * near);
     }
-
-    private static double Hand(double kg, int hands) => kg / hands;
 
     /// <summary>A kilogram is added to both, so that two light things are not worlds apart.</summary>
     private static double Near(double kg, double wanted, ResistanceRules rules)

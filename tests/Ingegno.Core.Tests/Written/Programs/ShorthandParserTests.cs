@@ -210,4 +210,12 @@ public class ShorthandParserTests
         result.Errors.ShouldBeEmpty();
         return result.Lines.ShouldHaveSingleItem();
     }
+
+    [Fact]
+    public void A_row_of_thousands_of_short_words_is_read_in_no_time()
+    {
+        var row = string.Join(' ', Enumerable.Repeat("ext. lat. incl.", 1_000)) + " 3x10";
+
+        Should.CompleteIn(() => new ShorthandParser(Trade.Shipped.Names).Parse(row), TimeSpan.FromSeconds(20));
+    }
 }

@@ -13,6 +13,11 @@ internal static class Abbreviations
     /// <summary>Readings tried for a name with several short words.</summary>
     private const int MostTried = 24;
 
+    /// <summary>Words joined to one name, and places of a row where it is tried: a name is short, and a row may be hostile.</summary>
+    private const int MostParts = 4;
+
+    private const int MostInRow = 4;
+
     /// <summary>The runs of a row with those that a dot parts joined where that helps.</summary>
     /// <param name="row">The row.</param>
     /// <param name="runs">Runs of words with their text.</param>
@@ -21,19 +26,18 @@ internal static class Abbreviations
     public static List<(Run Run, string Text)> Join(string row, List<(Run Run, string Text)> runs, ExerciseNames names, string? usual)
     {
         var joined = new List<(Run Run, string Text)>();
-        for (var i = 0; i < runs.Count; i++)
+        var tried = 0;
+        for (var i = 0; i < runs.Count; )
         {
-            var last = i;
-            while (last + 1 < runs.Count && CutsShort(row, runs[last], runs[last + 1]))
+            var parts = 1;
+            while (parts < MostParts && i + parts < runs.Count && CutsShort(row, runs[i + parts - 1], runs[i + parts]))
             {
-                last++;
+                parts++;
             }
 
-            joined.Add(last > i && Whole([.. runs.Skip(i).Take(last - i + 1)], names, usual) is { } whole ? whole : runs[i]);
-            if (joined[^1].Run != runs[i].Run)
-            {
-                i = last;
-            }
+            var whole = parts > 1 && tried++ < MostInRow ? Whole(runs.GetRange(i, parts), names, usual) : null;
+            joined.Add(whole ?? runs[i]);
+            i += whole is null ? 1 : parts;
         }
 
         return joined;
