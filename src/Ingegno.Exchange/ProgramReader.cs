@@ -21,23 +21,25 @@ public enum ProgramForm
 public sealed record ReadProgram(ProgramForm Form, string? Separator, ImportPreview Preview);
 
 /// <summary>Reads a gym program from a file or a paste: our own JSON, a table, or shorthand, told apart by what is in it.</summary>
-public sealed class ProgramReader(ExerciseNames names)
+/// <param name="names">The names that exercises go by.</param>
+/// <param name="stop">Gives up between two rows once nobody waits for the answer, or it has taken too long.</param>
+public sealed class ProgramReader(ExerciseNames names, CancellationToken stop = default)
 {
     /// <summary>Share of lines that must read as shorthand for a text to be taken for it.</summary>
     private const double MostlyShorthand = 0.5;
 
-    private readonly ProgramImport _import = new(names);
+    private readonly ProgramImport _import = new(names, stop);
 
     /// <summary>Reads the bytes of a file.</summary>
     /// <exception cref="UnreadableFileException">It cannot be read; the message says why and what to do.</exception>
     public ReadProgram Read(byte[] bytes, char? separator, ImportSettings settings)
     {
-        var file = SheetFile.Read(bytes, separator);
+        var file = SheetFile.Read(bytes, separator, stop);
         if (file.Text is { } text && separator is null)
         {
             if (text.TrimStart().StartsWith('{'))
             {
-                return new ReadProgram(ProgramForm.Document, null, Document(text).Preview(new ProgramRows(names)));
+                return new ReadProgram(ProgramForm.Document, null, Document(text).Preview(new ProgramRows(names, stop)));
             }
 
             var read = _import.PreviewText(text);

@@ -16,8 +16,9 @@ public sealed record SheetFile(ImmutableArray<Sheet> Sheets, string? Text, char?
     /// <summary>Reads a file by what is in it, not by its name.</summary>
     /// <param name="bytes">Its bytes.</param>
     /// <param name="separator">What parts the columns; null to find out.</param>
+    /// <param name="stop">Gives up between two rows once nobody waits for the answer, or it has taken too long.</param>
     /// <exception cref="UnreadableFileException">It is too large, damaged, or of another kind.</exception>
-    public static SheetFile Read(byte[] bytes, char? separator = null)
+    public static SheetFile Read(byte[] bytes, char? separator = null, CancellationToken stop = default)
     {
         ArgumentNullException.ThrowIfNull(bytes);
         if (bytes.Length > ExchangeLimits.FileBytes)
@@ -29,7 +30,7 @@ public sealed record SheetFile(ImmutableArray<Sheet> Sheets, string? Text, char?
 
         if (bytes.AsSpan().StartsWith(ZipStart))
         {
-            return XlsxReader.Read(bytes);
+            return XlsxReader.Read(bytes, stop);
         }
 
         if (bytes.AsSpan().StartsWith(OldOfficeStart))

@@ -12,7 +12,7 @@ namespace Ingegno.Exchange;
 /// <summary>Reads spreadsheets (Office Open XML, ECMA-376): what cells show, which of them are dates, formulas and errors.</summary>
 internal static class XlsxReader
 {
-    public static SheetFile Read(byte[] bytes)
+    public static SheetFile Read(byte[] bytes, CancellationToken stop)
     {
         ZipGuard.Check(bytes);
         try
@@ -36,7 +36,7 @@ internal static class XlsxReader
             var read = new List<Sheet>();
             foreach (var sheet in sheets.DistinctBy(s => s.Id?.Value ?? s.Name?.Value ?? string.Empty))
             {
-                read.Add(Read(workbook, sheet, cells, ref left));
+                read.Add(Read(workbook, sheet, cells, ref left, stop));
             }
 
             return new SheetFile([.. read], null, null, []);
@@ -61,7 +61,13 @@ internal static class XlsxReader
         }
     }
 
-    private static Sheet Read(WorkbookPart workbook, DocumentFormat.OpenXml.Spreadsheet.Sheet sheet, XlsxCells cells, ref int left)
+    private static Sheet Read(
+        WorkbookPart workbook,
+        DocumentFormat.OpenXml.Spreadsheet.Sheet sheet,
+        XlsxCells cells,
+        ref int left,
+        CancellationToken stop
+    )
     {
         var name = sheet.Name?.Value ?? string.Empty;
         if (sheet.Id?.Value is not { } id || workbook.GetPartById(id) is not WorksheetPart part)
@@ -75,6 +81,7 @@ internal static class XlsxReader
         var number = 0;
         while (reader.Read())
         {
+            stop.ThrowIfCancellationRequested();
             if (
                 reader.IsStartElement
                 && reader.ElementType == typeof(MergeCell)

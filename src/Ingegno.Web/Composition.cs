@@ -12,6 +12,9 @@ using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Written.Programs.Reading;
+using Ingegno.Exchange;
 using Ingegno.Language;
 using Ingegno.Storage;
 using Ingegno.Web.Demo;
@@ -72,8 +75,14 @@ public static class Composition
                 ? s.GetRequiredService<PracticeTrades>().Of(practice)
                 : Trade.Shipped
         );
+        // Whatever reads or computes for a request stops with it.
+        services.AddScoped<RequestDeadline>();
         services
-            .AddScoped<RebuildEngine>()
+            .AddScoped(s => new RebuildEngine(s.GetRequiredService<Trade>(), Stop(s)))
+            .AddScoped(s => new ShorthandParser(s.GetRequiredService<Trade>().Names, Stop(s)))
+            .AddScoped(s => new ProgramRows(s.GetRequiredService<Trade>().Names, Stop(s)))
+            .AddScoped(s => new ProgramReader(s.GetRequiredService<Trade>().Names, Stop(s)))
+            .AddScoped(s => new LogReader(s.GetRequiredService<Trade>().Names, Stop(s)))
             .AddScoped<NextSession>()
             .AddScoped<Replacements>()
             .AddScoped<RoadMap>()
@@ -228,6 +237,8 @@ public static class Composition
                 .ExcludeFromDescription();
         }
     }
+
+    private static CancellationToken Stop(IServiceProvider services) => services.GetRequiredService<RequestDeadline>().Token;
 
     /// <summary>Migrates and, for the demo, fills the database.</summary>
     /// <exception cref="StartException">It cannot be; the line for the operator is in it.</exception>

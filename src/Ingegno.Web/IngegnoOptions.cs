@@ -36,6 +36,9 @@ public sealed class IngegnoOptions
     /// <summary>Megabytes that must be left on the disk for the server to call itself ready.</summary>
     public int LeastFreeMegabytes { get; set; } = 200;
 
+    /// <summary>Seconds after which the computing for one request is given up; what coaches ask for takes a fraction of one.</summary>
+    public double LongestSeconds { get; set; } = 20;
+
     /// <summary>Where metrics and traces go by OpenTelemetry (OTLP); null to send none.</summary>
     public Uri? OtlpEndpoint { get; set; }
 

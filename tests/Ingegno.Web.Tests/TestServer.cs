@@ -47,6 +47,9 @@ public sealed class TestServer : WebApplicationFactory<IngegnoOptions>
     /// <summary>Time from which every answer of the clock is counted on, to let days pass.</summary>
     public TestClock Clock { get; } = new();
 
+    /// <summary>What this server is set to beside the usual.</summary>
+    public Action<IWebHostBuilder>? Settings { get; init; }
+
     /// <summary>A browser that is signed in as the demo coach.</summary>
     public async Task<Browser> SignedIn()
     {
@@ -74,6 +77,7 @@ public sealed class TestServer : WebApplicationFactory<IngegnoOptions>
         builder.UseSetting("Data", _folder.FullName);
         builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(Clock));
         builder.UseSetting("Demo", _demo.ToString());
+        Settings?.Invoke(builder);
     }
 
     protected override void Dispose(bool disposing)

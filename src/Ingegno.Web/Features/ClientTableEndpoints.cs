@@ -47,12 +47,12 @@ public static class ClientTableEndpoints
     }
 
     /// <summary>What a list would bring in. Nothing is kept.</summary>
-    private static Results<Ok<ClientTablePreview>, ProblemHttpResult> Preview(ClientTableFile file)
+    private static Results<Ok<ClientTablePreview>, ProblemHttpResult> Preview(ClientTableFile file, RequestDeadline deadline)
     {
         try
         {
-            return Read(Convert.FromBase64String(file.Content)) is { } sheet
-                ? TypedResults.Ok(ClientTable.Preview(sheet, file.Fields ?? default))
+            return Read(Convert.FromBase64String(file.Content), deadline.Token) is { } sheet
+                ? TypedResults.Ok(ClientTable.Preview(sheet, file.Fields ?? default, deadline.Token))
                 : Problems.Make(
                     StatusCodes.Status400BadRequest,
                     "unreadable-file",
@@ -71,13 +71,13 @@ public static class ClientTableEndpoints
     }
 
     /// <summary>The first table of a file. A short list, or one of names alone, does not show what parts its columns: each sign is tried.</summary>
-    private static Sheet? Read(byte[] bytes)
+    private static Sheet? Read(byte[] bytes, CancellationToken stop)
     {
-        var read = SheetFile.Read(bytes);
+        var read = SheetFile.Read(bytes, stop: stop);
         return !read.Sheets.IsEmpty
             ? read.Sheets[0]
             : Separators
-                .SelectMany(sign => SheetFile.Read(bytes, sign).Sheets)
+                .SelectMany(sign => SheetFile.Read(bytes, sign, stop).Sheets)
                 .Where(sheet => ClientTable.HasHeads(sheet))
                 .MaxBy(sheet => sheet.Rows.Max(r => r.Cells.Length));
     }

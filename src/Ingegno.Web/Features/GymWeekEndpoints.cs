@@ -60,8 +60,8 @@ public static class GymWeekEndpoints
         weeks.MapOfClient<GymWeekStore, GymWeek>("gym-weeks", "gym week");
     }
 
-    private static Ok<ShorthandResult> Read(ShorthandText shorthand, Trade trade) =>
-        TypedResults.Ok(new ShorthandParser(trade.Names).Parse(shorthand.Text ?? string.Empty));
+    private static Ok<ShorthandResult> Read(ShorthandText shorthand, ShorthandParser parser) =>
+        TypedResults.Ok(parser.Parse(shorthand.Text ?? string.Empty));
 
     /// <summary>Reads what a coach typed into the cell of a home line, whole or in part.</summary>
     private static Results<Ok<ReadDose>, ProblemHttpResult> ReadDose(DoseText dose, Trade trade) =>

@@ -247,7 +247,7 @@ public static class LogEndpoints
         LogUpload upload,
         ClaimsPrincipal user,
         PlanStore plans,
-        Trade trade,
+        LogReader reader,
         ClientLog log
     )
     {
@@ -259,7 +259,7 @@ public static class LogEndpoints
         try
         {
             return TypedResults.Ok(
-                new LogReader(trade.Names).Read(Convert.FromBase64String(upload.Content), plan.Value.Document.Plan.Lines, log.Today)
+                reader.Read(Convert.FromBase64String(upload.Content), plan.Value.Document.Plan.Lines, log.Today)
             );
         }
         catch (UnreadableFileException wrong)

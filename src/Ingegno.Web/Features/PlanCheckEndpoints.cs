@@ -54,9 +54,9 @@ public static class PlanCheckEndpoints
     public static void MapPlanCheck(this IEndpointRouteBuilder api) =>
         api.MapPost("/plan-check", Check).Validate<PlanToCheck>().WithTags("plan check").ProducesProblem(StatusCodes.Status400BadRequest);
 
-    private static Ok<CheckedPlan> Check(PlanToCheck plan, Trade trade)
+    private static Ok<CheckedPlan> Check(PlanToCheck plan, ShorthandParser parser, Trade trade)
     {
-        var read = new ShorthandParser(trade.Names).Parse(plan.Text);
+        var read = parser.Parse(plan.Text);
         var findings = PlanCheck.Run(AuditedPlan.Of(plan.Client, read, trade), []);
         var verdict = read.Lines.IsEmpty ? Reason.Of("verdict.nothing-read") : PlanCheck.Verdict(findings);
         return TypedResults.Ok(

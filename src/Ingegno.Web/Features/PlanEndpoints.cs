@@ -153,7 +153,7 @@ public static class PlanEndpoints
         string form,
         ClaimsPrincipal user,
         PlanStore plans,
-        Trade trade
+        ProgramRows rows
     )
     {
         if (plans.Find(user.CoachId(), id)?.Value.Document is not { } document)
@@ -161,7 +161,7 @@ public static class PlanEndpoints
             return Problems.NotFound(What);
         }
 
-        var (table, rows) = (HomeRows.Of(document.Title, document.Plan), new ProgramRows(trade.Names));
+        var table = HomeRows.Of(document.Title, document.Plan);
         var text = rows.Write(table).Text;
         return form switch
         {

@@ -58,7 +58,7 @@ public static class ProgramEndpoints
     }
 
     /// <summary>What a file would bring in. Nothing is stored.</summary>
-    private static Results<Ok<ReadProgram>, ProblemHttpResult> Preview(ProgramUpload upload, Trade trade)
+    private static Results<Ok<ReadProgram>, ProblemHttpResult> Preview(ProgramUpload upload, ProgramReader reader)
     {
         if (upload.Separator is not (null or "" or "," or ";" or "\t" or "|"))
         {
@@ -69,7 +69,7 @@ public static class ProgramEndpoints
         {
             var separator = upload.Separator is [var sign] ? sign : (char?)null;
             return TypedResults.Ok(
-                new ProgramReader(trade.Names).Read(
+                reader.Read(
                     Convert.FromBase64String(upload.Content),
                     separator,
                     upload.Settings ?? new ImportSettings()
@@ -87,11 +87,11 @@ public static class ProgramEndpoints
     }
 
     /// <summary>A week as the rows of a table.</summary>
-    private static Ok<WeekRows> Rows(ShorthandText shorthand, Trade trade) =>
-        TypedResults.Ok(new WeekRows(new ProgramRows(trade.Names).Read(shorthand.Text ?? string.Empty)));
+    private static Ok<WeekRows> Rows(ShorthandText shorthand, ProgramRows rows) =>
+        TypedResults.Ok(new WeekRows(rows.Read(shorthand.Text ?? string.Empty)));
 
     /// <summary>Rows of a table as the text of a week, with the cells that cannot be taken as they are.</summary>
-    private static Ok<WrittenRows> Text(WeekRows rows, Trade trade) => TypedResults.Ok(new ProgramRows(trade.Names).Write(rows.Rows));
+    private static Ok<WrittenRows> Text(WeekRows week, ProgramRows rows) => TypedResults.Ok(rows.Write(week.Rows));
 
     private static Results<Ok<IReadOnlyList<Saved<GymWeek>>>, ProblemHttpResult> Add(
         long clientId,
@@ -108,7 +108,7 @@ public static class ProgramEndpoints
         ClaimsPrincipal user,
         ClientStore clients,
         GymWeekStore store,
-        Trade trade
+        ProgramRows rows
     )
     {
         if (clients.Find(user.CoachId(), clientId) is null)
@@ -116,7 +116,6 @@ public static class ProgramEndpoints
             return Problems.NotFound("client");
         }
 
-        var rows = new ProgramRows(trade.Names);
         var weeks = store.List(user.CoachId(), clientId).Select(w => w.Value).ToList();
         var table = weeks.SelectMany(w => rows.Read(w.Text, w.Name));
         return form switch

@@ -163,11 +163,11 @@ public static class ProgressEndpoints
         progress.MapGet("/clients/{clientId:long}/trends", OfClient).ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
-    private static Ok<LadderAnswer> Ladder(LadderQuestion asked, Ladders ladders, Trade trade) =>
+    private static Ok<LadderAnswer> Ladder(LadderQuestion asked, Ladders ladders, ShorthandParser parser, Trade trade) =>
         TypedResults.Ok(
             ladders.Of(
                 asked.ExerciseId,
-                WithEvidence(asked.Client, asked.GymLines, trade),
+                WithEvidence(asked.Client, asked.GymLines, parser, trade),
                 asked.Kit,
                 asked.SystemKg,
                 asked.Technique,
@@ -178,21 +178,21 @@ public static class ProgressEndpoints
                 : new LadderAnswer(null, Reason.Of("ladder.none"))
         );
 
-    private static Ok<Road> Ahead(RoadQuestion asked, RoadMap roads, Trade trade) =>
+    private static Ok<Road> Ahead(RoadQuestion asked, RoadMap roads, ShorthandParser parser, Trade trade) =>
         TypedResults.Ok(
             roads.Ahead(
                 asked.Figures,
                 asked.SetupId,
                 asked.Spots,
                 asked.SystemKg,
-                WithEvidence(asked.Client, asked.GymLines, trade),
+                WithEvidence(asked.Client, asked.GymLines, parser, trade),
                 asked.Kit
             )
         );
 
-    private static ClientProfile WithEvidence(ClientProfile client, ImmutableArray<string>? gymLines, Trade trade) =>
+    private static ClientProfile WithEvidence(ClientProfile client, ImmutableArray<string>? gymLines, ShorthandParser parser, Trade trade) =>
         gymLines is { IsDefaultOrEmpty: false } lines
-            ? LineEvidence.Join(new ShorthandParser(trade.Names).Parse(string.Join('\n', lines)).Lines, client, trade).Client
+            ? LineEvidence.Join(parser.Parse(string.Join('\n', lines)).Lines, client, trade).Client
             : client;
 
     private static Ok<Jump> JumpBetween(JumpQuestion asked) =>

@@ -59,6 +59,12 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
                 "The caller has gone",
                 "Nothing more was done for it."
             ),
+            OperationCanceledException when httpContext.RequestServices.GetService<RequestDeadline>() is { } late => Problems.Make(
+                StatusCodes.Status422UnprocessableEntity,
+                "too-much-work",
+                "This takes too long",
+                $"It was given up after {late.Longest.TotalSeconds:0.#} s. Nothing was changed; ask for fewer lines or weeks at once, or try again when the server has less to do."
+            ),
             SqliteException { SqliteErrorCode: SqliteBusy or SqliteLocked } => Busy(httpContext),
             // The framework's own sentence speaks to who wrote the endpoint, not to who calls it.
             BadHttpRequestException bad => Problems.Make(

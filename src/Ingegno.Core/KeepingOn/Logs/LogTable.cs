@@ -26,7 +26,9 @@ public sealed record LogPreview(ImmutableArray<LoggedSession> Sessions, Immutabl
 /// Reads a log from a table: a row is a set (<c>date, exercise, reps, load kg, rir, pain, joint</c>), or an exercise whose sets stand in
 /// one cell in shorthand (<c>date, exercise, sets</c>). Columns are found by their heads, in any order.
 /// </summary>
-public sealed class LogTable(ExerciseNames names)
+/// <param name="names">The names that exercises go by.</param>
+/// <param name="stop">Gives up between two rows once nobody waits for the answer, or it has taken too long.</param>
+public sealed class LogTable(ExerciseNames names, CancellationToken stop = default)
 {
     private const int MostRows = 5000;
 
@@ -101,6 +103,7 @@ public sealed class LogTable(ExerciseNames names)
         var sets = new List<(DateOnly Day, string Exercise, LineKey Line, ImmutableArray<LoggedSet> Sets, int? Effort)>();
         foreach (var row in sheet.Rows.Skip(1).Take(MostRows).Where(r => r.Cells.Any(c => c.Text.Trim().Length > 0)))
         {
+            stop.ThrowIfCancellationRequested();
             var cells = new Cells(row, columns);
             if (Row(cells, today) is var (read, fault) && fault is not null)
             {

@@ -77,7 +77,11 @@ public static class ClientTable
     /// <summary>What a list would bring in.</summary>
     /// <param name="sheet">The table.</param>
     /// <param name="fields">What each column holds, as the coach set it; default to go by the heads.</param>
-    public static ClientTablePreview Preview(Sheet sheet, ImmutableArray<ClientField?> fields = default)
+    public static ClientTablePreview Preview(
+        Sheet sheet,
+        ImmutableArray<ClientField?> fields = default,
+        CancellationToken stop = default
+    )
     {
         ArgumentNullException.ThrowIfNull(sheet);
         var head = HeadRow(sheet);
@@ -107,7 +111,16 @@ public static class ClientTable
         var rows = sheet.Rows.Where(r => r.Number > head.Number && r.Cells.Any(c => Plain(c.Text).Length > 0)).ToList();
         return rows.Count > MostClients
             ? new ClientTablePreview(columns, [], Reason.Of("clients.too-many", ("most", MostClients), ("clients", rows.Count)))
-            : new ClientTablePreview(columns, [.. rows.Select(r => Read(r, columns))], null);
+            : new ClientTablePreview(columns, [.. Read(rows, columns, stop)], null);
+    }
+
+    private static IEnumerable<ClientInTable> Read(List<SheetRow> rows, ImmutableArray<ClientColumn> columns, CancellationToken stop)
+    {
+        foreach (var row in rows)
+        {
+            stop.ThrowIfCancellationRequested();
+            yield return Read(row, columns);
+        }
     }
 
     /// <summary>Whether a row names a column.</summary>

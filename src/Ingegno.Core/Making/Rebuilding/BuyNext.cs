@@ -27,6 +27,7 @@ public sealed class BuyNext(RebuildEngine engine, WeekRules rules)
             .. offers
                 .Where(o => o.Price > 0 && (budget is null || o.Price <= budget))
                 .AsParallel()
+                .WithCancellation(engine.Stop)
                 .AsOrdered()
                 .Select(o => Gain(o, before))
                 .Where(g => g.Lines.Length > 0)

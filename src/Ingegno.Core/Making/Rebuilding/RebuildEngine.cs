@@ -20,14 +20,20 @@ namespace Ingegno.Core.Making.Rebuilding;
 /// <summary>
 /// Rebuilds a gym week for a place. A pure function of request and trade data: the same input gives the same plan.
 /// </summary>
-public sealed class RebuildEngine(Trade trade)
+/// <param name="trade">The trade of the practice.</param>
+/// <param name="stop">Gives up between two lines once nobody waits for the answer, or it has taken too long.</param>
+public sealed class RebuildEngine(Trade trade, CancellationToken stop = default)
 {
+    /// <summary>Work that rebuilds many times watches it too.</summary>
+    public CancellationToken Stop => stop;
+
     private const int OptionsInJointChoice = 8;
     private const int CandidatesShown = 9;
     private const int RuledOutShown = 30;
 
     /// <summary>Rebuilds the week; lines that cannot be read are returned as errors and the others are planned.</summary>
     /// <exception cref="ArgumentException">The kit names a kind that does not exist.</exception>
+    /// <exception cref="OperationCanceledException">It was told to stop.</exception>
     public RebuildResult Rebuild(RebuildRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
@@ -35,12 +41,12 @@ public sealed class RebuildEngine(Trade trade)
         // Rests and techniques cost each client their own.
         return request.Client.Costs.IsDefaultOrEmpty
             ? Whole(request)
-            : new RebuildEngine(trade.WithCosts(request.Client.Costs)).Whole(request);
+            : new RebuildEngine(trade.WithCosts(request.Client.Costs), stop).Whole(request);
     }
 
     private RebuildResult Whole(RebuildRequest request)
     {
-        var parsed = LineKeys.Kept(new ShorthandParser(trade.Names).Parse(string.Join('\n', request.GymLines)), request.Keyed);
+        var parsed = LineKeys.Kept(new ShorthandParser(trade.Names, stop).Parse(string.Join('\n', request.GymLines)), request.Keyed);
         var (client, asked) = LineEvidence.Join(parsed.Lines, request.Client, trade);
         var at = new ClientAtPlace(client, request.Kit, trade);
         var (kit, matcher, writer) = (at.Kit, new LineMatcher(at), new CandidateWriter(at));
@@ -51,6 +57,7 @@ public sealed class RebuildEngine(Trade trade)
             )
             .ToImmutableArray();
         var choice = new WeekChoice(trade.Catalogue, trade.Match.Week, trade.Dose.Kept);
+        stop.ThrowIfCancellationRequested();
         LineOptions[] options = [.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))];
         var taken = choice.Choose(options, request.Client.MinutesPerSession);
         var because = choice.Because(options, taken, request.Client.MinutesPerSession);
@@ -62,7 +69,7 @@ public sealed class RebuildEngine(Trade trade)
         lines =
         [
             .. lines.Select(
-                (line, i) => AsSaid(line, drafts[i].Match) with { Better = Improvements.For(line, drafts[i].Match, matcher, trade) }
+                (line, i) => AsSaid(line, drafts[i].Match) with { Better = Better(line, drafts[i].Match, matcher) }
             ),
         ];
         var days = parsed.Days.Select((d, i) => Day(d, sessions[i], request.Client)).ToImmutableArray();
@@ -76,6 +83,12 @@ public sealed class RebuildEngine(Trade trade)
         };
         plan = plan with { Findings = PlanCheck.Run(AuditedPlan.Of(request, plan, kit, trade), request.Accepted) };
         return new RebuildResult(plan, parsed.Errors) { Rows = parsed.Rows, Keyed = LineKeys.Remembered(parsed, request.Keyed) };
+    }
+
+    private ImmutableArray<Reason> Better(HomeLine line, LineToMatch match, LineMatcher matcher)
+    {
+        stop.ThrowIfCancellationRequested();
+        return Improvements.For(line, match, matcher, trade);
     }
 
     /// <summary>What is taken though another ranks first by itself says so.</summary>
@@ -121,6 +134,7 @@ public sealed class RebuildEngine(Trade trade)
         CandidateWriter writer
     )
     {
+        stop.ThrowIfCancellationRequested();
         var exercise = trade.Catalogue.Get(line.ExerciseId);
         var choice = request.Choices.LastOrDefault(c => c.Line == line.Key);
         var role = choice?.Role ?? RoleOfLine.Infer(line, exercise, position, count);

@@ -54,14 +54,16 @@ public sealed record ImportPreview
 }
 
 /// <summary>Reads tables into a gym program, for a coach to look at before anything is stored.</summary>
-public sealed class ProgramImport(ExerciseNames names)
+/// <param name="names">The names that exercises go by.</param>
+/// <param name="stop">Gives up between two rows once nobody waits for the answer, or it has taken too long.</param>
+public sealed class ProgramImport(ExerciseNames names, CancellationToken stop = default)
 {
     private const int SamplesShown = 3;
 
     /// <summary>Faulty lines of a text after which it is no program.</summary>
     private const int MostErrors = 100;
 
-    private readonly ProgramRows _rows = new(names);
+    private readonly ProgramRows _rows = new(names, stop);
 
     /// <summary>What the sheets would bring in: each sheet a week of its own unless a column names the weeks.</summary>
     public ImportPreview Preview(ImmutableArray<Sheet> sheets, ImportSettings settings)
@@ -116,7 +118,7 @@ public sealed class ProgramImport(ExerciseNames names)
         }
 
         var filled = weeks.Where(w => w.Lines.Any(l => !string.IsNullOrWhiteSpace(l))).ToList();
-        var parser = new ShorthandParser(names);
+        var parser = new ShorthandParser(names, stop);
         var (read, errors) = (new List<((string Name, List<string> Lines, int First) Week, ShorthandResult Result)>(), 0);
         foreach (var week in filled.TakeWhile(_ => errors < MostErrors))
         {
@@ -161,7 +163,7 @@ public sealed class ProgramImport(ExerciseNames names)
         };
     }
 
-    private static void Collect(
+    private void Collect(
         Sheet sheet,
         int head,
         ImmutableArray<ProgramField?> fields,
@@ -172,6 +174,7 @@ public sealed class ProgramImport(ExerciseNames names)
         var (week, day) = (several ? sheet.Name : "Week 1", string.Empty);
         foreach (var row in sheet.Rows.Skip(head + 1))
         {
+            stop.ThrowIfCancellationRequested();
             var cells = new ProgramRow();
             for (var i = 0; i < Math.Min(fields.Length, row.Cells.Length); i++)
             {

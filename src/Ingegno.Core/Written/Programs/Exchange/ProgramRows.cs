@@ -15,9 +15,11 @@ namespace Ingegno.Core.Written.Programs.Exchange;
 public sealed record WrittenRows(string Text, ImmutableArray<ProgramFault> Faults, int Lines);
 
 /// <summary>Turns a gym week in shorthand into rows of a table, and back without loss.</summary>
-public sealed class ProgramRows(ExerciseNames names)
+/// <param name="names">The names that exercises go by.</param>
+/// <param name="stop">Gives up between two rows once nobody waits for the answer, or it has taken too long.</param>
+public sealed class ProgramRows(ExerciseNames names, CancellationToken stop = default)
 {
-    private readonly ShorthandParser _parser = new(names);
+    private readonly ShorthandParser _parser = new(names, stop);
 
     /// <summary>The fields that make up a line, in the order of the shorthand.</summary>
     private static readonly ImmutableArray<ProgramField> Modifiers =

@@ -8,7 +8,9 @@ namespace Ingegno.Core.Written.Programs.Reading;
 /// Reads a gym week as coaches write it, one line per exercise, with headings for its days. What can be written, and the grammar, stand
 /// in <c>docs/shorthand.md</c>. A row that cannot be read costs no other.
 /// </summary>
-public sealed class ShorthandParser(ExerciseNames names)
+/// <param name="names">The names that exercises go by.</param>
+/// <param name="stop">Gives up between two rows once nobody waits for the answer, or it has taken too long.</param>
+public sealed class ShorthandParser(ExerciseNames names, CancellationToken stop = default)
 {
     /// <summary>Reads a text of at most <see cref="ShorthandLimits.TextLength"/> characters.</summary>
     public ShorthandResult Parse(string text)
@@ -28,8 +30,8 @@ public sealed class ShorthandParser(ExerciseNames names)
             return Nothing("shorthand.too-many-lines", Reason.Of("shorthand.too-many-lines", ("most", ShorthandLimits.Lines)));
         }
 
-        var read = new WeekReader(names, usual: null).Read(rows);
-        return Usual(read) is { } usual ? new WeekReader(names, usual).Read(rows) : read;
+        var read = new WeekReader(names, usual: null, stop).Read(rows);
+        return Usual(read) is { } usual ? new WeekReader(names, usual, stop).Read(rows) : read;
     }
 
     /// <summary>

@@ -5,7 +5,7 @@ using Ingegno.Core.Knowledge.Naming;
 namespace Ingegno.Core.Written.Programs.Reading;
 
 /// <summary>Reads the rows of a week in order, and knows the day, part and group that each stands in.</summary>
-internal sealed class WeekReader(ExerciseNames names, string? usual)
+internal sealed class WeekReader(ExerciseNames names, string? usual, CancellationToken stop)
 {
     private readonly ImmutableArray<GymLine>.Builder _lines = ImmutableArray.CreateBuilder<GymLine>();
     private readonly ImmutableArray<ShorthandError>.Builder _errors = ImmutableArray.CreateBuilder<ShorthandError>();
@@ -25,6 +25,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual)
         var daysSaid = headings.Any(h => h?.Kind == HeadingKind.Day);
         for (var i = 0; i < rows.Length && _errors.Count < ShorthandLimits.Errors; i++)
         {
+            stop.ThrowIfCancellationRequested();
             if (string.IsNullOrWhiteSpace(rows[i]))
             {
                 _grouped = false;
