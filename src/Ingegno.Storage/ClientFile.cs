@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.Naming;
 using Ingegno.Core.Knowledge.TradeData;
@@ -33,11 +34,14 @@ public sealed record ClientFile(
     ImmutableArray<TaughtName> TaughtNames
 )
 {
+    /// <summary>Notes between client and coach, the first first.</summary>
+    public ImmutableArray<NoteInFile> Notes { get; init; } = [];
+
     /// <summary>Name of the form.</summary>
     public const string Name = "ingegno-client";
 
     /// <summary>The version that is written.</summary>
-    public const int Written = 1;
+    public const int Written = 2;
 }
 
 /// <summary>A home plan with its history.</summary>
@@ -56,6 +60,58 @@ public sealed record PlanInFile(
     ImmutableArray<PlanVersionInFile> Versions,
     ImmutableArray<BlockRecord> Blocks,
     ImmutableArray<SessionRecord> Sessions
+)
+{
+    /// <summary>What was sent to the client of it, the first first.</summary>
+    public ImmutableArray<ReleaseInFile> Releases { get; init; } = [];
+
+    /// <summary>What came from the client's phone, the first first.</summary>
+    public ImmutableArray<PhoneSessionInFile> PhoneSessions { get; init; } = [];
+}
+
+/// <summary>A plan as it was sent.</summary>
+/// <param name="Number">Among the releases of the plan, 1 first.</param>
+/// <param name="PlanVersion">Version of the plan.</param>
+/// <param name="MadeAt">When it was sent.</param>
+/// <param name="Release">What was sent.</param>
+public sealed record ReleaseInFile(int Number, int PlanVersion, DateTimeOffset MadeAt, Release Release);
+
+/// <summary>A session as it came from the client's phone.</summary>
+/// <param name="Session">As the phone had it; its release is named by its number.</param>
+/// <param name="PerformedOn">Day on which it was trained.</param>
+/// <param name="ClockWasOff">The phone's clock was wrong; the day is put right.</param>
+/// <param name="LoggedAs">Which of the plan's sessions it is, from 0; null when it is none.</param>
+/// <param name="ChangedSince">The coach changed it in the log.</param>
+/// <param name="Differs">The phone sent another state after that.</param>
+/// <param name="ReceivedAt">When it came in last.</param>
+/// <param name="SeenAt">When the coach looked at it; null before.</param>
+public sealed record PhoneSessionInFile(
+    FloorSession Session,
+    DateOnly PerformedOn,
+    bool ClockWasOff,
+    int? LoggedAs,
+    bool ChangedSince,
+    bool Differs,
+    DateTimeOffset ReceivedAt,
+    DateTimeOffset? SeenAt
+);
+
+/// <summary>A note of the client or the coach on a session.</summary>
+/// <param name="Key">Key that it was sent with.</param>
+/// <param name="Session">Key of the session.</param>
+/// <param name="ExerciseId">Exercise it is about; null for the day.</param>
+/// <param name="FromClient">Who wrote it.</param>
+/// <param name="Text">The note.</param>
+/// <param name="At">When it came in.</param>
+/// <param name="SeenAt">When the other read it; null before.</param>
+public sealed record NoteInFile(
+    string Key,
+    string Session,
+    string? ExerciseId,
+    bool FromClient,
+    string Text,
+    DateTimeOffset At,
+    DateTimeOffset? SeenAt
 );
 
 /// <summary>A version of a plan.</summary>

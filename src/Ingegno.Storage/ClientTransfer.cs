@@ -6,6 +6,13 @@ using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
 
+/// <summary>What came in with a file.</summary>
+/// <param name="Client">Key of the client.</param>
+/// <param name="Plans">Keys of the plans in the order of the file.</param>
+/// <param name="Own">What the practice did not have of its own before.</param>
+/// <param name="JustNow">False when it had come in before, by the same post.</param>
+public sealed record BroughtIn(long Client, ImmutableArray<long> Plans, ImmutableArray<OwnRow> Own, bool JustNow);
+
 /// <summary>Takes a client out with everything that is kept of them, and brings one in, all or nothing.</summary>
 public sealed class ClientTransfer(
     Database database,
@@ -35,6 +42,7 @@ public sealed class ClientTransfer(
 
         // An exercise of the practice's own that nothing names stays at home.
         var said = Write(planned) + Write(client.Value);
+        using var connection = database.Open();
         var program = string.Join('\n', on.Select(w => w.Value.Text));
         return new ClientFile(
             ClientFile.Name,
@@ -55,7 +63,10 @@ public sealed class ClientTransfer(
             ],
             [.. approaches.List(coachId).Select(a => a.Value).Where(a => said.Contains($"\"{a.Id}\"", StringComparison.Ordinal))],
             [.. names.List(coachId).Select(n => n.Value).Where(n => program.Contains(n.Name, StringComparison.OrdinalIgnoreCase))]
-        );
+        )
+        {
+            Notes = FloorTransfer.Notes(connection, clientId),
+        };
     }
 
     /// <summary>How much hangs on a client: places, gym weeks, plans, versions of them, logged sessions; null when it is not this coach's.</summary>
@@ -82,8 +93,7 @@ public sealed class ClientTransfer(
     /// <param name="coachId">The coach.</param>
     /// <param name="file">The client.</param>
     /// <param name="once">Key of the post: sent again, it gives what was brought in then.</param>
-    /// <returns>Key of the client and of the plans in the order of the file, and whether they came in just now.</returns>
-    public (long Client, ImmutableArray<long> Plans, bool JustNow) Import(long coachId, ClientFile file, string? once = null)
+    public BroughtIn Import(long coachId, ClientFile file, string? once = null)
     {
         ArgumentNullException.ThrowIfNull(file);
         using var connection = database.Open();
@@ -91,13 +101,16 @@ public sealed class ClientTransfer(
         var content = once is null ? string.Empty : $"import {Write(file)}";
         if (DoneOnce.Find(connection, transaction, coachId, once, content) is [var before, .. var theirs])
         {
-            return (before, [.. theirs], false);
+            return new BroughtIn(before, [.. theirs], [], false);
         }
 
         var into = new RowsIn(connection, transaction, coachId, Timestamps.Write(clock.GetUtcNow()));
-        into.Missing("own_exercise", file.OwnExercises.Select(e => (e.Name, "$.id", e.Id, Write(e))));
-        into.Missing("own_approach", file.OwnApproaches.Select(a => (a.Name, "$.id", a.Id, Write(a))));
-        into.Missing("taught_name", file.TaughtNames.Select(n => (n.Name, "$.name", n.Name, Write(n))));
+        ImmutableArray<OwnRow> own =
+        [
+            .. into.Missing("own_exercise", file.OwnExercises.Select(e => (e.Name, "$.id", e.Id, Write(e)))),
+            .. into.Missing("own_approach", file.OwnApproaches.Select(a => (a.Name, "$.id", a.Id, Write(a)))),
+            .. into.Missing("taught_name", file.TaughtNames.Select(n => (n.Name, "$.name", n.Name, Write(n)))),
+        ];
         var client = into.Document("client", null, file.Client.Name.Trim(), Write(file.Client));
         var at = file.Places.Select(p => into.Document("place", client, p.Name, Write(p))).ToList();
         var on = file.GymWeeks.Select(w => into.Document("gym_week", client, w.Name, Write(w))).ToList();
@@ -111,15 +124,31 @@ public sealed class ClientTransfer(
                 BlockStore.Insert(connection, transaction, coachId, id, block, clock.GetUtcNow());
             }
 
-            foreach (var session in plan.Sessions)
-            {
-                logs.Insert(connection, transaction, coachId, id, session);
-            }
+            var logged = plan.Sessions.Select(s => logs.Insert(connection, transaction, coachId, id, s) ?? 0).ToList();
+            FloorTransfer.Add(into, client, id, plan, logged);
         }
+
+        FloorTransfer.Add(into, client, file.Notes);
 
         DoneOnce.Note(connection, transaction, coachId, once, content, [client, .. made], clock.GetUtcNow());
         transaction.Commit();
-        return (client, made, true);
+        return new BroughtIn(client, made, own, true);
+    }
+
+    /// <summary>Takes back what was brought in, as if it had never come.</summary>
+    public void TakeBack(long coachId, BroughtIn brought)
+    {
+        ArgumentNullException.ThrowIfNull(brought);
+        using var connection = database.Open();
+        using var transaction = connection.BeginTransaction();
+        foreach (var own in brought.Own)
+        {
+            connection.Execute($"DELETE FROM {own.Table} WHERE coach_id = @coachId AND id = @Id", new { coachId, own.Id }, transaction);
+        }
+
+        connection.Execute("DELETE FROM client WHERE coach_id = @coachId AND id = @Client", new { coachId, brought.Client }, transaction);
+        DoneOnce.Forget(connection, transaction, coachId, [brought.Client, .. brought.Plans]);
+        transaction.Commit();
     }
 
     private static long? Of(List<long> keys, int? at) => at is { } i && i >= 0 && i < keys.Count ? keys[i] : null;
@@ -129,102 +158,26 @@ public sealed class ClientTransfer(
         PlanSummary plan,
         IReadOnlyList<Saved<Core.AtHome.Kit.PlaceKit>> at,
         IReadOnlyList<Saved<GymWeek>> on
-    ) =>
-        new(
+    )
+    {
+        using var connection = database.Open();
+        var log = logs.List(coachId, plan.Id).Reverse().ToList();
+        return new PlanInFile(
             plan.Title,
             At(at.Select(p => p.Id), plan.PlaceId),
             At(on.Select(w => w.Id), plan.GymWeekId),
             plan.Version,
             [.. plans.Versions(coachId, plan.Id)],
             [.. blocks.List(coachId, plan.Id).Reverse().Select(b => blocks.Find(coachId, plan.Id, b.Id)!.Value)],
-            [.. logs.List(coachId, plan.Id).Reverse().Select(s => s.Value)]
-        );
+            [.. log.Select(s => s.Value)]
+        )
+        {
+            Releases = FloorTransfer.Releases(connection, plan.Id),
+            PhoneSessions = FloorTransfer.Sessions(connection, plan.Id, [.. log.Select(s => s.Id)]),
+        };
+    }
 
     private static int? At(IEnumerable<long> keys, long? key) => keys.ToList().IndexOf(key ?? -1) is var i and >= 0 ? i : null;
 
     private static string Write<T>(T value) => JsonSerializer.Serialize(value, TradeJson.Lenient);
-
-    /// <summary>The rows of one client on their way in.</summary>
-    private sealed record RowsIn(SqliteConnection Connection, SqliteTransaction Transaction, long Coach, string Now)
-    {
-        public void Missing(string table, IEnumerable<(string Name, string Path, string Key, string Document)> rows)
-        {
-            foreach (var (name, path, key, document) in rows)
-            {
-                Connection.Execute(
-                    $"""
-                    INSERT INTO {table} (coach_id, revision, name, document, updated_at)
-                    SELECT @Coach, 1, @name, @document, @Now
-                    WHERE NOT EXISTS (SELECT 1 FROM {table} WHERE coach_id = @Coach AND json_extract(document, @path) = @key COLLATE NOCASE)
-                    """,
-                    new
-                    {
-                        Coach,
-                        name,
-                        document,
-                        Now,
-                        path,
-                        key,
-                    },
-                    Transaction
-                );
-            }
-        }
-
-        public long Document(string table, long? client, string name, string document) =>
-            Connection.ExecuteScalar<long>(
-                $"""
-                INSERT INTO {table} (coach_id, {(client is null ? string.Empty : "client_id,")} revision, name, document, updated_at)
-                VALUES (@Coach, {(client is null ? string.Empty : "@client,")} 1, @name, @document, @Now)
-                RETURNING id
-                """,
-                new
-                {
-                    Coach,
-                    client,
-                    name,
-                    document,
-                    Now,
-                },
-                Transaction
-            );
-
-        public long Plan(long client, PlanInFile plan, long? place, long? week)
-        {
-            var id = Connection.ExecuteScalar<long>(
-                """
-                INSERT INTO plan (coach_id, client_id, place_id, gym_week_id, title, revision, head, created_at, updated_at, touched)
-                VALUES (@Coach, @client, @place, @week, @Title, 1, @Head, @Now, @Now, (SELECT coalesce(max(touched), 0) + 1 FROM plan))
-                RETURNING id
-                """,
-                new
-                {
-                    Coach,
-                    client,
-                    place,
-                    week,
-                    plan.Title,
-                    plan.Head,
-                    Now,
-                },
-                Transaction
-            );
-            foreach (var version in plan.Versions)
-            {
-                PlanStore.AddVersion(
-                    Connection,
-                    Transaction,
-                    Coach,
-                    id,
-                    version.Number,
-                    version.Parent,
-                    version.Note,
-                    version.Document,
-                    Now
-                );
-            }
-
-            return id;
-        }
-    }
 }

@@ -76,5 +76,13 @@ internal static class DoneOnce
         );
     }
 
+    /// <summary>Forgets that these rows were made: they are gone again.</summary>
+    public static void Forget(SqliteConnection connection, SqliteTransaction transaction, long coachId, IEnumerable<long> made) =>
+        connection.Execute(
+            "DELETE FROM done_once WHERE coach_id = @coachId AND made = @made",
+            new { coachId, made = string.Join(',', made) },
+            transaction
+        );
+
     private static string Digest(string content) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(content)));
 }

@@ -37,7 +37,7 @@ public class ClientKeepingTests
             foreach (var (plan, same) in plans.EnumerateArray().Zip(others.EnumerateArray()))
             {
                 var (a, b) = (plan.GetProperty("id").GetInt64(), same.GetProperty("id").GetInt64());
-                foreach (var answer in new[] { "", "/sessions", "/next", "/block" })
+                foreach (var answer in new[] { "", "/sessions", "/next", "/block", "/came-in" })
                 {
                     Same(await from.Read($"/api/v1/plans/{a}{answer}"), await to.Read($"/api/v1/plans/{b}{answer}"));
                 }
@@ -138,6 +138,118 @@ public class ClientKeepingTests
             ((int)answer.StatusCode).ShouldBeOneOf(201, 400);
             (await browser.Get("/api/v1/clients")).StatusCode.ShouldBe(HttpStatusCode.OK);
         }
+    }
+
+    [Fact]
+    public async Task What_a_phone_sent_goes_with_the_client()
+    {
+        await using var here = new TestServer();
+        await using var there = TestServer.Empty();
+        var (from, to) = (await here.SignedIn(), await NewCoach(there));
+        var came = 0;
+        foreach (var row in (await from.Read("/api/v1/clients")).EnumerateArray().ToList())
+        {
+            var id = row.GetProperty("id").GetInt64();
+            var file = await (await from.Get($"/api/v1/clients/{id}/export.json")).Content.ReadAsStringAsync();
+            var plans = JsonNode.Parse(file)!["plans"]!.AsArray();
+            came += plans.Sum(p => p!["phoneSessions"]!.AsArray().Count);
+            await to.Make("/api/v1/clients/import", new { content = Convert.ToBase64String(Encoding.UTF8.GetBytes(file)) });
+        }
+
+        came.ShouldBeGreaterThan(3);
+        var (unseen, others) = (await from.Read("/api/v1/came-in"), await to.Read("/api/v1/came-in"));
+        others.GetArrayLength().ShouldBe(unseen.GetArrayLength());
+    }
+
+    [Fact]
+    public async Task A_file_that_is_refused_after_all_leaves_nothing_of_its_own_behind()
+    {
+        await using var here = new TestServer();
+        await using var there = TestServer.Empty();
+        var (from, to) = (await here.SignedIn(), await NewCoach(there));
+        await from.Make("/api/v1/own-exercises", PracticeTests.Own("oar-row", "Oar row"));
+        await from.Make("/api/v1/clients/1/gym-weeks", new { name = "Week of our own", text = "Oar row 3x8" });
+        var whole = await (await from.Get("/api/v1/clients/1/export.json")).Content.ReadAsStringAsync();
+        var damaged = JsonNode.Parse(whole)!;
+        foreach (var item in damaged["plans"]!.AsArray().SelectMany(p => p!["versions"]!.AsArray()))
+        {
+            item!["document"]!["request"]!["kit"]!["items"] = new JsonArray(new JsonObject { ["id"] = "x", ["kind"] = "no-such-kind" });
+        }
+
+        to.Http.DefaultRequestHeaders.Add("Idempotency-Key", "0123456789abcdef");
+        var content = Convert.ToBase64String(Encoding.UTF8.GetBytes(damaged.ToJsonString()));
+        await to.Post("/api/v1/clients/import", new { content }).Problem(400, "unreadable-file");
+        (await to.Read("/api/v1/clients")).GetArrayLength().ShouldBe(0);
+        (await to.Read("/api/v1/own-exercises")).GetArrayLength().ShouldBe(0);
+
+        // Sent again it is read again, not remembered as done.
+        await to.Post("/api/v1/clients/import", new { content }).Problem(400, "unreadable-file");
+        to.Http.DefaultRequestHeaders.Remove("Idempotency-Key");
+        await to.Make("/api/v1/clients/import", new { content = Convert.ToBase64String(Encoding.UTF8.GetBytes(whole)) });
+        (await to.Read("/api/v1/own-exercises")).GetArrayLength().ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task A_file_that_is_sent_again_with_its_key_comes_in_once()
+    {
+        await using var here = new TestServer();
+        await using var there = TestServer.Empty();
+        var (from, to) = (await here.SignedIn(), await NewCoach(there));
+        var content = Convert.ToBase64String(await (await from.Get("/api/v1/clients/1/export.zip")).Content.ReadAsByteArrayAsync());
+        to.Http.DefaultRequestHeaders.Add("Idempotency-Key", "0123456789abcdef");
+
+        var first = await to.Make("/api/v1/clients/import", new { content });
+        var again = await to.Make("/api/v1/clients/import", new { content });
+
+        again.GetProperty("id").GetInt64().ShouldBe(first.GetProperty("id").GetInt64());
+        (await to.Read("/api/v1/clients")).GetArrayLength().ShouldBe(1);
+        var other = Convert.ToBase64String(await (await from.Get("/api/v1/clients/2/export.zip")).Content.ReadAsByteArrayAsync());
+        await to.Post("/api/v1/clients/import", new { content = other }).Problem(422, "key-reused");
+        (await to.Read("/api/v1/clients")).GetArrayLength().ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task What_was_sent_bent_part_by_part_never_breaks_the_server_nor_the_phone()
+    {
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+        var file = string.Empty;
+        foreach (var row in (await browser.Read("/api/v1/clients")).EnumerateArray().ToList())
+        {
+            var taken = await (
+                await browser.Get($"/api/v1/clients/{row.GetProperty("id").GetInt64()}/export.json")
+            ).Content.ReadAsStringAsync();
+            file = JsonNode.Parse(taken)!["plans"]!.AsArray().Any(p => p!["phoneSessions"]!.AsArray().Count > 0) ? taken : file;
+        }
+
+        var (random, cameIn) = (new Random(7), 0);
+        for (var i = 0; i < 60; i++)
+        {
+            var bent = JsonNode.Parse(file)!;
+            var plan = bent["plans"]!.AsArray().First(p => p!["phoneSessions"]!.AsArray().Count > 0)!;
+            Bend(plan[i % 2 == 0 ? "releases" : "phoneSessions"]!, random);
+            var answer = await browser.Post(
+                "/api/v1/clients/import",
+                new { content = Convert.ToBase64String(Encoding.UTF8.GetBytes(bent.ToJsonString())) }
+            );
+            ((int)answer.StatusCode).ShouldBeOneOf(201, 400);
+            if (answer.StatusCode != HttpStatusCode.Created)
+            {
+                continue;
+            }
+
+            cameIn++;
+            var client = (await answer.Content.ReadFromJsonAsync<JsonElement>()).GetProperty("id").GetInt64();
+            foreach (var path in new[] { "/api/v1/clients", "/api/v1/came-in", $"/api/v1/clients/{client}/export.zip" })
+            {
+                (await browser.Get(path)).StatusCode.ShouldBe(HttpStatusCode.OK, path);
+            }
+
+            var link = await browser.Make($"/api/v1/clients/{client}/link", new { });
+            await Phone.With(server, Phone.SecretOf(link)).Content();
+        }
+
+        cameIn.ShouldBeGreaterThan(5);
     }
 
     [Fact]
@@ -257,7 +369,9 @@ public class ClientKeepingTests
         {
             if (node is JsonObject members)
             {
-                foreach (var name in new[] { "id", "revision", "updatedAt", "clientId", "placeId", "gymWeekId" })
+                foreach (
+                    var name in new[] { "id", "revision", "updatedAt", "clientId", "planId", "placeId", "gymWeekId", "release", "loggedAs" }
+                )
                 {
                     if (members[name] is JsonValue)
                     {

@@ -10,7 +10,12 @@ namespace Ingegno.Web.Tests;
 /// <summary>No request holds a core for long: not one that asks for very much, and not one whose caller has gone.</summary>
 public sealed class DeadlineTests
 {
-    private static readonly object Client = new { level = "intermediate", goal = "muscle", bodyMassKg = 80 };
+    private static readonly object Client = new
+    {
+        level = "intermediate",
+        goal = "muscle",
+        bodyMassKg = 80,
+    };
 
     /// <summary>Twelve weeks of two hundred lines, tried with every offer: minutes of work.</summary>
     private static readonly object MuchWork = new

@@ -22,6 +22,10 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
 
     private const int MostPlans = 400;
 
+    private const int MostNotes = 20_000;
+
+    private static readonly NewPhoneNoteValidator Notes = new();
+
     /// <summary>The JSON of a client.</summary>
     public static byte[] Json(ClientFile file) => JsonSerializer.SerializeToUtf8Bytes(file, TradeJson.Lenient);
 
@@ -131,6 +135,7 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
             OwnExercises = Or(file.OwnExercises),
             OwnApproaches = Or(file.OwnApproaches),
             TaughtNames = Or(file.TaughtNames),
+            Notes = Or(file.Notes),
         };
         Ask(clients, whole.Client, "the client");
         foreach (var place in whole.Places)
@@ -148,9 +153,15 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
             || whole.OwnExercises.Length > 500
             || whole.OwnApproaches.Length > 50
             || whole.TaughtNames.Length > 500
+            || whole.Notes.Length > MostNotes
         )
         {
             throw new UnreadableFileException("There is more in the file than a client can have.");
+        }
+
+        foreach (var note in whole.Notes)
+        {
+            Ask(Notes, new NewPhoneNote(note.Key, note.Session, note.Text, note.ExerciseId), "a note");
         }
 
         return whole with
@@ -161,8 +172,16 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
 
     private static PlanInFile Checked(PlanInFile plan)
     {
-        var whole = plan with { Versions = Or(plan.Versions), Blocks = Or(plan.Blocks), Sessions = Or(plan.Sessions) };
+        var whole = plan with
+        {
+            Versions = Or(plan.Versions),
+            Blocks = Or(plan.Blocks),
+            Sessions = Or(plan.Sessions),
+            Releases = Or(plan.Releases),
+            PhoneSessions = Or(plan.PhoneSessions),
+        };
         var numbers = whole.Versions.Select(v => v.Number).ToHashSet();
+        var sent = whole.Releases.Select(r => (long)r.Number).ToHashSet();
         var told =
             string.IsNullOrWhiteSpace(whole.Title) || whole.Title.Length > 80 ? "a plan has no title of at most 80 characters"
             : !whole.Versions.Select(v => v.Number).SequenceEqual(Enumerable.Range(1, whole.Versions.Length))
@@ -173,6 +192,12 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
             : whole.Versions.Any(v => v.Document?.Plan is null || v.Document.Request is null || v.Note is null)
                 ? "a version of a plan is empty"
             : whole.Sessions.Any(s => !numbers.Contains(s.PlanVersion)) ? "a session belongs to a version that is not there"
+            : sent.Count < whole.Releases.Length || whole.Releases.Any(r => r.Number < 1 || !numbers.Contains(r.PlanVersion))
+                ? "a release belongs to a version that is not there"
+            : whole.PhoneSessions.Any(s => !sent.Contains(s.Session.Release))
+                ? "a session of the phone belongs to a release that is not there"
+            : whole.PhoneSessions.Any(s => s.LoggedAs is { } at && (at < 0 || at >= whole.Sessions.Length))
+                ? "a session of the phone is one of the log that is not there"
             : null;
         if (told is not null)
         {
@@ -183,6 +208,12 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
         foreach (var session in whole.Sessions)
         {
             Ask(sessions, session, "a session");
+        }
+
+        var onPhone = new FloorSessionValidator();
+        foreach (var session in whole.PhoneSessions)
+        {
+            Ask(onPhone, session.Session, "a session of the phone");
         }
 
         return whole;

@@ -94,28 +94,28 @@ public static class ClientKeepingEndpoints
             return Problems.Invalid("content", "The content is not base64.");
         }
 
-        long? brought = null;
+        BroughtIn? brought = null;
         try
         {
             RefuseBadOwn(file);
-            var (client, plans, justNow) = transfer.Import(coach, file, once.Value);
-            if (justNow)
+            var came = transfer.Import(coach, file, once.Value);
+            if (came.JustNow)
             {
-                brought = client;
+                brought = came;
                 trades.Forget(coach);
 
                 // What came in with the file belongs to the trade now: the log is asked by one that knows it.
                 using var scope = scopes.CreateScope();
                 var log = scope.ServiceProvider.GetRequiredService<ClientLog>();
-                foreach (var plan in plans)
+                foreach (var plan in came.Plans)
                 {
                     log.RenewPulse(coach, plan);
                 }
 
-                audit.Note(coach, "client-imported", About(client));
+                audit.Note(coach, "client-imported", About(came.Client));
             }
 
-            return TypedResults.Created($"/api/v1/clients/{client}", clients.Find(coach, client));
+            return TypedResults.Created($"/api/v1/clients/{came.Client}", clients.Find(coach, came.Client));
         }
         catch (UnreadableFileException wrong)
         {
@@ -133,9 +133,10 @@ public static class ClientKeepingEndpoints
         catch (Exception)
 #pragma warning restore CA1031
         {
-            if (brought is { } client)
+            if (brought is not null)
             {
-                clients.Delete(coach, client);
+                transfer.TakeBack(coach, brought);
+                trades.Forget(coach);
             }
 
             return Problems.Make(

@@ -258,9 +258,7 @@ public static class LogEndpoints
 
         try
         {
-            return TypedResults.Ok(
-                reader.Read(Convert.FromBase64String(upload.Content), plan.Value.Document.Plan.Lines, log.Today)
-            );
+            return TypedResults.Ok(reader.Read(Convert.FromBase64String(upload.Content), plan.Value.Document.Plan.Lines, log.Today));
         }
         catch (UnreadableFileException wrong)
         {

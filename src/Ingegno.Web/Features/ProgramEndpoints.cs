@@ -69,11 +69,7 @@ public static class ProgramEndpoints
         {
             var separator = upload.Separator is [var sign] ? sign : (char?)null;
             return TypedResults.Ok(
-                reader.Read(
-                    Convert.FromBase64String(upload.Content),
-                    separator,
-                    upload.Settings ?? new ImportSettings()
-                )
+                reader.Read(Convert.FromBase64String(upload.Content), separator, upload.Settings ?? new ImportSettings())
             );
         }
         catch (UnreadableFileException wrong)

@@ -190,7 +190,12 @@ public static class ProgressEndpoints
             )
         );
 
-    private static ClientProfile WithEvidence(ClientProfile client, ImmutableArray<string>? gymLines, ShorthandParser parser, Trade trade) =>
+    private static ClientProfile WithEvidence(
+        ClientProfile client,
+        ImmutableArray<string>? gymLines,
+        ShorthandParser parser,
+        Trade trade
+    ) =>
         gymLines is { IsDefaultOrEmpty: false } lines
             ? LineEvidence.Join(parser.Parse(string.Join('\n', lines)).Lines, client, trade).Client
             : client;

@@ -48,6 +48,26 @@ public class BuyNextTests
     }
 
     [Fact]
+    public void It_gives_up_when_it_is_told_to_stop()
+    {
+        using var stop = new CancellationTokenSource();
+        var advice = new BuyNext(new RebuildEngine(Trade.Shipped, stop.Token), Trade.Shipped.Match.Week);
+        var tried = 0;
+        var offers = Trade.Shipped.Purchases.Select(offer =>
+        {
+            if (++tried == 3)
+            {
+                stop.Cancel();
+            }
+
+            return offer;
+        });
+
+        Should.Throw<OperationCanceledException>(() => advice.Rank([Plan("Deadlift 3x5")], offers));
+        Should.Throw<OperationCanceledException>(() => advice.Rank([Plan("Deadlift 3x5")], []));
+    }
+
+    [Fact]
     public void Who_has_it_all_needs_nothing_more_of_it()
     {
         var full = new RebuildRequest
