@@ -40,7 +40,7 @@ public sealed class DeadlineTests
     [InlineData("/api/v1/plan-check")]
     public async Task Work_past_its_deadline_is_given_up_and_told(string path)
     {
-        await using var hurried = new TestServer { Settings = web => web.UseSetting("LongestSeconds", "0.000001") };
+        await using var hurried = new TestServer { Settings = web => web.UseSetting("LongestSeconds", "0") };
         var browser = await hurried.SignedIn();
         var line = "Bench press 4x8 @ 60 kg";
         object body = path switch

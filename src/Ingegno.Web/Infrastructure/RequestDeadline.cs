@@ -16,7 +16,14 @@ public sealed class RequestDeadline : IDisposable
         ArgumentNullException.ThrowIfNull(options);
         Longest = TimeSpan.FromSeconds(options.Value.LongestSeconds);
         _source = CancellationTokenSource.CreateLinkedTokenSource(accessor.HttpContext?.RequestAborted ?? CancellationToken.None);
-        _source.CancelAfter(Longest);
+        if (Longest > TimeSpan.Zero)
+        {
+            _source.CancelAfter(Longest);
+        }
+        else
+        {
+            _source.Cancel(); // A timer of nothing would fire a little later.
+        }
     }
 
     /// <summary>What the computing watches.</summary>
