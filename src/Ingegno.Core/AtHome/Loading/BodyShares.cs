@@ -28,6 +28,15 @@ public sealed record LeverageTables
     /// <summary>What bent knees and feet that help leave of a row.</summary>
     public required double RowKneesBent { get; init; }
 
+    /// <summary>
+    /// Height of a step over stature against what it asks of the leg, 1 where the thigh comes to the horizontal: over a part of the range a
+    /// leg lifts more, so a low step counts as a lighter load.
+    /// </summary>
+    public required ImmutableArray<ImmutableArray<double>> Step { get; init; }
+
+    /// <summary>Where <see cref="Step"/> comes from.</summary>
+    public required string StepSource { get; init; }
+
     public required string Source { get; init; }
 }
 
@@ -72,6 +81,11 @@ public sealed class BodyShares(BodySegments segments, double statureCm, Leverage
         {
             LeverageKind.PushUp => PushUp(leverage, bindings),
             LeverageKind.Row => Row(leverage, bindings),
+            LeverageKind.AboveTheKnees when HeightOf(leverage.Step, bindings) is { } step => BodyShareOverRep.Even(
+                segments.AboveTheKnees * Interpolation.Linear(tables.Step, step).Value,
+                true,
+                Reason.Of("basis.step")
+            ),
             LeverageKind.AboveTheKnees => BodyShareOverRep.Even(segments.AboveTheKnees, false, Reason.Of("basis.above-the-knees")),
             _ => BodyShareOverRep.Even(segments.LessForearms, false, Reason.Of("basis.less-forearms")),
         };

@@ -65,6 +65,7 @@ public enum LeverageKind
 /// <param name="Hands">Role of the support under the hands, null for the floor.</param>
 /// <param name="Feet">Role of the support under the feet, null for the floor.</param>
 /// <param name="Grip">Role of what is gripped from below, null for shoulder height when hanging from straps.</param>
+/// <param name="Step">Role of what is stepped onto or off: the lower it is, the less the knee bends and the more a leg lifts.</param>
 /// <param name="Knees">Push-up: from the knees. Row: knees bent, feet flat.</param>
 public sealed record BodyLeverage(
     LeverageKind Model,
@@ -72,6 +73,7 @@ public sealed record BodyLeverage(
     string? Hands = null,
     string? Feet = null,
     string? Grip = null,
+    string? Step = null,
     bool Knees = false
 );
 

@@ -106,7 +106,8 @@ public sealed class Ways
     }
 
     private static bool HeightCounts(LoadModel model) =>
-        model.BodyShareByHeight is not null || model.Leverage is { Hands: not null } or { Feet: not null } or { Grip: not null };
+        model.BodyShareByHeight is not null
+        || model.Leverage is { Hands: not null } or { Feet: not null } or { Grip: not null } or { Step: not null };
 
     private Way Of(Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, ReachableLoad load)
     {

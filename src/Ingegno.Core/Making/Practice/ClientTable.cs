@@ -77,11 +77,7 @@ public static class ClientTable
     /// <summary>What a list would bring in.</summary>
     /// <param name="sheet">The table.</param>
     /// <param name="fields">What each column holds, as the coach set it; default to go by the heads.</param>
-    public static ClientTablePreview Preview(
-        Sheet sheet,
-        ImmutableArray<ClientField?> fields = default,
-        CancellationToken stop = default
-    )
+    public static ClientTablePreview Preview(Sheet sheet, ImmutableArray<ClientField?> fields = default, CancellationToken stop = default)
     {
         ArgumentNullException.ThrowIfNull(sheet);
         var head = HeadRow(sheet);

@@ -23,6 +23,7 @@ internal sealed class CostOfFirst(IReadOnlyList<LineOptions> lines, ImmutableArr
             Family(line, first),
             (Time(line), () => Reason.Of("why.week-minutes", ("first", first))),
             Sets(line, first),
+            Plainer(line, first),
         }.MaxBy(c => c.Cost);
         return costly > Nothing ? what() : Reason.Of("why.week", ("first", first));
     }
@@ -53,6 +54,13 @@ internal sealed class CostOfFirst(IReadOnlyList<LineOptions> lines, ImmutableArr
             near.Count * rules.SameFamily,
             () => Reason.Of("why.week-like", ("first", first), ("beside", lines[near[0]].Options[taken[near[0]]].Name))
         );
+    }
+
+    private (double, Func<Reason>) Plainer(int line, string first)
+    {
+        var options = lines[line].Options;
+        var saved = WeekChoice.TechniqueCost(options[0], rules) - WeekChoice.TechniqueCost(options[taken[line]], rules);
+        return (saved * rules.RoleWeight[lines[line].Role], () => Reason.Of("why.week-plain", ("first", first)));
     }
 
     private double Time(int line)

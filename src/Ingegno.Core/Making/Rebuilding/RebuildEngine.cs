@@ -66,12 +66,7 @@ public sealed class RebuildEngine(Trade trade, CancellationToken stop = default)
         );
         var sessions = new DosePipeline(request, at).Run(chosen, parsed.Days);
         var lines = sessions.SelectMany(s => s.Lines).OrderBy(l => l.Gym.Line).ToImmutableArray();
-        lines =
-        [
-            .. lines.Select(
-                (line, i) => AsSaid(line, drafts[i].Match) with { Better = Better(line, drafts[i].Match, matcher) }
-            ),
-        ];
+        lines = [.. lines.Select((line, i) => AsSaid(line, drafts[i].Match) with { Better = Better(line, drafts[i].Match, matcher) })];
         var days = parsed.Days.Select((d, i) => Day(d, sessions[i], request.Client)).ToImmutableArray();
         var plan = new HomePlan
         {

@@ -120,6 +120,10 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules, Kep
             || home.Dose.Target.Max >= keptRules.LeastBelieved * line.Line.Target.Min
         );
 
+    /// <summary>What the techniques take off that a candidate needs to be hard enough.</summary>
+    internal static double TechniqueCost(Candidate candidate, WeekRules rules) =>
+        rules.Technique * candidate.Exercises.Max(e => e.Dose.Techniques.Length);
+
     private ChoiceOption Option(LineOptions line, Candidate candidate, bool rests)
     {
         var sets = new SortedDictionary<int, double>();
@@ -137,7 +141,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules, Kep
 
         var head = (candidate.Id == line.Kept ? rules.Kept : 0) + (Stays(line, candidate) ? rules.SameExercise : 0);
         return new ChoiceOption(
-            (candidate.Match * rules.RoleWeight[line.Role]) + head,
+            ((candidate.Match - TechniqueCost(candidate, rules)) * rules.RoleWeight[line.Role]) + head,
             [.. sets.Select(s => (s.Key, s.Value))],
             PlanFigures.Seconds(candidate, rests)
         );

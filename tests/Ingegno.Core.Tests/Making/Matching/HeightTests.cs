@@ -1,7 +1,9 @@
+using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 
@@ -30,7 +32,44 @@ public class HeightTests
     public void Where_no_height_changes_the_load_the_best_one_is_named()
     {
         Heights(At("stairs 18"), "step-calf-raise", "step").ShouldBe([18]);
-        Heights(At("stairs 18"), "step-up", "step").ShouldBe([36], "client A's knee is at some 51 cm");
+        Heights(At("stairs 18"), "slow-step-down", "step").ShouldBe([18]);
+    }
+
+    [Fact]
+    [Trait("source", "common practice: who steps onto a low step lifts more, and begins there")]
+    public void A_low_step_asks_less_of_the_leg_than_a_high_one()
+    {
+        var ways = At("stairs 18").Ways.Of(Examples.Exercise("step-up")).Where(w => w.Load.MassKg == 0).OrderBy(w => w.System.Kg).ToList();
+
+        ways.Select(w => w.Bindings.Single(b => b.Role == "step").Thing.HeightCm)
+            .ShouldBe([18, 36], "client A's knee is at some 51 cm");
+        (ways[0].System.Kg / ways[1].System.Kg).ShouldBeInRange(0.6, 0.72, "a quarter of the way down goes with about half as much again");
+    }
+
+    [Fact]
+    public void A_beginner_of_over_sixty_with_stairs_steps_up_on_the_first()
+    {
+        var line = new RebuildEngine(Trade.Shipped)
+            .Rebuild(
+                new RebuildRequest
+                {
+                    Client = new ClientProfile
+                    {
+                        Level = Level.Beginner,
+                        Goal = Goal.GeneralFitness,
+                        Sex = Sex.Female,
+                        BodyMassKg = 74,
+                        StatureCm = 160,
+                        AgeYears = 63,
+                    },
+                    Kit = Examples.Kit("stairs 17"),
+                    GymLines = ["Step ups 2x10/leg"],
+                }
+            )
+            .Plan.Lines[0];
+
+        line.Chosen!.Id.ShouldBe("step-up");
+        line.Chosen.Exercises[0].Setup.ShouldContain("17 cm");
     }
 
     [Fact]

@@ -7,6 +7,9 @@ internal static class LoadReader
 {
     private const int MostPieces = 4;
 
+    /// <summary>A pair without a unit weighs at least so much: 2x8 may be sets and reps.</summary>
+    private const int LeastOfPair = 4;
+
     public static bool Read(TokenCursor at, LineDraft draft)
     {
         var start = at.At;
@@ -15,7 +18,9 @@ internal static class LoadReader
 
     private static bool Weighed(TokenCursor at, LineDraft draft)
     {
+        var signed = at.Now.Is("@");
         var marked = at.TakeAny("@", "with", "w", "using", "at").Length > 0;
+        var asked = marked;
         marked |= at.Take("/");
         at.TakeAny("a", "the");
         var added = at.Now.Is("+") && at.Ahead(1).IsNumber && at.Take("+");
@@ -44,9 +49,25 @@ internal static class LoadReader
             "lb" or "lbs" or "pounds" or "pound" or "#" => Units.KgPerPound,
 
             // 2x20s: a pair of twenties, of the unit of the gym.
-            "s" when marked && !at.Now.Spaced && pieces > 1 => 1.0,
+            "s" when marked && !at.Now.Spaced && (pieces > 1 || Twenties(draft, range, signed)) => 1.0,
             _ => 0,
         };
+        if (per > 0 && at.Now.Is("s"))
+        {
+            pieces = Math.Max(2, pieces);
+        }
+
+        if (
+            per == 0
+            && asked
+            && pieces > 1
+            && range.From >= LeastOfPair
+            && at.Now.Text is not ("x" or "*" or "reps" or "sets" or "%" or "sec")
+        )
+        {
+            return Take(draft, range, 1, pieces, added: false); // 3x40 m @ 2x24
+        }
+
         if (per == 0)
         {
             return added
@@ -63,6 +84,14 @@ internal static class LoadReader
         inAll |= at.TakeAny("total", "altogether", "combined").Length > 0 && pieces == 1;
         return Take(draft, range, per, pieces, added, inAll, leads: at.Now.Text is "x" or "*" && at.Ahead(1).IsNumber);
     }
+
+    /// <summary>3x10 @ 24s: nobody rests at a figure, so it is a pair of them.</summary>
+    private static bool Twenties(LineDraft draft, Span range, bool signed) =>
+        signed
+        && range.Upper is null
+        && range.From >= 2
+        && draft.Current is { Unit: CountUnit.Reps } group
+        && (group.Counts.Count > 0 || group.Open);
 
     /// <summary>60/65/70 kg: a load for each set.</summary>
     private static bool OfEachSet(TokenCursor at, LineDraft draft)

@@ -97,6 +97,12 @@ internal static class RowReader
         }
 
         Flush();
+        if (draft.Method == SetMethod.FiveThreeOne && draft.Groups.Count > 1)
+        {
+            // The week of the wave says its sets; what is written out behind it says them again.
+            draft.Groups.RemoveRange(1, draft.Groups.Count - 1);
+        }
+
         return (draft, label);
 
         void Flush()

@@ -29,7 +29,7 @@ internal static class SetCounts
             return true;
         }
 
-        if (Figures.Range(at) is not { } count)
+        if ((BeforeLoad(at) ?? Figures.Range(at)) is not { } count)
         {
             return !needed;
         }
@@ -86,6 +86,24 @@ internal static class SetCounts
         Join(draft, group with { Counts = [count], LastOpen = lastOpen });
         SideReader.Read(at, draft);
         return true;
+    }
+
+    /// <summary>3x12 - 20kg: a dash that leads to a load makes no range of reps.</summary>
+    private static Span? BeforeLoad(TokenCursor at)
+    {
+        if (
+            at.Now.IsNumber
+            && at.Ahead(1).Is("-")
+            && at.Ahead(2).IsNumber
+            && at.Ahead(3).Text is "kg" or "kgs" or "kilos" or "lb" or "lbs" or "pounds"
+        )
+        {
+            var reps = at.Now.Value;
+            at.At += 2;
+            return new Span(reps, reps);
+        }
+
+        return null;
     }
 
     /// <summary>Small sets within one: 2+2+2, or 15+5+5+5 of a rest-pause.</summary>

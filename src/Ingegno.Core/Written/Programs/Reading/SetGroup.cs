@@ -28,6 +28,9 @@ internal sealed record SetGroup
     /// <summary>The last set is.</summary>
     public bool LastOpen { get; init; }
 
+    /// <summary>It was written with its load before the reps, without a unit: 80x5.</summary>
+    public bool LoadFirst { get; init; }
+
     public PlannedLoad? Load { get; set; }
 
     public Span? Share { get; set; }

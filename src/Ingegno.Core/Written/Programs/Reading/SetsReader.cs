@@ -12,7 +12,8 @@ internal static class SetsReader
     public static bool Read(TokenCursor at, LineDraft draft)
     {
         var start = at.At;
-        return Labelled(at, draft)
+        return WarmUps(at, draft)
+            || (at.Back(start) || Labelled(at, draft))
             || (at.Back(start) || LoadFirst(at, draft))
             || (at.Back(start) || AtEach(at, draft))
             || (at.Back(start) || Times(at, draft))
@@ -22,6 +23,29 @@ internal static class SetsReader
             || (at.Back(start) || List(at, draft))
             || (at.Back(start) || Measured(at, draft))
             || at.Back(start);
+    }
+
+    /// <summary>2 warm-up sets: said beside the work, and none of it.</summary>
+    private static bool WarmUps(TokenCursor at, LineDraft draft)
+    {
+        if (Figures.Range(at) is not { To: <= ShorthandLimits.Sets } sets)
+        {
+            return false;
+        }
+
+        at.TakeAny("x");
+        at.TakeAny("-");
+        var said = at.TakeAny("warmup", "warmups").Length > 0;
+        said = said || (at.Take("warm") && at.TakeAny("-").Length >= 0 && at.TakeAny("up", "ups").Length > 0);
+        if (!said)
+        {
+            return false;
+        }
+
+        at.TakeAny("set", "sets");
+        at.TakeAny(",", "+", "then");
+        draft.Notes.Add($"{(sets.Upper is { } to ? $"{sets.From:0}-{to:0}" : $"{sets.From:0}")} warm-up");
+        return true;
     }
 
     /// <summary>Sets: 4, reps: 8-10.</summary>
@@ -42,7 +66,7 @@ internal static class SetsReader
         return !sets && SetCounts.Into(at, draft, null, needed: true);
     }
 
-    /// <summary>100x5x3: no plan has a hundred sets, so it is the load, the reps and the sets.</summary>
+    /// <summary>100x5x3: no plan has a hundred sets, so it is the load, the reps and the sets; so are the ones after it: 60x5, 70x5, 80x5x3.</summary>
     private static bool LoadFirst(TokenCursor at, LineDraft draft)
     {
         var (load, first) = (at.Now, at.Ahead(1));
@@ -51,20 +75,34 @@ internal static class SetsReader
             || load.Value is < LeastLoadFirst or > ShorthandLimits.LoadKg
             || first.Text is not ("x" or "*")
             || !at.Ahead(2).IsWhole
-            || draft.HasDose
+            || draft.Groups.Exists(g => !g.LoadFirst)
             || at.Ahead(3).Text is "kg" or "lb" or "s" or "sec"
         )
         {
             return false;
         }
 
+        if (!draft.HasDose)
+        {
+            draft.Doubt(load.Start, load.Text.Length, "shorthand.load-unit", ("load", load.Value));
+        }
+
         draft.Load ??= new PlannedLoad(load.Value);
-        draft.Doubt(load.Start, load.Text.Length, "shorthand.load-unit", ("load", load.Value));
         var reps = at.Ahead(2).Value;
         at.At += 3;
         int? sets = at.Now.Text is "x" or "*" && at.Ahead(1).IsWhole ? (int)at.Ahead(1).Value : null;
         at.At += sets is null ? 0 : 2;
-        draft.Groups.Add(new SetGroup { Sets = sets, Counts = [new Span(reps, reps)] });
+        var several = draft.HasDose || at.Ahead(1) is { IsNumber: true, Value: >= LeastLoadFirst } && at.Ahead(2).Text is "x" or "*";
+        several |= at.Now is { IsNumber: true, Value: >= LeastLoadFirst } && at.Ahead(1).Text is "x" or "*";
+        draft.Groups.Add(
+            new SetGroup
+            {
+                Sets = sets ?? (several ? 1 : null),
+                Counts = [new Span(reps, reps)],
+                Load = new PlannedLoad(load.Value),
+                LoadFirst = true,
+            }
+        );
         return true;
     }
 
@@ -112,9 +150,27 @@ internal static class SetsReader
             return false;
         }
 
+        if (at.AtEnd || Unfinished(at))
+        {
+            // 3x, 3x submax: the sets alone.
+            var open = !at.AtEnd && at.At++ >= 0;
+            SetCounts.Join(
+                draft,
+                new SetGroup
+                {
+                    Sets = (int)sets.From,
+                    SetsTo = (int?)sets.Upper,
+                    Open = open,
+                }
+            );
+            return true;
+        }
+
         at.Take("("); // cluster written in brackets: 5x(2+2+2)
         return SetCounts.Into(at, draft, sets, needed: true);
     }
+
+    private static bool Unfinished(TokenCursor at) => at.Now.Text is "submax" or "submaximal" or "submaximally";
 
     /// <summary>4 sets of 8, 3 rounds, 3 sets x 10.</summary>
     private static bool Counted(TokenCursor at, LineDraft draft)

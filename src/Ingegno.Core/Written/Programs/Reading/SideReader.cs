@@ -46,7 +46,7 @@ internal static class SideReader
     private static bool Each(TokenCursor at)
     {
         var start = at.At;
-        if (at.TakeAny("each", "ea", "es", "e").Length == 0)
+        if (at.TakeAny("each", "ea", "es", "ps", "e").Length == 0)
         {
             return false;
         }

@@ -17,7 +17,7 @@ internal static class TempoReader
         at.TakeAny(":", "=", "of");
         at.TakeAny("@");
         var bracket = at.Take("(");
-        if (draft.Tempo is null && Phases(at, named, draft.HasDose) is { } tempo)
+        if (draft.Tempo is null && (named || !draft.Groups.Exists(g => g.LoadFirst)) && Phases(at, named, draft.HasDose) is { } tempo)
         {
             draft.Tempo = tempo;
             at.TakeAny("tempo");
