@@ -103,4 +103,10 @@ public enum LoadSource
 /// <param name="From">Sources that the set-up can use.</param>
 /// <param name="Share">Share of the external mass that the working limbs move, above 0, at most 1.</param>
 /// <param name="Required">True when the exercise makes no sense without it.</param>
-public sealed record ExternalLoad(ImmutableArray<LoadSource> From, double Share = 1, bool Required = false);
+/// <param name="Lifted">How it comes to where it is needed, where nothing holds it there; null when it need not be lifted.</param>
+public sealed record ExternalLoad(ImmutableArray<LoadSource> From, double Share = 1, bool Required = false, LiftedInto? Lifted = null);
+
+/// <summary>A load that has to be lifted into place before the first rep.</summary>
+/// <param name="Anchor">Key of the anchor lift that it is like.</param>
+/// <param name="Share">Share of that lift's one-rep maximum, in external kg, that can be brought there safely, above 0, at most 1.</param>
+public sealed record LiftedInto(string Anchor, double Share);

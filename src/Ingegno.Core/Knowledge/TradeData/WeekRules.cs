@@ -14,6 +14,9 @@ public sealed record WeekRules
     /// <summary>Head start of the gym exercise itself: what can stay as it is stays, though the bar be loaded anew for it.</summary>
     public required double SameExercise { get; init; }
 
+    /// <summary>Share of the wanted load from which the same exercise is worth keeping.</summary>
+    public required double SameFrom { get; init; }
+
     /// <summary>What each technique of a dose takes off the match: of two about equal ways the one that needs none is taken.</summary>
     public required double Technique { get; init; }
 

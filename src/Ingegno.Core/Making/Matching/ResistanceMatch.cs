@@ -41,7 +41,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             foreach (var way in Prepare(exercise, here).Ways)
             {
                 var rating = way.Straight is { } straight
-                    ? Rate(exercise, way.Way, straight, line, techniques)
+                    ? Rate(exercise, way, straight, line, techniques)
                     : new Rating(way.Way, null, TechniqueSet.None, unmeasured * FreeLoads.Carried(exercise, way.Way, line, at));
 
                 // The first of equals stays: set-ups are listed simplest first, loads lightest first.
@@ -74,7 +74,14 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     private sealed record Prepared(ImmutableArray<WayHere> Ways, ImmutableArray<Reason> Missing, ImmutableArray<LoadSource> LacksLoadFrom);
 
     /// <summary>One way with its expected straight-set reps to failure; null where reps are not the measure.</summary>
-    private readonly record struct WayHere(Way Way, RepRange? Straight);
+    private readonly record struct WayHere(Way Way, RepRange? Straight)
+    {
+        /// <summary>How many times the reps that are still counted could be done: 1, and more where the load is next to nothing.</summary>
+        public double BeyondCounting { get; init; } = 1;
+    }
+
+    private static double BeyondCounting(StrengthEstimate estimate, double kg, CurveKind curve) =>
+        kg <= 0 ? 1 : Math.Max(1, RepMaxCurve.Constant(curve) * ((estimate.OneRepMaxKg / kg) - 1) / RepMaxCurve.MostReps);
 
     private Prepared Prepare(Exercise exercise, SetupHere here)
     {
@@ -101,13 +108,20 @@ public sealed class ResistanceMatch(ClientAtPlace at)
                 .. here.Safe.Select(w => new WayHere(
                     w,
                     estimate is null ? null : Scale(ClientStrength.RepsAt(estimate, w.System.Kg, exercise.Strength!.Curve), own)
-                )),
+                )
+                {
+                    BeyondCounting = estimate is null ? 1 : BeyondCounting(estimate, w.System.Kg, exercise.Strength!.Curve),
+                }),
             ],
             [
                 .. here
                     .Ways.Select(w => w.Refused)
                     .OfType<ObjectVerdict>()
-                    .Select(r => Reason.Of("kit.not-up-to-it", ("thing", r.Thing), ("sum", r.Sum), ("advice", r.Advice))),
+                    .Select(r =>
+                        r.Kind == CheckKind.Lifted
+                            ? Reason.Of("kit.not-lifted", ("sum", r.Sum), ("advice", r.Advice))
+                            : Reason.Of("kit.not-up-to-it", ("thing", r.Thing), ("sum", r.Sum), ("advice", r.Advice))
+                    ),
             ],
             []
         );
@@ -127,21 +141,26 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     /// <summary>Weighs between loads that are equally good, too little to outdo anything else.</summary>
     private const double LoadsApart = 0.001;
 
+    /// <summary>A load in kg at which that weight is half; any that is neither light nor heavy would do.</summary>
+    private const double MiddlingKg = 50;
+
     /// <summary>How well one load reaches the dose, before anything is put into words.</summary>
     private readonly record struct Rating(Way Way, RepRange? Reps, TechniqueSet Techniques, double Score)
     {
         public bool AsNamed { get; init; }
     }
 
-    private Rating Rate(Exercise exercise, Way way, RepRange straight, LineToMatch line, ImmutableArray<TechniqueSet> sets)
+    private Rating Rate(Exercise exercise, WayHere here, RepRange straight, LineToMatch line, ImmutableArray<TechniqueSet> sets)
     {
+        var way = here.Way;
         var effort = line.Effort;
         var high = effort.High * at.Trade.Match.Tolerance[line.Role];
         var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high, SetLimits.Of(line.Line, effort.Rir, at.Trade.Dose));
         var reps = Scale(straight, techniques.RepsLeft);
         var closeness = ResistanceReason.IsPowerForPower(line, exercise)
             ? Closeness(Math.Min(reps.Mid, high), effort.Low, high) * FreeLoads.Fast(exercise, way, line, Rules) // it need not come near failure
-            : Worth(reps, effort.Low, high) * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
+            : Worth(Times(reps, here.BeyondCounting), effort.Low, high)
+                * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
         var isNamed = false;
         if (NamedKg(exercise, way, line) is { } named)
         {
@@ -157,19 +176,18 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             + (way.Load.IsFarStretched ? at.Trade.Match.RigParts.FarStretched : 0)
             + at.Trade.Match.RigParts.Of(way.Load.WeightKg, way.Load.MassKg)
             + (at.Trade.Match.RigParts.PartOfThing * way.Bindings.Count(b => b.Thing.Part is not null));
-        var rig = 1 - (at.Trade.Match.RigCost * things);
+
+        // Where every load is a toy the heaviest is taken, whatever it takes to build.
+        var toy = reps.Mid >= RepMaxCurve.MostReps / 2;
+        var rig = toy ? 1 : 1 - (at.Trade.Match.RigCost * things);
+        var nearer = toy ? way.System.Kg / (way.System.Kg + MiddlingKg) : 1 / (1 + off);
         var unloaded =
             way.Load.MassKg > 0 || !IsLoaded(line.Exercise) ? 1
             : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.Unloaded
             : Rules.UnloadedCompound;
         var kept = isNamed ? 1 : 1 - (Rules.ShortLoses * at.Trade.Dose.Kept.Shortfall(reps.Mid, effort.Start));
         var elsewhere = IsLimitedElsewhere(exercise, line) ? Rules.LimitedElsewhere : 1;
-        return new Rating(
-            way,
-            reps,
-            techniques,
-            Math.Min(1, closeness * kept * rig * unloaded * elsewhere * (1 + (LoadsApart / (1 + off))))
-        )
+        return new Rating(way, reps, techniques, Math.Min(1, closeness * kept * rig * unloaded * elsewhere * (1 + (LoadsApart * nearer))))
         {
             AsNamed = isNamed,
         };
@@ -249,8 +267,9 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     /// <summary>Share of reps left by the slow tempo that belongs to the exercise itself.</summary>
     private double OwnTempoLeaves(Exercise exercise) => exercise.Tempo is { } tempo ? at.Trade.TempoCost.Of(tempo) : 1;
 
-    private static RepRange Scale(RepRange reps, double factor) =>
-        factor >= 1 ? reps : new RepRange(reps.Low * factor, reps.Mid * factor, reps.High * factor);
+    private static RepRange Scale(RepRange reps, double factor) => factor >= 1 ? reps : Times(reps, factor);
+
+    private static RepRange Times(RepRange reps, double factor) => new(reps.Low * factor, reps.Mid * factor, reps.High * factor);
 
     private double Closeness(double reps, double low, double high)
     {

@@ -3,6 +3,8 @@ using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.AtHome.Loading.Objects;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Trainee.Clients;
@@ -109,6 +111,22 @@ public sealed class Ways
         model.BodyShareByHeight is not null
         || model.Leverage is { Hands: not null } or { Feet: not null } or { Grip: not null } or { Step: not null };
 
+    /// <summary>Where no rack holds it, a load is worth what can be lifted into place, and put down again.</summary>
+    private IEnumerable<ObjectVerdict> Lifted(LoadModel model, ReachableLoad load)
+    {
+        if (model.External?.Lifted is { } lifted && _strength.ExternalMaxKg(lifted.Anchor) is { } max && load.WeightKg > lifted.Share * max)
+        {
+            yield return new ObjectVerdict(
+                load.InWords,
+                CheckKind.Lifted,
+                Verdict.Refused,
+                null,
+                Reason.Of("check.lifted", ("load", Quantity.Kg(load.WeightKg, 1)), ("most", Quantity.Kg(lifted.Share * max, 0))),
+                Reason.Of("check.lifted-advice")
+            );
+        }
+    }
+
     private Way Of(Exercise exercise, Setup setup, ImmutableArray<Binding> bindings, ReachableLoad load)
     {
         var system = _systems.Of(setup.Load, bindings, load);
@@ -121,6 +139,7 @@ public sealed class Ways
             let binding = bindings.FirstOrDefault(b => b.Role == check.Role)
             where binding is not null
             select ObjectChecks.Run(check, binding.Thing, onIt, _strength.StatureCm),
+            .. Lifted(setup.Load, load),
         ];
         return new Way(setup, bindings, load, system, checks);
     }

@@ -20,6 +20,9 @@ public static class DosePrescriber
     /// <summary>Sets of so many reps and fewer are meant for strength (docs/trade/prescription: 2–5, to 6).</summary>
     public const int HeavyReps = 6;
 
+    /// <summary>From this degree on, keeping the balance is half of the work.</summary>
+    private const int InBalance = 2;
+
     /// <summary>Prescribes one exercise.</summary>
     /// <param name="asked">What for.</param>
     /// <param name="client">The client.</param>
@@ -130,7 +133,8 @@ public static class DosePrescriber
 
     /// <summary>
     /// A heavy line for a client whose goal is strength, with a load far too light for it and nothing that stands against
-    /// speed: beginners, sore joints that the exercise loads, and exercises with a tempo of their own go without.
+    /// speed: beginners, sore joints that the exercise loads, exercises with a tempo of their own, and whatever is done on one leg in balance
+    /// go without; a load that could be moved thirty times is a toy however fast it goes.
     /// </summary>
     private static bool IsExplosive(
         GymLine line,
@@ -143,7 +147,9 @@ public static class DosePrescriber
         client is { Goal: Goal.Strength, Level: > Level.Beginner, NeedsClearance: false }
         && line is { Timed: false, Target: { IsOpen: false, Max: <= HeavyReps } }
         && home is { Measure: Measure.Reps, Tempo: null }
+        && home.Stability < InBalance
         && repsToFailure > rules.FarTooLight * effort.High
+        && repsToFailure <= MostUsefulReps
         && !client.SoreJoints.Any(j => home.Joints.GetValueOrDefault(j.Joint) > 0);
 
     private static (SetTarget Target, Reason Reason) Milestone(int standard, WantedEffort effort, double? repsToFailure)

@@ -6,6 +6,7 @@ using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding.Choosing;
 using Ingegno.Core.Making.Sessions;
+using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 
@@ -117,8 +118,14 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules, Kep
             line.Line.Timed
             || line.Line.Target.IsOpen
             || home.Dose.Timed
-            || home.Dose.Target.Max >= keptRules.LeastBelieved * line.Line.Target.Min
+            || (home.Dose.Target.Max >= keptRules.LeastBelieved * line.Line.Target.Min && !IsToy(home))
         );
+
+    /// <summary>A load far too light for the line is none of it, even when it is the line's own exercise.</summary>
+    private bool IsToy(HomeExercise home) =>
+        home is { Expected: { } expected, Wanted: { } wanted }
+        && catalogue.Find(home.ExerciseId)?.Strength is { } relation
+        && RepMaxCurve.LoadShare(expected.Mid, wanted.Max, relation.Curve) < rules.SameFrom;
 
     /// <summary>What the techniques take off that a candidate needs to be hard enough.</summary>
     internal static double TechniqueCost(Candidate candidate, WeekRules rules) =>

@@ -53,6 +53,10 @@ public static class RepMaxCurve
         return reps <= 1 ? loadKg : loadKg * (1 + (reps / Constant(kind)));
     }
 
+    /// <summary>A load that is done so many times, as a share of the one that is done <paramref name="wantedReps"/> times.</summary>
+    public static double LoadShare(double reps, double wantedReps, CurveKind kind) =>
+        (Constant(kind) + wantedReps) / (Constant(kind) + reps);
+
     /// <summary>Reps at a share of the one-rep maximum, 0–1, as planned in percent.</summary>
     public static double RepsAtShare(double share, CurveKind kind) => RepsAt(share, 1, kind);
 

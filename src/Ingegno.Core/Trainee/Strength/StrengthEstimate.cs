@@ -110,6 +110,13 @@ public sealed class ClientStrength
             : share;
     }
 
+    /// <summary>Most external load of an anchor lift, kg: without the share of the body that moves with it; null when there is none of that
+    /// key.</summary>
+    public double? ExternalMaxKg(string anchorId) =>
+        _tables.Find(anchorId) is { } anchor
+            ? Math.Max(0, ForAnchor(anchor).OneRepMaxKg - (anchor.BodyShare(_client.Sex) * BodyMassKg))
+            : null;
+
     private static double BarAt(double systemMaxKg, double bodyKg, double share) =>
         bodyKg < systemMaxKg ? (share * (systemMaxKg - bodyKg)) + bodyKg : share * systemMaxKg;
 

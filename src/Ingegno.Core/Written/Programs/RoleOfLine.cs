@@ -11,7 +11,7 @@ public static class RoleOfLine
     /// <summary>
     /// The first compound line, and any compound line among the first three at eight reps or fewer, is a main lift;
     /// other compound lines of the first half are secondary; mobility, breathing and shoulder-blade work is
-    /// activation; the rest is accessory. Common practice.
+    /// activation, shrugs apart; the rest is accessory. Common practice.
     /// </summary>
     /// <param name="position">Place in the day, 0 first.</param>
     /// <param name="count">Lines of the day.</param>
@@ -19,7 +19,8 @@ public static class RoleOfLine
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(exercise);
-        if (exercise.Pattern is MovementPattern.Mobility or MovementPattern.Breathing or MovementPattern.ScapularControl)
+        var shrug = exercise is { Pattern: MovementPattern.ScapularControl, Strength.Curve: CurveKind.SingleJoint };
+        if (exercise.Pattern is MovementPattern.Mobility or MovementPattern.Breathing or MovementPattern.ScapularControl && !shrug)
         {
             return LineRole.Activation;
         }

@@ -41,8 +41,7 @@ public class HeightTests
     {
         var ways = At("stairs 18").Ways.Of(Examples.Exercise("step-up")).Where(w => w.Load.MassKg == 0).OrderBy(w => w.System.Kg).ToList();
 
-        ways.Select(w => w.Bindings.Single(b => b.Role == "step").Thing.HeightCm)
-            .ShouldBe([18, 36], "client A's knee is at some 51 cm");
+        ways.Select(w => w.Bindings.Single(b => b.Role == "step").Thing.HeightCm).ShouldBe([18, 36], "client A's knee is at some 51 cm");
         (ways[0].System.Kg / ways[1].System.Kg).ShouldBeInRange(0.6, 0.72, "a quarter of the way down goes with about half as much again");
     }
 

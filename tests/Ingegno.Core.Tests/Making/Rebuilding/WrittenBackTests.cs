@@ -21,7 +21,7 @@ public class WrittenBackTests
         var request = new RebuildRequest
         {
             Client = strong,
-            Kit = Examples.Kit("dumbbell 10 x2"),
+            Kit = Examples.Kit("dumbbell 24 x2"),
             GymLines = ["Dumbbell bench press 5x5 RIR 2"],
         };
         var first = Engine.Rebuild(request).Plan.Lines[0];

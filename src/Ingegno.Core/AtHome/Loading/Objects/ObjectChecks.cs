@@ -19,6 +19,9 @@ public enum CheckKind
 
     /// <summary>Its height suits the client.</summary>
     HeightFits,
+
+    /// <summary>It can be lifted to where it is needed.</summary>
+    Lifted,
 }
 
 /// <summary>A check that a set-up asks for.</summary>

@@ -53,13 +53,38 @@ internal static class DoseAssembly
             MethodFigures = draft.MethodFigures ?? (draft.Week is { } w ? $"week {w}" : null),
         };
         line = Sets(line, groups, draft, exercise, holds);
-        line = Efforts(line, groups, draft);
+        line = InAll(Efforts(line, groups, draft), draft, exercise);
         return line with
         {
             Tempo = draft.Tempo,
             RestSeconds = rest is { } r ? InRange(r.From, 0, ShorthandLimits.RestSeconds, OutOfRange.Rest) : null,
             RestTo = rest?.Upper is { } to ? InRange(to, 0, ShorthandLimits.RestSeconds, OutOfRange.Rest) : null,
         };
+    }
+
+    /// <summary>From so many on, steps of walking lunges and reps of alternating limbs are counted in all (common practice).</summary>
+    private const int LeastInAll = 16;
+
+    /// <summary>Twenty walking lunges are ten a side.</summary>
+    private static GymLine InAll(GymLine line, LineDraft draft, Exercise exercise)
+    {
+        var (low, high) = (line.Target.Min, line.Target.Max);
+        if (
+            line.PerSide
+            || line.Timed
+            || line.Target.IsOpen
+            || !line.Each.IsEmpty
+            || low < LeastInAll
+            || low % 2 + high % 2 > 0
+            || (exercise.Id != "walking-lunge" && !line.Modifiers.Any(m => m.Id == "alternating"))
+        )
+        {
+            return line;
+        }
+
+        var side = new SetTarget(low / 2, high / 2);
+        draft.Doubt(0, 1, "shorthand.in-all", ("given", line.Target.InWords), ("side", side.InWords));
+        return line with { Target = side, PerSide = true };
     }
 
     /// <summary>Twenty-ones say their reps: seven low, seven high, seven whole.</summary>

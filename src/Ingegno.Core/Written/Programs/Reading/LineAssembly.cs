@@ -108,8 +108,20 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
 
     private static ReadingDoubt Doubt(DraftDoubt doubt, string row, GymLine line)
     {
-        var others = doubt.What.Code == "shorthand.figure-without-unit" && doubt.What["figure"] is double figure ? Units(figure, line) : [];
+        var others = doubt.What.Code switch
+        {
+            "shorthand.figure-without-unit" when doubt.What["figure"] is double figure => Units(figure, line),
+            "shorthand.in-all" => [EachSide(line)],
+            _ => [],
+        };
         return new ReadingDoubt(doubt.Start + 1, Math.Min(doubt.Length, Math.Max(1, row.Length)), doubt.What, [.. others]);
+    }
+
+    /// <summary>The same figure, counted for each side.</summary>
+    private static OtherReading EachSide(GymLine line)
+    {
+        var each = line with { Target = new SetTarget(2 * line.Target.Min, 2 * line.Target.Max) };
+        return new OtherReading($"{each.Target.InWords} a side", Shorthand.Write(each));
     }
 
     /// <summary>What a figure without a unit could be.</summary>
