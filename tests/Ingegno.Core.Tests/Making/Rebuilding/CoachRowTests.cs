@@ -180,6 +180,8 @@ public class CoachRowTests
         ["two bells"] = "24 kg kettlebell; 32 kg kettlebell; rucksack 25 L; chair 45 cm; pull-up bar",
         ["bell and bottles"] = "12 kg kettlebell; 4 bottles 1.5 L; rucksack 25 L; stairs 18 cm; band 104 cm 13 mm",
         ["pairs and band"] = "2x 8 kg dumbbell; 12 kg dumbbell; band 104 cm 22 mm; sofa 44 cm; closed door",
+        ["band and bottles"] = "band 104 cm 22 mm; closed door; gymnastic rings; stairs 18 cm; rucksack 30 L; 8 bottles 1.5 L",
+        ["little bar"] = "barbell 20 kg with 47.5 kg of plates; bench 45 cm; pull-up bar",
         ["hotel"] = "bed 50 cm; desk 73 cm; chair 45 cm; suitcase 40 L; 4 towels; 6 bottles 1.5 L",
         ["park"] = "strong branch; park bench 45 cm",
         ["mini"] = "mini band; chair 45 cm",
