@@ -166,7 +166,8 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         {
             var asNamed = Bell(Math.Log((way.Load.MassKg + 1) / (named + 1)), Rules.LoadSpread);
             isNamed = asNamed >= Math.Max(closeness, Rules.NearlyNamed);
-            (closeness, techniques, reps) = asNamed >= closeness ? (asNamed, TechniqueSet.None, straight) : (closeness, techniques, reps);
+            (closeness, techniques, reps) =
+                asNamed >= closeness ? (asNamed, TechniqueSet.None, AsSaid(line, straight)) : (closeness, techniques, reps);
         }
 
         // Of two loads in the zone the one is taken that leaves the planned reps with the planned reserve in every set.
@@ -175,7 +176,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             Math.Max(0, way.Load.ItemIds.Length - 1)
             + (way.Load.IsFarStretched ? at.Trade.Match.RigParts.FarStretched : 0)
             + at.Trade.Match.RigParts.Of(way.Load.WeightKg, way.Load.MassKg)
-            + (at.Trade.Match.RigParts.PartOfThing * way.Bindings.Count(b => b.Thing.Part is not null));
+            + (at.Trade.Match.RigParts.PartOfThing * way.Bindings.Count(b => b.Thing.Part is { TimesHeight: null }));
 
         // Where every load is a toy the heaviest is taken, whatever it takes to build.
         var toy = reps.Mid >= RepMaxCurve.MostReps / 2;
@@ -192,6 +193,15 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             AsNamed = isNamed,
         };
     }
+
+    /// <summary>
+    /// A small muscle's load is nowhere measured but in the line: who does fifteen with it in the gym does not fail at five here, whatever the
+    /// usual relations between lifts say.
+    /// </summary>
+    private static RepRange AsSaid(LineToMatch line, RepRange straight) =>
+        line.Exercise.Structure == ExerciseStructure.Isolation && line.Line.Load is not null && straight.Mid < line.Effort.Low
+            ? new RepRange(line.Effort.Low, line.Effort.Aim, Math.Max(line.Effort.High, line.Effort.Aim))
+            : straight;
 
     /// <summary>External load in kg that the line itself names, where its own exercise is done: in kg, or as a share of the bar's
     /// maximum.</summary>

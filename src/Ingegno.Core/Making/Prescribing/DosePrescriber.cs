@@ -40,7 +40,7 @@ public static class DosePrescriber
         var explosive = !power && IsExplosive(line, home, client, effort, repsToFailure, trade.Dose);
         var (wanted, reason) =
             explosive ? (line.Target, Reason.Of("dose.explosive"))
-            : power ? (line.Target, Reason.Of("dose.power"))
+            : power ? Power(line, home)
             : asked.AsNamed ? (line.Target, Reason.Of("dose.as-planned"))
             : standard is { } reps ? Milestone(reps, effort, repsToFailure)
             : Target(new Asked(line, home, effort, WorkingSets(line), rest), repsToFailure, SecondsPerRep(line, home, techniques), trade);
@@ -151,6 +151,15 @@ public static class DosePrescriber
         && repsToFailure > rules.FarTooLight * effort.High
         && repsToFailure <= MostUsefulReps
         && !client.SoreJoints.Any(j => home.Joints.GetValueOrDefault(j.Joint) > 0);
+
+    /// <summary>Jumps and throws as many as planned; a swing comes to speed only after a few, so it stands for no triple.</summary>
+    private static (SetTarget Target, Reason Reason) Power(GymLine line, Exercise home) =>
+        home.Pattern == MovementPattern.Hinge && home.Id != line.ExerciseId && !line.Target.IsOpen && line.Target.Max < LeastSwings.Min
+            ? (LeastSwings, Reason.Of("dose.power-swings", ("planned", line.Target.InWords)))
+            : (line.Target, Reason.Of("dose.power"));
+
+    /// <summary>Fewest swings of a set (common practice).</summary>
+    private static readonly SetTarget LeastSwings = new(8, 10);
 
     private static (SetTarget Target, Reason Reason) Milestone(int standard, WantedEffort effort, double? repsToFailure)
     {
