@@ -181,7 +181,10 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         // Where every load is a toy the heaviest is taken, whatever it takes to build.
         var toy = reps.Mid >= RepMaxCurve.MostReps / 2;
         var rig = toy ? 1 : 1 - (at.Trade.Match.RigCost * things);
-        var nearer = toy ? way.System.Kg / (way.System.Kg + MiddlingKg) : 1 / (1 + off);
+        var nearer =
+            toy ? way.System.Kg / (way.System.Kg + MiddlingKg)
+            : isNamed ? 1 // what the line says goes before what would suit it even better
+            : 1 / (1 + off);
         var unloaded =
             way.Load.MassKg > 0 || !IsLoaded(line.Exercise) ? 1
             : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.Unloaded
