@@ -72,6 +72,14 @@ test('the figure of an own exercise is posed by hand, and what no body can do is
   for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowDown');
   await expect(dialog.getByText(/below the floor/)).toBeVisible();
   await expectAccessible(page);
+
+  await dialog.getByRole('checkbox', { name: /a pose half-way/ }).check();
+  const between = dialog.getByRole('button', { name: /^hips half-way/ });
+  await expect(between).toHaveAccessibleName(/as it is/);
+  await between.press('Shift+ArrowRight');
+  await expect(between).toHaveAccessibleName(/moved 5 % ahead/);
+  await dialog.getByRole('checkbox', { name: /a pose half-way/ }).uncheck();
+  await expect(between).toBeHidden();
   await dialog.getByRole('button', { name: 'As it was' }).click();
   await expect(dialog.getByText(/below the floor/)).toBeHidden();
   await expect(hips).toHaveAccessibleName(/as it is/);

@@ -30,6 +30,9 @@ public sealed record PoseShift
 /// <param name="End">At its far end; that of a hold counts for nothing.</param>
 public sealed record FigureShift(PoseShift Start, PoseShift End)
 {
+    /// <summary>Half-way, where the rep bends on its way; null where it goes straight from the start to the end.</summary>
+    public PoseShift? Middle { get; init; }
+
     /// <summary>Farthest that a part is moved, in shares of stature.</summary>
     public const double Farthest = 0.8;
 
@@ -38,7 +41,7 @@ public sealed record FigureShift(PoseShift Start, PoseShift End)
 
     /// <summary>All figures lie within the limits.</summary>
     public bool WithinLimits =>
-        ((PoseShift[])[Start, End]).All(p =>
+        ((PoseShift[])[Start, Middle ?? new PoseShift(), End]).All(p =>
             Math.Abs(p.Trunk) <= MostTrunk && p.Moved.All(m => Math.Abs(m.Ahead) <= Farthest && Math.Abs(m.Up) <= Farthest)
         );
 }

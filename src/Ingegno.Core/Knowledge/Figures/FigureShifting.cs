@@ -20,24 +20,56 @@ public static class FigureShifting
         var last = figure.Poses.Length - 1;
 
         // A body in a line, and hips that were moved by hand, are placed where they are: then every pose is, for a rep to stay in one piece.
-        var placed = shift.Start.Hips is not null || (last > 0 && shift.End.Hips is not null) || figure.Poses.Any(p => p.Root is LineRoot);
+        var placed =
+            shift.Start.Hips is not null
+            || shift.Middle is not null
+            || (last > 0 && shift.End.Hips is not null)
+            || figure.Poses.Any(p => p.Root is LineRoot);
+        var poses = figure
+            .Poses.Select(
+                (pose, i) =>
+                {
+                    var by =
+                        i == 0 ? shift.Start
+                        : i == last ? shift.End
+                        : i == figure.Poses.Length / 2 && shift.Middle is { } middle ? middle
+                        : new PoseShift();
+                    var grounded = solver.Grounded(pose);
+                    return Moved(grounded, solver.Solve(grounded, planted), by, placed);
+                }
+            )
+            .ToImmutableArray();
         return figure with
         {
-            Poses =
-            [
-                .. figure.Poses.Select(
-                    (pose, i) =>
-                    {
-                        var by =
-                            i == 0 ? shift.Start
-                            : i == last ? shift.End
-                            : new PoseShift();
-                        var grounded = solver.Grounded(pose);
-                        return Moved(grounded, solver.Solve(grounded, planted), by, placed);
-                    }
-                ),
-            ],
+            Poses = shift.Middle is { } between && poses.Length == 2 ? poses.Insert(1, HalfWay(figure, scene, between)) : poses,
         };
+    }
+
+    /// <summary>A key pose half-way through a rep that has none: where the body passes by itself, moved from there.</summary>
+    private static Pose HalfWay(Figure figure, FigureScene scene, PoseShift by)
+    {
+        var solver = new PoseSolver(role => scene.HeightOf(figure, role));
+        var (start, end) = (solver.Grounded(figure.Poses[0]), solver.Grounded(figure.Poses[1]));
+        var passing = FigureMotion.Frames(figure, scene)[FigureMotion.StepsBetween / 2];
+        var still = new Shift(0, 0);
+        return PoseBetween.Of(start, end, 0.5) is { } pose
+            ? Moved(pose, passing, by, placed: true)
+            : Moved(
+                start with
+                {
+                    Pelvis = (start.Pelvis + end.Pelvis) / 2,
+                    Chest = (start.Chest + end.Chest) / 2,
+                },
+                passing,
+                by with
+                {
+                    NearHand = by.NearHand ?? still,
+                    FarHand = by.FarHand ?? still,
+                    NearFoot = by.NearFoot ?? still,
+                    FarFoot = by.FarFoot ?? still,
+                },
+                placed: true
+            );
     }
 
     private static Pose Moved(Pose pose, SolvedPose body, PoseShift by, bool placed)

@@ -86,4 +86,54 @@ public class FigureShiftTests
     [InlineData(0, 121, false)]
     public void It_is_moved_within_limits(double ahead, double trunk, bool within) =>
         new FigureShift(Still with { Hips = new Shift(ahead, 0), Trunk = trunk }, Still).WithinLimits.ShouldBe(within);
+
+    [Theory]
+    [InlineData("dumbbell-curl")]
+    [InlineData("bodyweight-squat")]
+    [InlineData("push-up")]
+    [InlineData("single-leg-romanian-deadlift")]
+    public void A_key_pose_half_way_that_moves_nothing_leaves_the_rep_where_it_passes(string exercise)
+    {
+        var figure = FigureBook.Shipped.Find(exercise)!;
+        var before = FigureMotion.Frames(figure, FigureScene.Usual);
+        var after = FigureMotion.Frames(
+            figure.Shifted(new FigureShift(Still, Still) { Middle = new PoseShift() }, FigureScene.Usual),
+            FigureScene.Usual
+        );
+
+        after.Length.ShouldBe(2 * FigureMotion.StepsBetween + 1);
+        foreach (
+            var (old, now) in new[]
+            {
+                (0, 0),
+                (FigureMotion.StepsBetween / 2, FigureMotion.StepsBetween),
+                (FigureMotion.StepsBetween, 2 * FigureMotion.StepsBetween),
+            }
+        )
+        {
+            (after[now].NearArm.Grip - before[old].NearArm.Grip).Length().ShouldBeLessThan(0.02f, $"{exercise}, hand at {old}");
+            (after[now].Hips - before[old].Hips).Length().ShouldBeLessThan(0.02f, $"{exercise}, hips at {old}");
+            (after[now].NearLeg.Ankle - before[old].NearLeg.Ankle).Length().ShouldBeLessThan(0.02f, $"{exercise}, foot at {old}");
+        }
+    }
+
+    [Fact]
+    public void A_hand_moved_half_way_goes_round_and_comes_back()
+    {
+        var figure = FigureBook.Shipped.Find("dumbbell-curl")!;
+        var aside = new PoseShift { NearHand = new Shift(0.08, 0) };
+        var before = FigureMotion.Frames(figure, FigureScene.Usual);
+        var after = FigureMotion.Frames(
+            figure.Shifted(new FigureShift(Still, Still) { Middle = aside }, FigureScene.Usual),
+            FigureScene.Usual
+        );
+
+        (after[FigureMotion.StepsBetween].NearArm.Grip.X - before[FigureMotion.StepsBetween / 2].NearArm.Grip.X).ShouldBeInRange(
+            0.02f,
+            0.1f
+        );
+        (after[^1].NearArm.Grip - before[^1].NearArm.Grip).Length().ShouldBeLessThan(0.01f);
+        FigureShift far = new(Still, Still) { Middle = new PoseShift { Hips = new Shift(2, 0) } };
+        far.WithinLimits.ShouldBeFalse();
+    }
 }

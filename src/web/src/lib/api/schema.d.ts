@@ -5390,6 +5390,7 @@ export interface components {
             hands?: null | string;
             feet?: null | string;
             grip?: null | string;
+            step?: null | string;
             /** @default false */
             knees: boolean;
         };
@@ -5554,7 +5555,7 @@ export interface components {
             value: components["schemas"]["TaughtName"];
         };
         /** @enum {unknown} */
-        CheckKind: "tipping" | "rated" | "chair-back" | "height-fits";
+        CheckKind: "tipping" | "rated" | "chair-back" | "height-fits" | "lifted";
         /** @description A line of a checked plan. */
         CheckedLine: {
             /**
@@ -5909,6 +5910,7 @@ export interface components {
             share: number;
             /** @default false */
             required: boolean;
+            lifted?: null | components["schemas"]["LiftedInto"];
         };
         FamilyLadder: {
             family: string;
@@ -5958,6 +5960,7 @@ export interface components {
         FigureShift: {
             start: components["schemas"]["PoseShift"];
             end: components["schemas"]["PoseShift"];
+            middle?: null | components["schemas"]["PoseShift"];
             withinLimits?: boolean;
         };
         Filler: {
@@ -6574,6 +6577,11 @@ export interface components {
             change: number;
             restsOn: components["schemas"]["Reason"];
             plainly?: string;
+        };
+        LiftedInto: {
+            anchor: string;
+            /** Format: double */
+            share: number;
         };
         /** Format: int32 */
         LineKey: number;

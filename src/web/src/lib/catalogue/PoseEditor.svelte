@@ -7,7 +7,7 @@
 
   type FigureShift = NonNullable<Exercise['posed']>;
   type Part = 'hips' | 'nearHand' | 'farHand' | 'nearFoot' | 'farFoot';
-  type Moment = 'start' | 'end';
+  type Moment = 'start' | 'middle' | 'end';
 
   interface Props {
     /** Exercise whose figure is taken. */
@@ -26,11 +26,13 @@
   ];
   const moments: [Moment, string][] = [
     ['start', 'at the start'],
+    ['middle', 'half-way'],
     ['end', 'at the end'],
   ];
   const size = 210;
   const still: FigureShift = { start: { trunk: 0 }, end: { trunk: 0 } };
   const now = $derived(posed ?? still);
+  const at = (moment: Moment): NonNullable<FigureShift['middle']> => now[moment] ?? { trunk: 0 };
   let drawing = $state.raw<FigureDrawing | null>(null);
   let faults = $state.raw<string[]>([]);
   let dragged = $state<{ moment: Moment; part: Part; x: number; y: number } | null>(null);
@@ -76,15 +78,15 @@
   const clamp = (v: number): number => Math.min(0.8, Math.max(-0.8, whole(v)));
 
   function move(moment: Moment, part: Part, ahead: number, up: number): void {
-    const before = now[moment][part] ?? { ahead: 0, up: 0 };
+    const before = at(moment)[part] ?? { ahead: 0, up: 0 };
     onchange({
       ...now,
-      [moment]: { ...now[moment], [part]: { ahead: clamp(before.ahead + ahead), up: clamp(before.up + up) } },
+      [moment]: { ...at(moment), [part]: { ahead: clamp(before.ahead + ahead), up: clamp(before.up + up) } },
     });
   }
 
   function lean(moment: Moment, trunk: number): void {
-    onchange({ ...now, [moment]: { ...now[moment], trunk } });
+    onchange({ ...now, [moment]: { ...at(moment), trunk } });
   }
 
   function key(event: KeyboardEvent, moment: Moment, part: Part): void {
@@ -104,8 +106,19 @@
     move(dragged.moment, dragged.part, dx / fit, -dy / fit);
   }
 
+  const moves = $derived((drawing?.frames.length ?? 0) > 1);
+  const shown = $derived(moments.filter(([m]) => m === 'start' || (moves && (m === 'end' || now.middle))));
+
+  /** A rep that bends on its way has a key pose half-way; without one it goes straight. */
+  function bend(on: boolean): void {
+    onchange({ ...now, middle: on ? { trunk: 0 } : null });
+  }
+
+  const frameAt = (frames: FigureDrawing['frames'], share: number): FigureDrawing['frames'][number] =>
+    frames[Math.round(share * (frames.length - 1))] ?? [];
+
   const said = (moment: Moment, part: Part): string => {
-    const by = now[moment][part];
+    const by = at(moment)[part];
     return by ? `moved ${Math.round(by.ahead * 100)} % ahead, ${Math.round(by.up * 100)} % up` : 'as it is';
   };
 </script>
@@ -116,9 +129,9 @@
   </p>
   {#if drawing && look && box}
     <div class="flex flex-wrap gap-4">
-      {#each drawing.frames.length > 1 ? moments : moments.slice(0, 1) as [moment, when] (moment)}
-        {@const share = moment === 'start' ? 0 : 1}
-        {@const frame = drawing.frames[moment === 'start' ? 0 : drawing.frames.length - 1] ?? []}
+      {#each shown as [moment, when] (moment)}
+        {@const share = { start: 0, middle: 0.5, end: 1 }[moment]}
+        {@const frame = frameAt(drawing.frames, share)}
         {@const body = bodyOf(frame)}
         <div class="grid gap-1">
           <div
@@ -164,8 +177,8 @@
               min="-90"
               max="90"
               step="1"
-              value={now[moment].trunk}
-              aria-valuetext="{now[moment].trunk} degrees further forward"
+              value={at(moment).trunk}
+              aria-valuetext="{at(moment).trunk} degrees further forward"
               oninput={(event) => lean(moment, Number(event.currentTarget.value))}
             />
           </label>
@@ -175,7 +188,18 @@
     <div aria-live="polite">
       {#each faults as fault (fault)}<p class="border-l-2 border-warning pl-2 text-plain">{fault}</p>{/each}
     </div>
-    <p>
+    <p class="flex flex-wrap items-center gap-3">
+      {#if moves}
+        <label class="flex items-center gap-2 text-plain">
+          <input
+            type="checkbox"
+            class="checkbox checkbox-sm"
+            checked={now.middle != null}
+            onchange={(event) => bend(event.currentTarget.checked)}
+          />
+          Goes round on its way: a pose half-way
+        </label>
+      {/if}
       <button type="button" class="btn btn-xs" disabled={!posed} onclick={() => onchange(null)}
         >As it was</button
       >
