@@ -29,6 +29,34 @@ test('a day is a page, on A4 and on Letter, for every plan of the club', async (
   }
 });
 
+test('how bags are packed and bands are tied goes on a page of its own, when asked', async ({
+  page,
+  server,
+}) => {
+  const rows = await page.evaluate(
+    async () => (await (await fetch('/api/v1/clients')).json()) as { planId?: number }[],
+  );
+  let seen = 0;
+  for (const { planId } of rows.filter((row) => row.planId).slice(0, 4)) {
+    await page.goto(`${server.url}/plans/${planId}/handout`);
+    await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+    const box = page.getByRole('checkbox', { name: 'Set-up drawings' });
+    if (!(await box.isVisible())) continue;
+    seen++;
+    await box.check();
+    const drawings = page.getByRole('region', { name: 'Set-up drawings' });
+    await expect(drawings.getByRole('img').first()).toBeVisible();
+    const days = (await page.getByRole('article').getByRole('heading', { level: 2 }).count()) - 1;
+    const pages =
+      (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
+    expect(pages - days, `plan ${planId}`).toBeGreaterThan(0);
+    expect(pages - days, `plan ${planId}`).toBeLessThanOrEqual(2);
+    await box.uncheck();
+    await expect(drawings).toBeHidden();
+  }
+  expect(seen).toBeGreaterThan(0);
+});
+
 test('the workbench opens on the plan that was worked on last', async ({ page, server }) => {
   await page.getByLabel('Filter the roster').fill('tamsin');
   await page.getByRole('link', { name: 'Workbench' }).click();

@@ -7,6 +7,8 @@
   import { count, day as dateOf, rest } from '../lib/words';
   import { byDay, inOrder, type DayOfPlan } from '../lib/workbench/days';
   import FigureOf from '../lib/figure/FigureOf.svelte';
+  import SetupSketches from '../lib/sketch/SetupSketches.svelte';
+  import { hasSketch } from '../lib/sketch/sketch';
   import TempoLine from '../lib/workbench/TempoLine.svelte';
   import Opening from '../lib/ui/Opening.svelte';
   import { p, route } from '../router';
@@ -18,6 +20,9 @@
   /** Larger type, for who reads it from the floor without glasses; a day may then take two pages. */
   let large = $state(localStorage.getItem('ingegno-large-handout') === 'yes');
   $effect(() => localStorage.setItem('ingegno-large-handout', large ? 'yes' : 'no'));
+  /** How bags are packed and bands are tied, on a page of its own after the days. */
+  let setups = $state(localStorage.getItem('ingegno-handout-setups') === 'yes');
+  $effect(() => localStorage.setItem('ingegno-handout-setups', setups ? 'yes' : 'no'));
   const files = [
     ['csv', 'CSV'],
     ['xlsx', 'XLSX'],
@@ -25,6 +30,17 @@
     ['txt', 'shorthand'],
   ] as const;
   const days = $derived(plan ? byDay(plan.value.document.plan) : []);
+
+  /** What is packed, tied or weighed against tipping, each set-up once. */
+  const drawnSetups = $derived(
+    days
+      .flatMap((day) => inOrder(day).flatMap(({ line }) => line.chosen?.exercises ?? []))
+      .filter((home) => hasSketch(home))
+      .filter(
+        (home, i, all) =>
+          all.findIndex((h) => h.exerciseId === home.exerciseId && h.setup === home.setup) === i,
+      ),
+  );
 
   /** A column for each set, four at least: there is room for one more. */
   const slots = (sets: number): number[] =>
@@ -87,6 +103,11 @@
       <label class="flex items-center gap-2">
         <input type="checkbox" class="checkbox checkbox-sm" bind:checked={large} /> Large type
       </label>
+      {#if drawnSetups.length > 0}
+        <label class="flex items-center gap-2">
+          <input type="checkbox" class="checkbox checkbox-sm" bind:checked={setups} /> Set-up drawings
+        </label>
+      {/if}
       <span class="flex items-center gap-2" role="group" aria-label="The plan as a file">
         {#each files as [form, label] (form)}<a
             class="link-alone"
@@ -252,6 +273,20 @@
           </footer>
         </section>
       {/each}
+      {#if setups && drawnSetups.length > 0}
+        <section class="sheet-of-day mt-8 print:mt-0 print:break-before-page" aria-label="Set-up drawings">
+          <h2 class="mb-2 border-b-2 border-base-content pb-1 text-xl print:text-base">Setting up</h2>
+          <ul class="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-x-6 gap-y-4 print:grid-cols-2">
+            {#each drawnSetups as home (`${home.exerciseId} ${home.setup}`)}
+              <li class="break-inside-avoid border-t border-base-300 pt-2 print:border-base-content">
+                <h3 class="text-base print:text-sm">{home.name}</h3>
+                <p class="text-sm">{home.setup}</p>
+                <SetupSketches bag={home.bag} bands={home.bands ?? []} checks={home.checks} />
+              </li>
+            {/each}
+          </ul>
+        </section>
+      {/if}
     </article>
   {:else}
     <Opening doing="Writing the hand-out …" what="hand-out" {failed} onagain={() => void load()} />

@@ -40,8 +40,9 @@
           {/each}
         </ol>
         <p class={['soft mt-1', !large && 'text-note']}>
-          <span class="figures">{bag.contentKg} of {bag.mostKg} kg</span>{#if bag.filledL > 0}
-            · <span class="figures">{bag.filledL} of {bag.volumeL} L</span>{/if}
+          <span class="figures">{bag.contentKg} of {bag.mostKg} kg</span>{#if bag.filledL > 0}{' · '}<span
+              class="figures">{bag.filledL} of {bag.volumeL} L</span
+            >{/if}
         </p>
       </div>
     </div>

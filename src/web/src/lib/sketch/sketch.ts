@@ -46,3 +46,13 @@ export const down = ([x, y]: Spot, length: number): string =>
 const round = (v: number): number => Math.round(v * 10) / 10;
 
 export const cm = (length: number): string => `${Math.round(length)} cm`;
+
+/** Whether there is anything to draw of how an exercise is set up. */
+export const hasSketch = (home: {
+  bag?: { contents: unknown[] } | null;
+  bands?: unknown[];
+  checks?: { lever?: unknown }[];
+}): boolean =>
+  (home.bag?.contents.length ?? 0) > 0 ||
+  (home.bands?.length ?? 0) > 0 ||
+  (home.checks ?? []).some((c) => c.lever);
