@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
@@ -37,6 +38,7 @@ internal static class DoseAssembly
         var rest = draft.Rest;
         var groups = draft.Groups.ToList();
         var holds = exercise.Measure == Measure.Seconds;
+        StepOfNextWeek(draft, exercise);
         TwentyOnes(line, draft, groups);
         SettleBare(draft, groups);
         SettleDurations(draft, groups, holds, ref rest);
@@ -60,6 +62,26 @@ internal static class DoseAssembly
             RestSeconds = rest is { } r ? InRange(r.From, 0, ShorthandLimits.RestSeconds, OutOfRange.Rest) : null,
             RestTo = rest?.Upper is { } to ? InRange(to, 0, ShorthandLimits.RestSeconds, OutOfRange.Rest) : null,
         };
+    }
+
+    /// <summary>"+2.5 kg" beside a lift that is a bar's anyway is how it goes on, and no load: it is said beside the dose.</summary>
+    private static void StepOfNextWeek(LineDraft draft, Exercise exercise)
+    {
+        var barbell =
+            !exercise.Setups.IsEmpty
+            && exercise.Setups.All(s => s.Load.External is { Required: true } load && load.From.Contains(LoadSource.Bar));
+        if (!barbell || draft.Load is not { Added: true } step || draft.Loads.Count > 0)
+        {
+            return;
+        }
+
+        draft.Load = null;
+        foreach (var group in draft.Groups)
+        {
+            group.Load = null;
+        }
+
+        draft.Notes.Add($"+{Ground.Text.Words.Number(step.Kg, 2)} kg");
     }
 
     /// <summary>From so many on, steps of walking lunges and reps of alternating limbs are counted in all (common practice).</summary>
