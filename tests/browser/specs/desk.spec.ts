@@ -45,7 +45,7 @@ test('how bags are packed and bands are tied goes on a page of its own, when ask
     seen++;
     await box.check();
     const drawings = page.getByRole('region', { name: 'Set-up drawings' });
-    await expect(drawings.getByRole('img').first()).toBeVisible();
+    await expect(drawings.locator('svg').first()).toBeVisible();
     const days = (await page.getByRole('article').getByRole('heading', { level: 2 }).count()) - 1;
     const pages =
       (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;

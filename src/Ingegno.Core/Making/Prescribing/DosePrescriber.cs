@@ -97,8 +97,9 @@ public static class DosePrescriber
             return reason;
         }
 
-        var start = (int)
-            Math.Max(1, KeptTarget.CarefulLast(expected, WorkingSets(asked.Line), rest, asked.Effort.Rir, trade) - asked.Effort.Rir);
+        // However little is known, nobody begins a set of ten with one: half of it shows as much, and can be put down.
+        var careful = KeptTarget.CarefulLast(expected, WorkingSets(asked.Line), rest, asked.Effort.Rir, trade) - asked.Effort.Rir;
+        var start = (int)Math.Max(Math.Ceiling(target.Min / 2.0), careful);
         return start < target.Min && expected.High > expected.Mid * RoughFrom
                 ? reason.Then(Reason.Of("dose.rough-guess", ("start", start), ("build", target.Max)))
             : target == wanted ? reason

@@ -42,7 +42,7 @@ public class DosePrescriberTests
         // 12 to failure, perhaps only 4: careful 8, and 8 × .89³ = 5.6 in the fourth set, two in reserve: 3. The range goes no lower than .8 of the plan.
         var unknown = With("Bench press 4x8", new RepRange(4, 12, 20));
         (unknown.Figures, unknown.Zone).ShouldBe(("4x7-8", new SetTarget(8, 8)));
-        unknown.Reason.Said().ShouldEndWith("Rough guess for the first time: start at 3, build to 8.");
+        unknown.Reason.Said().ShouldEndWith("Rough guess for the first time: start at 4, build to 8.");
 
         // The same strength with a log behind it: careful 11.5, 8.1 in the fourth.
         With("Bench press 4x8", new RepRange(11, 12, 13)).Figures.ShouldBe("4x8");
