@@ -69,6 +69,23 @@ test('the workbench opens on the plan that was worked on last', async ({ page, s
   expect(box!.y, 'the plan is in sight without scrolling').toBeLessThan(600);
 });
 
+test('what is expected is a bar within the field of what is wanted, and no block', async ({ page }) => {
+  await page.getByLabel('Filter the roster').fill('tamsin');
+  await page.getByRole('link', { name: 'Workbench' }).click();
+  await page
+    .getByRole('button', { name: /Single-leg Romanian deadlift/ })
+    .first()
+    .click();
+  const drawing = page.getByRole('img', { name: /reps to failure expected/ });
+  await expect(drawing).toBeVisible();
+  const [bar, field] = [
+    await drawing.locator('rect.expected').boundingBox(),
+    await drawing.locator('rect.zone').boundingBox(),
+  ];
+  expect(bar!.height).toBeLessThan(10);
+  expect(bar!.height).toBeLessThan(field!.height);
+});
+
 test('the roster knows joints and states, has an order, and keeps both on Back', async ({ page, server }) => {
   await page.getByLabel('Filter the roster').fill('shoulder sore');
   await expect(page.getByRole('status').first()).toContainText(/^\d+ of \d+ clients/);

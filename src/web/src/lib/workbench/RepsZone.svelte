@@ -27,7 +27,7 @@
     <g transform="translate({pad} 0)">
       <rect x={drawn.zone.x} y="4" width={drawn.zone.width} height="22" class="zone" />
       <line x1="0" x2={width - 2 * pad} y1="26" y2="26" class="axis" />
-      <rect x={drawn.range.x} y="11" width={drawn.range.width} height="8" rx="1" class="range" />
+      <rect x={drawn.range.x} y="11" width={drawn.range.width} height="8" rx="1" class="expected" />
       <line x1={drawn.range.mid} x2={drawn.range.mid} y1="6" y2="24" class="mid" />
       {#each drawn.ticks as tick (tick.reps)}
         <line x1={tick.x} x2={tick.x} y1="26" y2="30" class="axis" />
@@ -46,7 +46,7 @@
     stroke: var(--color-primary);
     stroke-dasharray: 3 2;
   }
-  .range {
+  .expected {
     fill: var(--color-secondary);
   }
   .mid {
