@@ -40,7 +40,7 @@ run_dotnet() {
 run_build() {
   local before=$state/openapi.before.json
   cp src/web/api/openapi.json "$before" 2>/dev/null || echo none >"$before"
-  dotnet build Ingegno.slnx -c Release --nologo -v quiet "$locked"
+  dotnet build Ingegno.slnx -c Release --nologo -v quiet "$locked" || return 1
   cmp -s "$before" src/web/api/openapi.json || { echo "src/web/api/openapi.json was stale. It is renewed now: run npm run types -w src/web and commit both."; return 1; }
   count 2 0
 }
@@ -48,17 +48,18 @@ run_build() {
 run_format() { dotnet tool restore && dotnet csharpier check src tests bench && count 1 0; }
 
 run_contract() {
-  npx openapi-typescript src/web/api/openapi.json -o "$state/schema.d.ts" >/dev/null
+  npx openapi-typescript src/web/api/openapi.json -o "$state/schema.d.ts" >/dev/null || return 1
   cmp "$state/schema.d.ts" src/web/src/lib/api/schema.d.ts || { echo "The generated types are stale: run npm run types -w src/web."; return 1; }
   count 1 0
 }
 
+# A stage is asked in a condition, where "set -e" holds nothing: each step says for itself that it failed.
 run_web() {
-  npx prettier --check src/web tests/browser
-  npm run -s lint -w src/web
-  npm run -s check -w src/web
-  npm run -s check -w tests/browser
-  (cd src/web && npx vitest run --reporter=default --reporter=json --outputFile.json="$state/vitest.json")
+  npx prettier --check src/web tests/browser &&
+    npm run -s lint -w src/web &&
+    npm run -s check -w src/web &&
+    npm run -s check -w tests/browser || return 1
+  (cd src/web && npx vitest run --reporter=default --reporter=json --outputFile.json="$state/vitest.json") || return 1
   node -e 'const r = require(process.argv[1]); console.log(r.numPassedTests + 4, r.numFailedTests)' "$state/vitest.json" >"$count_file"
 }
 

@@ -40,7 +40,7 @@
           {/each}
         </ol>
         <p class={['soft mt-1', !large && 'text-note']}>
-          <span class="figures">{bag.contentKg} of {bag.mostKg} kg</span>{#if bag.filledL > 0}{' · '}<span
+          <span class="figures">{bag.contentKg} of {bag.mostKg} kg</span>{#if bag.filledL > 0}&#32;·&#32;<span
               class="figures">{bag.filledL} of {bag.volumeL} L</span
             >{/if}
         </p>
