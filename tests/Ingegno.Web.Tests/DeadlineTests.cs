@@ -60,7 +60,7 @@ public sealed class DeadlineTests
 
         var problem = await browser.Post(path, body).Problem(422, "too-much-work");
 
-        problem.GetProperty("detail").GetString()!.ShouldContain("Nothing was changed");
+        problem.GetProperty("detail").GetString()!.ShouldContain("fewer lines or weeks");
     }
 
     [Fact]

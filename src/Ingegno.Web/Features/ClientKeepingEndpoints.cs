@@ -125,6 +125,17 @@ public static class ClientKeepingEndpoints
         {
             throw;
         }
+        catch (OperationCanceledException)
+        {
+            // The caller went, or it took too long: the file is not at fault, and half a client is none.
+            if (brought is not null)
+            {
+                transfer.TakeBack(coach, brought);
+                trades.Forget(coach);
+            }
+
+            throw;
+        }
         catch (Microsoft.Data.Sqlite.SqliteException e) when (e.SqliteErrorCode is not 19) // 19: it breaks a rule of the tables.
         {
             throw;

@@ -63,7 +63,7 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
                 StatusCodes.Status422UnprocessableEntity,
                 "too-much-work",
                 "This takes too long",
-                $"It was given up after {late.Longest.TotalSeconds:0.#} s. Nothing was changed; ask for fewer lines or weeks at once, or try again when the server has less to do."
+                $"It was given up after {late.Longest.TotalSeconds:0.#} s. Ask for fewer lines or weeks at once, or try again when the server has less to do; a reload shows what stands."
             ),
             SqliteException { SqliteErrorCode: SqliteBusy or SqliteLocked } => Busy(httpContext),
             // The framework's own sentence speaks to who wrote the endpoint, not to who calls it.

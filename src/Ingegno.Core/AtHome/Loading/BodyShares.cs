@@ -84,7 +84,7 @@ public sealed class BodyShares(BodySegments segments, double statureCm, Leverage
             LeverageKind.AboveTheKnees when HeightOf(leverage.Step, bindings) is { } step => BodyShareOverRep.Even(
                 segments.AboveTheKnees * Interpolation.Linear(tables.Step, step).Value,
                 true,
-                Reason.Of("basis.step")
+                Reason.Of("basis.step", ("source", tables.StepSource))
             ),
             LeverageKind.AboveTheKnees => BodyShareOverRep.Even(segments.AboveTheKnees, false, Reason.Of("basis.above-the-knees")),
             _ => BodyShareOverRep.Even(segments.LessForearms, false, Reason.Of("basis.less-forearms")),
