@@ -9,12 +9,6 @@ if (args.Contains("panel"))
     return;
 }
 
-if (args.Contains("weeks"))
-{
-    WorkedExamples.Write();
-    return;
-}
-
 // soak SERVER_DLL [coaches clients seconds]: traffic of many coaches against a server of its own.
 if (args is ["soak", var dll, .. var figures])
 {

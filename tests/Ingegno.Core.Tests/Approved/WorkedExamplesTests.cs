@@ -1,35 +1,41 @@
 using System.Globalization;
+using System.Text;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Ground.Body;
 using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Plans;
-using Ingegno.Language;
 using Ingegno.Simulation;
 
-namespace Ingegno.Bench;
+namespace Ingegno.Core.Tests.Approved;
 
 /// <summary>Three clients' twelve weeks as a page to read: what was planned, what was done, what was proposed and why.</summary>
-internal static class WorkedExamples
+public class WorkedExamplesTests
 {
     private const int Weeks = 12;
     private static readonly DateOnly First = new(2026, 8, 31);
 
-    public static void Write()
+    private readonly StringBuilder _page = new();
+
+    [Fact]
+    public Task Twelve_weeks_of_three_clients_in_docs_are_what_comes_out()
     {
-        Console.WriteLine("# Twelve weeks of three clients");
-        Console.WriteLine();
-        Console.WriteLine(
-            "Made by `dotnet run --project bench/Ingegno.Bench -c Release -- weeks` from simulated trainees (figures of nobody); every proposal was accepted. Per week: what the week asked, what was done in the sets, and what is proposed for the next one."
+        Row("# Twelve weeks of three clients");
+        Row();
+        Row(
+            "Made from simulated trainees (figures of nobody); every proposal was accepted. Per week: what the week asked, what was done in the sets, and what is proposed for the next one."
         );
         foreach (var (title, request, traits) in Clients())
         {
-            Console.WriteLine();
-            Console.WriteLine($"## {title}");
+            Row();
+            Row($"## {title}");
             Print(request, traits);
         }
+
+        return _page.ToString().ShouldBeApproved("docs", "worked-examples.md");
     }
 
     private static IEnumerable<(string Title, RebuildRequest Request, TraineeTraits Traits)> Clients()
@@ -90,11 +96,8 @@ internal static class WorkedExamples
         );
     }
 
-    private static RebuildRequest Request(Level level, Sex sex, double mass, string kit, string[] lines)
-    {
-        var reader = new KitParagraph(new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
-        var things = kit.Split(';', StringSplitOptions.TrimEntries).SelectMany(t => reader.Read(t));
-        return new RebuildRequest
+    private static RebuildRequest Request(Level level, Sex sex, double mass, string kit, string[] lines) =>
+        new()
         {
             Client = new ClientProfile
             {
@@ -106,12 +109,11 @@ internal static class WorkedExamples
                 DaysPerWeek = 2,
                 MinutesPerSession = 45,
             },
-            Kit = new PlaceKit { Name = "Home", Items = [.. things.Select((f, i) => f.Entry.Item! with { Id = $"thing-{i}" })] },
+            Kit = Examples.KitOf(kit),
             GymLines = [.. lines],
         };
-    }
 
-    private static void Print(RebuildRequest request, TraineeTraits traits)
+    private void Print(RebuildRequest request, TraineeTraits traits)
     {
         var trial = new TrainingTrial(Trade.Shipped);
         var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
@@ -132,25 +134,25 @@ internal static class WorkedExamples
                 .Log.Where(s => (s.Day.DayNumber - First.DayNumber) / 7 == week)
                 .SelectMany(s => s.Exercises)
                 .ToDictionary(e => e.Line);
-            Console.WriteLine();
-            Console.WriteLine($"### Week {week + 1}{(sets.Count == 0 ? ": away" : string.Empty)}");
+            Row();
+            Row($"### Week {week + 1}{(sets.Count == 0 ? ": away" : string.Empty)}");
             if (sets.Count == 0)
             {
                 continue;
             }
 
-            Console.WriteLine();
-            Console.WriteLine("| planned | done | next | why |");
-            Console.WriteLine("|---|---|---|---|");
+            Row();
+            Row("| planned | done | next | why |");
+            Row("|---|---|---|---|");
             var said = engine.Said[decided++].ToLookup(p => p.Line);
             foreach (var trained in done.Trained[week])
             {
                 var logged = sets.TryGetValue(trained.Line, out var e) ? string.Join(", ", e.Sets.Select(Done)) : "–";
                 var proposal = said[trained.Line].FirstOrDefault(p => p.ExerciseId == trained.Home.ExerciseId);
-                Console.WriteLine(
+                Row(
                     string.Create(
                         CultureInfo.InvariantCulture,
-                        $"| {trained.Home.Name} {trained.Home.Dose.Figures} {(trained.Home.ExternalKg > 0 ? $"{trained.Home.ExternalKg:0.#} kg " : string.Empty)}{trained.Home.Dose.Tempo} | {logged} | {Words(proposal)} | {(proposal is null ? string.Empty : Phrasebook.English.Say(proposal.Reason))} |"
+                        $"| {trained.Home.Name} {trained.Home.Dose.Figures} {(trained.Home.ExternalKg > 0 ? $"{trained.Home.ExternalKg:0.#} kg " : string.Empty)}{trained.Home.Dose.Tempo} | {logged} | {Words(proposal)} | {(proposal is null ? string.Empty : proposal.Reason.Said())} |"
                     )
                 );
             }
@@ -168,4 +170,6 @@ internal static class WorkedExamples
                 "(?<=[a-z])([A-Z])",
                 m => " " + m.Value.ToLowerInvariant()
             );
+
+    private void Row(string text = "") => _page.Append(text).Append('\n');
 }
