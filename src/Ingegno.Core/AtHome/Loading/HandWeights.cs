@@ -34,6 +34,25 @@ public static class HandWeights
             );
     }
 
+    /// <summary>Heaviest plate that a hand holds by its rim, and heaviest that both hold, kg. Common practice.</summary>
+    private const double HeaviestInOneHandKg = 10,
+        HeaviestInBothHandsKg = 25;
+
+    /// <summary>Plates of a bar held on their own, one or one in each hand: what is at hand for raises and small muscles beside a
+    /// bar.</summary>
+    public static IEnumerable<ReachableLoad> Plates(Thing bar, int hands)
+    {
+        ArgumentNullException.ThrowIfNull(bar);
+        var heaviest = hands == 2 ? HeaviestInOneHandKg : HeaviestInBothHandsKg;
+        return from plate in bar.Item.Plates
+            where plate.Count >= hands && plate.MassKg <= heaviest
+            select new ReachableLoad(
+                hands * plate.MassKg,
+                $"{(hands == 2 ? "2 × " : string.Empty)}plate {bar.Mass(plate.MassKg)} of the bar",
+                [bar.Id]
+            );
+    }
+
     private static IEnumerable<ReachableLoad> Loaded(Thing thing, int handles)
     {
         ArgumentNullException.ThrowIfNull(thing);

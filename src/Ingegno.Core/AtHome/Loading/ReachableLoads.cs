@@ -35,14 +35,18 @@ public sealed class ReachableLoads
             source switch
             {
                 LoadSource.Pair => _kit.UsableThatAre("hand-weight").Any(t => t.Count > 1)
+                    || Plates(hands: 2).Any()
                     || PlaceLoads.Containers(_kit, "hold").Any(c => c.Count > 1 && CanFill(c)),
-                LoadSource.One => _kit.UsableThatAre("hand-weight").Any(),
+                LoadSource.One => _kit.UsableThatAre("hand-weight").Any() || Plates(hands: 1).Any(),
                 LoadSource.Mixed => _kit.UsableThatAre("hand-weight").Count() > 1,
                 LoadSource.Bar => _kit.UsableThatAre("loaded-bar").Any(),
                 LoadSource.Worn => _kit.UsableThatAre("vest").Any() || PlaceLoads.Containers(_kit, "wear").Any(CanFill),
                 _ => PlaceLoads.Containers(_kit, "hold").Any(CanFill),
             }
         );
+
+    private IEnumerable<ReachableLoad> Plates(int hands) =>
+        _kit.UsableThatAre("loaded-bar").SelectMany(bar => HandWeights.Plates(bar, hands));
 
     private bool CanFill(Packing.Container container) =>
         container.HoldsWater
@@ -55,8 +59,11 @@ public sealed class ReachableLoads
         {
             var found = source switch
             {
-                LoadSource.Pair => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.Pair).Concat(Filled("hold", hands: 2)),
-                LoadSource.One => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.One),
+                LoadSource.Pair => _kit.UsableThatAre("hand-weight")
+                    .SelectMany(HandWeights.Pair)
+                    .Concat(Plates(hands: 2))
+                    .Concat(Filled("hold", hands: 2)),
+                LoadSource.One => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.One).Concat(Plates(hands: 1)),
                 LoadSource.Mixed => HandWeights.Mixed([.. _kit.UsableThatAre("hand-weight")]),
                 LoadSource.Bar => _kit.UsableThatAre("loaded-bar").SelectMany(HandWeights.One),
                 LoadSource.Worn => _kit.UsableThatAre("vest").SelectMany(HandWeights.One).Concat(Filled("wear", hands: 1)),

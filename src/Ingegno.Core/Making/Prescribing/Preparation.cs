@@ -22,13 +22,17 @@ public sealed record DayPreparation(ImmutableArray<Reason> WarmUp, ImmutableArra
 public sealed class Preparation(ExerciseCatalogue catalogue)
 {
     private const int Mobilised = 3;
+
+    /// <summary>Joints that are mobilised where warm-up is short.</summary>
+    private const int MobilisedInShort = 2;
     private const int Stretched = 3;
     private const double RelatedMuscles = 0.15;
 
     /// <summary>The preparation of a day's exercises for a client.</summary>
     /// <param name="day">Exercises of the day in order, each with its planned reps; 0 for holds and open sets.</param>
     /// <param name="client">The client.</param>
-    public DayPreparation For(IReadOnlyList<(Exercise Exercise, int Reps, int Sets)> day, ClientProfile client)
+    /// <param name="isShort">The session has few minutes: no more than the least that prepares.</param>
+    public DayPreparation For(IReadOnlyList<(Exercise Exercise, int Reps, int Sets)> day, ClientProfile client, bool isShort = false)
     {
         ArgumentNullException.ThrowIfNull(day);
         ArgumentNullException.ThrowIfNull(client);
@@ -42,10 +46,10 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
         var first = day.FirstOrDefault(d => d.Reps > 1);
         Reason[] warmUp =
         [
-            Reason.Of("prepare.raise", ("stepping", Landing(client))),
+            Reason.Of("prepare.raise", ("stepping", Landing(client)), ("short", isShort)),
             .. Fitting(MovementPattern.Mobility, worked, client)
                 .Where(e => e.Measure == Measure.Reps) // six slow reps; held stretches come after
-                .Take(Mobilised)
+                .Take(isShort ? MobilisedInShort : Mobilised)
                 .Select(e => Reason.Of("prepare.mobilise", ("exercise", e.Name), ("side", e.Sides == Sides.Unilateral))),
             Reason.Of(lower ? "prepare.stabilise-leg" : "prepare.stabilise-plank"),
             .. Activation(day, worked, client)

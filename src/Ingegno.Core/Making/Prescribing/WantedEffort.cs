@@ -40,7 +40,8 @@ public sealed record WantedEffort(double Low, double High, int Rir)
         var atShare = RepsAtShare(line, exercise, strength);
         if (line.Reserve is null && atShare is { } allowed && !line.Target.IsOpen)
         {
-            rir = Math.Clamp((int)Math.Round(allowed, MidpointRounding.AwayFromZero) - line.Target.Max, 0, UsualRir); // triples at 90 % leave one, not two
+            // Triples at 90 % leave one, not two. Of a range the bottom is what the percentage was set for; the top is what is earned.
+            rir = Math.Clamp((int)Math.Round(allowed, MidpointRounding.AwayFromZero) - line.Target.Min, 0, UsualRir);
         }
 
         if (client.Level == Level.Beginner)

@@ -108,7 +108,7 @@ public sealed class RebuildEngine(Trade trade, CancellationToken stop = default)
             .SelectMany(l => l.Chosen?.Exercises ?? [])
             .Select(e => (trade.Catalogue.Get(e.ExerciseId), e.Dose.Timed ? 0 : e.Dose.Target.Max, e.Dose.Sets))
             .ToList();
-        var preparation = new Preparation(trade.Catalogue).For(exercises, client);
+        var preparation = new Preparation(trade.Catalogue).For(exercises, client, Sessions.SessionTime.IsShort(client.MinutesPerSession));
         return new HomeDay(day.Name, session.Minutes)
         {
             Groups = session.Groups,

@@ -87,7 +87,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules, Kep
             MissedSet = rules.MissedSet,
             ExtraSet = rules.ExtraSet,
             SecondsPerDay = minutesPerSession is { } minutes
-                ? Math.Max(0, 60 * (minutes - Sessions.SessionTime.WarmUpAndCoolDownMinutes))
+                ? Math.Max(0, 60 * (minutes - Sessions.SessionTime.PreparationMinutes(minutes)))
                 : null,
             OverSecond = rules.OverMinute / 60,
             Clashes = [.. lines.Select((_, i) => Clashes(lines, rigs, i))],

@@ -11,9 +11,11 @@ internal sealed class SessionDraft
 {
     private readonly List<(ImmutableArray<LineKey> Lines, Reason? Why)> _joined = [];
 
-    public SessionDraft(ImmutableArray<HomeLine> lines, Trade trade)
+    private readonly int? _limit;
+
+    public SessionDraft(ImmutableArray<HomeLine> lines, Trade trade, int? limit)
     {
-        (Lines, Trade) = (lines, trade);
+        (Lines, Trade, _limit) = (lines, trade, limit);
         foreach (var group in lines.Where(l => l.Gym.SupersetLetter is not null).GroupBy(l => l.Gym.SupersetLetter))
         {
             _joined.Add(([.. group.Select(l => l.Gym.Key)], group.Count() > 1 ? Reason.Of("group.gym") : null));
@@ -75,7 +77,7 @@ internal sealed class SessionDraft
     private static string Label(int index) => index < 26 ? ((char)('A' + index)).ToString() : $"Z{index - 25}";
 
     /// <summary>Minutes as they stand.</summary>
-    public int Minutes(Approach approach) => SessionTime.Minutes(Groups(approach), ByKey());
+    public int Minutes(Approach approach) => SessionTime.Minutes(Groups(approach), ByKey(), _limit);
 
     /// <summary>Changes the dose of a line on its own; the last of a pair carries its rest.</summary>
     public void Dose(HomeLine line, Func<Dose, Dose> change) =>

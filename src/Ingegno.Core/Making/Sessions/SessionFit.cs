@@ -115,7 +115,7 @@ internal static class SessionFit
                 break;
             }
 
-            draft.Dose(line, d => d with { Sets = Math.Max(1, d.Sets - 1) });
+            draft.Dose(line, d => Fewer(d));
             dropped[line.Gym.Key] = dropped.GetValueOrDefault(line.Gym.Key) + 1;
         }
 
@@ -125,6 +125,13 @@ internal static class SessionFit
             let sets = dropped[line.Gym.Key]
             select Reason.Of("fit.sets", ("sets", sets), ("exercise", line.Chosen!.Name))
         );
+    }
+
+    /// <summary>A set less; where one is left there is none to lead up to an open one.</summary>
+    private static Dose Fewer(Dose dose)
+    {
+        var sets = Math.Max(1, dose.Sets - 1);
+        return sets > 1 ? dose with { Sets = sets } : dose with { Sets = sets, LastSetOpen = false, Calibrates = false };
     }
 
     private static bool IsIsolation(SessionDraft draft, HomeLine line) =>

@@ -20,7 +20,7 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
     public LaidOutSession Plan(ImmutableArray<HomeLine> lines, Approach approach, bool fit)
     {
         ArgumentNullException.ThrowIfNull(approach);
-        var draft = new SessionDraft(lines, trade);
+        var draft = new SessionDraft(lines, trade, client.MinutesPerSession);
         if (approach.Prefers.Contains("pre-exhaust"))
         {
             PreExhaust(draft);
@@ -30,7 +30,7 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
         var limit = client.MinutesPerSession;
         var cut = fit && limit is { } minutes ? SessionFit.Cut(draft, approach, client, minutes) : [];
         var groups = draft.Groups(approach);
-        return new LaidOutSession(draft.Lines, groups, new SessionMinutes(SessionTime.Minutes(groups, draft.ByKey()), limit), cut);
+        return new LaidOutSession(draft.Lines, groups, new SessionMinutes(SessionTime.Minutes(groups, draft.ByKey(), limit), limit), cut);
     }
 
     /// <summary>Code of what is said of lines that are put in turn.</summary>
@@ -50,7 +50,7 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
     public LaidOutSession Shorter(ImmutableArray<HomeLine> lines, ImmutableArray<RoundGroup> groups, Approach approach, int minutes)
     {
         ArgumentNullException.ThrowIfNull(approach);
-        var draft = new SessionDraft([.. lines.Select(Free)], trade);
+        var draft = new SessionDraft([.. lines.Select(Free)], trade, minutes);
         foreach (var group in groups.Where(g => g.Lines.Length > 1 && draft.Free.Any(l => g.Lines.Contains(l.Gym.Key))))
         {
             draft.Join(
@@ -59,9 +59,13 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
             );
         }
 
-        var cut = SessionFit.Cut(draft, approach, client, minutes);
+        ImmutableArray<Reason> warmUp =
+            SessionTime.PreparationMinutes(minutes) < SessionTime.PreparationMinutes(client.MinutesPerSession)
+                ? [Reason.Of("fit.warm-up", ("minutes", SessionTime.PreparationMinutes(minutes)))]
+                : [];
+        var cut = warmUp.AddRange(SessionFit.Cut(draft, approach, client, minutes));
         var left = draft.Groups(approach);
-        return new LaidOutSession(draft.Lines, left, new SessionMinutes(SessionTime.Minutes(left, draft.ByKey()), minutes), cut);
+        return new LaidOutSession(draft.Lines, left, new SessionMinutes(SessionTime.Minutes(left, draft.ByKey(), minutes), minutes), cut);
     }
 
     private static HomeLine Free(HomeLine line) =>

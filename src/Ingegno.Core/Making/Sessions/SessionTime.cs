@@ -13,6 +13,21 @@ public static class SessionTime
     /// <summary>Warm-up and cool-down in minutes (docs/trade/prescription: 5–10 and a few).</summary>
     public const int WarmUpAndCoolDownMinutes = 11;
 
+    /// <summary>Both at their shortest: the lower end of 5–10 minutes and two more.</summary>
+    private const int ShortestPreparationMinutes = 7;
+
+    /// <summary>Part of a short session that warm-up and cool-down take at most. Common practice.</summary>
+    private const int PreparationIsAtMostOneIn = 4;
+
+    /// <summary>Warm-up and cool-down of a session of so many minutes; at their usual length where nobody counts them.</summary>
+    public static int PreparationMinutes(int? limit) =>
+        limit is { } minutes
+            ? Math.Clamp(minutes / PreparationIsAtMostOneIn, ShortestPreparationMinutes, WarmUpAndCoolDownMinutes)
+            : WarmUpAndCoolDownMinutes;
+
+    /// <summary>Warm-up and cool-down have to be kept short in a session of so many minutes.</summary>
+    public static bool IsShort(int? limit) => PreparationMinutes(limit) < WarmUpAndCoolDownMinutes;
+
     /// <summary>Change-over between exercises in seconds (docs/trade/prescription: 60–90).</summary>
     public const int ChangeOverSeconds = 75;
 
@@ -20,11 +35,14 @@ public static class SessionTime
     public const int WithinRoundSeconds = 10;
 
     /// <summary>Minutes of a day, rounded up; 0 when there is nothing on it.</summary>
-    public static int Minutes(IEnumerable<RoundGroup> groups, IReadOnlyDictionary<LineKey, HomeLine> lines)
+    /// <param name="groups">Its groups.</param>
+    /// <param name="lines">Its lines.</param>
+    /// <param name="limit">Minutes that there are for it; null when they do not count.</param>
+    public static int Minutes(IEnumerable<RoundGroup> groups, IReadOnlyDictionary<LineKey, HomeLine> lines, int? limit)
     {
         ArgumentNullException.ThrowIfNull(groups);
         var seconds = groups.Sum(b => Seconds(b, lines));
-        return seconds <= 0 ? 0 : (int)Math.Ceiling((seconds / 60) + WarmUpAndCoolDownMinutes);
+        return seconds <= 0 ? 0 : (int)Math.Ceiling((seconds / 60) + PreparationMinutes(limit));
     }
 
     /// <summary>Seconds of a group with its change-overs.</summary>

@@ -73,7 +73,9 @@ public sealed record Dose
                 SetScheme.Drop or SetScheme.MechanicalDrop => " + drop",
                 _ => string.Empty,
             };
-            return $"{sets}x{Target.Written}{(Timed ? " s" : string.Empty)}{(PerSide ? "/side" : string.Empty)}{(LastSetOpen ? " + AMRAP" : string.Empty)}{then}";
+            return sets == 0
+                ? $"1xAMRAP{(PerSide ? "/side" : string.Empty)}{then}"
+                : $"{sets}x{Target.Written}{(Timed ? " s" : string.Empty)}{(PerSide ? "/side" : string.Empty)}{(LastSetOpen ? " + AMRAP" : string.Empty)}{then}";
         }
     }
 

@@ -178,7 +178,7 @@ public class SessionPlannerTests
     [Fact]
     public void A_day_with_nothing_on_it_takes_no_minutes()
     {
-        SessionTime.Minutes([], new Dictionary<LineKey, HomeLine>()).ShouldBe(0, "nobody warms up for nothing");
+        SessionTime.Minutes([], new Dictionary<LineKey, HomeLine>(), limit: null).ShouldBe(0, "nobody warms up for nothing");
         Rebuild("mirror", null, ["Push-up 1x1 0 s"]).Days[0].Minutes.Total.ShouldBeGreaterThan(11);
     }
 
