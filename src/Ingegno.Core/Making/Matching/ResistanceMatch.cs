@@ -161,13 +161,13 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             ? Closeness(Math.Min(reps.Mid, high), effort.Low, high) * FreeLoads.Fast(exercise, way, line, Rules) // it need not come near failure
             : Worth(Times(reps, here.BeyondCounting), effort.Low, high)
                 * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
-        var isNamed = false;
+        var (isNamed, asNamed) = (false, (double?)null);
         if (NamedKg(exercise, way, line) is { } named)
         {
-            var asNamed = Bell(Math.Log((way.Load.MassKg + 1) / (named + 1)), Rules.LoadSpread);
+            asNamed = Bell(Math.Log((way.Load.MassKg + 1) / (named + 1)), Rules.LoadSpread);
             isNamed = asNamed >= Math.Max(closeness, Rules.NearlyNamed);
             (closeness, techniques, reps) =
-                asNamed >= closeness ? (asNamed, TechniqueSet.None, AsSaid(line, straight)) : (closeness, techniques, reps);
+                asNamed >= closeness ? (asNamed.Value, TechniqueSet.None, AsSaid(line, straight)) : (closeness, techniques, reps);
         }
 
         // Of two loads in the zone the one is taken that leaves the planned reps with the planned reserve in every set.
@@ -184,14 +184,14 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         var nearer =
             toy ? way.System.Kg / (way.System.Kg + MiddlingKg)
             : isNamed ? 1 // what the line says goes before what would suit it even better
-            : 1 / (1 + off);
+            : asNamed ?? (1 / (1 + off));
         var unloaded =
             way.Load.MassKg > 0 || !IsLoaded(line.Exercise) ? 1
             : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.Unloaded
             : Rules.UnloadedCompound;
         var kept = isNamed ? 1 : 1 - (Rules.ShortLoses * at.Trade.Dose.Kept.Shortfall(reps.Mid, effort.Start));
         var elsewhere = IsLimitedElsewhere(exercise, line) ? Rules.LimitedElsewhere : 1;
-        return new Rating(way, reps, techniques, Math.Min(1, closeness * kept * rig * unloaded * elsewhere * (1 + (LoadsApart * nearer))))
+        return new Rating(way, reps, techniques, closeness * kept * rig * unloaded * elsewhere * (1 - (LoadsApart * (1 - nearer))))
         {
             AsNamed = isNamed,
         };
