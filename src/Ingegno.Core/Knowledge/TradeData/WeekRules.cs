@@ -29,6 +29,9 @@ public sealed record WeekRules
     /// <summary>Neighbours of one family on one day.</summary>
     public required double SameFamily { get; init; }
 
+    /// <summary>Two exercises on one day that are the same but for their names.</summary>
+    public required double SameStimulus { get; init; }
+
     /// <summary>A hard set that a muscle misses over the week.</summary>
     public required double MissedSet { get; init; }
 

@@ -17,9 +17,6 @@ internal static class BalanceChecks
     private const double WorthKeeping = 3;
     private const int MostSets = 6;
 
-    /// <summary>Overlap of muscles from which two exercises are one stimulus (own decision).</summary>
-    private const double SameMuscles = 0.93;
-
     private static readonly MovementPattern[] Push = [MovementPattern.HorizontalPush, MovementPattern.VerticalPush, MovementPattern.Fly];
     private static readonly MovementPattern[] Pull =
     [
@@ -87,7 +84,7 @@ internal static class BalanceChecks
     private static IEnumerable<Finding> Twice(AuditedPlan plan) =>
         from day in plan.Exercises.GroupBy(e => e.Day)
         from pair in Pairs([.. day])
-        where Same(pair.First, pair.Second, plan.Parts)
+        where pair.First.Line != pair.Second.Line && Stimulus.IsSame(pair.First.Exercise, pair.Second.Exercise, plan.Parts)
         select new Finding(
             $"twice/{pair.First.Line}/{pair.Second.Line}",
             "twice",
@@ -112,14 +109,6 @@ internal static class BalanceChecks
             }
         }
     }
-
-    private static bool Same(AuditedExercise a, AuditedExercise b, PartRules parts) =>
-        a.Line != b.Line
-        && a.Exercise.Pattern == b.Exercise.Pattern
-        && a.Exercise.Profile == b.Exercise.Profile
-        && a.Exercise.Sides == b.Exercise.Sides
-        && a.Exercise.Pattern is not (MovementPattern.Mobility or MovementPattern.Breathing)
-        && PartMatches.MuscleScore(a.Exercise.Muscles, b.Exercise.Muscles, parts) > SameMuscles;
 
     /// <summary>Muscles with much work and none of it hard where they are long.</summary>
     private static IEnumerable<Finding> Stretched(AuditedPlan plan) =>

@@ -166,17 +166,25 @@ public sealed class Ways
         || (model.External is { } external && _loads.Any(external.From))
         || (model.External is not { Required: true } && BandsOf(model).Count > 0);
 
-    /// <summary>The heaviest weights with a light and a strong rig of one band: below them a heavier weight does it alone.</summary>
+    /// <summary>Share of the weight below which a band adds nothing but a thing to stand on (own decision).</summary>
+    private const double LeastOfBand = 0.1;
+
+    /// <summary>Rigs of a band that are tried on top of a weight, from the lightest to the strongest.</summary>
+    private const int RigsTried = 5;
+
+    /// <summary>The heaviest weights with light and strong rigs of one band: below them a heavier weight does it alone.</summary>
     private static IEnumerable<ReachableLoad> Both(ImmutableArray<ReachableLoad> weights, IReadOnlyList<ReachableLoad> bands)
     {
-        var single = bands.Where(b => b.ItemIds.Length == 1).ToList();
-        if (weights.IsEmpty || single.Count == 0)
+        var single = weights.IsEmpty
+            ? []
+            : bands.Where(b => b.ItemIds.Length == 1 && b.MassKg >= LeastOfBand * weights[^1].MassKg).ToList();
+        if (single.Count == 0)
         {
             return [];
         }
 
-        ReachableLoad[] rigs = [single[0], single[single.Count / 2], single[^1]];
-        return from weight in weights.TakeLast(2) from rig in rigs.Distinct() select weight.With(rig);
+        var rigs = Enumerable.Range(0, RigsTried).Select(i => single[i * (single.Count - 1) / (RigsTried - 1)]).Distinct();
+        return from weight in weights.TakeLast(2) from rig in rigs select weight.With(rig);
     }
 
     private static IEnumerable<ReachableLoad> Unloaded(LoadModel model) =>

@@ -8,8 +8,9 @@ using Ingegno.Core.Making.Rebuilding.Choosing;
 namespace Ingegno.Core.Making.Rebuilding;
 
 /// <summary>What the first-ranked option of a line would have cost the week, beside what was taken for all other lines.</summary>
-internal sealed class CostOfFirst(IReadOnlyList<LineOptions> lines, ImmutableArray<int> taken, ChoiceProblem problem, WeekRules rules)
+internal sealed class CostOfFirst(IReadOnlyList<LineOptions> lines, ImmutableArray<int> taken, ChoiceProblem problem, WeekChoice choice)
 {
+    private readonly WeekRules rules = choice.Rules;
     private const double Nothing = 1e-9;
 
     /// <summary>Why the first option of a line was not taken, by what it would have cost most.</summary>
@@ -21,6 +22,7 @@ internal sealed class CostOfFirst(IReadOnlyList<LineOptions> lines, ImmutableArr
             Twice(line, first),
             Rigs(line, first),
             Family(line, first),
+            Alike(line, first),
             (Time(line), () => Reason.Of("why.week-minutes", ("first", first))),
             Sets(line, first),
             Plainer(line, first),
@@ -53,6 +55,15 @@ internal sealed class CostOfFirst(IReadOnlyList<LineOptions> lines, ImmutableArr
         return (
             near.Count * rules.SameFamily,
             () => Reason.Of("why.week-like", ("first", first), ("beside", lines[near[0]].Options[taken[near[0]]].Name))
+        );
+    }
+
+    private (double, Func<Reason>) Alike(int line, string first)
+    {
+        var same = OfDay(line).Where(o => choice.IsSame(Rig(line, 0), Taken(o)) && !choice.IsSame(Taken(line), Taken(o))).ToList();
+        return (
+            same.Count * rules.SameStimulus,
+            () => Reason.Of("why.week-same", ("first", first), ("beside", lines[same[0]].Options[taken[same[0]]].Name))
         );
     }
 
@@ -91,7 +102,7 @@ internal sealed class CostOfFirst(IReadOnlyList<LineOptions> lines, ImmutableArr
     private IEnumerable<int> OfDay(int line) =>
         Enumerable.Range(0, taken.Length).Where(i => i != line && taken[i] >= 0 && problem.Day[i] == problem.Day[line]);
 
-    private WeekChoice.Rig Rig(int line, int option) => WeekChoice.Rig.Of(lines[line].Options[option]);
+    private WeekChoice.Rig Rig(int line, int option) => choice.RigOf(lines[line].Options[option]);
 
     private WeekChoice.Rig Taken(int line) => Rig(line, taken[line]);
 }

@@ -56,7 +56,7 @@ public sealed class RebuildEngine(Trade trade, CancellationToken stop = default)
                 day.Select((line, i) => Draft(line, i, day.Count(), request, parsed.Days[line.Day].Name, at, matcher, writer))
             )
             .ToImmutableArray();
-        var choice = new WeekChoice(trade.Catalogue, trade.Match.Week, trade.Dose.Kept);
+        var choice = new WeekChoice(trade.Catalogue, trade.Match, trade.Dose.Kept);
         stop.ThrowIfCancellationRequested();
         LineOptions[] options = [.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))];
         var taken = choice.Choose(options, request.Client.MinutesPerSession);

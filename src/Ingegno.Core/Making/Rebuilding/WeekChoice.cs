@@ -4,6 +4,7 @@ using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Making.Rebuilding.Choosing;
 using Ingegno.Core.Making.Sessions;
 using Ingegno.Core.Trainee.Strength;
@@ -23,8 +24,10 @@ public sealed record LineOptions(GymLine Line, LineRole Role, ImmutableArray<Can
 /// Chooses for the whole week, not line by line: no exercise twice on a day, hard sets per muscle near the gym week's,
 /// superset partners not fighting over one rig, few changes of rig, sessions within the client's minutes.
 /// </summary>
-public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules, KeptRules keptRules)
+public sealed class WeekChoice(ExerciseCatalogue catalogue, MatchRules match, KeptRules keptRules)
 {
+    private readonly WeekRules rules = match.Week;
+
     /// <summary>
     /// Index of the option taken per line, -1 where a line has none left. The order of the days does not matter.
     /// </summary>
@@ -59,7 +62,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules, Kep
             return [.. taken.Select(_ => (Reason?)null)];
         }
 
-        var costs = new CostOfFirst(lines, taken, Problem([.. lines], minutesPerSession), rules);
+        var costs = new CostOfFirst(lines, taken, Problem([.. lines], minutesPerSession), this);
         return [.. taken.Select((t, i) => t <= 0 ? null : costs.Of(i))];
     }
 
@@ -77,7 +80,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules, Kep
             }
         }
 
-        var rigs = lines.Select(l => l.Options.Select(Rig.Of).ToArray()).ToArray();
+        var rigs = lines.Select(l => l.Options.Select(RigOf).ToArray()).ToArray();
         var days = lines.Select(l => l.Line.Day).Distinct().ToList();
         return new ChoiceProblem
         {
@@ -182,7 +185,10 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules, Kep
             return ChoiceProblem.Never;
         }
 
-        var cost = Overlap(now.Neighbours, before.Names) ? rules.SameFamily : 0;
+        var cost =
+            IsSame(now, before) ? rules.SameStimulus
+            : Overlap(now.Neighbours, before.Names) ? rules.SameFamily
+            : 0;
         if ((partners || adjacent) && RigConflict.Between(now.Items, now.Kg, before.Items, before.Kg))
         {
             cost += partners ? rules.RigConflict : rules.RigChange;
@@ -190,6 +196,18 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules, Kep
 
         return cost;
     }
+
+    internal WeekRules Rules => rules;
+
+    /// <summary>The second of the two adds sets to a day and nothing else.</summary>
+    internal bool IsSame(Rig now, Rig before) =>
+        now.Alone is { } one && before.Alone is { } other && Stimulus.IsSame(one, other, match.Parts);
+
+    internal Rig RigOf(Candidate candidate) =>
+        Rig.Of(candidate) with
+        {
+            Alone = candidate.Exercises is [var home] ? catalogue.Find(home.ExerciseId) : null,
+        };
 
     /// <summary>Whether two short lists share a string; plain loops, because a week asks this some ten thousand times.</summary>
     internal static bool Overlap(ImmutableArray<string> some, ImmutableArray<string> others)
@@ -217,6 +235,9 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, WeekRules rules, Kep
         double Kg
     )
     {
+        /// <summary>The exercise of one that is no pair.</summary>
+        public Exercise? Alone { get; init; }
+
         public static Rig Of(Candidate candidate) =>
             new(
                 [.. candidate.Exercises.Select(e => e.ExerciseId)],

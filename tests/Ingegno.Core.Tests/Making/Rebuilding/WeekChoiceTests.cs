@@ -15,7 +15,7 @@ namespace Ingegno.Core.Tests.Rebuilding;
 /// <summary>A week as a whole: days, locks, what stood before.</summary>
 public class WeekChoiceTests
 {
-    private static readonly WeekChoice Choice = new(Trade.Shipped.Catalogue, Trade.Shipped.Match.Week, Trade.Shipped.Dose.Kept);
+    private static readonly WeekChoice Choice = new(Trade.Shipped.Catalogue, Trade.Shipped.Match, Trade.Shipped.Dose.Kept);
 
     private static readonly string[][] Days =
     [

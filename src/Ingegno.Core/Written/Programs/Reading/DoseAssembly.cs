@@ -41,6 +41,7 @@ internal static class DoseAssembly
         StepOfNextWeek(draft, exercise);
         TwentyOnes(line, draft, groups);
         SettleBare(draft, groups);
+        PairOfTwenties.Settle(draft, exercise);
         SettleDurations(draft, groups, holds, ref rest);
         if (groups.Count == 0)
         {

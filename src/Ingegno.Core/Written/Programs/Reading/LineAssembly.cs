@@ -112,6 +112,7 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
         {
             "shorthand.figure-without-unit" when doubt.What["figure"] is double figure => Units(figure, line),
             "shorthand.in-all" => [EachSide(line)],
+            "shorthand.rest-or-pair" => [Pair(line)],
             _ => [],
         };
         return new ReadingDoubt(doubt.Start + 1, Math.Min(doubt.Length, Math.Max(1, row.Length)), doubt.What, [.. others]);
@@ -122,6 +123,13 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
     {
         var each = line with { Target = new SetTarget(2 * line.Target.Min, 2 * line.Target.Max) };
         return new OtherReading($"{each.Target.InWords} a side", Shorthand.Write(each));
+    }
+
+    /// <summary>The seconds of rest as kilograms in each hand.</summary>
+    private static OtherReading Pair(GymLine line)
+    {
+        var pair = line with { RestSeconds = null, RestTo = null, Load = new PlannedLoad(line.RestSeconds ?? 0, Pieces: 2) };
+        return new OtherReading($"2 x {line.RestSeconds} kg", Shorthand.Write(pair));
     }
 
     /// <summary>What a figure without a unit could be.</summary>

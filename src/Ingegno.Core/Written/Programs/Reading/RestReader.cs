@@ -47,6 +47,7 @@ internal static class RestReader
         }
 
         var end = at.Before.End;
+        var plural = at.Before is { Text: "s", Spaced: false };
         at.TakeAny("-");
         if (at.TakeAny("rest", "rests", "recovery", "break", "off", "ri", "r").Length > 0 || at.TakeAny("between", "btw", "bw").Length > 0)
         {
@@ -58,8 +59,8 @@ internal static class RestReader
             at.At--;
         }
 
-        at.TakeAny("hold", "holds");
-        draft.Durations.Add(new Duration(time, start, end - start));
+        var held = at.TakeAny("hold", "holds").Length > 0;
+        draft.Durations.Add(new Duration(time, start, end - start, plural && !held));
         return true;
     }
 

@@ -10,4 +10,5 @@ internal readonly record struct Span(double From, double To)
 /// <param name="Seconds">From and to, s.</param>
 /// <param name="Start">Where it stands.</param>
 /// <param name="Length">How long it is.</param>
-internal sealed record Duration(Span Seconds, int Start, int Length);
+/// <param name="Plural">It ends with an s that hangs on the figure, as a pair of twenties does: 20s.</param>
+internal sealed record Duration(Span Seconds, int Start, int Length, bool Plural = false);

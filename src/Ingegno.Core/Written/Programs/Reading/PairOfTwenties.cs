@@ -1,0 +1,61 @@
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+
+namespace Ingegno.Core.Written.Programs.Reading;
+
+/// <summary>
+/// Twenties: "flat DB press 4x8 36s" is done with a pair of 36 kg. An s behind a figure is a rest as well, so the figure decides:
+/// nobody rests 36 seconds, and 30 s may be either, which is asked (common practice).
+/// </summary>
+internal static class PairOfTwenties
+{
+    /// <summary>Rests that coaches write in seconds, up to the heaviest pair, s.</summary>
+    private static readonly double[] Rests = [10, 15, 20, 30, 40, 45, 60];
+
+    private const double LightestKg = 4,
+        HeaviestKg = 60;
+
+    /// <summary>Takes a time that is none for the pair that it is.</summary>
+    public static void Settle(LineDraft draft, Exercise exercise)
+    {
+        var repeated = draft.Groups.Exists(g => g.Unit == CountUnit.Reps && (g.Counts.Count > 0 || g.Open));
+        if (!repeated || draft.Load is not null || draft.LoadWord is not null || draft.Shares.Count > 0 || !IsDoneWithAPair(exercise))
+        {
+            return;
+        }
+
+        if (draft.Durations.Find(IsWeight) is not { } weight)
+        {
+            return;
+        }
+
+        if (!Rests.Contains(weight.Seconds.From) || IsRestBeside(draft, weight))
+        {
+            draft.Durations.Remove(weight);
+            draft.Load = new PlannedLoad(weight.Seconds.From, Pieces: 2);
+        }
+        else
+        {
+            draft.Doubt(
+                weight.Start,
+                weight.Length,
+                "shorthand.rest-or-pair",
+                ("seconds", Quantity.Seconds(weight.Seconds.From)),
+                ("pair", Quantity.Kg(weight.Seconds.From))
+            );
+        }
+    }
+
+    private static bool IsWeight(Duration duration) =>
+        duration is { Plural: true, Seconds: { Upper: null, From: >= LightestKg and <= HeaviestKg } };
+
+    /// <summary>Another time is the rest: 4x8 30s 90s.</summary>
+    private static bool IsRestBeside(LineDraft draft, Duration weight) =>
+        draft.Rest is not null || draft.Durations.Exists(d => d != weight && d.Seconds.From > weight.Seconds.From);
+
+    private static bool IsDoneWithAPair(Exercise exercise) =>
+        exercise.Setups.Any(s => s.Load.External is { Required: true } load && load.From.Contains(LoadSource.Pair))
+        && !exercise.Setups.Any(s => s.Load.External is { } load && load.From.Contains(LoadSource.Bar));
+}
