@@ -47,7 +47,7 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
         Reason[] warmUp =
         [
             Reason.Of("prepare.raise", ("stepping", Landing(client)), ("short", isShort)),
-            .. Fitting(MovementPattern.Mobility, worked, client)
+            .. Fitting(MovementPattern.Mobility, Moved(day, worked), client)
                 .Where(e => e.Measure == Measure.Reps) // six slow reps; held stretches come after
                 .Take(isShort ? MobilisedInShort : Mobilised)
                 .Select(e => Reason.Of("prepare.mobilise", ("exercise", e.Name), ("side", e.Sides == Sides.Unilateral))),
@@ -82,6 +82,21 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
 
         return worked;
     }
+
+    /// <summary>Sets for which the upper back counts as worked where something is pressed.</summary>
+    private const double PressedSets = 4;
+
+    /// <summary>What has to move well: what is worked, and the upper back, which lets arms go up and forward (common practice).</summary>
+    private static Dictionary<Muscle, double> Moved(
+        IReadOnlyList<(Exercise Exercise, int Reps, int Sets)> day,
+        Dictionary<Muscle, double> worked
+    ) =>
+        day.Any(d => d.Exercise.Pattern is MovementPattern.HorizontalPush or MovementPattern.VerticalPush or MovementPattern.Fly)
+            ? new Dictionary<Muscle, double>(worked)
+            {
+                [Muscle.UpperBack] = Math.Max(PressedSets, worked.GetValueOrDefault(Muscle.UpperBack)),
+            }
+            : worked;
 
     private static bool Landing(ClientProfile client) =>
         client.Level == Level.Beginner || client.SoreJoints.Any(j => j.Joint is Joint.Knee or Joint.Ankle or Joint.Hip or Joint.LowBack);

@@ -8,6 +8,32 @@ namespace Ingegno.Core.Tests.Loading;
 public class HandWeightsTests
 {
     [Fact]
+    [Trait("source", "common practice: small plates are held for raises, big ones are not")]
+    public void Plates_of_a_bar_lie_in_the_hand_up_to_what_fingers_hold()
+    {
+        var bar = Support.Examples.KitOf("barbell 20 kg with 140 kg of plates");
+        var loads = new ReachableLoads(new KitAtPlace(bar, Trade.Shipped.KitKinds));
+
+        var pairs = loads.From([LoadSource.Pair]);
+        pairs.Select(l => l.MassKg / 2).ShouldBe([1.25, 2.5, 5, 10]);
+        pairs[2].InWords.ShouldBe("2 × plate 5 kg of the bar");
+        loads.From([LoadSource.One]).Select(l => l.MassKg).Max().ShouldBe(20);
+    }
+
+    [Fact]
+    [Trait("source", "common practice: a full canister goes into the rucksack")]
+    public void A_canister_full_of_water_is_packed_into_a_bag()
+    {
+        var place = new KitAtPlace(Support.Examples.KitOf("rucksack 30 L; jerrycan 5 L"), Trade.Shipped.KitKinds);
+
+        new ReachableLoads(place).From([LoadSource.Worn]).Max(l => l.MassKg).ShouldBeGreaterThan(5.5, "5 L of water, the can and the bag");
+        new ReachableLoads(place)
+            .From([LoadSource.Held])
+            .Where(l => l.InWords.StartsWith("jerrycan", StringComparison.Ordinal))
+            .ShouldAllBe(l => l.MassKg < 6, "it does not go into itself");
+    }
+
+    [Fact]
     public void A_fixed_pair_has_one_load_and_a_single_one_has_no_pair()
     {
         HandWeights.Pair(Weight("dumbbell", 2, kg: 8)).ShouldHaveSingleItem().MassKg.ShouldBe(16);

@@ -1,4 +1,5 @@
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Tests.Support;
@@ -52,6 +53,30 @@ public class PreparationTests
     }
 
     [Fact]
+    [Trait("source", "common practice: nobody presses from a stiff upper back")]
+    public void A_day_of_presses_mobilises_the_upper_back() =>
+        Prepare(Examples.ClientA, ("push-up", 10, 4), ("dumbbell-overhead-press", 10, 4))
+            .WarmUp.Where(Mobilises)
+            .ShouldContain(m => m.Said().Contains("Thoracic rotation"));
+
+    [Fact]
+    public void A_short_session_is_prepared_by_the_least()
+    {
+        (Core.Knowledge.Catalogue.Exercise Exercise, int Reps, int Sets)[] day =
+        [
+            (Examples.Exercise("goblet-squat"), 8, 4),
+            (Examples.Exercise("push-up"), 10, 4),
+        ];
+        var preparation = new Preparation(Trade.Shipped.Catalogue);
+        var (usual, brief) = (preparation.For(day, Examples.ClientB).WarmUp, preparation.For(day, Examples.ClientB, isShort: true).WarmUp);
+
+        brief.Count(Mobilises).ShouldBe(2, usual.Said());
+        usual.Count(Mobilises).ShouldBe(3, usual.Said());
+        brief[0].Said().ShouldStartWith("Raise: 3 minutes");
+        usual[0].Said().ShouldStartWith("Raise: 3–5 minutes");
+    }
+
+    [Fact]
     public void What_is_planned_anyway_is_no_activation() =>
         Prepare(Examples.ClientA, ("wall-slide", 10, 2), ("push-up", 12, 4))
             .WarmUp.ShouldNotContain(s => s.Said().StartsWith("Activate: Wall slide"));
@@ -62,6 +87,8 @@ public class PreparationTests
         Prepare(Examples.ClientA, ("plank", 0, 3)).WarmUp.ShouldNotContain(s => s.Said().StartsWith("Then one easy set"));
         Prepare(Examples.ClientA).ShouldBe(DayPreparation.None);
     }
+
+    private static bool Mobilises(Reason reason) => reason.Code == "prepare.mobilise";
 
     private static DayPreparation Prepare(ClientProfile client, params (string Id, int Reps, int Sets)[] day) =>
         new Preparation(Trade.Shipped.Catalogue).For([.. day.Select(d => (Examples.Exercise(d.Id), d.Reps, d.Sets))], client);

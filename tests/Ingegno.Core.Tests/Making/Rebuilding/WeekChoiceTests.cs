@@ -48,6 +48,21 @@ public class WeekChoiceTests
         Choice.Choose([Line(0, ("a", 0.9), ("b", 0.8)), Line(1, ("a", 0.9), ("c", 0.4))]).ShouldBe([0, 0]);
 
     [Fact]
+    [Trait("source", "docs/trade/prescription: the same stimulus twice a day adds sets and nothing else")]
+    public void A_second_squat_of_the_day_is_another_squat()
+    {
+        LineOptions[] lines = [Line(0, ("goblet-squat", 0.95), ("x", 0.5)), Line(0, ("chair-squat", 0.95), ("split-squat", 0.86))];
+        LineOptions[] twoDays = [lines[0], Line(1, ("chair-squat", 0.95), ("split-squat", 0.86))];
+
+        Choice.Choose(lines).ShouldBe([0, 1]);
+        Choice.Because(lines, [0, 1])[1]!.Tells("why.week-same").ShouldBeTrue();
+        Choice.Choose(twoDays).ShouldBe([0, 0]);
+        Choice
+            .Choose([lines[0], Line(0, ("chair-squat", 0.95), ("split-squat", 0.80))])
+            .ShouldBe([0, 0], "what is clearly worse is no way out");
+    }
+
+    [Fact]
     public void What_is_taken_though_another_ranks_first_says_why()
     {
         LineOptions[] lines = [Line(0, ("a", 0.9), ("b", 0.8)), Line(0, ("a", 0.9), ("c", 0.4))];

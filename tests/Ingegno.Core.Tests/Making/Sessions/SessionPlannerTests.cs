@@ -39,6 +39,18 @@ public class SessionPlannerTests
         "chair 45",
     ];
 
+    [Theory]
+    [Trait("source", "docs/trade/prescription: warm-up 5–10 minutes; at most a quarter of a short session is common practice")]
+    [InlineData(null, 11)]
+    [InlineData(60, 11)]
+    [InlineData(44, 11)]
+    [InlineData(43, 10)]
+    [InlineData(36, 9)]
+    [InlineData(28, 7)]
+    [InlineData(15, 7)]
+    public void A_short_session_prepares_shortly(int? minutes, int preparation) =>
+        SessionTime.PreparationMinutes(minutes).ShouldBe(preparation);
+
     [Fact]
     public void Mirror_keeps_the_order_of_the_gym_plan() =>
         Groups("mirror")

@@ -25,7 +25,27 @@ public static class PlaceLoads
             .. kit.UsableThatAre("pack")
                 .Where(t => t.MassKg > 0)
                 .Select(t => new LooseObject(t.Id, t.InWords, t.MassKg, t.VolumeL, t.Count)),
+            .. kit.UsableThatAre("holds-water").Where(t => t.VolumeL is > 0 and <= MostCarriedInABagL).Select(FullOfWater),
         ];
+    }
+
+    /// <summary>Largest water container that goes into a bag, L. Common practice.</summary>
+    private const double MostCarriedInABagL = 10;
+
+    /// <summary>Walls and handle: outside over inside.</summary>
+    private const double OutsideOverInside = 1.15;
+
+    /// <summary>A full canister is a thing to pack into a bag like any other.</summary>
+    private static LooseObject FullOfWater(Thing thing)
+    {
+        var water = Math.Min(thing.VolumeL * Units.WaterKgPerLitre, thing.MaxLoadKg);
+        return new LooseObject(
+            thing.Id,
+            $"{thing.InWords} full of water {thing.Mass(thing.MassKg + water)}",
+            thing.MassKg + water,
+            thing.VolumeL * OutsideOverInside,
+            thing.Count
+        );
     }
 
     public static ImmutableArray<Filler> Fillers(KitAtPlace kit)

@@ -55,7 +55,7 @@ internal static class PairOfTwenties
     private static bool IsRestBeside(LineDraft draft, Duration weight) =>
         draft.Rest is not null || draft.Durations.Exists(d => d != weight && d.Seconds.From > weight.Seconds.From);
 
+    /// <summary>Its plainest set-up has a weight in each hand.</summary>
     private static bool IsDoneWithAPair(Exercise exercise) =>
-        exercise.Setups.Any(s => s.Load.External is { Required: true } load && load.From.Contains(LoadSource.Pair))
-        && !exercise.Setups.Any(s => s.Load.External is { } load && load.From.Contains(LoadSource.Bar));
+        exercise.Setups is [{ Load.External: { Required: true } load }, ..] && load.From.Contains(LoadSource.Pair);
 }

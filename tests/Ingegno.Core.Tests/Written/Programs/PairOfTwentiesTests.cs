@@ -1,0 +1,49 @@
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Written.Programs.Reading;
+
+namespace Ingegno.Core.Tests.Programs;
+
+[Trait("source", "common practice: dumbbells are called by their weight, and nobody rests 36 seconds")]
+public class PairOfTwentiesTests
+{
+    [Theory]
+    [InlineData("Flat DB press 4x8 36s", 36)]
+    [InlineData("DB bench 3x10 22s", 22)]
+    [InlineData("Lateral raise 3x15 8s", 8)]
+    [InlineData("Seated DB press 4x8 26s 90s", 26)]
+    [InlineData("DB bench 3x10 30s 2 min", 30)]
+    public void A_figure_that_is_no_rest_is_a_pair_of_weights(string row, double kg)
+    {
+        var line = Read(row);
+
+        line.Load.ShouldBe(new PlannedLoad(kg, Pieces: 2));
+        line.RestSeconds.ShouldNotBe((int)kg);
+    }
+
+    [Theory]
+    [InlineData("Flat DB press 4x8 90s", 90)]
+    [InlineData("DB bench 3x10 2x20 kg 36s", 36)]
+    [InlineData("Bench press 4x8 36s", 36)]
+    [InlineData("Goblet squat 3x12 36 s rest", 36)]
+    [InlineData("DB bench 3x10 36 sec", 36)]
+    public void Where_a_pair_makes_no_sense_it_is_the_rest(string row, int seconds)
+    {
+        var line = Read(row);
+
+        line.RestSeconds.ShouldBe(seconds);
+        line.Load?.Kg.ShouldBe(20);
+    }
+
+    [Fact]
+    public void Thirty_may_be_either_and_is_asked()
+    {
+        var read = new ShorthandParser(Trade.Shipped.Names).Parse("DB bench 3x10 30s");
+
+        read.Lines.Single().RestSeconds.ShouldBe(30);
+        var doubt = read.Rows.Single().Doubts.Single(d => d.Message.Code == "shorthand.rest-or-pair");
+        Read(doubt.Others.Single().Row).Load.ShouldBe(new PlannedLoad(30, Pieces: 2));
+    }
+
+    private static GymLine Read(string row) => new ShorthandParser(Trade.Shipped.Names).Parse(row).Lines.Single();
+}
