@@ -32,7 +32,13 @@ internal sealed class CostOfFirst(IReadOnlyList<LineOptions> lines, ImmutableArr
 
     private (double, Func<Reason>) Twice(int line, string first)
     {
-        var other = OfDay(line).FirstOrDefault(o => WeekChoice.Overlap(Rig(line, 0).Exercises, Taken(o).Exercises), -1);
+        var other = OfDay(line)
+            .FirstOrDefault(
+                o =>
+                    lines[o].Line.ExerciseId != lines[line].Line.ExerciseId
+                    && WeekChoice.Overlap(Rig(line, 0).Exercises, Taken(o).Exercises),
+                -1
+            );
         return (other < 0 ? 0 : ChoiceProblem.Never, () => Reason.Of("why.week-twice", ("first", first)));
     }
 

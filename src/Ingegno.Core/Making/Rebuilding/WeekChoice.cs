@@ -163,12 +163,13 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, MatchRules match, Ke
         for (var before = line - 1; before >= 0 && lines[before].Line.Day == lines[line].Line.Day; before--)
         {
             var partners = lines[line].Line.SupersetLetter is { } letter && letter == lines[before].Line.SupersetLetter;
+            var again = lines[line].Line.ExerciseId == lines[before].Line.ExerciseId;
             var costs = new double[rigs[line].Length, rigs[before].Length];
             for (var option = 0; option < rigs[line].Length; option++)
             {
                 for (var other = 0; other < rigs[before].Length; other++)
                 {
-                    costs[option, other] = Clash(rigs[line][option], rigs[before][other], before == line - 1, partners);
+                    costs[option, other] = Clash(rigs[line][option], rigs[before][other], before == line - 1, partners, again);
                 }
             }
 
@@ -178,11 +179,11 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, MatchRules match, Ke
         return clashes.ToImmutable();
     }
 
-    private double Clash(Rig now, Rig before, bool adjacent, bool partners)
+    private double Clash(Rig now, Rig before, bool adjacent, bool partners, bool again)
     {
         if (Overlap(now.Exercises, before.Exercises))
         {
-            return ChoiceProblem.Never;
+            return again ? 0 : ChoiceProblem.Never; // a top set and its back-off sets are one lift at home, too
         }
 
         var cost =

@@ -66,6 +66,7 @@ public class PreparationTests
         [
             (Examples.Exercise("goblet-squat"), 8, 4),
             (Examples.Exercise("push-up"), 10, 4),
+            (Examples.Exercise("dumbbell-romanian-deadlift"), 10, 4),
         ];
         var preparation = new Preparation(Trade.Shipped.Catalogue);
         var (usual, brief) = (preparation.For(day, Examples.ClientB).WarmUp, preparation.For(day, Examples.ClientB, isShort: true).WarmUp);

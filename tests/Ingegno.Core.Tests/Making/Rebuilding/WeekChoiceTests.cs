@@ -48,6 +48,21 @@ public class WeekChoiceTests
         Choice.Choose([Line(0, ("a", 0.9), ("b", 0.8)), Line(1, ("a", 0.9), ("c", 0.4))]).ShouldBe([0, 0]);
 
     [Fact]
+    [Trait("source", "common practice: a heavy set and its back-off sets are one lift")]
+    public void A_lift_that_stands_twice_on_a_day_of_the_gym_stands_twice_at_home()
+    {
+        var result = Examples.Rebuild(
+            Examples.ClientA,
+            Examples.KitOf("barbell 20 kg with 140 kg of plates; rack; bench 44 cm"),
+            "Bench press 1x3 @ 90%",
+            "Bench press 3x8 @ 70%"
+        );
+
+        result.Plan.Lines.Select(l => l.Chosen!.Id).ShouldBe(["bench-press", "bench-press"]);
+        result.Plan.Lines[1].Chosen!.Exercises[0].ExternalKg.ShouldBeLessThan(result.Plan.Lines[0].Chosen!.Exercises[0].ExternalKg);
+    }
+
+    [Fact]
     [Trait("source", "docs/trade/prescription: the same stimulus twice a day adds sets and nothing else")]
     public void A_second_squat_of_the_day_is_another_squat()
     {
@@ -252,13 +267,16 @@ public class WeekChoiceTests
             .Days.Select((d, i) => (d.Name, i))
             .ToDictionary(d => d.Name, d => string.Join(", ", plan.Lines.Where(l => l.Gym.Day == d.i).Select(l => l.Chosen?.Id)));
 
-    private static LineOptions Line(int day, params (string Id, double Match)[] options) =>
+    private int _lines;
+
+    /// <summary>A line of a gym exercise that no other line has.</summary>
+    private LineOptions Line(int day, params (string Id, double Match)[] options) =>
         new(
             new GymLine
             {
                 Line = 1,
                 Day = day,
-                ExerciseId = "x",
+                ExerciseId = $"x{++_lines}",
                 Name = "x",
                 Sets = 3,
                 Target = new SetTarget(8, 8),
