@@ -38,6 +38,6 @@ internal static class ChoiceScenarios
         [
             .. lines.Select(l => new LineOptions(l.Gym, l.Role, [.. l.Candidates.Take(OptionsInJointChoice)])),
         ];
-        return new WeekChoice(Trade.Shipped.Catalogue, Trade.Shipped.Match.Week, Trade.Shipped.Dose.Kept).Problem(options, 60);
+        return new WeekChoice(Trade.Shipped.Catalogue, Trade.Shipped.Match, Trade.Shipped.Dose.Kept).Problem(options, 60);
     }
 }

@@ -254,7 +254,7 @@ public static class DoubleProgression
             var fellOff = bottom - fewest >= 2;
             return history.Stalled
                 ? easier.TooHeavy(most, fewest, Reason.Of("next.stalled", ("sessions", LineHistory.SessionsOfStall), ("short", short_)))
-                : (fellOff ? easier.LongerRest(fewest, short_) : null) ?? easier.Again(fewest, short_, fellOff);
+                : (fellOff ? easier.LongerRest(fewest, short_) : null) ?? easier.Again(fewest, short_, fellOff, history.ShortAgain);
         }
 
         if (reserve + 1 < dose.Rir)

@@ -219,28 +219,36 @@ internal sealed class EasierSteps(ProposalWriter say)
 
     /// <summary>
     /// The same load again. Where most sets fell short, the bottom comes down to what the hardest had: a reserve that only the first
-    /// set keeps is none.
+    /// set keeps is none. Who was short the time before, too, is asked no third time for the same.
     /// </summary>
     /// <param name="fewest">Reps of the hardest set.</param>
     /// <param name="short_">What was short, in words.</param>
     /// <param name="fellOff">The last sets fell off: a longer rest would have helped.</param>
-    public Proposal Again(int fewest, Reason short_, bool fellOff)
+    /// <param name="twice">The session before was short as well.</param>
+    public Proposal Again(int fewest, Reason short_, bool fellOff, bool twice)
     {
-        var (dose, noTime) = (InReach(fewest), fellOff ? NoTime : null);
+        var (dose, noTime) = (InReach(fewest, twice), fellOff ? NoTime : null);
         return dose == say.Dose
             ? say.Keep(Decision.Repeat, Reason.Of("ease.again", ("short", short_)).Then(noTime))
             : say.Make(
                 Decision.FewerReps,
                 Reason
-                    .Of("ease.fewer-reps", ("short", short_), ("low", dose.Target.Min), ("high", dose.Target.Max), ("rir", say.Dose.Rir))
+                    .Of(
+                        "ease.fewer-reps",
+                        ("short", short_),
+                        ("low", dose.Target.Min),
+                        ("high", dose.Target.Max),
+                        ("rir", say.Dose.Rir),
+                        ("twice", twice)
+                    )
                     .Then(noTime),
                 dose
             );
     }
 
-    private Dose InReach(int fewest) =>
+    private Dose InReach(int fewest, bool twice = false) =>
         say.Dose is { Timed: false, Target.IsOpen: false, Scheme: not SetScheme.RestPause }
-        && say.Sets.Count(s => s.Reps < say.Dose.Target.Min) * 2 > say.Sets.Length
+        && (twice || say.Sets.Count(s => s.Reps < say.Dose.Target.Min) * 2 > say.Sets.Length)
             ? say.Dose with
             {
                 Target = say.Dose.Target with { Min = Math.Max(1, fewest) },

@@ -56,6 +56,9 @@ public sealed record LineHistory(ImmutableArray<LineDay> Days, DateOnly Today, D
         && Days.Take(SessionsOfStall).Count(d => d.FellShort) > 1 // who did all that was asked is held, not stuck
         && Days.Take(SessionsOfStall).All(d => d.Sets.All(s => s.Rir is null || s.Rir <= (s.Stamp?.PlannedRir ?? s.Rir)));
 
+    /// <summary>The last session and the one before it both had sets with fewer reps than were asked.</summary>
+    public bool ShortAgain => Days.Length > 1 && Days.Take(2).All(d => d.Sets.Any(s => s.Reps < s.Stamp?.PlannedReps));
+
     /// <summary>Two sessions running hurt in the same joint by more than what is tolerable.</summary>
     public Joint? HurtTwice => Days.Length > 1 && Hurt(Days[0]) is { } joint && Hurt(Days[1]) == joint ? joint : null;
 

@@ -14,7 +14,6 @@ namespace Ingegno.Core.Tests.Blocks;
 /// <summary>What a block says in the review, and what comes before it (docs/trade/progression).</summary>
 public class BlockGuideTests
 {
-    private static readonly HomePlan Plan = BlockExamples.Plan(BlockExamples.Beginner);
     private static readonly BlockSetup Setup = BlockExamples.Setup(BlockExamples.Beginner) with { LighterWeeks = [2] };
 
     [Fact]
@@ -43,10 +42,10 @@ public class BlockGuideTests
     [Fact]
     public void What_was_too_hard_gets_easier_in_a_lighter_week_too()
     {
-        var said = Review(Setup, Done(reps: 5, rir: 0));
+        var said = Review(Setup, Done(reps: 5, rir: 0), of: WithoutBand);
         said.Decision.ShouldBe(Decision.Deload);
-        said.Reason.Said().ShouldStartWith("5 reps in the best set, 8 wanted");
-        Squat.Dose.Techniques.ShouldNotBeEmpty();
+        said.Reason.Said().ShouldStartWith("5 reps in the best set");
+        Of(WithoutBand).Dose.Techniques.ShouldNotBeEmpty();
         said.Dose.Techniques.ShouldBeEmpty("the technique goes first, in a lighter week as in any other");
     }
 
@@ -85,7 +84,7 @@ public class BlockGuideTests
         (said.Decision, said.Dose.Sets).ShouldBe((Decision.AsPlanned, 5));
         said.Reason.Said().ShouldStartWith("You set 5x");
         var back = Review(set, Done(5, 0));
-        back.Decision.ShouldBe(Decision.TechniqueOff);
+        back.Decision.ShouldBe(Decision.StepBack);
         back.Reason.Said().ShouldContain("The block had 5x");
     }
 
@@ -122,23 +121,29 @@ public class BlockGuideTests
         Guide(Setup, sessionsPerWeek: 2).For(new LineKey(1), Squat.ExerciseId, twice)!.Week.ShouldBe(2);
     }
 
-    private static HomeExercise Squat => Plan.Lines[0].Chosen!.Exercises[0];
+    private static HomeExercise Squat => Of(BlockExamples.Beginner);
 
-    private static BlockGuide Guide(BlockSetup setup, int sessionsPerWeek = 1) =>
-        new(setup, BlockExamples.Block(BlockExamples.Beginner, setup), sessionsPerWeek, Trade.Shipped.Blocks);
+    /// <summary>Light dumbbells alone: a squat has to be made hard by a technique.</summary>
+    private static RebuildRequest WithoutBand => BlockExamples.Beginner with { Kit = Examples.Kit("dumbbell 4 x2") };
+
+    private static HomeExercise Of(RebuildRequest request) => BlockExamples.Plan(request).Lines[0].Chosen!.Exercises[0];
+
+    private static BlockGuide Guide(BlockSetup setup, int sessionsPerWeek = 1, RebuildRequest? of = null) =>
+        new(setup, BlockExamples.Block(of ?? BlockExamples.Beginner, setup), sessionsPerWeek, Trade.Shipped.Blocks);
 
     private static ImmutableArray<LoggedSet> Done(int reps, int rir) => [.. Enumerable.Repeat(new LoggedSet { Reps = reps, Rir = rir }, 3)];
 
-    private static Proposal Review(BlockSetup setup, ImmutableArray<LoggedSet> sets, int daysLater = 1)
+    private static Proposal Review(BlockSetup setup, ImmutableArray<LoggedSet> sets, int daysLater = 1, RebuildRequest? of = null)
     {
-        var log = new LoggedSession(BlockExamples.Monday, [new LoggedExercise(new LineKey(1), Squat.ExerciseId, sets)]);
+        var request = of ?? BlockExamples.Beginner;
+        var log = new LoggedSession(BlockExamples.Monday, [new LoggedExercise(new LineKey(1), Of(request).ExerciseId, sets)]);
         return new NextSession(Trade.Shipped).Propose(
-            BlockExamples.Beginner.Client,
-            BlockExamples.Beginner.Kit,
-            Plan.Lines,
+            request.Client,
+            request.Kit,
+            BlockExamples.Plan(request).Lines,
             [log],
             BlockExamples.Monday.AddDays(daysLater),
-            Guide(setup)
+            Guide(setup, of: request)
         )[0];
     }
 }

@@ -1,4 +1,5 @@
 using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
@@ -24,10 +25,12 @@ public class BlockRowsTests
             .ShouldSatisfyAllConditions(
                 r => r.Exercise.ShouldBe(cell.Name),
                 r => (r.Sets, r.Reps).ShouldBe(("3", "9")),
-                r => r.Load.ShouldBe("14.95 kg"),
+                r => r.Load.ShouldBe("18.86 kg"),
                 r => (r.Tempo, r.Rest, r.Rir).ShouldBe((cell.Dose.Tempo.ToString(), "180 s", "2")),
-                r => r.Note.ShouldBe("from 2026-11-30, pause 2")
+                r => r.Note.ShouldBe("from 2026-11-30")
             );
+        var light = BlockExamples.Beginner with { Kit = Examples.Kit("dumbbell 4 x2") };
+        BlockRows.Of(BlockExamples.Block(light, Setup), BlockExamples.Plan(light))[0].Note.ShouldBe("from 2026-11-23, one and a half");
         rows[^1].Note.ShouldContain("lighter", customMessage: "the last week is half of the one before");
         BlockRows
             .Of(

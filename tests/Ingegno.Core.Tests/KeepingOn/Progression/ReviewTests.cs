@@ -296,6 +296,24 @@ public class ReviewTests
     }
 
     [Fact]
+    [Trait("source", "common practice: who was short twice is not asked a third time for the same")]
+    public void Short_a_second_time_the_bottom_comes_down_though_one_set_alone_was_short()
+    {
+        LineDay With(int weeksAgo, params int[] reps) =>
+            Day(weeksAgo, 8) with
+            {
+                Sets = [.. reps.Select((r, i) => Day(weeksAgo, 8).Sets[i] with { Reps = r })],
+            };
+        LineHistory Of(params LineDay[] days) => new([.. days], Today, Today);
+
+        Next(Of(With(0, 8, 8, 8, 7))).Decision.ShouldBe(Decision.Repeat);
+        Next(Of(With(0, 8, 8, 8, 7), With(1, 8, 8, 8, 8))).Decision.ShouldBe(Decision.Repeat);
+        var twice = Next(Of(With(0, 8, 8, 8, 7), With(1, 8, 8, 7, 7)));
+        (twice.Decision, twice.Dose.Target).ShouldBe((Decision.FewerReps, new SetTarget(7, 12)));
+        twice.Reason.Said().ShouldContain("short the time before");
+    }
+
+    [Fact]
     public void The_zone_stays_while_the_target_moves()
     {
         var first = Next(History(9));
