@@ -64,7 +64,14 @@ public static class LineEvidence
             }
         }
 
-        return (client with { KnownLifts = [.. known] }, [.. asked]);
+        return (
+            client with
+            {
+                KnownLifts = [.. known],
+                Learned = [.. client.Learned, .. SmallMuscles.Of(lines, client, strength, trade)],
+            },
+            [.. asked]
+        );
     }
 
     /// <summary>The client of a plan with what its gym lines tell.</summary>

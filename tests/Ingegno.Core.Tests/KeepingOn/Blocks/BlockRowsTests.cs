@@ -1,6 +1,6 @@
 using Ingegno.Core.KeepingOn.Blocks;
-using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 using Ingegno.Core.Written.Programs.Exchange;

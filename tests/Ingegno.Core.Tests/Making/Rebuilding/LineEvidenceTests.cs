@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Tests.Support;
@@ -30,6 +31,43 @@ public class LineEvidenceTests
         asked.ShouldBeEmpty();
         client.KnownLifts.ShouldHaveSingleItem().LoadKg.ShouldBeInRange(78, 83);
         Strength(client, "bench-press").RestsOn.Said().ShouldContain("the gym plan");
+    }
+
+    [Fact]
+    [Trait("source", "common practice: a small muscle is measured by its own exercise and nothing else")]
+    public void Who_curls_a_pair_of_five_for_twelve_curls_a_pair_of_four()
+    {
+        var her = Unknown with { Sex = Sex.Female, BodyMassKg = 58, AgeYears = 66 };
+        var plan = Examples.Rebuild(her, Examples.KitOf("2x 4 kg dumbbell"), "Biceps curl 3x12 2x5 kg").Plan;
+
+        var home = plan.Lines[0].Chosen!.Exercises[0];
+        (home.ExerciseId, home.ExternalKg).ShouldBe(("dumbbell-curl", 8));
+        home.Expected!.Mid.ShouldBeGreaterThan(14, "lighter than what she does fourteen with");
+        home.RestsOn!.Said().ShouldContain("the gym plan");
+    }
+
+    [Theory]
+    [InlineData("Dumbbell curl 3x12 2x10 kg", true)]
+    [InlineData("Dumbbell curl 3x12 2x40 kg", false)] // a slip of the pen
+    [InlineData("Dumbbell curl 3x12 2x1 kg", false)]
+    [InlineData("Dumbbell curl 3x12", false)]
+    [InlineData("Dumbbell curl 3x30 s 2x10 kg", false)]
+    [InlineData("Leg extension 3x12 40 kg", false)] // a stack says nothing outside its machine
+    public void A_small_muscle_learns_from_what_can_be_believed(string line, bool learns) =>
+        Join(Unknown, line).Client.Learned.Any(l => l.ExerciseId is "dumbbell-curl" or "leg-extension").ShouldBe(learns);
+
+    [Fact]
+    public void The_same_movement_with_other_things_follows_and_logs_come_first()
+    {
+        var (client, _) = Join(Unknown, "Dumbbell lateral raise 3x12 2x8 kg");
+        var logged = new LearnedLift("overhead-press", "dumbbell-lateral-raise", 18, 0.1, Reason.Text("a log"));
+        var (taught, _) = Join(Unknown with { Learned = [logged] }, "Dumbbell lateral raise 3x12 2x8 kg");
+
+        client.Learned.Select(l => l.ExerciseId).ShouldContain("one-arm-lateral-raise");
+        client
+            .Learned.Single(l => l.ExerciseId == "one-arm-lateral-raise")
+            .OneRepMaxKg.ShouldBe(client.Learned.Single(l => l.ExerciseId == "dumbbell-lateral-raise").OneRepMaxKg / 2, 0.02);
+        taught.Learned.Where(l => l.ExerciseId == "dumbbell-lateral-raise").ShouldBe([logged]);
     }
 
     [Fact]

@@ -1,0 +1,82 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Making.Rebuilding;
+
+/// <summary>
+/// What a gym line says of a small muscle: a curl is measured by no lift but itself, so who curls a pair of five for twelve does about
+/// fourteen with them, whatever the usual relations between lifts say. It holds for the exercise and for the same movement done with
+/// other things, where the ratio of the two is known (common practice).
+/// </summary>
+internal static class SmallMuscles
+{
+    /// <summary>Spread of the exercise itself, as a share: what one line says may be meant light or heavy.</summary>
+    private const double Spread = 0.2;
+
+    /// <summary>Further from what was expected than so many times, up or down, it is a slip of the pen.</summary>
+    private const double Believed = 2;
+
+    /// <summary>Most reps that say something of strength.</summary>
+    private const int MostReps = 20;
+
+    /// <summary>Maxima that the lines show, one for each exercise that has no log yet; of several lines the heaviest counts.</summary>
+    public static ImmutableArray<LearnedLift> Of(IEnumerable<GymLine> lines, ClientProfile client, ClientStrength strength, Trade trade) =>
+        [
+            .. lines
+                .Where(l => l is { Timed: false, Target.IsOpen: false, Load: not null } && l.Target.Min <= MostReps)
+                .SelectMany(l => Told(l, trade.Catalogue.Get(l.ExerciseId), client, strength, trade))
+                .Where(t => !client.Learned.Any(l => l.ExerciseId == t.ExerciseId))
+                .GroupBy(t => t.ExerciseId, StringComparer.Ordinal)
+                .OrderBy(g => g.Key, StringComparer.Ordinal)
+                .Select(g => g.MaxBy(t => t.OneRepMaxKg)!),
+        ];
+
+    private static IEnumerable<LearnedLift> Told(GymLine line, Exercise gym, ClientProfile client, ClientStrength strength, Trade trade)
+    {
+        if (!IsFreeWeight(gym) || gym.Strength is not { } relation || strength.For(gym) is not { } expected)
+        {
+            yield break;
+        }
+
+        var reps = line.Target.Min + (line.Reserve ?? trade.Strength.Evidence.UsualReserve);
+        var most = RepMaxCurve.OneRepMax(
+            TypedLoad.TotalKg(line.Load! with { ToKg = null }, gym),
+            Math.Min(reps, RepMaxCurve.MostReps),
+            relation.Curve
+        );
+        var apart = most / expected.OneRepMaxKg;
+        if (apart is > Believed or < 1 / Believed)
+        {
+            yield break;
+        }
+
+        var movement = trade.Names.MovementOf(gym);
+        var kin = trade.Catalogue.AtHome.Where(e =>
+            e.Id == gym.Id || (movement is not null && IsFreeWeight(e) && trade.Names.MovementOf(e) == movement)
+        );
+        foreach (var home in kin.Where(e => e.Strength?.Anchor == relation.Anchor))
+        {
+            yield return new LearnedLift(
+                relation.Anchor,
+                home.Id,
+                Math.Round(most * Ratio(home, client) / Ratio(gym, client), 2),
+                Spread,
+                Reason.Of("strength.gym-line", ("line", Shorthand.Write(line)))
+            );
+        }
+    }
+
+    private static double Ratio(Exercise exercise, ClientProfile client) =>
+        client.Level == Level.Beginner ? exercise.Strength!.BeginnerRatio ?? exercise.Strength.Ratio : exercise.Strength!.Ratio;
+
+    /// <summary>A small muscle moves what is held and nothing of the body.</summary>
+    private static bool IsFreeWeight(Exercise exercise) =>
+        exercise is { AtHome: true, Structure: ExerciseStructure.Isolation }
+        && exercise.Setups.All(s => s.Load is { BodyShare: 0, Leverage: null, External: { Required: true, Share: 1 } });
+}
