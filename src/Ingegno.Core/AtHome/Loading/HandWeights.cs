@@ -35,7 +35,7 @@ public static class HandWeights
     }
 
     /// <summary>Heaviest plate that a hand holds by its rim, and heaviest that both hold, kg. Common practice.</summary>
-    private const double HeaviestInOneHandKg = 10,
+    private const double HeaviestInOneHandKg = 5,
         HeaviestInBothHandsKg = 25;
 
     /// <summary>Plates of a bar held on their own, one or one in each hand: what is at hand for raises and small muscles beside a

@@ -88,6 +88,11 @@ internal static class DoseAssembly
     /// <summary>From so many on, steps of walking lunges and reps of alternating limbs are counted in all (common practice).</summary>
     private const int LeastInAll = 16;
 
+    private static bool CountsSteps(LineDraft draft, Exercise exercise) => draft.InSteps && exercise.Pattern == MovementPattern.Lunge;
+
+    private static bool IsInTurn(GymLine line, Exercise exercise) =>
+        exercise.Id == "walking-lunge" || line.Modifiers.Any(m => m.Id == "alternating");
+
     /// <summary>Twenty walking lunges are ten a side.</summary>
     private static GymLine InAll(GymLine line, LineDraft draft, Exercise exercise)
     {
@@ -97,9 +102,8 @@ internal static class DoseAssembly
             || line.Timed
             || line.Target.IsOpen
             || !line.Each.IsEmpty
-            || low < LeastInAll
             || low % 2 + high % 2 > 0
-            || (exercise.Id != "walking-lunge" && !line.Modifiers.Any(m => m.Id == "alternating"))
+            || !(CountsSteps(draft, exercise) || (low >= LeastInAll && IsInTurn(line, exercise)))
         )
         {
             return line;

@@ -74,6 +74,7 @@ internal static class LoadReader
                 && pieces == 1
                 && range.Upper is null
                 && at.Now.Text is not ("x" or "*" or "sets" or "%")
+                && !IsMoreWork(at.Now)
                 && Bare(draft, range, pieces);
         }
 
@@ -122,6 +123,23 @@ internal static class LoadReader
         draft.Load ??= new PlannedLoad(Kg(loads.Min(), per), ToKg: loads.Max() > loads.Min() ? Kg(loads.Max(), per) : null);
         return true;
     }
+
+    /// <summary>15 + 10 partials: what follows is done after the set and lifts nothing.</summary>
+    private static bool IsMoreWork(LineToken token) =>
+        token.Text
+            is "partials"
+                or "partial"
+                or "negatives"
+                or "negative"
+                or "pulses"
+                or "pulse"
+                or "halves"
+                or "half"
+                or "reps"
+                or "rep"
+                or "sec"
+                or "secs"
+                or "s";
 
     /// <summary>+10 without a unit is added in kilograms.</summary>
     private static bool Bare(LineDraft draft, Span range, int pieces) => draft.HasDose && Take(draft, range, 1, pieces, added: true);

@@ -11,6 +11,7 @@ internal static class SetCounts
         if (Open(at))
         {
             Join(draft, group with { Open = true });
+            LeavesSome(at, draft);
             SideReader.Read(at, draft);
             return true;
         }
@@ -32,6 +33,13 @@ internal static class SetCounts
         if ((BeforeLoad(at) ?? Figures.Range(at)) is not { } count)
         {
             return !needed;
+        }
+
+        if (number is not null && at.Now.Is("%"))
+        {
+            Join(draft, group); // 5x80%: sets at a share of the maximum, of nobody knows how many
+            _ = at.Back(start);
+            return true;
         }
 
         if (Figures.Length(at) is { } metres)
@@ -82,10 +90,21 @@ internal static class SetCounts
         }
 
         var lastOpen = at.Now is { Text: "+", Spaced: false } && !at.Ahead(1).IsNumber && at.Take("+");
-        at.TakeAny("reps", "rep", "breaths", "steps");
+        draft.InSteps |= at.TakeAny("steps", "step").Length > 0;
+        at.TakeAny("reps", "rep", "breaths");
         Join(draft, group with { Counts = [count], LastOpen = lastOpen });
         SideReader.Read(at, draft);
         return true;
+    }
+
+    /// <summary>AMRAP-1: as many as possible but one.</summary>
+    private static void LeavesSome(TokenCursor at, LineDraft draft)
+    {
+        if (at.Now is { Text: "-", Spaced: false } && at.Ahead(1) is { IsWhole: true, Spaced: false, Value: <= 5 } left)
+        {
+            draft.Rirs.Add(new Span(left.Value, left.Value));
+            at.At += 2;
+        }
     }
 
     /// <summary>3x12 - 20kg: a dash that leads to a load makes no range of reps.</summary>
