@@ -14,7 +14,14 @@ public static class HandWeights
     public static IEnumerable<ReachableLoad> Pair(Thing thing)
     {
         ArgumentNullException.ThrowIfNull(thing);
-        return thing.Count < 2 ? [] : Loaded(thing, handles: 2);
+        return IsAPair(thing) ? Loaded(thing, handles: 2) : [];
+    }
+
+    /// <summary>There are two of it, and a hand holds each.</summary>
+    public static bool IsAPair(Thing thing)
+    {
+        ArgumentNullException.ThrowIfNull(thing);
+        return thing.Count > 1 && !(thing.Kind.Is("plate") && thing.MassKg > HeaviestInOneHandKg);
     }
 
     /// <summary>Two unequal weights, one in each hand: for legs and carries, swapped from set to set.</summary>

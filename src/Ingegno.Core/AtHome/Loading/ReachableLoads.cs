@@ -34,7 +34,7 @@ public sealed class ReachableLoads
         sources.Any(source =>
             source switch
             {
-                LoadSource.Pair => _kit.UsableThatAre("hand-weight").Any(t => t.Count > 1)
+                LoadSource.Pair => _kit.UsableThatAre("hand-weight").Any(HandWeights.IsAPair)
                     || Plates(hands: 2).Any()
                     || PlaceLoads.Containers(_kit, "hold").Any(c => c.Count > 1 && CanFill(c)),
                 LoadSource.One => _kit.UsableThatAre("hand-weight").Any() || Plates(hands: 1).Any(),

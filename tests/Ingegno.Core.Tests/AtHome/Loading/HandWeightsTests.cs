@@ -20,6 +20,12 @@ public class HandWeightsTests
         loads.From([LoadSource.One]).Select(l => l.MassKg).Max().ShouldBe(20);
     }
 
+    [Theory]
+    [InlineData(5, true)]
+    [InlineData(10, false)]
+    public void Loose_plates_are_a_pair_by_the_same_rule(double kg, bool pair) =>
+        HandWeights.Pair(Weight("plates", 2, kg: kg)).Any().ShouldBe(pair);
+
     [Fact]
     [Trait("source", "common practice: a full canister goes into the rucksack")]
     public void A_canister_full_of_water_is_packed_into_a_bag()
