@@ -65,6 +65,7 @@ public sealed record RelevanceRules(double Muscles, double MusclesWithoutPattern
 /// <param name="Unloaded">Share left where an isolation line is loaded and nothing is taken in hand.</param>
 /// <param name="UnloadedCompound">The same for a compound line.</param>
 /// <param name="ShortLoses">Share lost at most by a load with which the sets fall short of the planned reps.</param>
+/// <param name="LeastOfOwnOpen">Reps to failure from which an open set of the line's own exercise is one: with fewer it is eased.</param>
 /// <param name="LimitedElsewhere">Share left where something gives out first that the line is not for, as the press of a squat that ends
 /// overhead.</param>
 /// <param name="FastLoad">Share that hangs on the load where it is moved fast: reps to failure do not measure it.</param>
@@ -85,6 +86,7 @@ public sealed record ResistanceRules(
     double Unloaded,
     double UnloadedCompound,
     double ShortLoses,
+    double LeastOfOwnOpen,
     double LimitedElsewhere,
     double FastLoad,
     double CarriedLoad,

@@ -149,10 +149,12 @@ internal static class SessionChecks
             second.Line
         );
 
+    /// <summary>Asked of a plan as it was written: a day of a rebuilt one has its own preparation for the shoulder blades.</summary>
     private static IEnumerable<Finding> Overhead(AuditedPlan plan) =>
         from day in plan.Exercises.GroupBy(e => e.Day)
         where
-            day.Any(e => e.Exercise.Pattern == MovementPattern.VerticalPush)
+            day.All(e => e.Home is null)
+            && day.Any(e => e.Exercise.Pattern == MovementPattern.VerticalPush)
             && !day.Any(e =>
                 e.Exercise.Pattern is MovementPattern.ScapularControl or MovementPattern.Mobility or MovementPattern.RearShoulder
             )

@@ -49,7 +49,8 @@ public sealed class LineMatcher(ClientAtPlace at)
                 continue;
             }
 
-            var (loaded, missing) = _resistance.Best(exercise, line);
+            var asked = line.For(exercise, Rules);
+            var (loaded, missing) = _resistance.Best(exercise, asked);
             if (loaded is null)
             {
                 ruledOut.Add(
@@ -74,7 +75,7 @@ public sealed class LineMatcher(ClientAtPlace at)
                 continue;
             }
 
-            usable.Add(Score(line, exercise, loaded, new MatchScores(muscles, pattern, 0, 0, 0, 0, 0)));
+            usable.Add(Score(asked, exercise, loaded, new MatchScores(muscles, pattern, 0, 0, 0, 0, 0)));
         }
 
         return (

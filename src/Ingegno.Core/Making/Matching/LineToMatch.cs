@@ -14,6 +14,23 @@ namespace Ingegno.Core.Making.Matching;
 /// <param name="Approach">The school that its day follows.</param>
 public sealed record LineToMatch(GymLine Line, Exercise Exercise, LineRole Role, WantedEffort Effort, Approach Approach)
 {
+    /// <summary>
+    /// The line as an exercise answers it. An open set of the line's own exercise is as long as it is in the gym, where nobody eased it;
+    /// of any other it should be a set.
+    /// </summary>
+    public LineToMatch For(Exercise home, MatchRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(rules);
+        var least = rules.Resistance.LeastOfOwnOpen;
+        return Line.Target.IsOpen && home.Id == Exercise.Id && least < Effort.Low
+            ? this with
+            {
+                Effort = Effort with { Low = least, Start = least },
+            }
+            : this;
+    }
+
     /// <summary>Reps to failure that count as on target, with the tolerance of the role.</summary>
     public RepAim Aim(MatchRules rules)
     {

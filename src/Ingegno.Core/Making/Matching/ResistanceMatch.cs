@@ -207,12 +207,14 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             : straight;
 
     /// <summary>External load in kg that the line itself names, where its own exercise is done: in kg, or as a share of the bar's
-    /// maximum.</summary>
+    /// maximum. A small muscle's load holds for the same movement with other things.</summary>
     private double? NamedKg(Exercise exercise, Way way, LineToMatch line)
     {
         if (exercise.Id != line.Exercise.Id)
         {
-            return null;
+            return line.Line.Load is { } told && SmallMuscle.AreKin(line.Exercise, exercise, at.Trade.Names)
+                ? TypedLoad.TotalKg(told, line.Exercise) * SmallMuscle.Times(exercise, line.Exercise, at.Client.Level)
+                : null;
         }
 
         if (line.Line.Load is { } load)

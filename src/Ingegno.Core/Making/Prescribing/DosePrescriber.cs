@@ -100,11 +100,14 @@ public static class DosePrescriber
         // However little is known, nobody begins a set of ten with one: half of it shows as much, and can be put down.
         var careful = KeptTarget.CarefulLast(expected, WorkingSets(asked.Line), rest, asked.Effort.Rir, trade) - asked.Effort.Rir;
         var start = (int)Math.Max(Math.Ceiling(target.Min / 2.0), careful);
-        return start < target.Min && expected.High > expected.Mid * RoughFrom
+        return start <= target.Min * NearlyThere && expected.High > expected.Mid * RoughFrom
                 ? reason.Then(Reason.Of("dose.rough-guess", ("start", start), ("build", target.Max)))
-            : target == wanted ? reason
+            : target.Min >= wanted.Min ? reason
             : reason.Then(Reason.Of("dose.kept", ("bottom", target.Min), ("wanted", wanted.Min), ("and_more", wanted.Min != wanted.Max)));
     }
+
+    /// <summary>From this share of the bottom on, a start is the bottom: nobody is told to start at fourteen beside 15-18.</summary>
+    private const double NearlyThere = 0.9;
 
     /// <summary>Expected reps whose high end lies this many times above the middle are a guess.</summary>
     private const double RoughFrom = 1.35;

@@ -97,6 +97,7 @@ public static class LineEvidence
         if (
             line.Timed
             || line.Target.IsOpen
+            || line.Method == SetMethod.Density // a total says nothing of one set
             || exercise.Strength is not { } relation
             || relation.Ratio < trade.Strength.Evidence.LeastRatio
             || line.Target.Max > trade.Strength.Evidence.MostReps

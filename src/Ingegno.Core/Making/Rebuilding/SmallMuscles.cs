@@ -10,9 +10,8 @@ using Ingegno.Core.Written.Programs;
 namespace Ingegno.Core.Making.Rebuilding;
 
 /// <summary>
-/// What a gym line says of a small muscle: a curl is measured by no lift but itself, so who curls a pair of five for twelve does about
-/// fourteen with them, whatever the usual relations between lifts say. It holds for the exercise and for the same movement done with
-/// other things, where the ratio of the two is known (common practice).
+/// What a gym line says of a small muscle: who curls a pair of five for twelve does about fourteen with them, whatever the usual relations
+/// between lifts say (common practice).
 /// </summary>
 internal static class SmallMuscles
 {
@@ -39,7 +38,7 @@ internal static class SmallMuscles
 
     private static IEnumerable<LearnedLift> Told(GymLine line, Exercise gym, ClientProfile client, ClientStrength strength, Trade trade)
     {
-        if (!IsFreeWeight(gym) || gym.Strength is not { } relation || strength.For(gym) is not { } expected)
+        if (!SmallMuscle.IsFreeWeight(gym) || gym.Strength is not { } relation || strength.For(gym) is not { } expected)
         {
             yield break;
         }
@@ -56,27 +55,15 @@ internal static class SmallMuscles
             yield break;
         }
 
-        var movement = trade.Names.MovementOf(gym);
-        var kin = trade.Catalogue.AtHome.Where(e =>
-            e.Id == gym.Id || (movement is not null && IsFreeWeight(e) && trade.Names.MovementOf(e) == movement)
-        );
-        foreach (var home in kin.Where(e => e.Strength?.Anchor == relation.Anchor))
+        foreach (var home in trade.Catalogue.AtHome.Where(e => SmallMuscle.AreKin(gym, e, trade.Names)))
         {
             yield return new LearnedLift(
                 relation.Anchor,
                 home.Id,
-                Math.Round(most * Ratio(home, client) / Ratio(gym, client), 2),
+                Math.Round(most * SmallMuscle.Times(home, gym, client.Level), 2),
                 Spread,
                 Reason.Of("strength.gym-line", ("line", Shorthand.Write(line)))
             );
         }
     }
-
-    private static double Ratio(Exercise exercise, ClientProfile client) =>
-        client.Level == Level.Beginner ? exercise.Strength!.BeginnerRatio ?? exercise.Strength.Ratio : exercise.Strength!.Ratio;
-
-    /// <summary>A small muscle moves what is held and nothing of the body.</summary>
-    private static bool IsFreeWeight(Exercise exercise) =>
-        exercise is { AtHome: true, Structure: ExerciseStructure.Isolation }
-        && exercise.Setups.All(s => s.Load is { BodyShare: 0, Leverage: null, External: { Required: true, Share: 1 } });
 }

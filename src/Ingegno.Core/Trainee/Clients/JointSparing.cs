@@ -1,3 +1,4 @@
+using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.Catalogue;
@@ -22,8 +23,11 @@ public static class JointSparing
         Loaded(exercise, client)
             .Select(j => Reason.Of("why.loads-joint", ("joint", Term.For(j.Joint)), ("soreness", Term.For(j.Severity))));
 
-    /// <summary>Whether long lowering and long pauses are to be left out: they load the sore joint longer.</summary>
-    public static bool RulesOutSlow(Exercise exercise, ClientProfile client) => Loaded(exercise, client).Any();
+    /// <summary>Whether long lowering and long pauses are to be left out: they load the sore joint longer. A back that hurts
+    /// is spared them in all that bends or holds it (docs/trade/cautions).</summary>
+    public static bool RulesOutSlow(Exercise exercise, ClientProfile client) =>
+        Loaded(exercise, client).Any()
+        || (exercise.Joints.GetValueOrDefault(Joint.LowBack) > 0 && client.SoreJoints.Any(j => j.Joint == Joint.LowBack));
 
     private static IEnumerable<SoreJoint> Loaded(Exercise exercise, ClientProfile client)
     {

@@ -45,5 +45,24 @@ public class PairOfTwentiesTests
         Read(doubt.Others.Single().Row).Load.ShouldBe(new PlannedLoad(30, Pieces: 2));
     }
 
+    [Theory]
+    [InlineData("Split squat 3x8 2x15", 2, "3x8, 2x15")]
+    [InlineData("Goblet squat 3x12 1x16", 1, "3x12, 1x16")]
+    public void What_stands_beside_the_dose_with_nothing_between_is_held_and_asked(string row, int pieces, string otherwise)
+    {
+        var read = new ShorthandParser(Trade.Shipped.Names).Parse(row);
+
+        read.Lines.Single().Load!.Pieces.ShouldBe(pieces);
+        var doubt = read.Rows.Single().Doubts.Single(d => d.Message.Code == "shorthand.load-or-sets");
+        doubt.Others.Single().Row.ShouldEndWith(otherwise);
+    }
+
+    [Theory]
+    [InlineData("Split squat 3x8, 2x15")]
+    [InlineData("Split squat 3x8 + 2x15")]
+    [InlineData("Back squat 5x5 1x20")]
+    [InlineData("DB bench 3x8 2x2")]
+    public void Where_something_stands_between_or_nothing_is_held_they_are_sets(string row) => Read(row).Load.ShouldBeNull();
+
     private static GymLine Read(string row) => new ShorthandParser(Trade.Shipped.Names).Parse(row).Lines.Single();
 }

@@ -41,9 +41,14 @@ internal static class DoseAssembly
         StepOfNextWeek(draft, exercise);
         TwentyOnes(line, draft, groups);
         SettleBare(draft, groups);
-        PairOfTwenties.Settle(draft, exercise);
+        PairOfTwenties.Settle(draft, groups, exercise);
         SettleDurations(draft, groups, holds, ref rest);
-        if (groups.Count == 0)
+        if (groups.Count == 0 && draft.RepMax is { } maximum)
+        {
+            groups.Add(SetGroup.OfMaximum(maximum)); // bench 5RM: it is found out, and that is the line
+            draft.Method ??= SetMethod.TopSet;
+        }
+        else if (groups.Count == 0)
         {
             groups.Add(new SetGroup { Sets = UsualSets, Counts = [new Span(UsualReps.Min, UsualReps.Max)] });
             draft.Doubt(0, 1, "shorthand.no-dose");

@@ -113,6 +113,7 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             "shorthand.figure-without-unit" when doubt.What["figure"] is double figure => Units(figure, line),
             "shorthand.in-all" => [EachSide(line)],
             "shorthand.rest-or-pair" => [Pair(line)],
+            "shorthand.load-or-sets" when line.Load is { } held => [MoreSets(line, held)],
             _ => [],
         };
         return new ReadingDoubt(doubt.Start + 1, Math.Min(doubt.Length, Math.Max(1, row.Length)), doubt.What, [.. others]);
@@ -130,6 +131,20 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
     {
         var pair = line with { RestSeconds = null, RestTo = null, Load = new PlannedLoad(line.RestSeconds ?? 0, Pieces: 2) };
         return new OtherReading($"2 x {line.RestSeconds} kg", Shorthand.Write(pair));
+    }
+
+    /// <summary>The pair that is held as so many sets of that many reps.</summary>
+    private static OtherReading MoreSets(GymLine line, PlannedLoad held)
+    {
+        var more = new SetTarget((int)held.Kg, (int)held.Kg);
+        var sets = line with
+        {
+            Load = null,
+            Sets = line.Sets + held.Pieces,
+            Target = new SetTarget(Math.Min(line.Target.Min, more.Min), Math.Max(line.Target.Max, more.Max)),
+            Each = [.. Enumerable.Repeat(new PlannedSet(line.Target), line.Sets), .. Enumerable.Repeat(new PlannedSet(more), held.Pieces)],
+        };
+        return new OtherReading($"{held.Pieces}x{more.InWords}", Shorthand.Write(sets));
     }
 
     /// <summary>What a figure without a unit could be.</summary>

@@ -26,11 +26,12 @@ internal static class LoadReader
         var added = at.Now.Is("+") && at.Ahead(1).IsNumber && at.Take("+");
         var pieces = at.TakePhrase("pair of") || at.TakePhrase("two") ? 2 : 1;
         marked |= pieces > 1;
+        var crossed = false;
         if (at.Now.IsWhole && at.Now.Value <= MostPieces && at.Ahead(1).Text is "x" or "*" && at.Ahead(2).IsNumber)
         {
             pieces = (int)at.Now.Value;
             at.At += 2;
-            marked = true;
+            marked = crossed = true;
         }
 
         if (!added && pieces == 1 && OfEachSet(at, draft))
@@ -59,13 +60,13 @@ internal static class LoadReader
 
         if (
             per == 0
-            && asked
-            && pieces > 1
+            && (asked || range.From % 1 > 0)
+            && crossed
             && range.From >= LeastOfPair
             && at.Now.Text is not ("x" or "*" or "reps" or "sets" or "%" or "sec")
         )
         {
-            return Take(draft, range, 1, pieces, added: false); // 3x40 m @ 2x24
+            return Take(draft, range, 1, pieces, added: false); // 3x40 m @ 2x24, 3x10 2x22.5
         }
 
         if (per == 0)
@@ -188,7 +189,7 @@ internal static class LoadReader
 
     private static bool RepMax(TokenCursor at, LineDraft draft)
     {
-        at.TakeAny("@", "at", "with");
+        var signed = at.TakeAny("@", "at", "with").Length > 0;
         at.TakeAny("~", "a", "the", "your");
         if (!at.Now.IsWhole || at.Ahead(1) is not { Text: "rm" } || at.Now.Value is < 2 or > 30)
         {
@@ -198,6 +199,13 @@ internal static class LoadReader
         draft.RepMax = (int)at.Now.Value;
         at.At += 2;
         at.TakeAny("load", "weight");
+        if (!signed && !draft.HasDose && at.Now.Text is "then" or "+")
+        {
+            // 3RM, then 3x5: it is found out first, and the rest is less.
+            draft.Groups.Add(SetGroup.OfMaximum(draft.RepMax.Value));
+            draft.Method = SetMethod.TopSet;
+        }
+
         return true;
     }
 

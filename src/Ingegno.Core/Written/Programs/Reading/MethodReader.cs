@@ -134,7 +134,7 @@ internal static class MethodReader
         return true;
     }
 
-    /// <summary>Density 10 min, AMRAP 10 min, 50 total reps.</summary>
+    /// <summary>Density 10 min, AMRAP 10 min, and totals.</summary>
     private static bool Density(TokenCursor at, LineDraft draft)
     {
         var start = at.At;
@@ -158,24 +158,44 @@ internal static class MethodReader
             return Block(draft, before.From);
         }
 
-        at.At = start;
-        if (Figures.Range(at) is { } all)
-        {
-            var total = at.Take("total");
-            if (at.TakeAny("reps", "rep").Length > 0 && (total || at.TakeAny("total").Length > 0 || at.TakePhrase("in total")))
-            {
-                draft.Method = SetMethod.Density;
-                draft.MethodFigures = $"{all.From:0} reps";
-                if (!draft.HasDose)
-                {
-                    draft.Groups.Add(new SetGroup { Sets = 1, Open = true });
-                }
+        return at.Back(start) || Total(at, draft);
+    }
 
-                return true;
-            }
+    /// <summary>Reps of a set when a total is done in as many sets as it takes, and most sets (common practice).</summary>
+    private const int OfTotal = 10;
+
+    private const int MostOfTotal = 5;
+
+    /// <summary>50 total reps, 30 total, 100 reps in as few sets as possible: sets of about ten.</summary>
+    private static bool Total(TokenCursor at, LineDraft draft)
+    {
+        var said = at.TakePhrase("total of") || at.TakeAny("accumulate").Length > 0;
+        if (!at.Now.IsWhole || at.Now.Value > ShorthandLimits.Reps * 2)
+        {
+            return false;
         }
 
-        return false;
+        var all = (int)at.Now.Value;
+        at.At++;
+        said |= at.Take("total");
+        var reps = at.TakeAny("reps", "rep").Length > 0;
+        said |= at.Take("total") || at.TakePhrase("in total");
+        said |= (said || reps) && at.TakeAnyPhrase("in as few sets as possible", "as few sets as possible", "in as few as possible");
+        if (!said || (draft.HasDose && !reps) || all < 1)
+        {
+            return false;
+        }
+
+        draft.Method = SetMethod.Density;
+        draft.MethodFigures = $"{all} reps";
+        if (!draft.HasDose)
+        {
+            var sets = Math.Clamp((int)Math.Ceiling(all / (double)OfTotal), 1, MostOfTotal);
+            var each = Math.Max(1, (int)Math.Round(all / (double)sets, MidpointRounding.AwayFromZero));
+            draft.Groups.Add(new SetGroup { Sets = sets, Counts = [new Span(each, each)] });
+        }
+
+        return true;
     }
 
     private static bool Block(LineDraft draft, double seconds)

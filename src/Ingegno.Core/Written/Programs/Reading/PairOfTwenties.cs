@@ -17,9 +17,10 @@ internal static class PairOfTwenties
     private const double LightestKg = 4,
         HeaviestKg = 60;
 
-    /// <summary>Takes a time that is none for the pair that it is.</summary>
-    public static void Settle(LineDraft draft, Exercise exercise)
+    /// <summary>Takes a time, or a second dose, that is none for the weights that it is.</summary>
+    public static void Settle(LineDraft draft, List<SetGroup> groups, Exercise exercise)
     {
+        HeldBeside(draft, groups, exercise);
         var repeated = draft.Groups.Exists(g => g.Unit == CountUnit.Reps && (g.Counts.Count > 0 || g.Open));
         if (!repeated || draft.Load is not null || draft.LoadWord is not null || draft.Shares.Count > 0 || !IsDoneWithAPair(exercise))
         {
@@ -47,6 +48,40 @@ internal static class PairOfTwenties
             );
         }
     }
+
+    /// <summary>Split squat 3x8 2x15, goblet squat 3x12 1x16: what stands beside the dose with nothing between is what is held; asked.</summary>
+    private static void HeldBeside(LineDraft draft, List<SetGroup> groups, Exercise exercise)
+    {
+        if (
+            groups is not [{ Unit: CountUnit.Reps }, { Beside: true, Unit: CountUnit.Reps, Sets: 1 or 2, SetsTo: null } beside]
+            || beside is not { Counts: [{ Upper: null, From: >= LightestKg and <= HeaviestKg } kg], LastOpen: false, Open: false }
+            || beside is not { Load: null, Share: null, OfTop: null, Rpe: null, Rir: null }
+            || draft.Load is not null
+            || draft.LoadWord is not null
+            || !IsHeld(exercise, beside.Sets.Value)
+        )
+        {
+            return;
+        }
+
+        groups.RemoveAt(1);
+        draft.Groups.Remove(beside);
+        draft.Load = new PlannedLoad(kg.From, Pieces: beside.Sets.Value);
+        draft.Doubt(
+            0,
+            1,
+            "shorthand.load-or-sets",
+            ("load", Quantity.Kg(kg.From)),
+            ("pieces", beside.Sets.Value),
+            ("sets", $"{beside.Sets}x{kg.From:0}")
+        );
+    }
+
+    /// <summary>So many weights are held in it: two in any of its ways, one in its plainest.</summary>
+    private static bool IsHeld(Exercise exercise, int pieces) =>
+        pieces == 2
+            ? IsDoneWithAPair(exercise) || exercise.Setups.Any(s => s.Load.External is { } load && load.From.Contains(LoadSource.Pair))
+            : exercise.Setups is [{ Load.External: { Required: true } one }, ..] && one.From.Contains(LoadSource.One);
 
     private static bool IsWeight(Duration duration) =>
         duration is { Plural: true, Seconds: { Upper: null, From: >= LightestKg and <= HeaviestKg } };

@@ -97,10 +97,12 @@ internal static class SetCounts
         return true;
     }
 
-    /// <summary>AMRAP-1: as many as possible but one.</summary>
+    /// <summary>AMRAP-1, max - 2: as many as possible but so many.</summary>
     private static void LeavesSome(TokenCursor at, LineDraft draft)
     {
-        if (at.Now is { Text: "-", Spaced: false } && at.Ahead(1) is { IsWhole: true, Spaced: false, Value: <= 5 } left)
+        var close = at.Now is { Text: "-", Spaced: false } && at.Ahead(1) is { Spaced: false };
+        var apart = at.Now.Is("-") && (at.Ahead(2).Kind == TokenKind.End || at.Ahead(2).Text is "," or ")");
+        if ((close || apart) && at.Ahead(1) is { IsWhole: true, Value: > 0 and <= 5 } left)
         {
             draft.Rirs.Add(new Span(left.Value, left.Value));
             at.At += 2;

@@ -11,6 +11,9 @@ internal enum CountUnit
 /// <summary>Sets as they are written together: 3x8, 3x10/8/6, 2xmax. A line may hold several (1x5, 3x8).</summary>
 internal sealed record SetGroup
 {
+    /// <summary>One set of as many reps as can be done with a load that allows no more.</summary>
+    public static SetGroup OfMaximum(int reps) => new() { Sets = 1, Counts = [new Span(reps, reps)] };
+
     /// <summary>Number of sets; null when it was not given.</summary>
     public int? Sets { get; init; }
 
@@ -30,6 +33,9 @@ internal sealed record SetGroup
 
     /// <summary>It was written with its load before the reps, without a unit: 80x5.</summary>
     public bool LoadFirst { get; init; }
+
+    /// <summary>Nothing stands between it and the dose before: 3x12 2x10.</summary>
+    public bool Beside { get; init; }
 
     public PlannedLoad? Load { get; set; }
 

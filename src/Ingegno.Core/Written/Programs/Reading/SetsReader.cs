@@ -13,6 +13,7 @@ internal static class SetsReader
     {
         var start = at.At;
         return WarmUps(at, draft)
+            || (at.Back(start) || HalfEach(at, draft))
             || (at.Back(start) || Labelled(at, draft))
             || (at.Back(start) || LoadFirst(at, draft))
             || (at.Back(start) || AtEach(at, draft))
@@ -45,6 +46,30 @@ internal static class SetsReader
         at.TakeAny("set", "sets");
         at.TakeAny(",", "+", "then");
         draft.Notes.Add($"{(sets.Upper is { } to ? $"{sets.From:0}-{to:0}" : $"{sets.From:0}")} warm-up");
+        return true;
+    }
+
+    /// <summary>3x20 (10 each): the half of it is done on a side.</summary>
+    private static bool HalfEach(TokenCursor at, LineDraft draft)
+    {
+        if (
+            draft.Current is not { Unit: CountUnit.Reps, Open: false, Counts: [{ Upper: null } whole] } both
+            || !at.Now.IsWhole
+            || at.Now.Value * 2 != whole.From
+        )
+        {
+            return false;
+        }
+
+        var half = at.Now.Value;
+        at.At++;
+        at.TakeAny("reps", "rep");
+        if (!SideReader.Read(at, draft))
+        {
+            return false;
+        }
+
+        draft.Groups[^1] = both with { Counts = [new Span(half, half)] };
         return true;
     }
 
@@ -139,6 +164,8 @@ internal static class SetsReader
     /// <summary>3x8, 2-3 x 12, 3 x max.</summary>
     private static bool Times(TokenCursor at, LineDraft draft)
     {
+        var beside =
+            draft.Groups.Exists(g => g.Counts.Count > 0 || g.Open) && at.Before.Text is not ("+" or "," or "then" or "and" or "&" or "/");
         if (SetNumber(at) is not { } sets || !Cross(at))
         {
             return false;
@@ -167,7 +194,13 @@ internal static class SetsReader
         }
 
         at.Take("("); // cluster written in brackets: 5x(2+2+2)
-        return SetCounts.Into(at, draft, sets, needed: true);
+        if (!SetCounts.Into(at, draft, sets, needed: true))
+        {
+            return false;
+        }
+
+        draft.Groups[^1] = draft.Groups[^1] with { Beside = beside };
+        return true;
     }
 
     private static bool Unfinished(TokenCursor at) => at.Now.Text is "submax" or "submaximal" or "submaximally";
@@ -378,13 +411,13 @@ internal static class SetsReader
 
     private static bool Cross(TokenCursor at) => at.TakeAny("x", "*").Length > 0;
 
-    /// <summary>What follows a cross is a weight: 2x20 kg, 2x20s where the sets are known.</summary>
+    /// <summary>What follows a cross is a weight: 2x20 kg, and 2x20s or 2x22.5 where the sets are known.</summary>
     private static bool IsLoad(TokenCursor at, LineDraft draft)
     {
         var start = at.At;
-        _ = Figures.Number(at);
+        var part = Figures.Number(at) % 1 > 0;
         var unit = at.Now;
-        var twenties = unit is { Text: "s", Spaced: false } && draft.Groups.Any(g => g.Counts.Count > 0);
+        var twenties = (part || unit is { Text: "s", Spaced: false }) && draft.Groups.Any(g => g.Counts.Count > 0);
         at.At = start;
         return unit.Text is "kg" or "kgs" or "kilos" or "kilo" or "lb" or "lbs" or "pounds" || twenties;
     }
