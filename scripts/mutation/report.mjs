@@ -1,21 +1,22 @@
-// Reads the report of a run and prints what was not caught, and the share that was.
-import { readFileSync } from 'node:fs';
+// Reads the reports of both runs and prints what was not caught, and the share that was.
+import { escaped, identity, outcome } from './outcome.mjs';
 import { mutation } from './settings.mjs';
 
-const { files } = JSON.parse(readFileSync(process.argv[2], 'utf8'));
-const tested = Object.entries(files)
-  .flatMap(([file, { mutants, source }]) => mutants.map((mutant) => ({ file, source, ...mutant })))
-  .filter(({ status }) => ['Killed', 'Timeout', 'Survived', 'NoCoverage'].includes(status));
-const escaped = tested.filter(({ status }) => status === 'Survived' || status === 'NoCoverage');
-for (const { file, location, source, replacement, mutatorName, status } of escaped) {
+const [first, second] = process.argv.slice(2);
+const again = new Map((second ? outcome(second) : []).map((mutant) => [identity(mutant), mutant]));
+const tested = outcome(first).map((mutant) =>
+  escaped(mutant) ? (again.get(identity(mutant)) ?? mutant) : mutant,
+);
+const missed = tested.filter(escaped);
+for (const { file, location, source, replacement, mutatorName, status } of missed) {
   const line = source.split('\n')[location.start.line - 1].trim();
   console.log(
-    `${file.replace(/^.*Ingegno\.Core\//, '')}:${location.start.line}  ${mutatorName}${status === 'NoCoverage' ? ', no test comes here' : ''}`,
+    `${file.slice(mutation.core.length + 1)}:${location.start.line}  ${mutatorName}${status === 'NoCoverage' ? ', no test comes here' : ''}`,
   );
   console.log(`    ${line}\n    → ${replacement?.replaceAll(/\s+/g, ' ').slice(0, 160) ?? ''}`);
 }
 
-const caught = tested.length - escaped.length;
+const caught = tested.length - missed.length;
 const late = tested.filter(({ status }) => status === 'Timeout').length;
 const share = tested.length === 0 ? 0 : caught / tested.length;
 if (late > 0) {

@@ -1,6 +1,7 @@
 // Writes a configuration of Stryker.NET that mutates a seeded sample of the rule rooms: whole members, so that a mutant and what it
 // stands in are drawn together. Prints how many members were drawn.
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { configuration } from './configuration.mjs';
 import { mutation } from './settings.mjs';
 
 const [seed, wanted, target] = [Number(process.argv[2]), Number(process.argv[3]), process.argv[4]];
@@ -25,22 +26,7 @@ for (const member of members) {
   drawn.set(member.file, [...(drawn.get(member.file) ?? []), `{${member.start}..${member.end}}`]);
 }
 
-const configuration = {
-  'stryker-config': {
-    project: mutation.project,
-    'mutation-level': 'Standard',
-    mutate: [...drawn].map(([file, spans]) => `**/${file.slice(mutation.core.length + 1)}${spans.join('')}`),
-    'ignore-mutations': mutation.ignored,
-    'ignore-methods': mutation.ignoredCalls,
-    'test-case-filter': mutation.without.map((name) => `FullyQualifiedName!~${name}`).join('&'),
-    'coverage-analysis': 'off',
-    concurrency: 2,
-    configuration: 'Release',
-    reporters: ['json', 'dots'],
-    'additional-timeout': mutation.additionalTimeoutMs,
-  },
-};
-writeFileSync(target, JSON.stringify(configuration, null, 2));
+writeFileSync(target, configuration(drawn, [...mutation.without, ...mutation.slow]));
 console.log(`${[...drawn.values()].flat().length} members of ${members.length}, seed ${seed}`);
 
 /** Members of a file: what stands between two empty lines, where there is something that a mutant can change. */

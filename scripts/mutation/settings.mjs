@@ -28,6 +28,24 @@ export const mutation = {
     'RebuildEngineTests.The_same_request_gives_the_same_plan',
   ],
 
+  /** Seconds each, and seldom the first to notice: asked of what the others let through. */
+  slow: [
+    'Tests.Approved',
+    'KitMatrixTests',
+    'RebuildEngineTests',
+    'WeekChoiceTests',
+    'BlockPlannerTests',
+    'BlockReportTests',
+    'ReasonTests',
+    'ReleaseTests',
+    'WholeCatalogueTests',
+    'CoachRowTests',
+    'ChoiceSolverTests',
+    'SessionPlannerTests',
+    'ReplacementTests',
+    'ProgressionPropertyTests',
+  ],
+
   /** Places that look mutable for each mutant that comes of them: measured. */
   placesPerMutant: 1.7,
 
