@@ -379,12 +379,16 @@ public sealed class KitParagraph(KitShorthand shorthand)
         return new KitFind(phrase, new KitEntry(item, true, null, 0, []), Reason.Of("kit.ask-steps"));
     }
 
-    /// <summary>A barbell and 100 kg of plates: the usual pairs that come to it.</summary>
+    private static readonly ImmutableArray<string> TrapBars = ["trap bar", "hex bar", "hexagonal bar"];
+
+    /// <summary>A barbell, or a trap bar, and 100 kg of plates: the usual pairs that come to it.</summary>
     private static KitFind? BarWithPlates(string phrase, string said)
     {
         var lower = said.ToLowerInvariant();
+        var trap = TrapBars.Any(t => lower.Contains(t, StringComparison.Ordinal));
         var bar =
-            lower.Contains("barbell", StringComparison.Ordinal)
+            trap
+            || lower.Contains("barbell", StringComparison.Ordinal)
             || lower.StartsWith("bar ", StringComparison.Ordinal)
             || lower.Contains("olympic bar", StringComparison.Ordinal);
         var masses = KitQuantity.In(said).Where(q => q.Kind == QuantityKind.Mass).ToList();
@@ -393,7 +397,10 @@ public sealed class KitParagraph(KitShorthand shorthand)
             return null;
         }
 
-        var handle = masses.Count > 1 ? masses[0].Value : 20;
+        var handle =
+            masses.Count > 1 ? masses[0].Value
+            : trap ? 25
+            : 20;
         var left = masses[^1].Value;
         var plates = ImmutableArray.CreateBuilder<PlateSet>();
         foreach (var plate in Plates)
@@ -415,8 +422,8 @@ public sealed class KitParagraph(KitShorthand shorthand)
         var item = new KitItem
         {
             Id = "new",
-            Kind = "adjustable-barbell",
-            Name = "Barbell with plates",
+            Kind = trap ? "trap-bar" : "adjustable-barbell",
+            Name = trap ? "Trap bar with plates" : "Barbell with plates",
             HandleKg = handle,
             Plates = plates.ToImmutable(),
         };

@@ -60,6 +60,17 @@ public static class HandWeights
             );
     }
 
+    /// <summary>Mass of a plate of a cable column's stack, kg. Common practice.</summary>
+    private const double StackPlateKg = 5;
+
+    /// <summary>Every load of a cable column: so many plates of its stack.</summary>
+    public static IEnumerable<ReachableLoad> Stack(Thing column)
+    {
+        ArgumentNullException.ThrowIfNull(column);
+        return from plates in Enumerable.Range(1, (int)(column.MassKg / StackPlateKg))
+            select new ReachableLoad(plates * StackPlateKg, $"{column.InWords}, {column.Mass(plates * StackPlateKg)} of it", [column.Id]);
+    }
+
     private static IEnumerable<ReachableLoad> Loaded(Thing thing, int handles)
     {
         ArgumentNullException.ThrowIfNull(thing);
@@ -70,7 +81,8 @@ public static class HandWeights
         }
 
         // Both sides of every handle are loaded alike, so plates go in twos, or in fours for a pair.
-        var bare = thing.Item.HandleKg ?? thing.Kind.TypicalMassKg ?? 0;
+        // Where no plates are said, its mass is that of bar and plates together.
+        var bare = thing.Item.HandleKg ?? (thing.Item.Plates.IsDefaultOrEmpty ? thing.Item.MassKg : null) ?? thing.Kind.TypicalMassKg ?? 0;
         var plates = thing.Item.Plates.Select(
             (p, i) => new LooseObject($"{i}", thing.Mass(p.MassKg), p.MassKg * 2, 0, p.Count / (2 * handles))
         );

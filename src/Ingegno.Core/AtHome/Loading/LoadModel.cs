@@ -97,6 +97,12 @@ public enum LoadSource
 
     /// <summary>A loaded bar.</summary>
     Bar,
+
+    /// <summary>A bar to stand in, with its plates.</summary>
+    TrapBar,
+
+    /// <summary>The stack of a cable column.</summary>
+    Stack,
 }
 
 /// <summary>External load of a set-up.</summary>

@@ -40,8 +40,10 @@ public sealed class ReachableLoads
                 LoadSource.One => _kit.UsableThatAre("hand-weight").Any() || Plates(hands: 1).Any(),
                 LoadSource.Mixed => _kit.UsableThatAre("hand-weight").Count() > 1,
                 LoadSource.Bar => _kit.UsableThatAre("loaded-bar").Any(),
+                LoadSource.TrapBar => _kit.UsableThatAre("trap-bar").Any(),
+                LoadSource.Stack => _kit.UsableThatAre("stack").Any(),
                 LoadSource.Worn => _kit.UsableThatAre("vest").Any() || PlaceLoads.Containers(_kit, "wear").Any(CanFill),
-                _ => PlaceLoads.Containers(_kit, "hold").Any(CanFill),
+                _ => PlaceLoads.Containers(_kit, "hold").Any(CanFill) || _kit.UsableThatAre("hold-whole").Any(),
             }
         );
 
@@ -66,8 +68,10 @@ public sealed class ReachableLoads
                 LoadSource.One => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.One).Concat(Plates(hands: 1)),
                 LoadSource.Mixed => HandWeights.Mixed([.. _kit.UsableThatAre("hand-weight")]),
                 LoadSource.Bar => _kit.UsableThatAre("loaded-bar").SelectMany(HandWeights.One),
+                LoadSource.TrapBar => _kit.UsableThatAre("trap-bar").SelectMany(HandWeights.One),
+                LoadSource.Stack => _kit.UsableThatAre("stack").SelectMany(HandWeights.Stack),
                 LoadSource.Worn => _kit.UsableThatAre("vest").SelectMany(HandWeights.One).Concat(Filled("wear", hands: 1)),
-                LoadSource.Held => Filled("hold", hands: 1),
+                LoadSource.Held => Filled("hold", hands: 1).Concat(_kit.UsableThatAre("hold-whole").SelectMany(HandWeights.One)),
                 _ => throw new InvalidOperationException($"Unknown load source {source}."),
             };
             _known[source] = loads = Merge(found.Select(l => l with { Source = source }));

@@ -38,7 +38,7 @@ public sealed class PlainStrength(ClientProfile client, Trade trade)
                     weight.From switch
                     {
                         LoadSource.Pair => "plainly.each-hand",
-                        LoadSource.Bar => "plainly.bar",
+                        LoadSource.Bar or LoadSource.TrapBar => "plainly.bar",
                         _ => "plainly.one",
                     },
                     ("low", Math.Max(0, low)),

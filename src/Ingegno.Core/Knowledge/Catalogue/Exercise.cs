@@ -59,6 +59,15 @@ public sealed record Exercise
     /// <summary>How familiar it is, 1 (a rare invention) to 5 (everybody knows it and learns it in a minute). Common practice.</summary>
     public int Familiarity { get; init; } = 4;
 
+    /// <summary>
+    /// What is lifted in the gym by an exercise that has no set-up at home: a bar or a pair of weights. What is typed beside it says
+    /// something of strength then, as no stack of a machine does. Null where it is a machine, or where the set-ups say it.
+    /// </summary>
+    public LoadSource? GymLoad { get; init; }
+
+    /// <summary>Its load is a stack on a pulley, and no two of them weigh alike.</summary>
+    public bool IsOnStack => !Setups.IsDefaultOrEmpty && Setups.All(s => s.Load.External?.From.Contains(LoadSource.Stack) == true);
+
     /// <summary>Swung, thrown or pulled fast: see <see cref="IsForPower"/>.</summary>
     public bool Power { get; init; }
 

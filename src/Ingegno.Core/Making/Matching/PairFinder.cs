@@ -32,6 +32,7 @@ public static class PairFinder
         if (
             line.Role is not (LineRole.Main or LineRole.Secondary)
             || line.Exercise.Structure == ExerciseStructure.Isolation
+            || line.Exercise.IsForPower // speed is lost behind another exercise
             || prime.Count < 2
             || usable.IsEmpty
         )

@@ -165,9 +165,11 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         if (NamedKg(exercise, way, line) is { } named)
         {
             asNamed = Bell(Math.Log((way.Load.MassKg + 1) / (named + 1)), Rules.LoadSpread);
-            isNamed = asNamed >= Math.Max(closeness, Rules.NearlyNamed);
+            isNamed = asNamed >= Rules.NearlyNamed; // what the line says goes before what would suit it even better
             (closeness, techniques, reps) =
-                asNamed >= closeness ? (asNamed.Value, TechniqueSet.None, AsSaid(line, straight)) : (closeness, techniques, reps);
+                isNamed ? (1, TechniqueSet.None, AsSaid(line, straight))
+                : asNamed >= closeness ? (asNamed.Value, TechniqueSet.None, AsSaid(line, straight))
+                : (closeness, techniques, reps);
         }
 
         // Of two loads in the zone the one is taken that leaves the planned reps with the planned reserve in every set.
@@ -182,8 +184,8 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         var toy = reps.Mid >= RepMaxCurve.MostReps / 2;
         var rig = toy ? 1 : 1 - (at.Trade.Match.RigCost * things);
         var nearer =
-            toy ? way.System.Kg / (way.System.Kg + MiddlingKg)
-            : isNamed ? 1 // what the line says goes before what would suit it even better
+            isNamed ? asNamed!.Value
+            : toy ? way.System.Kg / (way.System.Kg + MiddlingKg)
             : asNamed ?? (1 / (1 + off));
         var unloaded =
             way.Load.MassKg > 0 || !IsLoaded(line.Exercise) ? 1

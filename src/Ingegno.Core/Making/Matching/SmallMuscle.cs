@@ -15,7 +15,7 @@ public static class SmallMuscle
     public static bool IsFreeWeight(Exercise exercise)
     {
         ArgumentNullException.ThrowIfNull(exercise);
-        return exercise is { AtHome: true, Structure: ExerciseStructure.Isolation }
+        return exercise is { AtHome: true, Structure: ExerciseStructure.Isolation, IsOnStack: false }
             && exercise.Setups.All(s => s.Load is { BodyShare: 0, Leverage: null, External: { Required: true, Share: 1 } });
     }
 

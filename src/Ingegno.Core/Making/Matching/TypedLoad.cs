@@ -20,5 +20,6 @@ public static class TypedLoad
     }
 
     private static bool IsWithAPair(Exercise exercise) =>
-        exercise is { Sides: Sides.Bilateral, Setups: [{ Load.External: { From: [LoadSource.Pair, ..] } }, ..] };
+        exercise is { Sides: Sides.Bilateral, Setups: [{ Load.External: { From: [LoadSource.Pair, ..] } }, ..] }
+        || exercise is { Sides: Sides.Bilateral, GymLoad: LoadSource.Pair };
 }

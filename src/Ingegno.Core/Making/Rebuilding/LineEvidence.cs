@@ -102,7 +102,8 @@ public static class LineEvidence
             || relation.Ratio < trade.Strength.Evidence.LeastRatio
             || line.Target.Max > trade.Strength.Evidence.MostReps
             || trade.Strength.Find(relation.Anchor) is not { } anchor
-            || exercise is not { AtHome: true, Structure: ExerciseStructure.Compound }
+            || exercise.Structure != ExerciseStructure.Compound
+            || exercise is { AtHome: false, GymLoad: null } or { IsOnStack: true }
         )
         {
             return null;

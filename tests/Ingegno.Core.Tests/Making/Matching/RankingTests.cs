@@ -20,6 +20,36 @@ public class RankingTests
             .ShouldAllBe(p => string.CompareOrdinal(p.First.Id, p.Second.Id) < 0);
     }
 
+    /// <summary>
+    /// Two pairs that both leave twelve with two in reserve in every set: the one nearer to the plan stands, and not the lightest.
+    /// </summary>
+    [Fact]
+    public void Of_loads_that_serve_alike_the_one_nearest_to_the_plan_is_taken()
+    {
+        var kit = Examples.Kit("dumbbell 18 x2", "dumbbell 20 x2", "dumbbell 22 x2", "dumbbell 24 x2", "bench");
+        var home = Examples
+            .Rebuild(Examples.ClientA, kit, "Dumbbell bench press 3x10")
+            .Plan.Lines[0]
+            .Candidates.Single(c => c.Id == "dumbbell-bench-press");
+
+        // Three sets at 60 to 90 s: ten with two left in the third ask for about fifteen in the first.
+        var first = home.Exercises[0];
+        first.RepsToFailure!.Value.ShouldBeInRange(13.5, 17, first.Setup);
+    }
+
+    [Fact]
+    [Trait("source", "common practice: an open set of the line's own is as long as it is in the gym; who cannot pull up is helped")]
+    public void An_open_set_stays_with_who_can_do_some()
+    {
+        var kit = Examples.KitOf("pull-up bar; band 104 cm 22 mm");
+
+        // Five pull-ups in the plan are five chin-ups or six.
+        var able = Examples.Rebuild(Examples.ClientA, kit, "Pull-up 3x5", "Chin-up 3xAMRAP").Plan.Lines[1];
+        able.Candidates[0].Id.ShouldBe("chin-up");
+
+        Examples.Rebuild(Examples.ClientB, kit, "Chin-up 3xAMRAP").Plan.Lines[0].Candidates[0].Id.ShouldNotBe("chin-up");
+    }
+
     [Fact]
     public void What_is_missing_is_named_and_nothing_else()
     {

@@ -49,6 +49,22 @@ public class DosePrescriberTests
     }
 
     [Fact]
+    [Trait("source", "common practice: nobody is told to start above the goal, nor a rep below the bottom beside it")]
+    public void A_start_is_told_only_where_it_lies_below_the_bottom()
+    {
+        // Far too light: the reps go up, and their bottom stands above the plan's.
+        var more = With("Bench press 3x8", new RepRange(15, 20, 25));
+        more.Target.Min.ShouldBeGreaterThan(8);
+        more.Reason.Code.ShouldBe("dose.more");
+        more.Reason.Said().ShouldNotContain("start");
+
+        // A careful reckoning of eleven beside twelve.
+        var near = With("Leg press 1x12", new RepRange(10.5, 16, 24));
+        near.Figures.ShouldBe("1x12");
+        near.Reason.Said().ShouldNotContain("Rough guess");
+    }
+
+    [Fact]
     public void Reps_fall_when_the_load_is_heavy()
     {
         var dose = Prescribe("Bench press 4x8", 6);

@@ -1,7 +1,9 @@
 using CsCheck;
+using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
 
 namespace Ingegno.Core.Tests.Prescribing;
 
@@ -60,6 +62,21 @@ public class TechniqueChoiceTests
 
         pairs.ShouldAllBe(s => s.Steps.Count(t => t.Eccentric != null) <= 1 && s.Steps.Count(t => t.Pause != null) <= 1);
         pairs.ShouldContain(s => s.Steps.Count(t => t.Eccentric != null) == 1 && s.Steps.Count(t => t.Pause != null) == 1);
+    }
+
+    [Theory]
+    [Trait("source", "docs/trade/cautions: no loaded hinge with long lowering for a back that hurts")]
+    [InlineData("single-leg-romanian-deadlift", Joint.LowBack, false)]
+    [InlineData("single-leg-romanian-deadlift", Joint.Knee, true)]
+    [InlineData("push-up", Joint.LowBack, true)]
+    public void A_back_that_hurts_hinges_without_long_lowering(string exercise, Joint sore, bool slow)
+    {
+        var client = Examples.ClientA with { SoreJoints = [new SoreJoint(sore, Soreness.Sore)] };
+
+        TechniqueChoice
+            .SetsFor(Examples.Exercise(exercise), client, Trade.Shipped.ApproachOf(null), Trade.Shipped.Techniques)
+            .Any(s => s.Steps.Any(t => t.Id == "slow-eccentric-5"))
+            .ShouldBe(slow);
     }
 
     [Fact]

@@ -186,6 +186,10 @@ public class CoachRowTests
         ["park"] = "strong branch; park bench 45 cm",
         ["mini"] = "mini band; chair 45 cm",
         ["mini and sliders"] = "mini band; sliders; tile floor; sofa 44 cm",
+        ["trap bar"] = "trap bar 25 kg with 160 kg of plates; 2x 24 kg dumbbell; bench 44 cm",
+        ["cable"] = "cable column 80 kg; chair 45 cm",
+        ["sandbag"] = "20 kg sandbag; 12 kg kettlebell; park bench 45 cm",
+        ["one and bench"] = "22.5 kg dumbbell; bench 44 cm",
         ["mini 7 sofa"] = "2x 7 kg dumbbell; mini band; sofa 44 cm",
     }.ToImmutableDictionary(k => k.Key, k => Examples.KitOf(k.Value));
 }

@@ -33,6 +33,19 @@ public class LineEvidenceTests
         Strength(client, "bench-press").RestsOn.Said().ShouldContain("the gym plan");
     }
 
+    [Theory]
+    [Trait("source", "common practice: free weights say something of strength wherever they are, stacks do not")]
+    [InlineData("Incline DB press 3x10 2x24kg", "bench-press")]
+    [InlineData("Incline DB press 3x10 24kg", "bench-press")] // one figure is what a hand holds
+    [InlineData("Stiff leg deadlift 3x8 90 kg", "deadlift")]
+    [InlineData("Lat pulldown 3x10 60 kg", null)]
+    [InlineData("Machine chest press 3x10 60 kg", null)]
+    public void What_is_lifted_free_in_the_gym_alone_tells_as_well(string line, string? anchor) =>
+        Join(Unknown, line).Client.KnownLifts.Select(k => k.Anchor).ShouldBe(anchor is null ? [] : [anchor]);
+
+    [Fact]
+    public void A_total_says_nothing_of_one_set() => Join(Unknown, "Pull-ups 30 total").Client.KnownLifts.ShouldBeEmpty();
+
     [Fact]
     [Trait("source", "common practice: a small muscle is measured by its own exercise and nothing else")]
     public void Who_curls_a_pair_of_five_for_twelve_curls_a_pair_of_four()
@@ -55,6 +68,18 @@ public class LineEvidenceTests
     [InlineData("Leg extension 3x12 40 kg", false)] // a stack says nothing outside its machine
     public void A_small_muscle_learns_from_what_can_be_believed(string line, bool learns) =>
         Join(Unknown, line).Client.Learned.Any(l => l.ExerciseId is "dumbbell-curl" or "leg-extension").ShouldBe(learns);
+
+    [Fact]
+    [Trait("source", "common practice: fifteen with a pair of nine are fifteen with one of nine and a half")]
+    public void One_hand_takes_what_each_of_two_had()
+    {
+        var kit = Examples.KitOf("adjustable dumbbell 2 kg") with { };
+        var one = kit with { Items = [kit.Items[0] with { Count = 1, HandleKg = 2, Plates = [new(1.25, 2), new(2.5, 4), new(5, 2)] }] };
+        var home = Examples.Rebuild(Unknown, one, "DB lateral raise 4x15 2x9 kg").Plan.Lines[0].Chosen!.Exercises[0];
+
+        (home.ExerciseId, home.ExternalKg).ShouldBe(("one-arm-lateral-raise", 9.5));
+        home.Dose.Target.Max.ShouldBe(15);
+    }
 
     [Fact]
     public void The_same_movement_with_other_things_follows_and_logs_come_first()

@@ -90,8 +90,8 @@ internal static class PairOfTwenties
     private static bool IsRestBeside(LineDraft draft, Duration weight) =>
         draft.Rest is not null || draft.Durations.Exists(d => d != weight && d.Seconds.From > weight.Seconds.From);
 
-    /// <summary>Its plainest set-up has a weight in each hand; where it is known from the gym alone, its name says so.</summary>
+    /// <summary>Its plainest set-up has a weight in each hand, or it is known from the gym alone and lifts a pair there.</summary>
     private static bool IsDoneWithAPair(Exercise exercise) =>
-        (exercise.Setups.IsEmpty && exercise.Name.Contains("dumbbell", StringComparison.OrdinalIgnoreCase))
+        exercise.GymLoad == LoadSource.Pair
         || exercise.Setups is [{ Load.External: { Required: true } load }, ..] && load.From.Contains(LoadSource.Pair);
 }
