@@ -24,8 +24,8 @@ public static class Improvements
         return
         [
             .. line
-                .RuledOut.Where(r => r.Code == "kit")
-                .Select(r => (Row: r, Match: matcher.MatchIf(match, trade.Catalogue.Get(r.ExerciseId), AssumedResistance)))
+                .RuledOut.Where(r => r.Code == "kit" && !trade.Catalogue.Get(r.ExerciseId).IsOnStack) // nobody buys a cable column for a line
+                .Select(r => (Row: r, Match: Math.Min(1, matcher.MatchIf(match, trade.Catalogue.Get(r.ExerciseId), AssumedResistance))))
                 .Where(r => r.Match > now + Clear)
                 .OrderByDescending(r => r.Match)
                 .ThenBy(r => r.Row.ExerciseId, StringComparer.Ordinal)
