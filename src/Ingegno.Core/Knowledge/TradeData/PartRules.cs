@@ -59,6 +59,7 @@ public sealed record RelevanceRules(double Muscles, double MusclesWithoutPattern
 /// <param name="Control">Reps of a compound line whose difficulty no load measures.</param>
 /// <param name="ControlOfIsolation">The same for small muscles and the trunk.</param>
 /// <param name="TooEasySpread">Spread above the zone, of the logarithm of reps.</param>
+/// <param name="TooEasyOnOneLegSpread">The same for a heavy hinge that is done on one leg.</param>
 /// <param name="TooHardSpread">Spread below it.</param>
 /// <param name="LoadSpread">Spread of the logarithm of the load about the one that the line names, where its own exercise is done.</param>
 /// <param name="NearlyNamed">Score of a load, as near to the named one as that, from which it counts as it.</param>
@@ -80,6 +81,7 @@ public sealed record ResistanceRules(
     double Control,
     double ControlOfIsolation,
     double TooEasySpread,
+    double TooEasyOnOneLegSpread,
     double TooHardSpread,
     double LoadSpread,
     double NearlyNamed,

@@ -50,6 +50,7 @@ public static class PairFinder
         ScoredPair? best = null;
         var pool = usable
             .Where(s => prime.Any(m => Covers(s, m)) && s.Of(MatchPart.Pattern) > 0 && (s.Loaded.Reps is not null || line.Line.Timed))
+            .Where(s => !s.Exercise.IsForPower) // nobody jumps for a burn
             .OrderByDescending(s => prime.Count(m => Covers(s, m)) * s.Of(MatchPart.Resistance))
             .ThenByDescending(s => s.Match)
             .Take(Pool)

@@ -158,8 +158,8 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high, SetLimits.Of(line.Line, effort.Rir, at.Trade.Dose));
         var reps = Scale(straight, techniques.RepsLeft);
         var closeness = ResistanceReason.IsPowerForPower(line, exercise)
-            ? Closeness(Math.Min(reps.Mid, high), effort.Low, high) * FreeLoads.Fast(exercise, way, line, Rules) // it need not come near failure
-            : Worth(Times(reps, here.BeyondCounting), effort.Low, high)
+            ? Closeness(Math.Min(reps.Mid, high), effort.Low, high, Rules.TooEasySpread) * FreeLoads.Fast(exercise, way, line, Rules) // it need not come near failure
+            : Worth(Times(reps, here.BeyondCounting), effort.Low, high, TooEasySpread(exercise, line))
                 * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
         var (isNamed, asNamed) = (false, (double?)null);
         if (NamedKg(exercise, way, line) is { } named)
@@ -201,10 +201,11 @@ public sealed class ResistanceMatch(ClientAtPlace at)
 
     /// <summary>
     /// A small muscle's load is nowhere measured but in the line: who does fifteen with it in the gym does not fail at five here, whatever the
-    /// usual relations between lifts say.
+    /// usual relations between lifts say. What a stack weighs is told by nothing but the line either.
     /// </summary>
     private static RepRange AsSaid(LineToMatch line, RepRange straight) =>
-        line.Exercise.Structure == ExerciseStructure.Isolation && line.Line.Load is not null && straight.Mid < line.Effort.Low
+        line.Line.Load is not null
+        && (line.Exercise.IsOnStack || (line.Exercise.Structure == ExerciseStructure.Isolation && straight.Mid < line.Effort.Low))
             ? new RepRange(line.Effort.Low, line.Effort.Aim, Math.Max(line.Effort.High, line.Effort.Aim))
             : straight;
 
@@ -247,8 +248,9 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     /// How likely the reps land in the zone: what is expected is a range, and two options whose middles differ by a few reps are alike
     /// where little is known.
     /// </summary>
-    private double Worth(RepRange reps, double low, double high) =>
-        (0.5 * Closeness(reps.Mid, low, high)) + (0.25 * (Closeness(reps.Low, low, high) + Closeness(reps.High, low, high)));
+    private double Worth(RepRange reps, double low, double high, double tooEasy) =>
+        (0.5 * Closeness(reps.Mid, low, high, tooEasy))
+        + (0.25 * (Closeness(reps.Low, low, high, tooEasy) + Closeness(reps.High, low, high, tooEasy)));
 
     private LoadedSetup Describe(Exercise exercise, Rating rating)
     {
@@ -288,7 +290,18 @@ public sealed class ResistanceMatch(ClientAtPlace at)
 
     private static RepRange Times(RepRange reps, double factor) => new(reps.Low * factor, reps.Mid * factor, reps.High * factor);
 
-    private double Closeness(double reps, double low, double high)
+    /// <summary>
+    /// Few reps of a heavy hinge cannot be had from a light load; its own movement on one leg, for more of them, is nearer to it than few of
+    /// another (common practice).
+    /// </summary>
+    private double TooEasySpread(Exercise exercise, LineToMatch line) =>
+        line.Exercise.Pattern == MovementPattern.Hinge
+        && exercise is { Pattern: MovementPattern.Hinge, Sides: Sides.Unilateral }
+        && line.Line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } }
+            ? Rules.TooEasyOnOneLegSpread
+            : Rules.TooEasySpread;
+
+    private double Closeness(double reps, double low, double high, double tooEasy)
     {
         if (reps <= 0)
         {
@@ -296,7 +309,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         }
 
         var (distance, spread) =
-            reps > high ? (Math.Log(reps / high), Rules.TooEasySpread)
+            reps > high ? (Math.Log(reps / high), tooEasy)
             : reps < low ? (Math.Log(low / reps), Rules.TooHardSpread)
             : (0, 1);
         return Bell(distance, spread);
