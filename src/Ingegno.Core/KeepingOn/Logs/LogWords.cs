@@ -8,213 +8,6 @@ namespace Ingegno.Core.KeepingOn.Logs;
 /// <summary>What the words of a piece of a message say: a name, reps, a load, effort, pain.</summary>
 internal sealed record LogWords
 {
-    /// <summary>Words of effort and the reps in reserve they stand for (common practice).</summary>
-    private static readonly ImmutableArray<(string Words, int Rir)> Efforts =
-    [
-        ("way too easy", 6),
-        ("too easy", 5),
-        ("very easy", 5),
-        ("super easy", 5),
-        ("easy peasy", 5),
-        ("easy", 4),
-        ("comfortable", 3),
-        ("light", 4),
-        ("could have done more", 4),
-        ("not too bad", 2),
-        ("not bad", 2),
-        ("felt good", 2),
-        ("felt fine", 2),
-        ("solid", 2),
-        ("ok", 2),
-        ("okay", 2),
-        ("fine", 2),
-        ("good", 2),
-        ("alright", 2),
-        ("all right", 2),
-        ("very hard", 1),
-        ("really hard", 1),
-        ("super hard", 0),
-        ("so hard", 1),
-        ("hard", 1),
-        ("tough", 1),
-        ("heavy", 1),
-        ("struggled", 1),
-        ("challenging", 1),
-        ("brutal", 0),
-        ("killer", 0),
-        ("maxed out", 0),
-        ("all out", 0),
-        ("to failure", 0),
-        ("failure", 0),
-        ("failed", 0),
-        ("couldnt do more", 0),
-        ("nothing left", 0),
-        ("grind", 0),
-    ];
-
-    private static readonly ImmutableArray<string> LastHard =
-    [
-        "last one ugly",
-        "last rep ugly",
-        "last set ugly",
-        "last one was ugly",
-        "last rep was ugly",
-        "ugly",
-        "last one hard",
-        "last set hard",
-        "last one was hard",
-        "last one tough",
-        "last one grindy",
-        "last set to failure",
-        "failed last",
-        "failed the last",
-        "last rep failed",
-        "last one failed",
-        "last set failed",
-        "last one shaky",
-        "last rep slow",
-        "last one slow",
-        "form broke",
-        "barely",
-    ];
-
-    private static readonly ImmutableArray<(string Word, Joint Joint)> Joints =
-    [
-        ("lower back", Joint.LowBack),
-        ("low back", Joint.LowBack),
-        ("back", Joint.LowBack),
-        ("knee", Joint.Knee),
-        ("shoulder", Joint.Shoulder),
-        ("elbow", Joint.Elbow),
-        ("wrist", Joint.Wrist),
-        ("hip", Joint.Hip),
-        ("ankle", Joint.Ankle),
-        ("neck", Joint.Neck),
-    ];
-
-    private static readonly ImmutableArray<string> Hurting =
-    [
-        "sore",
-        "pain",
-        "painful",
-        "hurt",
-        "hurts",
-        "hurting",
-        "ache",
-        "aching",
-        "achy",
-        "niggle",
-        "tweak",
-        "tweaked",
-        "twinge",
-        "sharp",
-        "stabbing",
-    ];
-
-    private static readonly ImmutableArray<string> Skips =
-    [
-        "skipped",
-        "skip",
-        "missed",
-        "didnt do",
-        "did not do",
-        "left out",
-        "no time for",
-        "couldnt do",
-        "dropped",
-        "not done",
-        "ran out of time for",
-        "passed on",
-    ];
-
-    /// <summary>Words that belong to no name.</summary>
-    private static readonly ImmutableHashSet<string> Beside =
-    [
-        "did",
-        "i",
-        "then",
-        "and",
-        "the",
-        "a",
-        "my",
-        "for",
-        "with",
-        "at",
-        "today",
-        "was",
-        "were",
-        "felt",
-        "got",
-        "all",
-        "sets",
-        "set",
-        "reps",
-        "rep",
-        "of",
-        "on",
-        "to",
-        "each",
-        "side",
-        "per",
-        "leg",
-        "left",
-        "right",
-        "in",
-        "tank",
-        "it",
-        "kg",
-        "lb",
-        "lbs",
-        "x",
-        "s",
-        "sec",
-        "secs",
-        "seconds",
-        "min",
-        "only",
-        "just",
-        "managed",
-        "done",
-        "bit",
-        "little",
-        "some",
-        "both",
-        "again",
-        "instead",
-        "out",
-        "but",
-        "this",
-        "that",
-        "really",
-        "very",
-        "too",
-        "quite",
-        "pretty",
-        "lot",
-        "last",
-        "one",
-        "more",
-        "me",
-        "time",
-        "rir",
-        "rpe",
-        "r",
-        "p",
-        "same",
-        "as",
-        "planned",
-        "written",
-        "prescribed",
-        "still",
-        "had",
-        "there",
-        "is",
-        "from",
-        "up",
-        "overall",
-        "session",
-    ];
-
     /// <summary>Words that name an exercise; empty when there are none.</summary>
     public string Name { get; private init; } = string.Empty;
 
@@ -257,18 +50,18 @@ internal sealed record LogWords
             return new LogWords { SessionEffort = whole };
         }
 
-        var hurting = Hurting.Any(h => Has(text, h));
+        var hurting = LogVocabulary.Hurting.Any(h => Has(text, h));
         var joint = hurting
-            ? Joints.Where(j => text.Contains(j.Word, StringComparison.Ordinal)).Select(j => (Joint?)j.Joint).FirstOrDefault()
+            ? LogVocabulary.Joints.Where(j => text.Contains(j.Word, StringComparison.Ordinal)).Select(j => (Joint?)j.Joint).FirstOrDefault()
             : null;
         var (left, reserve) = Reserve(text);
-        var lastHard = LastHard.Any(h => left.Contains(h, StringComparison.Ordinal));
-        left = LastHard.Aggregate(left, (t, h) => t.Replace($" {h} ", " ", StringComparison.Ordinal));
-        var effort = Efforts.FirstOrDefault(e => Has(left, e.Words));
+        var lastHard = LogVocabulary.LastHard.Any(h => left.Contains(h, StringComparison.Ordinal));
+        left = LogVocabulary.LastHard.Aggregate(left, (t, h) => t.Replace($" {h} ", " ", StringComparison.Ordinal));
+        var effort = LogVocabulary.Efforts.FirstOrDefault(e => Has(left, e.Words));
         left = effort.Words is null ? left : left.Replace($" {effort.Words} ", " ", StringComparison.Ordinal);
         var figures = Figures(left, hurting);
         var instead = Instead(left);
-        var skipped = Skips.Any(s => Has(left, s)) || (Has(left, "no") && figures.Reps.IsEmpty && !hurting);
+        var skipped = LogVocabulary.Skips.Any(s => Has(left, s)) || (Has(left, "no") && figures.Reps.IsEmpty && !hurting);
         return new LogWords
         {
             Name = NameIn(Unhurt(instead is { Length: > 0 } ? left[..left.IndexOf(" instead", StringComparison.Ordinal)] : left, hurting)),
@@ -289,9 +82,9 @@ internal sealed record LogWords
     /// <summary>The text without what says that something hurts: those words name no exercise.</summary>
     private static string Unhurt(string text, bool hurting) =>
         hurting
-            ? Joints
-                .Select(j => j.Word)
-                .Concat(Hurting)
+            ? LogVocabulary
+                .Joints.Select(j => j.Word)
+                .Concat(LogVocabulary.Hurting)
                 .Aggregate(
                     text,
                     (t, w) => t.Replace($" {w}s ", " ", StringComparison.Ordinal).Replace($" {w} ", " ", StringComparison.Ordinal)
@@ -310,13 +103,13 @@ internal sealed record LogWords
             || Has(text, "workout")
             || text.Contains("/10", StringComparison.Ordinal)
             || text.Contains(" out of 10", StringComparison.Ordinal);
-        if (!whole || Hurting.Any(h => Has(text, h)))
+        if (!whole || LogVocabulary.Hurting.Any(h => Has(text, h)))
         {
             return null;
         }
 
-        var figure = Numbers(text).Where(n => n.Value is >= 1 and <= 10).Select(n => (int?)Math.Round(n.Value)).FirstOrDefault();
-        return figure is not null && Numbers(text).Count() <= 2 ? figure : null;
+        var figure = LogFigure.In(text).Where(n => n.Value is >= 1 and <= 10).Select(n => (int?)Math.Round(n.Value)).FirstOrDefault();
+        return figure is not null && LogFigure.In(text).Count() <= 2 ? figure : null;
     }
 
     /// <summary>RIR 2, left 2 in the tank, 2 left, RPE 8; the text without it.</summary>
@@ -380,9 +173,13 @@ internal sealed record LogWords
         double? load = null;
         int? pain = null;
         var from = hurting
-            ? Hurting.Concat(Joints.Select(j => j.Word)).Select(w => text.IndexOf(w, StringComparison.Ordinal)).Where(i => i >= 0).Min()
+            ? LogVocabulary
+                .Hurting.Concat(LogVocabulary.Joints.Select(j => j.Word))
+                .Select(w => text.IndexOf(w, StringComparison.Ordinal))
+                .Where(i => i >= 0)
+                .Min()
             : 0;
-        foreach (var number in Numbers(text))
+        foreach (var number in LogFigure.In(text))
         {
             var unit = number.Unit;
             if (unit is "kg" or "kgs" or "kilos" or "lb" or "lbs" or "pounds" || number.Marked)
@@ -400,79 +197,6 @@ internal sealed record LogWords
         }
 
         return (reps.Count > 30 ? reps.ToImmutable()[..30] : reps.ToImmutable(), load, pain);
-    }
-
-    private sealed record Figure(double Value, int Times, string Unit, bool Marked, bool Last, int Start);
-
-    private static IEnumerable<Figure> Numbers(string text)
-    {
-        var found = new List<Figure>();
-        for (var i = 0; i < text.Length; i++)
-        {
-            if (!char.IsAsciiDigit(text[i]) || (i > 0 && char.IsAsciiLetter(text[i - 1]) && text[i - 1] != 'x'))
-            {
-                continue;
-            }
-
-            var (value, end) = Read(text, i);
-            var times = 1;
-            var back = text[..i].TrimEnd();
-            var marked =
-                back.EndsWith('@') || back.EndsWith(" with", StringComparison.Ordinal) || back.EndsWith(" at", StringComparison.Ordinal);
-            var after = end;
-            while (after < text.Length && text[after] == ' ')
-            {
-                after++;
-            }
-
-            if (after + 1 < text.Length && text[after] is 'x' or '*' && NextDigit(text, after + 1) is { } next)
-            {
-                times = (int)Math.Min(value, 30);
-                (value, end) = Read(text, next);
-                after = end;
-            }
-
-            var unitEnd = after;
-            while (unitEnd < text.Length && char.IsAsciiLetter(text[unitEnd]))
-            {
-                unitEnd++;
-            }
-
-            found.Add(new Figure(value, times, text[after..unitEnd], marked, false, i));
-            i = end - 1;
-        }
-
-        return found.Select((f, i) => f with { Last = i == found.Count - 1 });
-    }
-
-    private static int? NextDigit(string text, int at)
-    {
-        while (at < text.Length && text[at] == ' ')
-        {
-            at++;
-        }
-
-        return at < text.Length && char.IsAsciiDigit(text[at]) ? at : null;
-    }
-
-    private static (double Value, int End) Read(string text, int at)
-    {
-        var end = at;
-        while (
-            end < text.Length
-            && (char.IsAsciiDigit(text[end]) || (text[end] == '.' && end + 1 < text.Length && char.IsAsciiDigit(text[end + 1])))
-        )
-        {
-            end++;
-        }
-
-        return (
-            end - at <= 8
-            && double.TryParse(text.AsSpan(at, end - at), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value)
-                ? value
-                : 1e6,
-            end
-        );
     }
 
     private static int? Whole(string word) =>
@@ -500,7 +224,7 @@ internal sealed record LogWords
                 : ' '
             ),
         ]);
-        var skip = Skips.Aggregate(clean, (t, s) => t.Replace($" {s} ", " ", StringComparison.Ordinal));
+        var skip = LogVocabulary.Skips.Aggregate(clean, (t, s) => t.Replace($" {s} ", " ", StringComparison.Ordinal));
         return string.Join(' ', Named(skip.Split(' ', StringSplitOptions.RemoveEmptyEntries)));
     }
 
@@ -511,8 +235,13 @@ internal sealed record LogWords
                 !w.Contains('\u0001', StringComparison.Ordinal)
                 && w is not ("no" or "not")
                 && (
-                    !Beside.Contains(w)
-                    || (w is "side" && i + 1 < words.Length && words[i + 1].All(char.IsLetter) && !Beside.Contains(words[i + 1]))
+                    !LogVocabulary.Beside.Contains(w)
+                    || (
+                        w is "side"
+                        && i + 1 < words.Length
+                        && words[i + 1].All(char.IsLetter)
+                        && !LogVocabulary.Beside.Contains(words[i + 1])
+                    )
                 )
         );
 

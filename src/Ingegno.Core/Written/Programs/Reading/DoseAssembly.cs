@@ -6,14 +6,6 @@ using Ingegno.Core.Knowledge.Catalogue;
 
 namespace Ingegno.Core.Written.Programs.Reading;
 
-/// <summary>A figure that cannot be a plan; ends the reading of its row and of no other.</summary>
-internal sealed class UnreadableRowException(string code, Reason message) : Exception(code)
-{
-    public string Code { get; } = code;
-
-    public Reason Said { get; } = message;
-}
-
 /// <summary>Puts the parts of a row together into the dose of a line.</summary>
 internal static class DoseAssembly
 {
@@ -61,12 +53,12 @@ internal static class DoseAssembly
             MethodFigures = draft.MethodFigures ?? (draft.Week is { } w ? $"week {w}" : null),
         };
         line = Sets(line, groups, draft, exercise, holds);
-        line = InAll(Efforts(line, groups, draft), draft, exercise);
+        line = CountedInAll.Settle(LineEfforts.Of(line, groups, draft), draft, exercise);
         return line with
         {
             Tempo = draft.Tempo,
-            RestSeconds = rest is { } r ? InRange(r.From, 0, ShorthandLimits.RestSeconds, OutOfRange.Rest) : null,
-            RestTo = rest?.Upper is { } to ? InRange(to, 0, ShorthandLimits.RestSeconds, OutOfRange.Rest) : null,
+            RestSeconds = rest is { } r ? Possible.Figure(r.From, 0, ShorthandLimits.RestSeconds, OutOfRange.Rest) : null,
+            RestTo = rest?.Upper is { } to ? Possible.Figure(to, 0, ShorthandLimits.RestSeconds, OutOfRange.Rest) : null,
         };
     }
 
@@ -88,35 +80,6 @@ internal static class DoseAssembly
         }
 
         draft.Notes.Add($"+{Ground.Text.Words.Number(step.Kg, 2)} kg");
-    }
-
-    /// <summary>From so many on, steps of walking lunges and reps of alternating limbs are counted in all (common practice).</summary>
-    private const int LeastInAll = 16;
-
-    private static bool CountsSteps(LineDraft draft, Exercise exercise) => draft.InSteps && exercise.Pattern == MovementPattern.Lunge;
-
-    private static bool IsInTurn(GymLine line, Exercise exercise) =>
-        exercise.Id == "walking-lunge" || line.Modifiers.Any(m => m.Id == "alternating");
-
-    /// <summary>Twenty walking lunges are ten a side.</summary>
-    private static GymLine InAll(GymLine line, LineDraft draft, Exercise exercise)
-    {
-        var (low, high) = (line.Target.Min, line.Target.Max);
-        if (
-            line.PerSide
-            || line.Timed
-            || line.Target.IsOpen
-            || !line.Each.IsEmpty
-            || low % 2 + high % 2 > 0
-            || !(CountsSteps(draft, exercise) || (low >= LeastInAll && IsInTurn(line, exercise)))
-        )
-        {
-            return line;
-        }
-
-        var side = new SetTarget(low / 2, high / 2);
-        draft.Doubt(0, 1, "shorthand.in-all", ("given", line.Target.InWords), ("side", side.InWords));
-        return line with { Target = side, PerSide = true };
     }
 
     /// <summary>Twenty-ones say their reps: seven low, seven high, seven whole.</summary>
@@ -216,7 +179,7 @@ internal static class DoseAssembly
         var (lastOpen, timed, metres) = (draft.LastOpen, holds, (SetTarget?)null);
         foreach (var group in groups)
         {
-            var sets = InRange(
+            var sets = Possible.Figure(
                 group.Sets ?? Math.Max(1, group.Counts.Count > 1 ? group.Counts.Count : 1),
                 1,
                 ShorthandLimits.Sets,
@@ -239,7 +202,7 @@ internal static class DoseAssembly
 
         if (each.Count > ShorthandLimits.Sets)
         {
-            InRange(each.Count, 1, ShorthandLimits.Sets, OutOfRange.Sets);
+            Possible.Figure(each.Count, 1, ShorthandLimits.Sets, OutOfRange.Sets);
         }
 
         if (groups.Exists(g => g.Unit == CountUnit.Metres))
@@ -316,130 +279,18 @@ internal static class DoseAssembly
         var (most, what) =
             group.Unit == CountUnit.Reps ? (ShorthandLimits.Reps, OutOfRange.Reps) : (ShorthandLimits.HoldSeconds, OutOfRange.Seconds);
         most = group.Unit == CountUnit.Metres ? ShorthandLimits.Metres : most;
-        return new SetTarget(InRange(given.From, 1, most, what), InRange(given.To, 1, most, what));
+        return new SetTarget(Possible.Figure(given.From, 1, most, what), Possible.Figure(given.To, 1, most, what));
     }
 
     private static PlannedSet Set(SetTarget target, SetGroup group, bool own) =>
         own
             ? new PlannedSet(target)
             {
-                Load = Checked(group.Load),
-                ShareOfMax = group.Share is { } share ? Share(share.From) : null,
+                Load = Possible.Load(group.Load),
+                ShareOfMax = group.Share is { } share ? Possible.Share(share.From) : null,
                 ShareOfTop = group.OfTop,
-                Rpe = group.Rpe is { } rpe ? Rpe(rpe.From) : null,
-                Rir = group.Rir is { } rir ? Rir(rir.From) : null,
+                Rpe = group.Rpe is { } rpe ? Possible.Rpe(rpe.From) : null,
+                Rir = group.Rir is { } rir ? Possible.Rir(rir.From) : null,
             }
             : new PlannedSet(target);
-
-    private static GymLine Efforts(GymLine line, List<SetGroup> groups, LineDraft draft)
-    {
-        var (share, rpe, rir, load) = (Only(draft.Shares), Only(draft.Rpes), Only(draft.Rirs), Checked(draft.Load));
-        var oneEach = OneEach(line, line.Each, draft);
-        var sets = line.Each;
-
-        // A figure after several groups holds for all; figures of each stay with each.
-        if (groups.Count > 1 && !sets.IsEmpty)
-        {
-            var firstHas =
-                groups[0].Load is not null
-                || groups[0].Share is not null
-                || groups[0].Rpe is not null
-                || groups[0].Rir is not null
-                || groups.Exists(g => g.OfTop is not null);
-            if (firstHas)
-            {
-                (share, rpe, rir, load) = (null, null, null, null);
-            }
-            else
-            {
-                sets = [.. sets.Select(s => new PlannedSet(s.Target))];
-                sets = sets.Select(s => s.Target).Distinct().Count() > 1 ? sets : [];
-            }
-        }
-
-        if (!oneEach.IsDefault)
-        {
-            sets = oneEach;
-            share = sets[0].ShareOfMax is null ? share : null;
-            rpe = sets[0].Rpe is null ? rpe : null;
-            rir = sets[0].Rir is null ? rir : null;
-            load = sets[0].Load is null ? load : null;
-        }
-
-        return line with
-        {
-            Each = sets,
-            Load = load,
-            LoadWord = draft.LoadWord,
-            RepMax = draft.RepMax,
-            ShareOfMax = share is { } s ? Share(s.From) : null,
-            ShareOfMaxTo = share?.Upper is { } sTo ? Share(sTo) : null,
-            Rpe = rpe is { } p ? Rpe(p.From) : null,
-            RpeTo = rpe?.Upper is { } pTo ? Rpe(pTo) : null,
-            Rir = rir is { } i ? Rir(i.From) : null,
-            RirTo = rir?.Upper is { } iTo ? Rir(iTo) : null,
-        };
-    }
-
-    /// <summary>65/75/85 % of three sets: one for each. Nothing (default) when there is not one figure for each.</summary>
-    private static ImmutableArray<PlannedSet> OneEach(GymLine line, ImmutableArray<PlannedSet> sets, LineDraft draft)
-    {
-        var own = sets.IsEmpty ? [.. Enumerable.Repeat(new PlannedSet(line.Target), line.Sets)] : sets;
-        if (draft.Groups.Count <= 1 && draft.Loads.Count == line.Sets && line.Sets > 1)
-        {
-            return [.. own.Select((s, i) => s with { Load = Checked(draft.Loads[i]) })];
-        }
-
-        if (draft.Groups.Count <= 1 && draft.Shares.Count == line.Sets && line.Sets > 1)
-        {
-            return [.. own.Select((s, i) => s with { ShareOfMax = Share(draft.Shares[i].From) })];
-        }
-
-        if (draft.Groups.Count <= 1 && draft.Rpes.Count == line.Sets && line.Sets > 1)
-        {
-            return [.. own.Select((s, i) => s with { Rpe = Rpe(draft.Rpes[i].From) })];
-        }
-
-        if (draft.Groups.Count <= 1 && draft.Rirs.Count == line.Sets && line.Sets > 1)
-        {
-            return [.. own.Select((s, i) => s with { Rir = Rir(draft.Rirs[i].From) })];
-        }
-
-        if (draft.Shares.Count > 1 && draft.Groups.Count <= 1)
-        {
-            draft.Doubt(0, 1, "shorthand.one-for-each", ("given", draft.Shares.Count), ("sets", line.Sets));
-        }
-
-        return default;
-    }
-
-    private static Span? Only(List<Span> found) =>
-        found.Count switch
-        {
-            0 => null,
-            1 => found[0],
-            _ => new Span(found.Min(f => f.From), found.Max(f => f.To)),
-        };
-
-    private static PlannedLoad? Checked(PlannedLoad? load)
-    {
-        if (load is not null && (load.Kg <= 0 || (load.ToKg ?? load.Kg) * load.Pieces > ShorthandLimits.LoadKg))
-        {
-            throw Beyond(OutOfRange.Load);
-        }
-
-        return load;
-    }
-
-    private static double Share(double percent) =>
-        percent is >= 5 and <= 110 ? Math.Round(percent / 100, 4) : throw Beyond(OutOfRange.Share);
-
-    private static double Rpe(double rpe) => rpe is >= 1 and <= 10 && rpe * 2 % 1 == 0 ? rpe : throw Beyond(OutOfRange.Rpe);
-
-    private static int Rir(double rir) => rir is >= 0 and <= 10 && rir % 1 == 0 ? (int)rir : throw Beyond(OutOfRange.Rir);
-
-    private static int InRange(double value, double lowest, double highest, Reason what) =>
-        value >= lowest && value <= highest ? (int)Math.Round(value) : throw Beyond(what);
-
-    private static UnreadableRowException Beyond(Reason what) => new("shorthand.out-of-range", what);
 }
