@@ -5861,6 +5861,8 @@ export interface components {
             skill: number;
             /** Format: int32 */
             familiarity: number;
+            gymLoad?: null | components["schemas"]["LoadSource"];
+            isOnStack: boolean;
             power: boolean;
             isForPower: boolean;
             /** Format: int32 */
@@ -6677,7 +6679,7 @@ export interface components {
             inWords: string;
         };
         /** @enum {unknown} */
-        LoadSource: "pair" | "one" | "mixed" | "worn" | "held" | "bar";
+        LoadSource: "pair" | "one" | "mixed" | "worn" | "held" | "bar" | "trap-bar" | "stack" | null;
         /** @description A load to build from a kit. */
         LoadToBuild: {
             /** @description What there is; counts and masses may be changed for trying out. */
