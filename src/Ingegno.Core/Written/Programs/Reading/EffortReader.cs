@@ -109,7 +109,8 @@ internal static class EffortReader
             return false;
         }
 
-        if (at.Take("rpe"))
+        // @ 100 RPE 7: the load, and then how hard.
+        if (range.To <= MostBareRpe && at.Take("rpe"))
         {
             return TakeRpe(draft, [range]);
         }

@@ -60,7 +60,9 @@ internal static class LineTokens
             return;
         }
 
-        tokens.Add(new LineToken(kind, piece, start, spaced));
+        // 3x15 → 12 → 10: an arrow between figures parts them, as a stroke does.
+        var arrow = piece == "•" && tokens.Count > 0 && tokens[^1].IsNumber && text.AsSpan(end).TrimStart() is [>= '0' and <= '9', ..];
+        tokens.Add(new LineToken(kind, arrow ? "/" : piece, start, spaced));
     }
 
     /// <summary>Where a number ends: a dot belongs to it when a single one stands between digits.</summary>

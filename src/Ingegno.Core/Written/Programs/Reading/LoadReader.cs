@@ -69,10 +69,16 @@ internal static class LoadReader
             return Take(draft, range, 1, pieces, added: false); // 3x40 m @ 2x24, 3x10 2x22.5
         }
 
+        if (per == 0 && signed && !crossed && range.Upper is null && !IsOtherwise(at.Now) && IsNoShare(draft, range.From))
+        {
+            return Take(draft, range, 1, pieces, added: false); // 4x6 @ 100
+        }
+
         if (per == 0)
         {
             return added
                 && pieces == 1
+                && !crossed // 3x8 + 1x20 is a set more
                 && range.Upper is null
                 && at.Now.Text is not ("x" or "*" or "sets" or "%")
                 && !IsMoreWork(at.Now)
@@ -86,6 +92,35 @@ internal static class LoadReader
         inAll |= at.TakeAny("total", "altogether", "combined").Length > 0 && pieces == 1;
         return Take(draft, range, per, pieces, added, inAll, leads: at.Now.Text is "x" or "*" && at.Ahead(1).IsNumber);
     }
+
+    /// <summary>
+    /// Nobody does six reps at all of a maximum: so high a figure behind an @ is no percentage, and the weight. A straight line a little above
+    /// the usual table of reps and shares (NSCA, from memory).
+    /// </summary>
+    private static bool IsNoShare(LineDraft draft, double figure) =>
+        draft.Current is { Unit: CountUnit.Reps, Counts: [{ } reps, ..] } && figure > Math.Min(MostShare, 103 - (2.5 * reps.From));
+
+    /// <summary>Highest percentage that is planned.</summary>
+    private const double MostShare = 110;
+
+    private static bool IsOtherwise(LineToken unit) =>
+        unit.Text
+            is "%"
+                or "x"
+                or "*"
+                or "reps"
+                or "rep"
+                or "sets"
+                or "set"
+                or "s"
+                or "sec"
+                or "min"
+                or "rm"
+                or "rir"
+                or "/"
+                or "-"
+                or ":"
+                or "percent";
 
     /// <summary>3x10 @ 24s: nobody rests at a figure, so it is a pair of them.</summary>
     private static bool Twenties(LineDraft draft, Span range, bool signed) =>
