@@ -139,6 +139,7 @@ public sealed class LineMatcher(ClientAtPlace at)
             (Whole(line, exercise, whole) * OutOfReach(line, loaded))
                 - Shrinks(line, exercise, loaded)
                 - StaysEasy(line, exercise, loaded)
+                - InNameAlone(line, exercise, loaded)
                 - OffLevel(line, exercise),
             new Lazy<ImmutableArray<PartScore>>(() => Parts(line, exercise, loaded))
         );
@@ -165,6 +166,15 @@ public sealed class LineMatcher(ClientAtPlace at)
         loaded.Reps is not { } reps || loaded.AsNamed
             ? 0
             : Rules.Shrinks * at.Trade.Dose.Kept.Shortfall(reps.Mid, line.Effort.Low) * (Kinship(line.Exercise, exercise) > 0 ? 0.5 : 1);
+
+    /// <summary>A curl with half of the line's weight is that curl in name alone: another thing that weighs as much is nearer to it.</summary>
+    private double InNameAlone(LineToMatch line, Exercise exercise, LoadedSetup loaded) =>
+        exercise.Id == line.Exercise.Id
+        && line.Line.Load is { } told
+        && SmallMuscle.IsFreeWeight(exercise)
+        && loaded.External.MassKg < Rules.Week.SameFrom * TypedLoad.TotalKg(told, exercise)
+            ? Rules.Kinship.Same - Rules.Kinship.SameMovement
+            : 0;
 
     /// <summary>A set of ten that would end at two or three is none of that line, whatever else it has: share of the match that is left.</summary>
     private double OutOfReach(LineToMatch line, LoadedSetup loaded) =>
