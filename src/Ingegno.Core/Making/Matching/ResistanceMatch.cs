@@ -158,7 +158,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high, SetLimits.Of(line.Line, effort.Rir, at.Trade.Dose));
         var reps = Scale(straight, techniques.RepsLeft);
         var closeness = ResistanceReason.IsPowerForPower(line, exercise)
-            ? Closeness(Math.Min(reps.Mid, high), effort.Low, high, Rules.TooEasySpread) * FreeLoads.Fast(exercise, way, line, Rules) // it need not come near failure
+            ? Fast(exercise, way, line, Math.Min(reps.Mid, high), high)
             : Worth(Times(reps, here.BeyondCounting), effort.Low, high, TooEasySpread(exercise, line))
                 * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
         var (isNamed, asNamed) = (false, (double?)null);
@@ -198,6 +198,10 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             AsNamed = isNamed,
         };
     }
+
+    /// <summary>What is done for speed need not come near failure.</summary>
+    private double Fast(Exercise exercise, Way way, LineToMatch line, double reps, double high) =>
+        Closeness(reps, line.Effort.Low, high, Rules.TooEasySpread) * FreeLoads.Fast(exercise, way, line, Rules);
 
     /// <summary>
     /// A small muscle's load is nowhere measured but in the line: who does fifteen with it in the gym does not fail at five here, whatever the

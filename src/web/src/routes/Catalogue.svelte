@@ -26,6 +26,8 @@
     ['wear', 'a rucksack to wear'],
     ['hold', 'a bag to hold'],
     ['loaded-bar', 'a bar'],
+    ['trap-bar', 'a trap bar'],
+    ['stack', 'a cable column'],
     ['hang-from', 'something to hang from'],
     ['straps', 'straps'],
     ['pull-under', 'a table'],

@@ -52,6 +52,18 @@ describe('the catalogue filter', () => {
     expect(ids(all, { spare: 'knee' })).toEqual(['row', 'a']);
   });
 
+  it('knows what a load comes from', () => {
+    const from = (id: string, source: string): Exercise =>
+      exercise(id, {
+        setups: [{ id: 's', text: '', needs: null, load: { external: { from: [source], required: true } } }],
+      });
+    const loaded = [from('pulldown', 'stack'), from('lift', 'trap-bar'), from('curl', 'pair')];
+
+    expect(ids(loaded, { kit: 'stack' })).toEqual(['pulldown']);
+    expect(ids(loaded, { kit: 'trap-bar' })).toEqual(['lift']);
+    expect(ids(loaded, { kit: 'hand-weight' })).toEqual(['curl']);
+  });
+
   it('reads requirements however deep', () => {
     expect(
       thingsOf({ all: [{ any: [{ thing: 'x', all: [], any: [] }], all: [] }], any: [] } as never),

@@ -40,6 +40,7 @@ function loadsOf(setup: Exercise['setups'][number]): string[] {
     ...(from.includes('worn') ? ['wear'] : []),
     ...(from.includes('held') ? ['hold'] : []),
     ...(from.includes('bar') ? ['loaded-bar'] : []),
+    ...from.filter((s) => s === 'trap-bar' || s === 'stack'),
     ...(setup.load.band ? ['long-band'] : []),
   ];
 }
