@@ -63,11 +63,14 @@ public static class HandWeights
     /// <summary>Mass of a plate of a cable column's stack, kg. Common practice.</summary>
     private const double StackPlateKg = 5;
 
+    /// <summary>Heaviest stack, kg.</summary>
+    private const double HeaviestStackKg = 200;
+
     /// <summary>Every load of a cable column: so many plates of its stack.</summary>
     public static IEnumerable<ReachableLoad> Stack(Thing column)
     {
         ArgumentNullException.ThrowIfNull(column);
-        return from plates in Enumerable.Range(1, (int)(column.MassKg / StackPlateKg))
+        return from plates in Enumerable.Range(1, (int)(Math.Min(column.MassKg, HeaviestStackKg) / StackPlateKg))
             select new ReachableLoad(plates * StackPlateKg, $"{column.InWords}, {column.Mass(plates * StackPlateKg)} of it", [column.Id]);
     }
 

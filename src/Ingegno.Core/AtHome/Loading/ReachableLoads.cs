@@ -48,7 +48,7 @@ public sealed class ReachableLoads
         );
 
     private IEnumerable<ReachableLoad> Plates(int hands) =>
-        _kit.UsableThatAre("loaded-bar").SelectMany(bar => HandWeights.Plates(bar, hands));
+        _kit.UsableThatAre("loaded-bar").Concat(_kit.UsableThatAre("trap-bar")).SelectMany(bar => HandWeights.Plates(bar, hands));
 
     private bool CanFill(Packing.Container container) =>
         container.HoldsWater

@@ -95,7 +95,8 @@ public static class Calibration
             : joint is { } sore ? Reason.Of("not-open.joint", ("joint", Term.For(sore)))
             : exercise.Impact > 0 || home.Dose.Techniques.Contains("explosive") ? Reason.Of("not-open.speed")
             : exercise.HeadDown || exercise.Skill > MostSkill ? Reason.Of("not-open.skill")
-            : kit.Things.Any(t => home.UsesItems.Contains(t.Id) && t.Kind.Is("loaded-bar")) ? Reason.Of("not-open.bar")
+            : kit.Things.Any(t => home.UsesItems.Contains(t.Id) && (t.Kind.Is("loaded-bar") || t.Kind.Is("trap-bar")))
+                ? Reason.Of("not-open.bar")
             : home.RepsToFailure < FewestReps ? Reason.Of("not-open.maximum")
             : null;
     }

@@ -91,6 +91,39 @@ public class HandWeightsTests
     }
 
     [Fact]
+    [Trait("source", "common practice: plates of a stack weigh about five kilograms")]
+    public void A_cable_column_has_the_plates_of_its_stack()
+    {
+        HandWeights.Stack(Weight("cable-column", 1, 23)).Select(l => l.MassKg).ShouldBe([5, 10, 15, 20]);
+        HandWeights.Stack(Weight("cable-column", 1, 1e9)).Count().ShouldBe(40, "no stack is heavier than 200 kg, whatever is typed");
+    }
+
+    [Fact]
+    [Trait("source", "common practice: nobody curls a trap bar; its plates are held like any others")]
+    public void A_trap_bar_serves_what_is_lifted_standing_in_it()
+    {
+        var loads = new ReachableLoads(
+            new KitAtPlace(Support.Examples.KitOf("trap bar 25 kg with 120 kg of plates"), Trade.Shipped.KitKinds)
+        );
+
+        loads.From([LoadSource.Bar]).ShouldBeEmpty();
+        loads.From([LoadSource.TrapBar]).Select(l => l.MassKg).Min().ShouldBe(25);
+        loads.From([LoadSource.TrapBar]).Select(l => l.MassKg).Max().ShouldBeGreaterThanOrEqualTo(140);
+        loads.Any([LoadSource.One]).ShouldBeTrue();
+
+        // One that is known by its whole mass alone weighs that.
+        HandWeights.One(Weight("trap-bar", 1, 65)).ShouldHaveSingleItem().MassKg.ShouldBe(65);
+    }
+
+    [Fact]
+    [Trait("source", "common practice: a sandbag is hugged as it is")]
+    public void A_bag_of_sand_is_held_whole() =>
+        new ReachableLoads(new KitAtPlace(Support.Examples.KitOf("20 kg sandbag"), Trade.Shipped.KitKinds))
+            .From([LoadSource.Held])
+            .ShouldHaveSingleItem()
+            .MassKg.ShouldBe(20);
+
+    [Fact]
     public void Two_unequal_kettlebells_can_be_mixed()
     {
         var mixed = HandWeights.Mixed([Weight("kettlebell", 1, 12, "a"), Weight("kettlebell", 1, 16, "b")]).ShouldHaveSingleItem();

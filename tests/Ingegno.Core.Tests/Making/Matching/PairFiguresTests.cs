@@ -30,6 +30,21 @@ public class PairFiguresTests
         (PairFinder.Of(Squat, a, b, free).Match - PairFinder.Of(Squat, a, b, Rules).Match).ShouldBe(0.03, 1e-9);
     }
 
+    [Theory]
+    [Trait("source", "common practice: speed is lost behind another exercise, and nobody jumps for a burn")]
+    [InlineData("Power clean 5x3 60 kg", "")]
+    [InlineData("Trap-bar deadlift 4x5 140 kg", "2x 24 kg kettlebell")]
+    [InlineData("Back squat 5x5 100 kg", "")]
+    public void No_pair_holds_a_jump(string line, string kit)
+    {
+        var plan = Examples.Rebuild(Examples.ClientA with { Goal = Goal.Strength }, Examples.KitOf(kit), line).Plan;
+
+        plan.Lines[0]
+            .Candidates.Where(c => c.Exercises.Length > 1)
+            .SelectMany(c => c.Exercises)
+            .ShouldAllBe(e => !Examples.Exercise(e.ExerciseId).IsForPower);
+    }
+
     [Fact]
     public void The_half_with_the_load_goes_first_and_makes_three_quarters_of_the_resistance()
     {

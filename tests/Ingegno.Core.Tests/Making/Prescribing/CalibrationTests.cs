@@ -53,9 +53,13 @@ public class CalibrationTests
     public void Nobody_tests_a_bar_alone()
     {
         var home = Curl(Client, calibrate: false);
-        var bar = new KitAtPlace(Examples.Kit("barbell 40"), Trade.Shipped.KitKinds);
+        var (bar, trap) = (
+            new KitAtPlace(Examples.Kit("barbell 40"), Trade.Shipped.KitKinds),
+            new KitAtPlace(Examples.Kit("trap-bar 60"), Trade.Shipped.KitKinds)
+        );
         var exercise = Trade.Shipped.Catalogue.Get("dumbbell-curl");
         Calibration.Open(home with { UsesItems = ["k1"] }, exercise, Client, bar).WhyNot!.Code.ShouldBe("not-open.bar");
+        Calibration.Open(home with { UsesItems = ["k1"] }, exercise, Client, trap).WhyNot!.Code.ShouldBe("not-open.bar");
         Calibration
             .Open(
                 home with

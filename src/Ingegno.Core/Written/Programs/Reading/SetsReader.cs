@@ -3,9 +3,6 @@ namespace Ingegno.Core.Written.Programs.Reading;
 /// <summary>Reads sets and reps in every order and spelling: 5x5, 4 sets of 8-10, 12/10/8, 3xmax, 8 reps x 3, 5x3 + 1x5+.</summary>
 internal static class SetsReader
 {
-    /// <summary>From so many on, what stands before a cross is a load (common practice).</summary>
-    private const int LeastLoadFirst = 30;
-
     /// <summary>More sets than this are another figure.</summary>
     private const int MostSets = 100;
 
@@ -15,8 +12,8 @@ internal static class SetsReader
         return WarmUps(at, draft)
             || (at.Back(start) || HalfEach(at, draft))
             || (at.Back(start) || Labelled(at, draft))
-            || (at.Back(start) || LoadFirst(at, draft))
-            || (at.Back(start) || AtEach(at, draft))
+            || (at.Back(start) || LoadedSets.LoadFirst(at, draft))
+            || (at.Back(start) || LoadedSets.AtEach(at, draft))
             || (at.Back(start) || Times(at, draft))
             || (at.Back(start) || Counted(at, draft))
             || (at.Back(start) || Reps(at, draft))
@@ -89,76 +86,6 @@ internal static class SetsReader
         }
 
         return !sets && SetCounts.Into(at, draft, null, needed: true);
-    }
-
-    /// <summary>100x5x3: no plan has a hundred sets, so it is the load, the reps and the sets; so are the ones after it: 60x5, 70x5, 80x5x3.</summary>
-    private static bool LoadFirst(TokenCursor at, LineDraft draft)
-    {
-        var (load, first) = (at.Now, at.Ahead(1));
-        if (
-            !load.IsNumber
-            || load.Value is < LeastLoadFirst or > ShorthandLimits.LoadKg
-            || first.Text is not ("x" or "*")
-            || !at.Ahead(2).IsWhole
-            || draft.Groups.Exists(g => !g.LoadFirst)
-            || at.Ahead(3).Text is "kg" or "lb" or "s" or "sec"
-        )
-        {
-            return false;
-        }
-
-        if (!draft.HasDose)
-        {
-            draft.Doubt(load.Start, load.Text.Length, "shorthand.load-unit", ("load", load.Value));
-        }
-
-        draft.Load ??= new PlannedLoad(load.Value);
-        var reps = at.Ahead(2).Value;
-        at.At += 3;
-        int? sets = at.Now.Text is "x" or "*" && at.Ahead(1).IsWhole ? (int)at.Ahead(1).Value : null;
-        at.At += sets is null ? 0 : 2;
-        var several = draft.HasDose || at.Ahead(1) is { IsNumber: true, Value: >= LeastLoadFirst } && at.Ahead(2).Text is "x" or "*";
-        several |= at.Now is { IsNumber: true, Value: >= LeastLoadFirst } && at.Ahead(1).Text is "x" or "*";
-        draft.Groups.Add(
-            new SetGroup
-            {
-                Sets = sets ?? (several ? 1 : null),
-                Counts = [new Span(reps, reps)],
-                Load = new PlannedLoad(load.Value),
-                LoadFirst = true,
-            }
-        );
-        return true;
-    }
-
-    /// <summary>8 @ 60 kg, 6 @ 70 kg: a set each, its load or share behind it.</summary>
-    private static bool AtEach(TokenCursor at, LineDraft draft)
-    {
-        var (reps, plus) = (at.Now, at.Ahead(1) is { Text: "+", Spaced: false } ? 1 : 0);
-        var alone = !draft.HasDose || draft.Groups.TrueForAll(g => g is { Sets: 1, Counts.Count: 1 });
-        if (
-            !reps.IsWhole
-            || reps.Value is < 1 or > 50
-            || !at.Ahead(1 + plus).Is("@")
-            || !at.Ahead(2 + plus).IsNumber
-            || at.Before.Text is "x" or "*"
-            || !alone
-            || at.Ahead(3 + plus).Text is not ("%" or "kg" or "kgs" or "lb" or "lbs")
-        )
-        {
-            return false;
-        }
-
-        at.At += 1 + plus;
-        draft.Groups.Add(
-            new SetGroup
-            {
-                Sets = 1,
-                Counts = [new Span(reps.Value, reps.Value)],
-                LastOpen = plus > 0,
-            }
-        );
-        return true;
     }
 
     /// <summary>3x8, 2-3 x 12, 3 x max.</summary>
