@@ -30,19 +30,18 @@ public class PairFiguresTests
         (PairFinder.Of(Squat, a, b, free).Match - PairFinder.Of(Squat, a, b, Rules).Match).ShouldBe(0.03, 1e-9);
     }
 
-    [Theory]
+    [Fact]
     [Trait("source", "common practice: speed is lost behind another exercise, and nobody jumps for a burn")]
-    [InlineData("Power clean 5x3 60 kg", "")]
-    [InlineData("Trap-bar deadlift 4x5 140 kg", "2x 24 kg kettlebell")]
-    [InlineData("Back squat 5x5 100 kg", "")]
-    public void No_pair_holds_a_jump(string line, string kit)
+    public void No_pair_holds_a_jump_and_no_line_for_speed_is_one()
     {
-        var plan = Examples.Rebuild(Examples.ClientA with { Goal = Goal.Strength }, Examples.KitOf(kit), line).Plan;
-
-        plan.Lines[0]
-            .Candidates.Where(c => c.Exercises.Length > 1)
-            .SelectMany(c => c.Exercises)
-            .ShouldAllBe(e => !Examples.Exercise(e.ExerciseId).IsForPower);
+        var (hips, thighs, jump) = (
+            Part("glute-bridge", 0.9, Muscle.Glutes),
+            Part("back-squat", 0.5, Muscle.Quads),
+            Part("squat-jump", 0.5, Muscle.Quads)
+        );
+        PairFinder.Best(Squat, [thighs, hips], Rules).ShouldNotBeNull();
+        PairFinder.Best(Squat, [jump, hips], Rules).ShouldBeNull();
+        PairFinder.Best(Squat with { Exercise = Squat.Exercise with { Power = true } }, [thighs, hips], Rules).ShouldBeNull();
     }
 
     [Fact]

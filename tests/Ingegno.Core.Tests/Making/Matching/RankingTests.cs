@@ -50,6 +50,17 @@ public class RankingTests
         Examples.Rebuild(Examples.ClientB, kit, "Chin-up 3xAMRAP").Plan.Lines[0].Candidates[0].Id.ShouldNotBe("chin-up");
     }
 
+    [Theory]
+    [Trait("source", "common practice: the same exercise stays at somewhat less, not at half")]
+    [InlineData("Biceps curl 2x12 2x3 kg", "rucksack-curl")] // two bottles of 1.5 kg are half of it, four in a bag are all of it
+    [InlineData("Biceps curl 2x12 2x1.5 kg", "dumbbell-curl")]
+    public void With_half_its_weight_it_is_that_exercise_in_name_alone(string line, string first)
+    {
+        var kit = Examples.KitOf("rucksack 25 L; 6 bottles 1.5 L");
+
+        Examples.Rebuild(Examples.ClientB, kit, line).Plan.Lines[0].Candidates[0].Id.ShouldBe(first);
+    }
+
     [Fact]
     public void What_is_missing_is_named_and_nothing_else()
     {
