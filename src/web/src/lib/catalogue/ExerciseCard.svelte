@@ -27,7 +27,7 @@
     sentence(text.replaceAll('{load}', 'a load').replaceAll(/[{}]/g, ''));
 </script>
 
-<article class="grid gap-4 p-5">
+<article class="grid grid-cols-1 gap-4 p-5">
   <header>
     <h2 class="text-2xl">{exercise.name}</h2>
     {#if exercise.synonyms.length > 0}<p class="soft text-plain">also {exercise.synonyms.join(', ')}</p>{/if}
