@@ -1,11 +1,17 @@
 import { mutation } from './settings.mjs';
 
+/** Tests whose names hold none of these. */
+export const but = (names) => names.map((name) => `FullyQualifiedName!~${name}`).join('&');
+
+/** Tests whose names hold one of these. */
+export const only = (names) => names.map((name) => `FullyQualifiedName~${name}`).join('|');
+
 /**
  * The configuration of a run, as text.
  * @param {Map<string, string[]>} drawn Spans to be mutated, by file.
- * @param {string[]} without Parts of the names of tests that are not asked.
+ * @param {string} tests Which tests are asked, as a filter.
  */
-export function configuration(drawn, without) {
+export function configuration(drawn, tests) {
   return JSON.stringify(
     {
       'stryker-config': {
@@ -16,7 +22,7 @@ export function configuration(drawn, without) {
         ),
         'ignore-mutations': mutation.ignored,
         'ignore-methods': mutation.ignoredCalls,
-        'test-case-filter': without.map((name) => `FullyQualifiedName!~${name}`).join('&'),
+        'test-case-filter': tests,
         'coverage-analysis': 'off',
         concurrency: 2,
         configuration: 'Release',

@@ -1,7 +1,7 @@
 // Writes a configuration of Stryker.NET that mutates a seeded sample of the rule rooms: whole members, so that a mutant and what it
 // stands in are drawn together. Prints how many members were drawn.
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { configuration } from './configuration.mjs';
+import { but, configuration } from './configuration.mjs';
 import { mutation } from './settings.mjs';
 
 const [seed, wanted, target] = [Number(process.argv[2]), Number(process.argv[3]), process.argv[4]];
@@ -26,7 +26,7 @@ for (const member of members) {
   drawn.set(member.file, [...(drawn.get(member.file) ?? []), `{${member.start}..${member.end}}`]);
 }
 
-writeFileSync(target, configuration(drawn, [...mutation.without, ...mutation.slow]));
+writeFileSync(target, configuration(drawn, but([...mutation.without, ...mutation.slow])));
 console.log(`${[...drawn.values()].flat().length} members of ${members.length}, seed ${seed}`);
 
 /** Members of a file: what stands between two empty lines, where there is something that a mutant can change. */

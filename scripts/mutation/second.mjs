@@ -1,6 +1,6 @@
 // Writes the configuration of the second run: what the fast tests let through, asked of the slow ones. Exits with 1 when nothing was.
 import { writeFileSync } from 'node:fs';
-import { configuration } from './configuration.mjs';
+import { but, configuration, only } from './configuration.mjs';
 import { escaped, outcome } from './outcome.mjs';
 import { mutation } from './settings.mjs';
 
@@ -17,7 +17,7 @@ if (left.length === 0) {
   process.exit(1);
 }
 
-writeFileSync(target, configuration(spans, mutation.without));
+writeFileSync(target, configuration(spans, `(${only(mutation.slow)})&${but(mutation.without)}`));
 
 /** Index of a place given by line and column, both from 1. */
 function offset(source, { line, column }) {
