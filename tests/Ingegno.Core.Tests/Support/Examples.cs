@@ -3,6 +3,7 @@ using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Plans;
@@ -65,6 +66,10 @@ internal static class Examples
     }
 
     public static Exercise Exercise(string id) => Trade.Shipped.Catalogue.Get(id);
+
+    /// <summary>Steps of techniques that client A may take in an exercise, whatever is at the place.</summary>
+    public static ImmutableArray<Technique> TechniquesFor(string id) =>
+        TechniqueFit.Fitting(Exercise(id), ClientA, Trade.Shipped.ApproachOf(null), Trade.Shipped.Techniques);
 
     private static KitItem Item(string words, int index)
     {

@@ -64,7 +64,7 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
         ArgumentNullException.ThrowIfNull(said);
         ArgumentNullException.ThrowIfNull(context);
         ArgumentNullException.ThrowIfNull(word);
-        var within = Explained(Shaped(said, context, word), said, word);
+        var within = Explained(Shaped(said, context, word), said, word, context);
         return within with { Dose = within.Dose with { BlockWeek = setup.StartOf(word.Week) } };
     }
 
@@ -78,7 +78,7 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
             : null;
 
     /// <summary>Where the log's own proposal stands, what the block had laid out for this week, and on which side of it the log is.</summary>
-    private static Proposal Explained(Proposal within, Proposal said, BlockWord word)
+    private static Proposal Explained(Proposal within, Proposal said, BlockWord word, ProgressionContext context)
     {
         var (cell, dose) = (word.Cell, said.Dose);
         if (
@@ -95,7 +95,7 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
                 ? said.ToExerciseId is not null
                     ? 0
                     : said.ExternalKg.CompareTo(cell.ExternalKg)
-                : Work(dose).CompareTo(Work(cell.Dose));
+                : Work(dose, context).CompareTo(Work(cell.Dose, context));
         var code =
             side > 0 ? "block.ahead"
             : side < 0 ? "block.behind"
@@ -103,8 +103,9 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
         return within with { Reason = within.Reason.Then(Reason.Of(code, ("planned", InWords(cell)))) };
     }
 
-    /// <summary>Least reps of all sets: what a dose asks for at the same load.</summary>
-    private static int Work(Dose dose) => dose.Sets * (dose.Target.IsOpen ? 1 : dose.Target.Min);
+    /// <summary>Least reps of all sets, as straight ones: what a dose asks for at the same load.</summary>
+    private static double Work(Dose dose, ProgressionContext context) =>
+        Math.Round(dose.Sets * (dose.Target.IsOpen ? 1 : dose.Target.Min) / context.ShareLeft(dose), 6);
 
     private static string InWords(BlockCell cell) =>
         cell.Dose.Figures + (cell.ExternalKg > 0 ? $" @ {Words.Number(cell.ExternalKg)} kg" : string.Empty);

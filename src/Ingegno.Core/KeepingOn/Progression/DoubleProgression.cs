@@ -13,56 +13,6 @@ using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.KeepingOn.Progression;
 
-/// <summary>What the progression knows about an exercise beside its log.</summary>
-/// <param name="Home">The exercise as prescribed.</param>
-/// <param name="Exercise">Its catalogue entry.</param>
-/// <param name="Loads">External loads reachable in its set-up, lightest first, with their system load in kg.</param>
-/// <param name="Harder">Next harder exercise that can be done here; null when there is none.</param>
-/// <param name="Easier">Next easier exercise that can be done here; null when there is none.</param>
-public sealed record ProgressionContext(
-    HomeExercise Home,
-    Exercise Exercise,
-    ImmutableArray<(ReachableLoad Load, double SystemKg)> Loads,
-    Exercise? Harder,
-    Exercise? Easier
-)
-{
-    /// <summary>Other variations at every load here, least demand first; empty where no load measures the exercise.</summary>
-    public ImmutableArray<StepTo> Others { get; init; } = [];
-
-    /// <summary>The load at which <see cref="Harder"/> is the step up; null where no load measures it.</summary>
-    public StepTo? Up { get; init; }
-
-    /// <summary>Figures of the trade.</summary>
-    public ProgressionRules Rules { get; init; } = Trade.Shipped.Progression;
-
-    /// <summary>A last set near the limit is safe here, so that the dose can be found anew.</summary>
-    public bool MayFindAnew { get; init; } = true;
-
-    /// <summary>Longest time under tension that a set may come to, s.</summary>
-    public double SetSeconds { get; init; } = double.PositiveInfinity;
-
-    /// <summary>A set of the dose stays within it; what its school asks for does anyway.</summary>
-    public bool Bears(Dose dose) =>
-        dose.Timed
-        || dose.Target.IsOpen
-        || dose.Standard is not null
-        || dose.Target.Max * Math.Max(1, dose.Tempo.SecondsPerRep) <= SetSeconds;
-
-    /// <summary>Share of straight-set reps that the dose leaves.</summary>
-    public double ShareLeft { get; init; } = 1;
-
-    /// <summary>What a tempo costs in reps; null to count it as nothing.</summary>
-    public TempoCost? TempoCost { get; init; }
-
-    /// <summary>Minutes that its day has left before it passes the client's; null when nobody said how many there are.</summary>
-    public double? MinutesLeft { get; init; }
-
-    /// <summary>A dose fits the minutes of the day in place of the present one; one that takes no longer always does.</summary>
-    public bool Fits(Dose dose) =>
-        MinutesLeft is not { } left || dose.Minutes - Home.Dose.Minutes is var more && (more <= 0 || more <= left);
-}
-
 /// <summary>
 /// Double progression inside the rep zone, in the order of the trade (docs/trade/progression, common practice): more load if
 /// there is a next one, else a rep more, else a set more, else a harder variation, else a slower tempo. Pain comes

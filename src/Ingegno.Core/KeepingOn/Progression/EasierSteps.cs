@@ -105,13 +105,12 @@ internal sealed class EasierSteps(ProposalWriter say)
             return null;
         }
 
-        double Then(int reps, Tempo plain) => reps * say.Left(plain) / say.Left(tempo);
-        var shorter = tempo with { Eccentric = ProposalWriter.SlowStep };
+        double Then(int reps, Dose other) => reps * say.Context.ShareLeft(other) / say.Left();
+        var shorter = new TempoSteps(say).At(ProposalWriter.SlowStep);
         var eases =
             say.Dose.Techniques.Length <= 1 && tempo.Eccentric > ProposalWriter.SlowStep && Then(most, shorter) >= say.Dose.Target.Min;
-        var next = eases ? shorter : Tempo.Usual;
-        var (low, high) = ((int)Then(fewest, next), (int)Then(most, next));
-        var plain = say.Dose with { Techniques = [], Instructions = [], Tempo = next };
+        var plain = eases ? shorter : say.Dose with { Techniques = [], Instructions = [], Tempo = Tempo.Usual };
+        var (low, high) = ((int)Then(fewest, plain), (int)Then(most, plain));
         var fewer = high < say.Dose.Target.Min && !say.Dose.Target.IsOpen;
         plain = fewer ? plain with { Target = Done(low, high) } : plain;
         Fact[] range = fewer ? [("low", plain.Target.Min), ("high", plain.Target.Max)] : [];
@@ -181,7 +180,7 @@ internal sealed class EasierSteps(ProposalWriter say)
         }
 
         var left = say.Sets.Where(s => s.Reps == most).Select(s => s.Rir ?? 0).DefaultIfEmpty(0).Max();
-        var here = Demand.OfReps((most + left) / say.Context.ShareLeft);
+        var here = Demand.OfReps((most + left) / say.Left());
         return say
             .Context.Others.Where(o => o.Step < 0)
             .Select(o => (Step: o, Reps: Demand.Reps(here * (1 + o.Step))))
@@ -205,7 +204,7 @@ internal sealed class EasierSteps(ProposalWriter say)
         }
 
         var left = say.Sets.Where(s => s.Reps == most).Select(s => s.Rir ?? 0).DefaultIfEmpty(0).Max();
-        var tempo = say.Left(say.Tempo);
+        var tempo = say.Left();
         return RepMaxCurve.RepsAt(
                 systemKg,
                 RepMaxCurve.OneRepMax(hereKg, Math.Clamp((most + left) / tempo, 1, RepMaxCurve.MostReps), strength.Curve),

@@ -11,10 +11,11 @@ using Ingegno.Core.Written.Plans;
 namespace Ingegno.Core.KeepingOn.Progression;
 
 /// <summary>Steps that make an exercise harder, in the order of the trade (docs/trade/progression): load, reps, sets, variation,
-/// tempo.</summary>
+/// tempo, density, range, technique.</summary>
 internal sealed class HarderSteps(ProposalWriter say)
 {
     private readonly TempoSteps _tempo = new(say);
+    private readonly FurtherSteps _further = new(say);
     private readonly PastZoneSteps _past = new(say);
 
     /// <summary>Past four sets another exercise does more (common practice: 2–6, mostly 3–4).</summary>
@@ -133,6 +134,9 @@ internal sealed class HarderSteps(ProposalWriter say)
         return Rung(reps, Reason.Of("because.full"))
             ?? _tempo.Slower(reps + over, Reason.Of("full.nothing"))
             ?? _tempo.Paused(reps + over)
+            ?? _past.Denser(over)
+            ?? _further.Deeper(reps + over)
+            ?? _further.Technique(reps + over)
             ?? _past.MoreThanZone(reps, over);
     }
 
@@ -153,8 +157,8 @@ internal sealed class HarderSteps(ProposalWriter say)
         }
 
         // So many reps there, with the reserve, ask for so many here.
-        var there = Demand.OfReps((zone.Min + say.Dose.Rir) / say.Context.ShareLeft);
-        var needed = (int)Math.Ceiling((Demand.Reps(there / (1 + up.Step)) * say.Context.ShareLeft) - say.Dose.Rir - 1e-9);
+        var there = Demand.OfReps((zone.Min + say.Dose.Rir) / say.Left());
+        var needed = (int)Math.Ceiling((Demand.Reps(there / (1 + up.Step)) * say.Left()) - say.Dose.Rir - 1e-9);
         if (reps >= needed)
         {
             return NextRung(harder, because);
@@ -190,7 +194,7 @@ internal sealed class HarderSteps(ProposalWriter say)
     {
         var zone = say.Dose.Zone!;
         var wanted = (zone.IsOpen ? 8 : zone.Min) + say.Dose.Rir;
-        var left = say.Left(say.Tempo);
+        var left = say.Left();
         var able = Math.Clamp((reps + say.Dose.Rir) / left, 1, RepMaxCurve.MostReps);
         var max = RepMaxCurve.OneRepMax(here.SystemKg, able, curve);
         var far = heavier.LastOrDefault(l =>

@@ -139,7 +139,7 @@ public sealed class NextSession(Trade trade)
     {
         var exercise = trade.Catalogue.Get(home.ExerciseId);
         var others = FamilySteps.From(home, exercise, at);
-        var (up, down) = (StepUp(exercise, others), StepDown(exercise, others));
+        var (up, down) = (StepUp(home, exercise, others), StepDown(exercise, others));
         var measured = FamilySteps.DemandOf(home, exercise, at) is not null;
         return new ProgressionContext(
             home,
@@ -150,25 +150,34 @@ public sealed class NextSession(Trade trade)
         )
         {
             Others = others,
-            TempoCost = at.Trade.TempoCost,
+            Costs = at.Trade,
+            Techniques =
+            [
+                .. TechniqueFit
+                    .Fitting(exercise, at.Client, at.Trade.ApproachOf(at.Client.Approach), at.Trade.Techniques)
+                    .Where(t => at.Kit.Meets(t.Needs).Possible),
+            ],
             SetSeconds = trade.Dose.SetSeconds.Most,
             Up = up,
             Rules = trade.Progression,
             MayFindAnew = Calibration
                 .Again(home with { Dose = Calibration.Close(home.Dose) }, exercise, at.Client, at.Kit)
                 .Home.Dose.Calibrates,
-            ShareLeft = StraightSets.ShareLeft(home.Dose, at.Trade),
         };
     }
 
     /// <summary>
     /// The step up to another variation: among those that need no more than a full zone the best known, the catalogue's own next rung before
-    /// others; else the smallest that reps can earn.
+    /// others; else the smallest that reps can earn, or that what was shown here has earned already, however large it is.
     /// </summary>
-    private StepTo? StepUp(Exercise exercise, ImmutableArray<StepTo> others)
+    private StepTo? StepUp(HomeExercise home, Exercise exercise, ImmutableArray<StepTo> others)
     {
         var rules = trade.Progression.Steps;
-        var up = others.Where(o => o.Step > rules.Least && o.Step <= rules.Earned).ToList();
+        var wanted =
+            home.Dose is { Timed: false, Zone: var zone, Target: var target } && !(zone ?? target).IsOpen
+                ? (zone ?? target).Min + home.Dose.Rir
+                : int.MaxValue;
+        var up = others.Where(o => o.Step > rules.Least && (o.Step <= rules.Earned || Demand.Reps(o.Demand) >= wanted)).ToList();
         return up.Where(o => o.Step <= rules.Free)
                 .OrderByDescending(o => o.Exercise.Id == exercise.Harder)
                 .ThenByDescending(o => o.Exercise.Familiarity)

@@ -29,7 +29,7 @@ internal sealed class PastZoneSteps(ProposalWriter say)
             return again;
         }
 
-        var bearable = Math.Max(say.Dose.Target.Max, Math.Min(say.MostReps, _tempo.Longest(say.Tempo)) - Step);
+        var bearable = Math.Max(say.Dose.Target.Max, Math.Min(say.MostReps, _tempo.Longest(say.Dose)) - Step);
         var more = say.Dose with { Target = PastZone(Math.Min(reps, bearable), Math.Min(reps, bearable) + Step) };
         var longer = reps < say.MostReps && !say.Dose.Timed && say.Context.Bears(more);
         if (longer && say.Context.Fits(more))
@@ -40,11 +40,6 @@ internal sealed class PastZoneSteps(ProposalWriter say)
         if (!longer && _tempo.Faster(reps) is { } faster)
         {
             return faster;
-        }
-
-        if (over < HarderSteps.MuchToSpare && over >= DenserFrom && Denser() is { } denser)
-        {
-            return denser;
         }
 
         return over >= HarderSteps.MuchToSpare && !say.Dose.Timed
@@ -89,13 +84,15 @@ internal sealed class PastZoneSteps(ProposalWriter say)
     public SetTarget PastZone(int reps, int top)
     {
         var now = Math.Max(reps, say.Dose.Zone!.Max);
-        var most = Math.Max(top, now + 1);
+        var most = Math.Min(Math.Max(top, now + 1), Math.Max(say.MostReps, now));
         return new SetTarget(say.IsRestPause ? most : now, most);
     }
 
-    /// <summary>Half a minute less rest, where the sets are not meant heavy and there is rest to give; null otherwise.</summary>
-    private Proposal? Denser() =>
-        say.Dose is { Timed: false, Zone: { IsOpen: false, Max: > DosePrescriber.HeavyReps } }
+    /// <summary>Half a minute less rest, where the sets are not meant heavy, there is rest to give and reps were left over; null otherwise.</summary>
+    /// <param name="over">Reps in reserve beyond what was planned.</param>
+    public Proposal? Denser(double over) =>
+        over is >= DenserFrom and < HarderSteps.MuchToSpare
+        && say.Dose is { Timed: false, Zone: { IsOpen: false, Max: > DosePrescriber.HeavyReps } }
         && say.Dose.RestSeconds - ProposalWriter.RestStep >= ShortestRest
             ? say.Make(
                 Decision.ShorterRest,
@@ -103,7 +100,7 @@ internal sealed class PastZoneSteps(ProposalWriter say)
                 say.Dose with
                 {
                     RestSeconds = say.Dose.RestSeconds - ProposalWriter.RestStep,
-                    Target = say.Dose.Zone!,
+                    Target = say.Dose.Target.Max > say.Dose.Zone.Max ? say.Dose.Target : say.Dose.Zone,
                 }
             )
             : null;

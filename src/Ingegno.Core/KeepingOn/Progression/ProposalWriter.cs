@@ -17,9 +17,8 @@ internal sealed class ProposalWriter
     /// <summary>A rest changes in steps of half a minute.</summary>
     public const int RestStep = 30;
 
-    /// <summary>Steps of a slow lowering, s (docs/trade/prescription).</summary>
+    /// <summary>From this lowering on a tempo is slow, s (docs/trade/prescription).</summary>
     public const int SlowStep = 3;
-    public const int SlowestStep = 5;
 
     private readonly LineKey _line;
     private readonly double _usedKg;
@@ -79,8 +78,38 @@ internal sealed class ProposalWriter
     public Reason Count(int reps) =>
         Dose.Timed ? Reason.Of("count.seconds", ("hold", Quantity.Seconds(reps))) : Reason.Of("count.reps", ("reps", reps));
 
-    /// <summary>Share of reps that a tempo leaves.</summary>
-    public double Left(Tempo tempo) => Context.TempoCost?.Of(tempo) ?? 1;
+    /// <summary>Share of straight-set reps that is left in the manner of the dose.</summary>
+    public double Left() => Context.ShareLeft(Dose);
+
+    /// <summary>Reps of a set in another manner, of which so many were there in this one; the same are left over.</summary>
+    public double RepsIn(Dose other, double reps) => ((reps + Dose.Rir) * Context.ShareLeft(other) / Left()) - Dose.Rir;
+
+    /// <summary>Steps of a slow lowering that may be taken here, slowest first.</summary>
+    public IEnumerable<Technique> SlowLowerings =>
+        Context
+            .Techniques.Where(t => t is { Of: TechniqueName.SlowEccentric, Order: <= TechniqueChoice.LastUsualOrder })
+            .OrderByDescending(t => t.Eccentric);
+
+    /// <summary>Tempo without any technique.</summary>
+    public Tempo Plain => Context.Exercise.Tempo ?? Tempo.Usual;
+
+    /// <summary>The dose with a step beside those it has.</summary>
+    public Dose With(Technique step) => With(Dose, step);
+
+    /// <summary>A dose with a step beside those it has.</summary>
+    public Dose With(Dose dose, Technique step) => Manner.With(dose, step, Context.Exercise, All);
+
+    /// <summary>The dose with this step alone.</summary>
+    public Dose Only(Technique step) => Manner.Only(Dose, [step], Plain, Context.Exercise, All);
+
+    /// <summary>A dose without the steps of the rep that these are; its tempo is to be set.</summary>
+    public Dose Without(Dose dose, Func<Technique, bool> which) =>
+        Manner.Without(dose, All.Where(t => t.Scheme is null && !t.Explosive && which(t)));
+
+    /// <summary>Steps of techniques that the dose has.</summary>
+    public IEnumerable<Technique> Taken => All.Where(t => Dose.Techniques.Contains(t.Id));
+
+    private ImmutableArray<Technique> All => (Context.Costs ?? Trade.Shipped).Techniques;
 
     public static Reason Name(ReachableLoad load) => load.MassKg <= 0 ? Reason.Of("load.none") : Reason.Text(load.InWords);
 

@@ -7,7 +7,9 @@ using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
 
@@ -20,6 +22,7 @@ namespace Ingegno.Core.KeepingOn.Progression;
 /// <param name="Load">Load there in words; empty for none.</param>
 /// <param name="Tempo">Tempo there.</param>
 /// <param name="RestSeconds">Rest there, s.</param>
+/// <param name="Techniques">Techniques there, beside what the tempo says.</param>
 /// <param name="Earned">What earns it: reps in every set, with the reserve.</param>
 /// <param name="Reason">Why this and nothing else.</param>
 public sealed record RoadStop(
@@ -32,6 +35,7 @@ public sealed record RoadStop(
     string Load,
     string Tempo,
     int RestSeconds,
+    ImmutableArray<string> Techniques,
     Reason Earned,
     Reason Reason
 );
@@ -107,38 +111,42 @@ public sealed class RoadMap(Trade trade)
             return new Road([], true, []);
         }
 
-        var (stops, end) = Stops(Plain(home), client, place);
+        var (stops, end, grown) = Stops(Plain(home), client, place);
         var ends = stops.Length < MostStops;
-        return new Road(stops, ends, ends ? [.. Longer(end, client, place).Take(MostOffers)] : []);
+        return new Road(stops, ends, ends ? [.. Longer(end, grown, place).Take(MostOffers)] : []);
     }
 
-    private (ImmutableArray<RoadStop> Stops, HomeExercise End) Stops(HomeExercise home, ClientProfile client, PlaceKit place)
+    private (ImmutableArray<RoadStop> Stops, HomeExercise End, ClientProfile Grown) Stops(
+        HomeExercise home,
+        ClientProfile client,
+        PlaceKit place
+    )
     {
-        var at = new ClientAtPlace(client, place, trade);
         var stops = ImmutableArray.CreateBuilder<RoadStop>();
         for (var turn = 0; turn < MostTurns && stops.Count < MostStops; turn++)
         {
-            var context = _next.Context(home, at);
             var reps = Full(home.Dose);
-            var set = new LoggedSet { Reps = reps, Rir = home.Dose.Rir > 0 ? home.Dose.Rir : null };
-            var said = DoubleProgression.Next(default, context, [.. Enumerable.Repeat(set, home.Dose.Sets)]);
-            if (!said.Changes || said.Decision is Decision.Wait or Decision.Deload)
+            client = Grown(client, home, reps);
+            var at = new ClientAtPlace(client, place, trade);
+            var context = _next.Context(home, at);
+            var (left, said) = (home.Dose.Rir, Asked(context, reps, home.Dose.Rir));
+            if (!LeadsOn(said))
+            {
+                (left, said) = (left + 1, Asked(context, reps, left + 1)); // what is left over once more earns the denser week
+            }
+
+            if (!LeadsOn(said))
             {
                 break;
             }
 
-            var earned = Reason.Of(
-                "road.earned",
-                ("sets", home.Dose.Sets),
-                ("reps", reps),
-                ("timed", home.Dose.Timed),
-                ("rir", home.Dose.Rir)
-            );
+            var earned = Reason.Of("road.earned", ("sets", home.Dose.Sets), ("reps", reps), ("timed", home.Dose.Timed), ("rir", left));
             home = Plain(Moved(home, said, context, at));
             var same =
                 said.Decision == Decision.MoreReps
                 && stops is [.., { Decision: Decision.MoreReps } last]
-                && last.Tempo == home.Dose.Tempo.ToString();
+                && last.Tempo == home.Dose.Tempo.ToString()
+                && last.ExerciseId == home.ExerciseId;
             if (!same)
             {
                 stops.Add(Stop(said, home, earned));
@@ -149,10 +157,48 @@ public sealed class RoadMap(Trade trade)
             }
         }
 
-        return (stops.ToImmutable(), home);
+        return (stops.ToImmutable(), home, client);
     }
 
-    private static RoadStop Stop(Proposal said, HomeExercise home, Reason earned) =>
+    /// <summary>The client who has so many reps in every set with the reserve: who goes this way grows stronger on it, and steps that are too
+    /// far today are none then.</summary>
+    private ClientProfile Grown(ClientProfile client, HomeExercise home, int reps)
+    {
+        var exercise = trade.Catalogue.Get(home.ExerciseId);
+        if (exercise.Strength is not { } strength || home.SystemLoadKg is not { } systemKg || home.Dose.Timed)
+        {
+            return client;
+        }
+
+        var straight = (reps + home.Dose.Rir) / StraightSets.ShareLeft(home.Dose, trade.WithCosts(client.Costs));
+        var max = RepMaxCurve.OneRepMax(systemKg, Math.Clamp(straight, 1, RepMaxCurve.MostReps), strength.Curve);
+        var known = new ClientStrength(client, trade.Strength).For(exercise)?.OneRepMaxKg ?? 0;
+        return max <= known
+            ? client
+            : client with
+            {
+                Learned =
+                [
+                    .. client.Learned.Where(l => l.ExerciseId != exercise.Id),
+                    new LearnedLift(strength.Anchor, exercise.Id, max, SpreadOnTheWay, Reason.None),
+                ],
+            };
+    }
+
+    /// <summary>Spread of what is shown on the way; the road takes the middle.</summary>
+    private const double SpreadOnTheWay = 0.1;
+
+    /// <summary>What the progression says once every set has these reps and leaves so many.</summary>
+    private static Proposal Asked(ProgressionContext context, int reps, int left) =>
+        DoubleProgression.Next(
+            default,
+            context,
+            [.. Enumerable.Repeat(new LoggedSet { Reps = reps, Rir = left > 0 ? left : null }, context.Home.Dose.Sets)]
+        );
+
+    private static bool LeadsOn(Proposal said) => said.Changes && said.Decision is not (Decision.Wait or Decision.Deload);
+
+    private RoadStop Stop(Proposal said, HomeExercise home, Reason earned) =>
         new(
             said.Decision,
             home.ExerciseId,
@@ -163,6 +209,7 @@ public sealed class RoadMap(Trade trade)
             said.ToExerciseId is null ? said.Load : said.ToSetup ?? string.Empty,
             home.Dose.Tempo.ToString(),
             home.Dose.RestSeconds,
+            [.. trade.Techniques.Where(t => home.Dose.Techniques.Contains(t.Id) && !TempoSteps.IsSaidByTempo(t)).Select(t => t.Label)],
             earned,
             said.Reason
         );

@@ -1,6 +1,6 @@
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Written.Plans;
 
@@ -16,31 +16,25 @@ internal sealed class TempoSteps(ProposalWriter say)
     /// already or the day has no time for it. Five down is the standard step when the load cannot rise (docs/trade/prescription), taken
     /// as far as the reps bear it.
     /// </summary>
+    /// <param name="able">Reps of a set as it is done now.</param>
+    /// <param name="because">Why seconds and nothing else.</param>
     public Proposal? Slower(double able, Reason because)
     {
-        var tempo = say.Tempo;
-        var zone = say.Dose.Zone!;
-        foreach (
-            var seconds in new[] { ProposalWriter.SlowestStep, ProposalWriter.SlowStep }.Where(s => s > tempo.Eccentric && !say.Dose.Timed)
-        )
+        if (say.Dose.Timed || say.Taken.Any(t => t is { Scheme: null } && !IsOfTempo(t)))
         {
-            var slower = tempo with { Eccentric = seconds };
-            var there = ((able + say.Dose.Rir) * say.Left(slower) / say.Left(tempo)) - say.Dose.Rir;
+            return null; // one technique at a time
+        }
 
-            // Nearly the whole zone there: that step has been taken, and reps past the zone at a faster one followed.
-            var taken = !zone.IsOpen && say.Dose.Target.Min >= zone.Max && there >= zone.Max - 1;
-            if (there >= (zone.IsOpen ? 1 : zone.Min) && !taken)
+        foreach (var step in say.SlowLowerings.Where(t => t.Eccentric > say.Tempo.Eccentric))
+        {
+            if (Leads(say.With(step), able) is { } dose)
             {
-                var dose = say.Dose with { Tempo = slower, Target = zone };
-                if (say.Context.Bears(dose) && Within(dose) is { } fits)
-                {
-                    var less = fits.Sets < dose.Sets ? Reason.Of("harder.set-less") : null;
-                    return say.Make(
-                        Decision.TechniqueOn,
-                        Reason.Row(because, Reason.Of("harder.slower", ("seconds", seconds)), less),
-                        fits
-                    );
-                }
+                var less = dose.Sets < say.Dose.Sets ? Reason.Of("harder.set-less") : null;
+                return say.Make(
+                    Decision.TechniqueOn,
+                    Reason.Row(because, Reason.Of("harder.slower", ("seconds", step.Eccentric!.Value)), less),
+                    dose
+                );
             }
         }
 
@@ -51,61 +45,61 @@ internal sealed class TempoSteps(ProposalWriter say)
     /// A pause of two seconds at the hard end of the range, where the exercise bears one and the reps do; null otherwise. After five down the
     /// next of the usual ways to grow without load (docs/trade/progression).
     /// </summary>
-    public Proposal? Paused(double able)
-    {
-        var (tempo, zone) = (say.Tempo, say.Dose.Zone!);
-        if (
-            say.Dose.Timed
-            || tempo.PauseStretched + tempo.PauseShortened > 0
-            || !say.Context.Exercise.Techniques.Contains("pause")
-            || say.Dose.Scheme is not null
-        )
-        {
-            return null;
-        }
-
-        var paused =
-            say.Context.Exercise.Profile == Profile.Shortened
-                ? tempo with
-                {
-                    PauseShortened = Pause,
-                }
-                : tempo with
-                {
-                    PauseStretched = Pause,
-                };
-        var left = ((able + say.Dose.Rir) * say.Left(paused) / say.Left(tempo)) - say.Dose.Rir;
-        var dose = say.Dose with { Tempo = paused, Target = zone };
-        return left >= (zone.IsOpen ? 1 : zone.Min) && say.Context.Bears(dose) && Within(dose) is { } fits
-            ? say.Make(Decision.TechniqueOn, Reason.Of("harder.paused", ("seconds", Pause)), fits)
+    /// <param name="able">Reps of a set as it is done now.</param>
+    public Proposal? Paused(double able) =>
+        say.Dose is { Timed: false, Scheme: null }
+        && say.Tempo.PauseStretched + say.Tempo.PauseShortened == 0
+        && say.Taken.All(IsOfTempo)
+        && say.Context.Techniques.FirstOrDefault(t => t is { Of: TechniqueName.Pause, Pause: Pause }) is { } pause
+        && Leads(say.With(pause), able) is { } dose
+            ? say.Make(Decision.TechniqueOn, Reason.Of("harder.paused", ("seconds", Pause)), dose)
             : null;
+
+    /// <summary>
+    /// Another manner with the reps back in the zone; null where fewer than its bottom would be left, a set would last too long, the day has no
+    /// time, or that step has been taken before: nearly the whole zone there, and reps past the zone followed.
+    /// </summary>
+    /// <param name="manner">The dose in the other manner.</param>
+    /// <param name="able">Reps of a set as it is done now.</param>
+    public Dose? Leads(Dose manner, double able)
+    {
+        var zone = say.Dose.Zone!;
+        var there = say.RepsIn(manner, able);
+        var taken = !zone.IsOpen && say.Dose.Target.Max > DoubleProgression.Top(say.Dose) && there >= zone.Max - 1;
+        var dose = manner with { Target = zone };
+        return there >= (zone.IsOpen ? 1 : zone.Min) && !taken && say.Context.Bears(dose) ? Within(dose) : null;
     }
+
+    /// <summary>A tempo says all of it.</summary>
+    public static bool IsSaidByTempo(Technique step) => step.Of is TechniqueName.SlowEccentric or TechniqueName.Pause;
+
+    /// <summary>Seconds and range go together; anything else is a technique of its own.</summary>
+    private static bool IsOfTempo(Technique step) => IsSaidByTempo(step) || step.Of == TechniqueName.LongerRange;
 
     /// <summary>Past so many reps nobody lowers for two seconds: one down and one up.</summary>
     private const int Steady = 1;
 
     /// <summary>More reps would last too long at this tempo: a faster one with the reps that go with it; null where there is none.</summary>
+    /// <param name="reps">Reps of a set as it is done now.</param>
     public Proposal? Faster(int reps)
     {
-        var tempo = say.Tempo;
-        if (say.Dose.Timed || say.IsRestPause || tempo.Eccentric <= Steady)
+        if (say.Dose.Timed || say.IsRestPause || say.Tempo.Eccentric <= Steady)
         {
             return null;
         }
 
-        foreach (var seconds in new[] { ProposalWriter.SlowStep, Tempo.Usual.Eccentric, Steady }.Where(s => s < tempo.Eccentric))
+        foreach (var seconds in new[] { ProposalWriter.SlowStep, Tempo.Usual.Eccentric, Steady }.Where(s => s < say.Tempo.Eccentric))
         {
-            var faster = tempo with { Eccentric = seconds };
-            var there = (int)Math.Floor(((reps + say.Dose.Rir) * say.Left(faster) / say.Left(tempo)) - say.Dose.Rir);
+            var faster = At(seconds);
+            var there = (int)Math.Floor(say.RepsIn(faster, reps));
             var able = Math.Min(there, Math.Min(say.MostReps, Longest(faster)) - PastZoneSteps.Step);
-            var dose = say.Dose with
-            {
-                Tempo = faster,
-                Target = new SetTarget(able, able + PastZoneSteps.Step),
-                Techniques = [],
-                Instructions = [],
-            };
-            if (able >= Math.Min(reps, say.Dose.Target.Max) && dose.Target.Max > say.Dose.Target.Max && say.Context.Fits(dose))
+            var dose = faster with { Target = new SetTarget(able, able + PastZoneSteps.Step) };
+            if (
+                able >= Math.Min(reps, say.Dose.Target.Max)
+                && dose.Target.Max >= there // less than that would be a step back
+                && dose.Target.Max > say.Dose.Target.Max
+                && say.Context.Fits(dose)
+            )
             {
                 return say.Make(Decision.MoreReps, Reason.Of("past-zone.faster", ("seconds", seconds), ("reps", able)), dose);
             }
@@ -114,8 +108,16 @@ internal sealed class TempoSteps(ProposalWriter say)
         return null;
     }
 
-    /// <summary>Reps of a set at a tempo until it has lasted as long as a set may.</summary>
-    public int Longest(Tempo tempo) => (int)Math.Min(500, Math.Floor(say.Context.SetSeconds / Math.Max(1, tempo.SecondsPerRep)));
+    /// <summary>The dose lowered in so many seconds, without a technique that does it otherwise.</summary>
+    /// <param name="seconds">Seconds of the lowering.</param>
+    public Dose At(int seconds)
+    {
+        var bare = say.Without(say.Dose, t => t.Of != TechniqueName.Pause) with { Tempo = say.Tempo with { Eccentric = seconds } };
+        return say.SlowLowerings.FirstOrDefault(t => t.Eccentric == seconds) is { } step ? say.With(bare, step) : bare;
+    }
+
+    /// <summary>Reps of a set in the manner of a dose until it has lasted as long as a set may.</summary>
+    public int Longest(Dose dose) => (int)Math.Min(500, Math.Floor(say.Context.SetSeconds / say.Context.SecondsPerRep(dose)));
 
     /// <summary>Seconds of a pause.</summary>
     private const int Pause = 2;

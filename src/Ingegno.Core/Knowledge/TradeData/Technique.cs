@@ -53,9 +53,6 @@ public sealed record Technique
     /// <summary>What must be at the place; null when nothing is needed.</summary>
     public Requirement? Needs { get; init; }
 
-    /// <summary>Only these patterns; empty for all.</summary>
-    public ImmutableArray<MovementPattern> Patterns { get; init; } = [];
-
     /// <summary>It fits exercises that do not name it, within the limits below.</summary>
     public bool Everywhere { get; init; }
 

@@ -280,7 +280,7 @@ public sealed class ReachableSetups(Trade trade)
             yield return Reason.Of("gap.fill", ("count", count), ("thing", name), ("step", Quantity.Percent(left)));
         }
 
-        if (exercise.Techniques.Contains("slow-eccentric"))
+        if (exercise.Techniques.Contains(TechniqueName.SlowEccentric))
         {
             yield return Reason.Of("gap.slow-first");
         }

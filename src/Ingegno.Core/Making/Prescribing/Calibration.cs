@@ -93,7 +93,7 @@ public static class Calibration
         return client.HighBloodPressure ? Reason.Of("not-open.blood-pressure")
             : client.NeedsClearance ? Reason.Of("not-open.clearance")
             : joint is { } sore ? Reason.Of("not-open.joint", ("joint", Term.For(sore)))
-            : exercise.Impact > 0 || home.Dose.Techniques.Contains("explosive") ? Reason.Of("not-open.speed")
+            : exercise.Impact > 0 || home.Dose.Techniques.Contains(TechniqueName.Explosive) ? Reason.Of("not-open.speed")
             : exercise.HeadDown || exercise.Skill > MostSkill ? Reason.Of("not-open.skill")
             : kit.Things.Any(t => home.UsesItems.Contains(t.Id) && (t.Kind.Is("loaded-bar") || t.Kind.Is("trap-bar")))
                 ? Reason.Of("not-open.bar")

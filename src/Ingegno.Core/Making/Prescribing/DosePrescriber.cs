@@ -69,11 +69,7 @@ public static class DosePrescriber
             RestSeconds = rest,
             Rir = effort.Rir,
             Techniques = [.. techniques.Select(t => t.Id)],
-            Instructions =
-            [
-                .. techniques.Select(t => Reason.Text(t.How)),
-                .. techniques.Select(t => t.Caution).OfType<string>().Select(Reason.Text),
-            ],
+            Instructions = Manner.Told(techniques),
             Reason = Said(reason, target, wanted, expected, rest, asked, trade),
         };
     }

@@ -31,7 +31,7 @@ public static class StraightSets
         return dose.Scheme switch
         {
             null or SetScheme.PreExhaust => dose,
-            SetScheme.RestPause => Plain(dose, "rest-pause") with
+            SetScheme.RestPause => Plain(dose, TechniqueName.RestPause) with
             {
                 Target = new SetTarget(Math.Max(1, (int)Math.Round(dose.Target.Max * OfRestPause)), dose.Target.Max),
             },
@@ -42,7 +42,9 @@ public static class StraightSets
             dose with
             {
                 Scheme = null,
-                Techniques = dose.Techniques.RemoveAll(t => t is "rest-pause" or "drop" or "mechanical-drop"),
+                Techniques = dose.Techniques.RemoveAll(t =>
+                    t is TechniqueName.RestPause or TechniqueName.Drop or TechniqueName.MechanicalDrop
+                ),
                 Instructions = dose.Instructions.RemoveAll(i => i.Code == $"instruction.{said}"),
                 Reason = dose.Reason.Without($"dose.{said}"),
             };
@@ -59,8 +61,8 @@ public static class StraightSets
         {
             IEnumerable<string> typed =
             [
-                .. dose.Tempo.Eccentric > Tempo.Usual.Eccentric ? ["slow-eccentric"] : Array.Empty<string>(),
-                .. Math.Max(dose.Tempo.PauseStretched, dose.Tempo.PauseShortened) > 1 ? ["pause"] : Array.Empty<string>(),
+                .. dose.Tempo.Eccentric > Tempo.Usual.Eccentric ? [TechniqueName.SlowEccentric] : Array.Empty<string>(),
+                .. Math.Max(dose.Tempo.PauseStretched, dose.Tempo.PauseShortened) > 1 ? [TechniqueName.Pause] : Array.Empty<string>(),
             ];
             taken.AddRange(typed);
         }

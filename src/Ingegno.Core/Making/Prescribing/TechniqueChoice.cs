@@ -17,11 +17,6 @@ public static class TechniqueChoice
     public static int Most(Level level, MovementPattern pattern) =>
         level == Level.Advanced && BodyRegions.Of(pattern) == BodyRegion.Lower ? 2 : 1;
 
-    /// <summary>A sore joint is not loaded longer: lowering and pauses stay short of these, s.</summary>
-    private const int LongLowering = 4;
-
-    private const int LongPause = 3;
-
     /// <summary>
     /// Every set of technique steps that fits an exercise, a client and an approach: fewest first, among them those the
     /// approach prefers, then the cheapest.
@@ -35,20 +30,14 @@ public static class TechniqueChoice
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(client);
-        ArgumentNullException.ThrowIfNull(approach);
-        var spares = JointSparing.RulesOutSlow(exercise, client);
-        var fitting = all.Where(t => t is { Scheme: null, RepsLeft: < 1 } && t.Fits(exercise, client) && !approach.Avoids.Contains(t.Of))
-            .Where(t => !t.ByChoice || approach.Prefers.Contains(t.Of))
-            .Where(t => !spares || (!(t.Eccentric >= LongLowering) && !(t.Pause >= LongPause)))
-            .OrderBy(t => t.Order)
-            .ToList();
+        var fitting = TechniqueFit.Fitting(exercise, client, approach, all);
         var sets = fitting.Select(t => ImmutableArray.Create(t));
         if (Most(client.Level, exercise.Pattern) > 1)
         {
             sets = sets.Concat(
                 from a in fitting
                 from b in fitting
-                where string.CompareOrdinal(a.Of, b.Of) < 0 && !SamePhase(a, b)
+                where string.CompareOrdinal(a.Of, b.Of) < 0 && !Manner.SamePhase(a, b)
                 select ImmutableArray.Create(a, b)
             );
         }
@@ -68,10 +57,6 @@ public static class TechniqueChoice
                 .ThenBy(s => s.Steps.Sum(t => t.Order)),
         ];
     }
-
-    /// <summary>Both set the same phase of the tempo: done together the longer one alone would show.</summary>
-    private static bool SamePhase(Technique a, Technique b) =>
-        (a.Eccentric is not null && b.Eccentric is not null) || (a.Pause is not null && b.Pause is not null);
 
     /// <summary>
     /// The cheapest set of technique steps with which <paramref name="reps"/> fall to <paramref name="high"/> or

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Trainee.Clients;
@@ -7,6 +8,25 @@ namespace Ingegno.Core.Making.Prescribing;
 /// <summary>Whether a technique suits an exercise and a client.</summary>
 public static class TechniqueFit
 {
+    /// <summary>A sore joint is not loaded longer: lowering and pauses stay short of these, s.</summary>
+    private const int LongLowering = 4;
+
+    private const int LongPause = 3;
+
+    /// <summary>Steps that leave fewer reps and that a client may take in an exercise under an approach, gladliest first.</summary>
+    public static ImmutableArray<Technique> Fitting(Exercise exercise, ClientProfile client, Approach approach, IEnumerable<Technique> all)
+    {
+        ArgumentNullException.ThrowIfNull(approach);
+        var spares = JointSparing.RulesOutSlow(exercise, client);
+        return
+        [
+            .. all.Where(t => t is { Scheme: null, RepsLeft: < 1 } && t.Fits(exercise, client) && !approach.Avoids.Contains(t.Of))
+                .Where(t => !t.ByChoice || approach.Prefers.Contains(t.Of))
+                .Where(t => !spares || !(t.Eccentric >= LongLowering || t.Pause >= LongPause || t.Of == TechniqueName.LongerRange))
+                .OrderBy(t => t.Order),
+        ];
+    }
+
     /// <summary>Whether a client may do it in an exercise: the exercise names it, or it fits everywhere within its limits.</summary>
     public static bool Fits(this Technique technique, Exercise exercise, ClientProfile client)
     {
@@ -26,7 +46,6 @@ public static class TechniqueFit
                     Pattern: not (MovementPattern.Mobility or MovementPattern.Breathing)
                 };
         return (named || everywhere)
-            && (technique.Patterns.IsEmpty || technique.Patterns.Contains(exercise.Pattern))
             && (technique.Structure is null || technique.Structure == exercise.Structure)
             && (technique.Region is null || technique.Region == BodyRegions.Of(exercise.Pattern))
             && client.Level >= technique.From

@@ -85,7 +85,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
             Scheme = null,
             Techniques = [.. inRep.Select(t => t.Id)],
             Tempo = inRep.Aggregate(plain, (t, technique) => technique.ApplyTo(t, exercise.Profile)),
-            Instructions = [.. inRep.Select(t => Reason.Text(t.How)), .. inRep.Select(t => t.Caution).OfType<string>().Select(Reason.Text)],
+            Instructions = Manner.Told(inRep),
         };
         if (home.Dose.Scheme == SetScheme.RestPause)
         {

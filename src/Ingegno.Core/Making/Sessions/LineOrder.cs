@@ -65,7 +65,7 @@ internal static class LineOrder
         return line.Role == LineRole.Activation ? 0
             : home.Pattern == MovementPattern.Jump
             || home.Skill >= SkillFirst
-            || line.Chosen!.Exercises[0].Dose.Techniques.Contains("explosive")
+            || line.Chosen!.Exercises[0].Dose.Techniques.Contains(TechniqueName.Explosive)
                 ? 1
             : Trunk.Contains(home.Pattern) ? 6
             : line.Role == LineRole.Main ? 2

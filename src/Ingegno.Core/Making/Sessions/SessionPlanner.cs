@@ -21,7 +21,7 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
     {
         ArgumentNullException.ThrowIfNull(approach);
         var draft = new SessionDraft(lines, trade, client.MinutesPerSession);
-        if (approach.Prefers.Contains("pre-exhaust"))
+        if (approach.Prefers.Contains(TechniqueName.PreExhaust))
         {
             PreExhaust(draft);
         }

@@ -205,5 +205,8 @@ public class DoubleProgressionTests
             loads ?? Dumbbells,
             null,
             null
-        );
+        )
+        {
+            Techniques = Examples.TechniquesFor(exercise),
+        };
 }

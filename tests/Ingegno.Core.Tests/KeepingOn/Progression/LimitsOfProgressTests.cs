@@ -105,12 +105,12 @@ public class LimitsOfProgressTests
             Tempo = Tempo.Parse("5-0-1-0"),
             Techniques = ["slow-eccentric-5"],
         };
-        var next = Next(slow, Sets(0, 2, 1, 1), cost: Trade.Shipped.TempoCost);
+        var next = Next(slow, Sets(0, 2, 1, 1), cost: Trade.Shipped);
         (next.Decision, next.Dose.Tempo, next.Dose.Target, next.Dose.Zone).ShouldBe(
             (Decision.TechniqueOff, Tempo.Usual, new SetTarget(1, 3), new SetTarget(13, 18))
         );
 
-        Next(slow, Sets(0, 9, 9, 8), cost: Trade.Shipped.TempoCost).Dose.Target.ShouldBe(new SetTarget(13, 18), "9 make 13");
+        Next(slow, Sets(0, 9, 9, 8), cost: Trade.Shipped).Dose.Target.ShouldBe(new SetTarget(13, 18), "9 make 13");
     }
 
     [Fact]
@@ -228,10 +228,10 @@ public class LimitsOfProgressTests
         {
             Sets = 4,
         };
-        Next(full, Sets(3, 9, 9, 9, 9), [Load(20)], cost: Trade.Shipped.TempoCost).Dose.Tempo.ShouldBe(Tempo.Parse("5-0-1-0"));
+        Next(full, Sets(3, 9, 9, 9, 9), [Load(20)], cost: Trade.Shipped).Dose.Tempo.ShouldBe(Tempo.Parse("5-0-1-0"));
 
         // Without it (9 + 2) · .65 − 2 = 5.15 are enough too; for 6–9 they are not.
-        Next(full with { Target = new SetTarget(6, 9) }, Sets(3, 9, 9, 9, 9), [Load(20)], cost: Trade.Shipped.TempoCost)
+        Next(full with { Target = new SetTarget(6, 9) }, Sets(3, 9, 9, 9, 9), [Load(20)], cost: Trade.Shipped)
             .Dose.Tempo.ShouldNotBe(Tempo.Parse("5-0-1-0"));
     }
 
@@ -258,7 +258,7 @@ public class LimitsOfProgressTests
         ImmutableArray<(ReachableLoad, double)>? loads = null,
         double? minutes = null,
         string? harder = null,
-        TempoCost? cost = null,
+        Trade? cost = null,
         double setSeconds = double.PositiveInfinity
     ) =>
         DoubleProgression.Next(
@@ -280,7 +280,8 @@ public class LimitsOfProgressTests
             )
             {
                 MinutesLeft = minutes,
-                TempoCost = cost,
+                Costs = cost,
+                Techniques = Examples.TechniquesFor("dumbbell-floor-press"),
                 SetSeconds = setSeconds,
             },
             sets

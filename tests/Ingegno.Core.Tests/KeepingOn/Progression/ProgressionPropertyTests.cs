@@ -169,7 +169,8 @@ public class ProgressionPropertyTests
             new LineKey(1),
             new ProgressionContext(home, Examples.Exercise("dumbbell-floor-press"), loads, null, null)
             {
-                TempoCost = Trade.Shipped.TempoCost,
+                Costs = Trade.Shipped,
+                Techniques = Examples.TechniquesFor("dumbbell-floor-press"),
                 MinutesLeft = minutes,
             },
             sets

@@ -92,7 +92,9 @@ public class RoadMapTests
     [InlineData("chair 45 cm; rucksack 25 L", "Back squat 3x6-10")]
     [InlineData("2x 6 kg dumbbell", "Barbell curl 3x10-12")]
     public void No_stop_comes_twice(string kit, string line) =>
-        Ahead(kit, line).Stops.Select(s => $"{s.Name} {s.Figures} {s.Tempo} {s.RestSeconds} {s.Load}").ShouldBeUnique();
+        Ahead(kit, line)
+            .Stops.Select(s => $"{s.Name} {s.Figures} {s.Tempo} {s.RestSeconds} {s.Load} {string.Join(", ", s.Techniques)}")
+            .ShouldBeUnique();
 
     private static Road Ahead(string kit, string line)
     {

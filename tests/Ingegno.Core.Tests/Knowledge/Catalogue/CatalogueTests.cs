@@ -89,6 +89,15 @@ public class CatalogueTests
     }
 
     /// <summary>Above skill 2 or below familiarity 3 cues are not enough for somebody who has never seen it: one sentence says the movement.</summary>
+    /// <summary>A client who is to carry something reads it in the set-up.</summary>
+    [Fact]
+    public void A_set_up_that_can_be_loaded_says_its_load() =>
+        Trade
+            .Shipped.Catalogue.AtHome.SelectMany(e => e.Setups.Select(s => (e.Id, s.Text, s.Load)))
+            .Where(s => (s.Load.External is not null || s.Load.Band is not null) && !s.Text.Contains("{load}", StringComparison.Ordinal))
+            .Select(s => $"{s.Id}: {s.Text}")
+            .ShouldBeEmpty();
+
     [Fact]
     public void What_is_hard_or_hardly_known_explains_itself_in_one_sentence()
     {

@@ -158,6 +158,8 @@ public class SetSchemeTests
     [InlineData("longer-range", "push-up", Level.Novice, true)]
     [InlineData("longer-range", "push-up", Level.Beginner, false)]
     [InlineData("longer-range", "dumbbell-curl", Level.Advanced, false)]
+    [InlineData("longer-range", "dumbbell-floor-press", Level.Advanced, false)]
+    [InlineData("longer-range", "hands-raised-push-up", Level.Advanced, false)]
     [InlineData("pre-exhaust", "push-up", Level.Intermediate, true)]
     [InlineData("pre-exhaust", "push-up", Level.Novice, false)]
     public void Further_techniques_have_their_limits(string technique, string exercise, Level level, bool fits) =>

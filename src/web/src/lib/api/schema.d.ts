@@ -7736,6 +7736,7 @@ export interface components {
             tempo: string;
             /** Format: int32 */
             restSeconds: number;
+            techniques: string[];
             earned: components["schemas"]["Reason"];
             reason: components["schemas"]["Reason"];
         };

@@ -81,6 +81,9 @@
             <span class="whitespace-nowrap">{stop.tempo}</span>
             <span class="whitespace-nowrap">{rest(stop.restSeconds)}</span>
           </p>
+          {#if stop.techniques.length > 0}<p class="text-note leading-snug">
+              {sentence(stop.techniques.join(', '))}
+            </p>{/if}
           {#if stop.load}<p class="soft text-note leading-snug">{stop.load}</p>{/if}
         </li>
       {/each}
