@@ -91,7 +91,9 @@ public class ShorthandParserTests
 
     [Theory]
     [InlineData("Bench press 3x12-8", "shorthand.range-reversed", "3x8-12")]
-    [InlineData("Bench press 3x8 40", "shorthand.figure-without-unit", "3x8")]
+    [InlineData("Bench press 3x8 40", "shorthand.load-assumed", "3x8")]
+    [InlineData("Bench press 3x8 @ 60", "shorthand.figure-without-unit", "3x8")]
+    [InlineData("Bench press 3x8 2", "shorthand.figure-without-unit", "3x8")]
     [InlineData("Bench press", "shorthand.no-dose", "3x8-12")]
     [InlineData("Bench press 3 sets", "shorthand.no-reps", "3x8-12")]
     [InlineData("Bench press 2-3x8", "shorthand.sets-range", "2x8")]

@@ -131,11 +131,51 @@ internal static class DoseAssembly
             }
         }
 
-        foreach (var (value, start, length) in draft.Bare)
+        if (LoadAssumed(draft, groups))
+        {
+            return;
+        }
+
+        foreach (var (value, start, length, _) in draft.Bare)
         {
             draft.Doubt(start, length, "shorthand.figure-without-unit", ("figure", value.From));
         }
     }
+
+    /// <summary>One figure more beside sets and reps is what is on the bar, in kilograms; so are as many as there are groups of sets. Said as a
+    /// doubt. Behind an @ it may as well be a share.</summary>
+    private static bool LoadAssumed(LineDraft draft, List<SetGroup> groups)
+    {
+        var least = draft.Bare.Count > 1 ? LeastOfSeveral : LeastLoad;
+        if (
+            draft is not { Load: null, LoadWord: null, RepMax: null, Loads.Count: 0, Shares.Count: 0, Bare.Count: > 0 }
+            || !draft.Bare.TrueForAll(b =>
+                b is { Value.Upper: null, Signed: false } && b.Value.From >= least && b.Value.From <= ShorthandLimits.LoadKg
+            )
+            || !groups.TrueForAll(g => g.Unit == CountUnit.Reps && g.Load is null)
+            || groups.Exists(g => g.Counts.Exists(c => c.From == draft.Bare[0].Value.From)) // 3x8 (8 each)
+            || (draft.Bare.Count > 1 && draft.Bare.Count != groups.Count)
+        )
+        {
+            return false;
+        }
+
+        draft.Load = new PlannedLoad(draft.Bare[0].Value.From);
+        for (var i = 0; i < draft.Bare.Count; i++)
+        {
+            var (value, start, length, _) = draft.Bare[i];
+            groups[i].Load ??= draft.Bare.Count > 1 ? new PlannedLoad(value.From) : null;
+            draft.Doubt(start, length, "shorthand.load-assumed", ("figure", value.From));
+        }
+
+        draft.Bare.Clear();
+        return true;
+    }
+
+    /// <summary>A lighter figure beside sets and reps may be anything.</summary>
+    private const double LeastLoad = 4;
+
+    private const double LeastOfSeveral = 20;
 
     /// <summary>A time beside reps is a rest; without them it is how long to hold.</summary>
     private static void SettleDurations(LineDraft draft, List<SetGroup> groups, bool holds, ref Span? rest)

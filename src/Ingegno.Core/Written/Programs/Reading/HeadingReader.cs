@@ -140,6 +140,7 @@ internal static class HeadingReader
                     or "rds"
                     or "tri"
                     or "ss"
+            || (w.Text is "amrap" && words.Exists(m => m.IsNumber) && words.Exists(m => m.Text is "min" or "mins" or "minutes"))
         );
         if (
             !named
@@ -148,7 +149,7 @@ internal static class HeadingReader
                 || HeadingWords.Rounds.Contains(w.Text)
                 || HeadingWords.Sections.Contains(w.Text)
                 || w.Text.Length == 1
-                || w.Text is "min" or "sec" or "mins" or "s"
+                || w.Text is "min" or "sec" or "mins" or "minutes" or "s" or "in"
             )
         )
         {

@@ -111,6 +111,8 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
         var others = doubt.What.Code switch
         {
             "shorthand.figure-without-unit" when doubt.What["figure"] is double figure => Units(figure, line),
+            "shorthand.load-assumed" when doubt.What["figure"] is double figure => Units(figure, line with { Load = null })
+                .Where(o => !o.Label.EndsWith(" kg", StringComparison.Ordinal)),
             "shorthand.in-all" => [EachSide(line)],
             "shorthand.rest-or-pair" => [Pair(line)],
             "shorthand.load-or-sets" when line.Load is { } held => [MoreSets(line, held)],

@@ -62,7 +62,7 @@ internal sealed class LineDraft
     public List<Duration> Durations { get; } = [];
 
     /// <summary>Figures without a unit that nothing claimed.</summary>
-    public List<(Span Value, int Start, int Length)> Bare { get; } = [];
+    public List<BareFigure> Bare { get; } = [];
 
     public List<Run> Runs { get; } = [];
 
@@ -82,3 +82,10 @@ internal sealed class LineDraft
         }
     }
 }
+
+/// <summary>A figure without a unit.</summary>
+/// <param name="Value">The figure.</param>
+/// <param name="Start">Place in the row.</param>
+/// <param name="Length">Length in the row.</param>
+/// <param name="Signed">An @ stands before it: a load or a share.</param>
+internal readonly record struct BareFigure(Span Value, int Start, int Length, bool Signed);

@@ -22,6 +22,7 @@ internal static class LoadReader
         var marked = at.TakeAny("@", "with", "w", "using", "at").Length > 0;
         var asked = marked;
         marked |= at.Take("/");
+        _ = draft.HasDose && at.Now.Text is "x" or "*" && at.Ahead(1).IsNumber && IsUnit(at.Ahead(2)) && at.TakeAny("x", "*").Length > 0;
         at.TakeAny("a", "the");
         var added = at.Now.Is("+") && at.Ahead(1).IsNumber && at.Take("+");
         var pieces = at.TakePhrase("pair of") || at.TakePhrase("two") ? 2 : 1;
@@ -97,11 +98,16 @@ internal static class LoadReader
     /// Nobody does six reps at all of a maximum: so high a figure behind an @ is no percentage, and the weight. A straight line a little above
     /// the usual table of reps and shares (NSCA, from memory).
     /// </summary>
+    public static bool IsNoShare(double reps, double figure) => figure > Math.Min(MostShare, 103 - (2.5 * reps));
+
     private static bool IsNoShare(LineDraft draft, double figure) =>
-        draft.Current is { Unit: CountUnit.Reps, Counts: [{ } reps, ..] } && figure > Math.Min(MostShare, 103 - (2.5 * reps.From));
+        draft.Current is { Unit: CountUnit.Reps, Counts: [{ } reps, ..] } && IsNoShare(reps.From, figure);
 
     /// <summary>Highest percentage that is planned.</summary>
     private const double MostShare = 110;
+
+    /// <summary>A unit of mass.</summary>
+    public static bool IsUnit(LineToken token) => token.Text is "kg" or "kgs" or "kilos" or "kilo" or "lb" or "lbs" or "pounds";
 
     private static bool IsOtherwise(LineToken unit) =>
         unit.Text
@@ -226,6 +232,13 @@ internal static class LoadReader
     {
         var signed = at.TakeAny("@", "at", "with").Length > 0;
         at.TakeAny("~", "a", "the", "your");
+        if (draft.HasDose && at.Now.Is("rm") && at.Ahead(1) is { IsWhole: true, Value: >= 2 and <= 30 })
+        {
+            draft.RepMax = (int)at.Ahead(1).Value; // 4x8, RM 10
+            at.At += 2;
+            return true;
+        }
+
         if (!at.Now.IsWhole || at.Ahead(1) is not { Text: "rm" } || at.Now.Value is < 2 or > 30)
         {
             return false;

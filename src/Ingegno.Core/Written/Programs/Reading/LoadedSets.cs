@@ -46,6 +46,26 @@ internal static class LoadedSets
         return true;
     }
 
+    /// <summary>5 @ 100, 5 @ 105: a figure without a unit where another such set stands before or behind it.</summary>
+    private static bool GoesOn(TokenCursor at, LineDraft draft, int behind) =>
+        at.Ahead(behind - 1).Value >= LeastLoadFirst
+        && (draft.HasDose || (at.Ahead(behind).Text is "," or "/" or ";" && at.Ahead(behind + 1).IsWhole && at.Ahead(behind + 2).Is("@")));
+
+    /// <summary>It is a share where so many reps of one are possible, and the load otherwise.</summary>
+    private static void Unitless(TokenCursor at, LineDraft draft, double reps)
+    {
+        var figure = at.Ahead(1);
+        if (LoadReader.IsNoShare(reps, figure.Value))
+        {
+            return; // read as a load behind an @
+        }
+
+        at.At += 2;
+        draft.Shares.Add(new Span(figure.Value, figure.Value));
+        draft.Groups[^1].Share = new Span(figure.Value, figure.Value);
+        draft.Doubt(figure.Start, figure.Text.Length, "shorthand.share-assumed", ("figure", figure.Value));
+    }
+
     /// <summary>8 @ 60 kg, 6 @ 70 kg: a set each, its load or share behind it.</summary>
     public static bool AtEach(TokenCursor at, LineDraft draft)
     {
@@ -58,7 +78,7 @@ internal static class LoadedSets
             || !at.Ahead(2 + plus).IsNumber
             || at.Before.Text is "x" or "*"
             || !alone
-            || at.Ahead(3 + plus).Text is not ("%" or "kg" or "kgs" or "lb" or "lbs")
+            || (at.Ahead(3 + plus).Text is not ("%" or "kg" or "kgs" or "lb" or "lbs") && !GoesOn(at, draft, 3 + plus))
         )
         {
             return false;
@@ -73,6 +93,11 @@ internal static class LoadedSets
                 LastOpen = plus > 0,
             }
         );
+        if (at.Ahead(1).Value >= LeastLoadFirst && !LoadReader.IsUnit(at.Ahead(2)) && !at.Ahead(2).Is("%"))
+        {
+            Unitless(at, draft, reps.Value);
+        }
+
         return true;
     }
 }

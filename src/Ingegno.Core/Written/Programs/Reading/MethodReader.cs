@@ -6,7 +6,7 @@ internal static class MethodReader
     public static bool Read(TokenCursor at, LineDraft draft)
     {
         var start = at.At;
-        return Wave531(at, draft)
+        return WaveOverWeeks.Read(at, draft)
             || (at.Back(start) || Emom(at, draft))
             || (at.Back(start) || Density(at, draft))
             || (at.Back(start) || Ladder(at, draft))
@@ -14,56 +14,6 @@ internal static class MethodReader
             || (at.Back(start) || Named(at, draft))
             || at.Back(start);
     }
-
-    /// <summary>5/3/1, with a week or without.</summary>
-    private static bool Wave531(TokenCursor at, LineDraft draft)
-    {
-        if (
-            !(
-                at.Now.Is531()
-                && at.Ahead(1).Text is "/" or "-"
-                && at.Ahead(2) is { IsNumber: true, Text: "3" }
-                && at.Ahead(3).Text is "/" or "-"
-                && at.Ahead(4) is { IsNumber: true, Text: "1" }
-            )
-            || at.Ahead(5).Text is "-" or "/" or "%"
-            || draft.HasDose
-        )
-        {
-            return false;
-        }
-
-        at.At += 5;
-        var open = at.Take("+");
-        draft.Method = SetMethod.FiveThreeOne;
-        at.TakeAny(",", "(", "-");
-        if (at.TakeAny("week", "wk", "w").Length > 0 && at.Now.IsWhole)
-        {
-            draft.Week = (int)Math.Clamp(at.Now.Value, 1, 4);
-            at.At++;
-            at.Take(")");
-        }
-
-        // Weeks of the wave: fives, threes, then five, three and one; the last set of each open (published method, figures from memory).
-        List<Span> counts = draft.Week switch
-        {
-            1 => [new(5, 5), new(5, 5), new(5, 5)],
-            2 => [new(3, 3), new(3, 3), new(3, 3)],
-            4 => [new(5, 5), new(5, 5), new(5, 5)],
-            _ => [new(5, 5), new(3, 3), new(1, 1)],
-        };
-        draft.Groups.Add(
-            new SetGroup
-            {
-                Sets = 3,
-                Counts = counts,
-                LastOpen = open || draft.Week is not (null or 4),
-            }
-        );
-        return true;
-    }
-
-    private static bool Is531(this LineToken token) => token is { IsNumber: true, Text: "5" };
 
     /// <summary>EMOM 10, 10 min EMOM x5, E2MOM 10 min, every 2 min x 5.</summary>
     private static bool Emom(TokenCursor at, LineDraft draft)
@@ -213,7 +163,8 @@ internal static class MethodReader
     /// <summary>Ladder 1-5, ladder 1-2-3-4-5, 1-2-3 ladder.</summary>
     private static bool Ladder(TokenCursor at, LineDraft draft)
     {
-        var named = at.TakeAny("ladder", "ladders").Length > 0;
+        var said = at.TakeAny("ladder", "ladders").Length > 0;
+        var named = said || draft is { Method: SetMethod.Ladder, HasDose: false };
         at.TakeAny(":", "of");
         var figures = new List<double>();
         while (at.Now.IsWhole && figures.Count < ShorthandLimits.Sets)
@@ -230,7 +181,7 @@ internal static class MethodReader
 
         if (!named && at.TakeAny("ladder", "ladders").Length == 0 || figures.Count < 2 || draft.Groups.Any(g => g.Counts.Count > 0))
         {
-            return named && Set(draft, SetMethod.Ladder);
+            return said && Set(draft, SetMethod.Ladder);
         }
 
         if (figures is [var low, var high] && low < high && high <= ShorthandLimits.Sets)
@@ -238,7 +189,11 @@ internal static class MethodReader
             figures = [.. Enumerable.Range((int)low, (int)(high - low) + 1).Select(n => (double)n)];
         }
 
-        draft.Groups.Add(new SetGroup { Sets = figures.Count, Counts = [.. figures.Select(f => new Span(f, f))] });
+        // 1-2-3 x2: up the ladder twice.
+        var times = at.Now.Text is "x" or "*" && at.Ahead(1).IsWhole ? (int)Math.Clamp(at.Ahead(1).Value, 1, ShorthandLimits.Sets) : 1;
+        at.At += at.Now.Text is "x" or "*" && at.Ahead(1).IsWhole ? 2 : 0;
+        var rungs = Enumerable.Repeat(figures, times).SelectMany(f => f).Take(ShorthandLimits.Sets).Select(f => new Span(f, f)).ToList();
+        draft.Groups.Add(new SetGroup { Sets = rungs.Count, Counts = rungs });
         return Set(draft, SetMethod.Ladder);
     }
 

@@ -332,10 +332,43 @@ internal static class RowReader
 
     private static void Bare(TokenCursor at, LineDraft draft)
     {
-        var start = at.Now.Start;
+        var (start, signed) = (at.Now.Start, at.Before.Is("@"));
+        var setting = at.Before.Text is "lvl" or "level" or "pin" or "hole" or "setting" or "notch" ? at.Before.Text : null;
         if (Figures.Range(at) is { } range)
         {
-            draft.Bare.Add((range, start, at.Before.End - start));
+            if (setting is not null)
+            {
+                draft.Notes.Add($"{setting} {range.From:0.#}"); // of a machine: it weighs nothing
+                return;
+            }
+
+            if (at.TakeAny("partials", "partial", "pulses", "halves", "negatives") is { Length: > 0 } more)
+            {
+                draft.Notes.Add($"+ {range.From:0} {more}"); // done after the set
+                return;
+            }
+
+            if (at.TakeAny("cm", "mm", "inch", "inches", "ft", "feet") is { Length: > 0 } unit)
+            {
+                // How high or far, and what: 45 cm box.
+                var what = at.TakeAny(
+                    "box",
+                    "step",
+                    "bench",
+                    "chair",
+                    "block",
+                    "platform",
+                    "hurdle",
+                    "hurdles",
+                    "deficit",
+                    "high",
+                    "apart"
+                );
+                draft.Notes.Add($"{(range.Upper is { } to ? $"{range.From:0.#}-{to:0.#}" : $"{range.From:0.#}")} {unit} {what}".TrimEnd());
+                return;
+            }
+
+            draft.Bare.Add(new BareFigure(range, start, at.Before.End - start, signed));
         }
         else
         {

@@ -142,7 +142,7 @@ internal static class SetsReader
 
         at.Take("-");
         var backOff = BackOff(at);
-        if (at.TakeAny("sets", "set", "rounds", "round", "rds", "rd", "series").Length == 0)
+        if (at.TakeAny("sets", "set", "rounds", "round", "rds", "rd", "series").Length == 0 && !(backOff && draft.HasDose))
         {
             return false;
         }
@@ -162,7 +162,16 @@ internal static class SetsReader
         }
 
         at.At = after;
-        SetCounts.Join(draft, new SetGroup { Sets = (int)sets.From, SetsTo = (int?)sets.Upper });
+        var counts = backOff && draft.Current is { Counts.Count: > 0 } top ? top.Counts : []; // lighter, and as many reps
+        SetCounts.Join(
+            draft,
+            new SetGroup
+            {
+                Sets = (int)sets.From,
+                SetsTo = (int?)sets.Upper,
+                Counts = counts,
+            }
+        );
         return true;
     }
 
@@ -220,9 +229,13 @@ internal static class SetsReader
     /// <summary>x10: reps without sets; x3 sets; xmax.</summary>
     private static bool Crossed(TokenCursor at, LineDraft draft)
     {
-        if (at.TakeAny("x", "*").Length == 0 || !(at.Now.IsNumber || SetCounts.OpenWord(at.Now)))
+        if (
+            at.TakeAny("x", "*").Length == 0
+            || !(at.Now.IsNumber || SetCounts.OpenWord(at.Now))
+            || (draft.HasDose && LoadReader.IsUnit(at.Ahead(1)))
+        )
         {
-            return false;
+            return false; // 3 x 10 x 55 kg is a load
         }
 
         var start = at.At;

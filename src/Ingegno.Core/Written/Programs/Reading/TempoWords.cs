@@ -58,14 +58,39 @@ internal static class TempoWords
     {
         at.TakeAny("with", "w");
         at.TakeAny("/");
+        var start = at.At;
         if (Seconds(at) is not { } seconds)
         {
-            return false;
+            at.At = start;
+            return InTurn(at, draft);
         }
 
         at.Take("-");
         at.TakeAny("slow", "controlled");
         return PhaseSaid(at) is { } phase && Put(draft, phase, seconds);
+    }
+
+    /// <summary>2 up, 1 pause, 3 down: seconds without a unit, where at least two phases are said in a row.</summary>
+    private static bool InTurn(TokenCursor at, LineDraft draft)
+    {
+        var phases = new List<(Phase Phase, int Seconds)>();
+        while (at.Now is { IsWhole: true, Value: <= Tempo.LongestPhase })
+        {
+            var start = at.At;
+            var seconds = (int)at.Now.Value;
+            at.At++;
+            at.TakeAny("-");
+            if (PhaseSaid(at) is not { } phase)
+            {
+                at.At = start;
+                break;
+            }
+
+            phases.Add((phase, seconds));
+            at.TakeAny(",", "/", "-", ";");
+        }
+
+        return phases.Count > 1 && phases.TrueForAll(p => Put(draft, p.Phase, p.Seconds));
     }
 
     /// <summary>The word stands first only beside a dose: "hollow hold 10 s" is an exercise.</summary>

@@ -22,7 +22,8 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
     public ShorthandResult Read(string[] rows)
     {
         var headings = rows.Select(HeadingReader.Read).ToArray();
-        var daysSaid = headings.Any(h => h?.Kind == HeadingKind.Day);
+        var leads = rows.Select((row, i) => headings[i] is null ? LeadIn.Of(row, names) : null).ToArray();
+        var daysSaid = headings.Concat(leads.Select(l => l?.Heading)).Any(h => h?.Kind == HeadingKind.Day);
         for (var i = 0; i < rows.Length && _errors.Count < ShorthandLimits.Errors; i++)
         {
             stop.ThrowIfCancellationRequested();
@@ -33,7 +34,11 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
                 continue;
             }
 
-            if (!Heads(headings[i], rows[i], i + 1, daysSaid))
+            if (leads[i] is { } lead)
+            {
+                Led(lead, rows[i], i + 1, daysSaid);
+            }
+            else if (!Heads(headings[i], rows[i], i + 1, daysSaid))
             {
                 One(rows[i], i + 1);
             }
@@ -45,6 +50,20 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
             Rows = _rows.ToImmutable(),
             Kept = _kept.ToImmutable(),
         };
+    }
+
+    /// <summary>Takes a heading and the exercises that follow it in its row; rounds end with the row.</summary>
+    private void Led(LeadIn lead, string row, int number, bool daysSaid)
+    {
+        Heads(lead.Heading, row, number, daysSaid);
+        if (LeadIn.Of(lead.Rest, names) is { } inner)
+        {
+            Led(inner, row, number, daysSaid);
+            return;
+        }
+
+        One(lead.Rest, number, listed: lead.Heading.Kind is HeadingKind.Rounds or HeadingKind.Section);
+        (_grouped, _rounds) = lead.Heading.Kind == HeadingKind.Rounds ? (false, null) : (_grouped, _rounds);
     }
 
     /// <summary>Takes a row that heads something, or that is said beside the program.</summary>
@@ -92,7 +111,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
         }
     }
 
-    private void One(string row, int number)
+    private void One(string row, int number, bool listed = false)
     {
         if (row.Length > ShorthandLimits.LineLength)
         {
@@ -118,7 +137,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
         }
 
         var plain = RowText.Plain(_table?.Spelt(row) ?? row);
-        foreach (var part in Supersets.Apart(plain, names))
+        foreach (var part in RowParts.Apart(plain, names, listed))
         {
             var (draft, label) = RowReader.Read(part.Row, names);
             if (_rounds is { } rounds && draft.Groups.TrueForAll(g => g.Sets is null))
@@ -127,7 +146,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
             }
 
             var read = _assembly.Of(part.Row, number, draft, label ?? part.Label ?? GroupLabel());
-            Take(read, number, part.Second);
+            Take(read, number, part.Place);
         }
     }
 
@@ -147,7 +166,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
     /// <summary>Lines under "Superset" belong together.</summary>
     private string? GroupLabel() => _grouped && _group is >= 'A' and <= 'Z' ? $"{_group}{_inGroup + 1}" : null;
 
-    private void Take(AssembledRow read, int number, bool second)
+    private void Take(AssembledRow read, int number, int place)
     {
         if (read.Line is not null || read.Kept is not null)
         {
@@ -160,12 +179,12 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
 
         if (read.Line is { } line)
         {
-            // The second of two on one row is known apart from the first.
+            // What else stands in the row is known apart from the first.
             line = line with
             {
                 Day = _days.Count - 1,
             };
-            _lines.Add(second ? line with { Key = new LineKey(Supersets.SecondKey + number) } : line);
+            _lines.Add(place > 0 ? line with { Key = new LineKey((RowParts.KeyOfPart * place) + number) } : line);
         }
 
         if (read.Kept is { } kept)

@@ -1,0 +1,87 @@
+using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Naming;
+
+namespace Ingegno.Core.Written.Programs.Reading;
+
+/// <summary>What heads a row that goes on with its exercises: "Mon: bench 3x5, row 3x8", "3 rounds: 10 push-ups, 10 rows".</summary>
+/// <param name="Heading">The heading.</param>
+/// <param name="Rest">The row without it, each letter at its place.</param>
+internal sealed record LeadIn(Heading Heading, string Rest)
+{
+    private static readonly string[] After = [": ", ":", " of ", " - ", " – ", " — "];
+
+    /// <summary>The heading before the exercises of a row; null when the row begins with an exercise, or is a heading alone.</summary>
+    /// <param name="row">The row.</param>
+    /// <param name="names">Names of exercises.</param>
+    public static LeadIn? Of(string row, ExerciseNames names)
+    {
+        if (row.Length > ShorthandLimits.LineLength)
+        {
+            return null;
+        }
+
+        var plain = PlainText.Of(row);
+        foreach (var after in After)
+        {
+            var at = plain.IndexOf(after, StringComparison.Ordinal);
+            if (at > 0 && Headed(row, at, at + after.Length, after, names) is { } headed)
+            {
+                return headed;
+            }
+        }
+
+        // Monday bench 3x5
+        var word = plain.TakeWhile(char.IsAsciiLetter).Count();
+        return word > 3 && word < plain.Length && plain[word] is ' ' or ',' && HeadingWords.Days.Contains(plain[..word].ToLowerInvariant())
+            ? Headed(row, word, word + 1, ":", names)
+            : null;
+    }
+
+    private static LeadIn? Headed(string row, int end, int start, string after, ExerciseNames names)
+    {
+        var (head, rest) = (row[..end], row[start..]);
+        if (!rest.Any(char.IsAsciiLetter) || (HeadingReader.Read(head + ":") ?? ByTheClock(head)) is not { } heading)
+        {
+            return null;
+        }
+
+        var parts = RowParts.Apart(rest, names, listed: heading.Kind is HeadingKind.Rounds or HeadingKind.Section);
+        var leads = heading.Kind switch
+        {
+            HeadingKind.Day => parts.Any(p => IsLine(p.Row, names)),
+            HeadingKind.Rounds => parts.Count > 1,
+            HeadingKind.Split or HeadingKind.Section => after.StartsWith(':') && parts.Count > 1 && parts.Any(p => IsLine(p.Row, names)),
+            _ => false,
+        };
+        return leads
+            ? new LeadIn(heading with { Rounds = OfMinutes(head, parts.Count) ?? heading.Rounds }, new string(' ', start) + rest)
+            : null;
+    }
+
+    /// <summary>EMOM 10, AMRAP 12 min: rounds by the clock.</summary>
+    private static Heading? ByTheClock(string head)
+    {
+        var words = LineTokens.Of(head).Where(t => t.Kind != TokenKind.Sign).ToList();
+        return words.Exists(w => w.Text is "emom" or "amrap") && words.TrueForAll(w => w.IsNumber || Clock.Contains(w.Text))
+            ? new Heading(HeadingKind.Rounds, head.Trim())
+            : null;
+    }
+
+    private static readonly string[] Clock = ["emom", "amrap", "min", "mins", "minutes", "minute", "in", "for", "of", "x"];
+
+    private static bool IsLine(string part, ExerciseNames names)
+    {
+        var draft = RowReader.Read(part).Draft;
+        var run = draft.Runs.Find(r => !r.Bracketed);
+        return run is not null && draft.HasDose && names.Read(part[run.Start..run.End]).Exercise is not null;
+    }
+
+    /// <summary>Every minute another: ten minutes of two exercises are five sets of each.</summary>
+    private static int? OfMinutes(string head, int parts)
+    {
+        var words = LineTokens.Of(head);
+        return words.Any(w => w.Text == "emom") && words.FirstOrDefault(w => w.IsWhole) is { Value: >= 1 and <= 60 } minutes
+            ? Math.Max(1, (int)minutes.Value / parts)
+            : null;
+    }
+}
