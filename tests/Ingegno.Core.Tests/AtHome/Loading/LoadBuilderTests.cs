@@ -55,6 +55,13 @@ public class LoadBuilderTests
     }
 
     [Fact]
+    public void What_is_poured_counts_as_one_piece()
+    {
+        Build(9, [Rucksack], [Bottle], [Sand with { AvailableL = 3 }]).Exact!.PieceCount.ShouldBe(4, "three bottles and the sand");
+        Build(5, [Rucksack], [Bottle, Dictionary]).Exact!.PieceCount.ShouldBe(3, "two bottles and a book");
+    }
+
+    [Fact]
     public void Water_never_goes_into_a_rucksack_but_sand_may() =>
         (Build(9, [Rucksack], [], [Water]).Exact, Build(9, [Rucksack], [], [Sand]).Exact).ShouldSatisfyAllConditions(
             x => x.Item1.ShouldBeNull(),

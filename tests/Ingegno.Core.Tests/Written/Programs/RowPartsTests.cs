@@ -66,8 +66,28 @@ public class RowPartsTests
     }
 
     [Fact]
-    public void Columns_of_a_doubt_stay_where_they_stand_in_the_row() =>
+    public void What_is_said_of_a_part_points_to_its_place_in_the_row()
+    {
         Parser.Parse("Day 1: Bensh press 3x8").Rows[^1].Doubts.ShouldHaveSingleItem().Column.ShouldBe(8);
+        Parser.Parse("Bench 3x5, row 3x8 60").Rows[^1].Doubts.ShouldHaveSingleItem().Column.ShouldBe(20);
+        Parser.Parse("3 rounds: 10 rows, 10 sparklings").Errors.ShouldHaveSingleItem().Column.ShouldBe(23);
+    }
+
+    /// <summary>The rows of a line written one below the other are the same week: nothing of it is lost when a reading is taken.</summary>
+    [Theory]
+    [InlineData("Mon: bench 3x5, row 3x8 @ 60 kg\nTue: squat 3x5")]
+    [InlineData("Thu: 3 rounds of 10 pushups, 10 rows\nSquat 3x5")]
+    [InlineData("A1) Chin-ups 4x6 A2) DB bench 4x8\nSquat 3x5")]
+    [InlineData("Superset of curls and pushdowns 3x12\nWarm up: bike 5 min, band pull aparts 2x15")]
+    public void Rows_of_a_line_written_one_below_the_other_read_the_same(string text)
+    {
+        var read = Parser.Parse(text);
+        var again = Parser.Parse(string.Join('\n', read.Rows.Select(r => r.Text)));
+
+        again.Lines.Select(Shorthand.Write).ShouldBe(read.Lines.Select(Shorthand.Write));
+        again.Days.Select(d => d.Name).ShouldBe(read.Days.Select(d => d.Name));
+        again.Kept.Select(k => k.Text).ShouldBe(read.Kept.Select(k => k.Text));
+    }
 
     [Theory]
     [InlineData("Squat 5@100, 5@105, 5@110", "back-squat 1x5 @ 100 kg, 1x5 @ 105 kg, 1x5 @ 110 kg")]

@@ -4,7 +4,7 @@ using Ingegno.Core.Knowledge.Naming;
 namespace Ingegno.Core.Written.Programs.Reading;
 
 /// <summary>A row, or one part of a row that holds several exercises.</summary>
-/// <param name="Row">The text.</param>
+/// <param name="Row">The text, each letter at its place in the row.</param>
 /// <param name="Label">Label that it gets when it has none.</param>
 /// <param name="Place">Its place among the parts, 0 first.</param>
 internal sealed record RowPart(string Row, string? Label, int Place);
@@ -83,7 +83,7 @@ internal static class RowParts
         }
 
         var parts = cuts.Select(
-            (from, i) => row[from..(i + 1 < cuts.Count ? cuts[i + 1] : row.Length)].TrimEnd(' ', ';', ',', '/', '|', '+', '&')
+            (from, i) => At(row, from, i + 1 < cuts.Count ? cuts[i + 1] : row.Length).TrimEnd(' ', ';', ',', '/', '|', '+', '&')
         );
         return Parts([.. parts], names, letter: null);
     }
@@ -139,7 +139,7 @@ internal static class RowParts
             }
             else if (parts.Count > 0)
             {
-                parts[^1] += ", " + piece;
+                parts[^1] = At(row, parts[^1].TakeWhile(c => c == ' ').Count(), piece.Length); // as it stands in the row
             }
             else
             {
@@ -181,21 +181,24 @@ internal static class RowParts
             };
             if (depth == 0 && i > from && between.FirstOrDefault(b => string.CompareOrdinal(lower, i, b, 0, b.Length) == 0) is { } found)
             {
-                parts.Add(row[from..i]);
+                parts.Add(At(row, from, i));
                 from = i + found.Length;
                 i = from - 1;
             }
         }
 
-        parts.Add(row[from..]);
+        parts.Add(At(row, from, row.Length));
         return parts;
     }
+
+    /// <summary>A stretch of the row at the place where it stands in it, so that what is said of it points there.</summary>
+    private static string At(string row, int from, int to) => new string(' ', from) + row[from..to];
 
     /// <summary>What stands after the name of one holds for all.</summary>
     private static string DoseOf(string part)
     {
         var run = RowReader.Read(part).Draft.Runs.Find(r => !r.Bracketed)!;
-        return part[..run.Start] + part[run.End..];
+        return (part[..run.Start] + part[run.End..]).Trim();
     }
 
     /// <summary>"3x12 each" of several exercises is said of each of them, not of a side.</summary>

@@ -56,6 +56,12 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
     private void Led(LeadIn lead, string row, int number, bool daysSaid)
     {
         Heads(lead.Heading, row, number, daysSaid);
+        if (lead.Heading.Kind == HeadingKind.Rounds)
+        {
+            // Written out by itself it would head the rows below as well: sets and labels of its lines say it.
+            _rows.RemoveAt(_rows.Count - 1);
+        }
+
         if (LeadIn.Of(lead.Rest, names) is { } inner)
         {
             Led(inner, row, number, daysSaid);

@@ -56,12 +56,12 @@
   async function keep(row: ReadRow, doubt: ReadingDoubt): Promise<void> {
     const named = doubt === row.doubts[0] && row.certainty !== 'sure';
     if (named && row.name && row.exerciseId) await teach(row.name, row.exerciseId);
-    else bench.gym.replace(new Map([[row.line, row.text]]));
+    else bench.gym.take(new Map([[row, row.text]]));
   }
 
   async function take(row: ReadRow, other: OtherReading): Promise<void> {
     if (other.exerciseId && row.name) await teach(row.name, other.exerciseId);
-    else bench.gym.replace(new Map([[row.line, other.row]]));
+    else bench.gym.take(new Map([[row, other.row]]));
   }
 
   /** Takes every likeliest reading at once. */
@@ -71,7 +71,7 @@
       if (row.certainty !== 'sure' && row.name && row.exerciseId) await names.teach(row.name, row.exerciseId);
     }
 
-    bench.gym.replace(new Map(bench.gym.doubtful.map((row) => [row.line, row.text])));
+    bench.gym.take(new Map(bench.gym.doubtful.map((row) => [row, row.text])));
     await bench.gym.read();
     toasts.done('All likeliest readings are taken.', () => bench.gym.typed(before));
   }

@@ -40,11 +40,13 @@
       {#each all as row, half (half)}
         {#if half > 0}<span class="soft" aria-hidden="true">+</span>{/if}
         {#if row.kind === 'line'}
-          <span class="min-w-0 lg:w-64 lg:shrink-0 lg:truncate"
+          <span class={['min-w-0 lg:truncate', all.length === 1 && 'lg:w-64 lg:shrink-0']}
             >{row.readAs}{#if row.said.length > 0}<span class="soft">&nbsp;({row.said.join(', ')})</span
               >{/if}</span
           >
-          <span class="figures shrink-0 font-semibold">{dose(row)}</span>
+          <span class="figures shrink-0 font-semibold" title={all.length > 1 ? row.text : undefined}
+            >{dose(row)}</span
+          >
         {:else if row.kind === 'day' || row.kind === 'week'}
           <strong class="font-display">{row.text.replace(/^=+ /, '')}</strong>
         {:else if row.kind === 'section'}

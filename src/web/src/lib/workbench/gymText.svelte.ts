@@ -3,6 +3,7 @@ import type { ReadRow, SavedWeek, ShorthandError } from '../api/types';
 import type { NotYet } from '../keeping/keeper.svelte';
 import { keeping } from '../keeping/keeping.svelte';
 import { toasts } from '../toasts.svelte';
+import { written } from './readRows';
 
 /** The gym weeks of a client and the text of the open one: typed, read as one types, kept. */
 export class GymText {
@@ -86,6 +87,11 @@ export class GymText {
         .map((row, i) => rows.get(i + 1) ?? row)
         .join('\n'),
     );
+  }
+
+  /** Takes readings of rows. */
+  take(readings: Map<ReadRow, string>): void {
+    this.replace(written(this.rows, readings));
   }
 
   /** Drops what was restored. */

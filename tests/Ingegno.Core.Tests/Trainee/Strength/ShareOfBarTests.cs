@@ -1,0 +1,38 @@
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
+
+namespace Ingegno.Core.Tests.Strength;
+
+/// <summary>A percentage is a share of the bar, not of bar and body.</summary>
+[Trait("source", "docs/trade/strength-relations; arithmetic worked by hand")]
+public class ShareOfBarTests
+{
+    [Theory]
+    [InlineData(1.0, 110)]
+    [InlineData(0.8, 88)]
+    [InlineData(0.5, 55)]
+    public void So_much_of_the_bar_is_on_it(double share, double kg)
+    {
+        // Client A squats 110 kg once.
+        var strength = new ClientStrength(Examples.ClientA, Trade.Shipped.Strength);
+        var squat = Examples.Exercise("back-squat");
+        var max = strength.For(squat)!.OneRepMaxKg;
+        var body = max - strength.ExternalMaxKg("back-squat")!.Value;
+
+        body.ShouldBeGreaterThan(20, "the body moves with the bar");
+        ((strength.ShareOfSystem(squat, share) * max) - body).ShouldBe(kg, 1e-6);
+        strength.ShareOfSystem(squat, share).ShouldBeLessThanOrEqualTo(1);
+    }
+
+    /// <summary>Who has nothing on the bar yet has no bar to take a share of: it is a share of the whole.</summary>
+    [Fact]
+    public void Without_a_bar_it_is_a_share_of_all()
+    {
+        var strength = new ClientStrength(Examples.ClientA with { KnownLifts = [new KnownLift("back-squat", 0)] }, Trade.Shipped.Strength);
+
+        strength.ExternalMaxKg("back-squat").ShouldBe(0);
+        strength.ShareOfSystem(Examples.Exercise("back-squat"), 0.8).ShouldBe(0.8, 1e-9);
+    }
+}
