@@ -15,9 +15,11 @@
 
   let { rows, errors, onselect, onkeep, ontake, onteach, onreplace, onmend }: Props = $props();
 
+  /** The name that is not known: a line may hold other rows beside it. */
   const nameOf = (error: ShorthandError): string | undefined =>
-    error.code === 'shorthand.unknown-exercise' ? String(rowOf(error)?.name ?? '') || undefined : undefined;
-  const rowOf = (error: ShorthandError): ReadRow | undefined => rows.find((r) => r.line === error.line);
+    error.code === 'shorthand.unknown-exercise'
+      ? rows.find((r) => r.line === error.line && r.certainty === 'unknown')?.name || undefined
+      : undefined;
   const doubtful = $derived(rows.filter((r) => r.doubts.length > 0));
 </script>
 
