@@ -40,6 +40,12 @@ public class RowPartsTests
     public void What_belongs_to_one_exercise_stays_with_it(string row) => Parser.Parse(row).Lines.Length.ShouldBe(1);
 
     [Theory]
+    [InlineData("Bench 5x5 + row 3x8 + 2 min rest")]
+    [InlineData("Bench 3x8 + 1x20 + row 3x8")]
+    public void What_names_nothing_belongs_to_the_exercise_before_it(string row) =>
+        Parser.Parse(row).Lines.Select(l => l.ExerciseId).ShouldBe(["bench-press", "barbell-row"]);
+
+    [Theory]
     [InlineData("Mon: bench 3x5, row 3x8", "Mon")]
     [InlineData("Day 1: Squat 3x5", "Day 1")]
     [InlineData("Tuesday - Deadlift 3x5", "Tuesday")]

@@ -95,7 +95,14 @@ internal static class RowParts
         var start = lead is null ? 0 : lower.IndexOf(lead, StringComparison.Ordinal) + lead.Length;
         foreach (var between in lead is null ? InTurn : [.. InTurn, .. InTurnWhenSaid])
         {
-            if (Parts(Cut(row, start, [between]), names, RowReader.Read(row).Label is { Length: > 0 } label ? label[0] : 'S') is { } parts)
+            if (
+                Parts(
+                    Merged(row, Cut(row, start, [between]), names),
+                    names,
+                    RowReader.Read(row).Label is { Length: > 0 } label ? label[0] : 'S'
+                ) is
+                { } parts
+            )
             {
                 return parts;
             }
@@ -103,6 +110,28 @@ internal static class RowParts
 
         return null;
     }
+
+    /// <summary>What names nothing belongs to the one before it: "Bench 3x8 + 1x20 + row 3x8".</summary>
+    private static List<string> Merged(string row, List<string> pieces, ExerciseNames names)
+    {
+        var parts = new List<string>();
+        foreach (var piece in pieces)
+        {
+            if (parts.Count == 0 || Named(piece, names))
+            {
+                parts.Add(piece);
+            }
+            else
+            {
+                parts[^1] = UpTo(row, parts[^1], piece.Length);
+            }
+        }
+
+        return parts;
+    }
+
+    /// <summary>A part with what follows it, as it stands in the row.</summary>
+    private static string UpTo(string row, string part, int end) => At(row, part.TakeWhile(c => c == ' ').Count(), end);
 
     /// <summary>The parts, each with a dose; null when one of them names nothing, or there is only one.</summary>
     private static List<RowPart>? Parts(List<string> parts, ExerciseNames names, char? letter)
@@ -139,7 +168,7 @@ internal static class RowParts
             }
             else if (parts.Count > 0)
             {
-                parts[^1] = At(row, parts[^1].TakeWhile(c => c == ' ').Count(), piece.Length); // as it stands in the row
+                parts[^1] = UpTo(row, parts[^1], piece.Length);
             }
             else
             {
