@@ -72,6 +72,17 @@ public class RowPartsTests
     }
 
     [Fact]
+    public void Two_supersets_of_a_day_have_letters_of_their_own()
+    {
+        var read = Parser.Parse(
+            "A1 Bench 3x8\nA2 Row 3x8\nCurl + pushdown 3x12\nLateral raise + face pull 3x15\nSuperset:\nLeg curl 3x12\nLeg extension 3x12"
+        );
+
+        read.Lines.Select(l => l.Label).ShouldBe(["A1", "A2", "S1", "S2", "T1", "T2", "B1", "B2"]);
+        Parser.Parse("Mon: curl + pushdown 3x12\nTue: curl + pushdown 3x12").Lines.Select(l => l.Label).ShouldBe(["S1", "S2", "S1", "S2"]);
+    }
+
+    [Fact]
     public void What_is_said_of_a_part_points_to_its_place_in_the_row()
     {
         Parser.Parse("Day 1: Bensh press 3x8").Rows[^1].Doubts.ShouldHaveSingleItem().Column.ShouldBe(8);

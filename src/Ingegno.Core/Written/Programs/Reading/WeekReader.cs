@@ -105,7 +105,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
                 return true;
             case { Kind: HeadingKind.Rounds }:
                 (_grouped, _rounds, _inGroup) = (true, heading.Rounds, 0);
-                _group++;
+                _group = Free((char)(_group + 1));
                 _rows.Add(new ReadRow(number, RowKind.Section, heading.Name));
                 return true;
             default:
@@ -143,6 +143,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
         }
 
         var plain = RowText.Plain(_table?.Spelt(row) ?? row);
+        var letter = Free('S');
         foreach (var part in RowParts.Apart(plain, names, listed))
         {
             var (draft, label) = RowReader.Read(part.Row, names);
@@ -151,7 +152,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
                 WithRounds(draft, rounds);
             }
 
-            var read = _assembly.Of(part.Row, number, draft, label ?? part.Label ?? GroupLabel());
+            var read = _assembly.Of(part.Row, number, draft, label ?? Own(part.Label, letter) ?? GroupLabel());
             Take(read, number, part.Place);
         }
     }
@@ -167,6 +168,21 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
         {
             draft.Groups.Add(new SetGroup { Sets = rounds });
         }
+    }
+
+    /// <summary>A superset that was given no letter has one that no other of its day has: two of them are no giant set.</summary>
+    private static string? Own(string? label, char letter) => label is ['S', .. var place] ? letter + place : label;
+
+    /// <summary>The first letter from this one on that no line of the day has.</summary>
+    private char Free(char letter)
+    {
+        var day = _days.Count - 1;
+        while (letter < 'Z' && _lines.Any(l => l.Day == day && l.SupersetLetter == letter))
+        {
+            letter++;
+        }
+
+        return letter;
     }
 
     /// <summary>Lines under "Superset" belong together.</summary>
