@@ -20,7 +20,7 @@ internal sealed class TempoSteps(ProposalWriter say)
     /// <param name="because">Why seconds and nothing else.</param>
     public Proposal? Slower(double able, Reason because)
     {
-        if (say.Dose.Timed || say.Taken.Any(t => t is { Scheme: null } && !IsOfTempo(t)))
+        if (say.Dose.Timed || HasOther)
         {
             return null; // one technique at a time
         }
@@ -76,6 +76,9 @@ internal sealed class TempoSteps(ProposalWriter say)
     /// <summary>Seconds and range go together; anything else is a technique of its own.</summary>
     private static bool IsOfTempo(Technique step) => IsSaidByTempo(step) || step.Of == TechniqueName.LongerRange;
 
+    /// <summary>The reps are done in another way than seconds and range say.</summary>
+    private bool HasOther => say.Taken.Any(t => t is { Scheme: null } && !IsOfTempo(t));
+
     /// <summary>Past so many reps nobody lowers for two seconds: one down and one up.</summary>
     private const int Steady = 1;
 
@@ -83,9 +86,9 @@ internal sealed class TempoSteps(ProposalWriter say)
     /// <param name="reps">Reps of a set as it is done now.</param>
     public Proposal? Faster(int reps)
     {
-        if (say.Dose.Timed || say.IsRestPause || say.Tempo.Eccentric <= Steady)
+        if (say.Dose.Timed || say.IsRestPause || say.Tempo.Eccentric <= Steady || HasOther)
         {
-            return null;
+            return null; // a technique is not given up for quick reps
         }
 
         foreach (var seconds in new[] { ProposalWriter.SlowStep, Tempo.Usual.Eccentric, Steady }.Where(s => s < say.Tempo.Eccentric))

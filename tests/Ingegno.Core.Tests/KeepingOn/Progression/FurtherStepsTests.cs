@@ -76,6 +76,21 @@ public class FurtherStepsTests
         eased.Instructions.Single().Said().ShouldContain("three");
     }
 
+    /// <summary>From one-and-a-half reps nobody goes to thirty quick ones.</summary>
+    [Fact]
+    public void A_technique_is_not_given_up_for_quick_reps()
+    {
+        var half = FiveDown() with
+        {
+            Techniques = ["one-and-a-half"],
+            Tempo = Tempo.Usual,
+            Target = new SetTarget(14, 16),
+            RestSeconds = 60,
+        };
+
+        Next(half, "dumbbell-floor-press", 16).Dose.Techniques.ShouldBe(["one-and-a-half"]);
+    }
+
     [Fact]
     public void A_denser_week_keeps_reps_that_are_past_the_zone()
     {
