@@ -35,6 +35,16 @@ public class PairOfTwentiesTests
         line.Load?.Kg.ShouldBe(20);
     }
 
+    /// <summary>A pair says with what, where the name does not.</summary>
+    [Theory]
+    [InlineData("Lunges 3x12 2x10 kg", "reverse-lunge")]
+    [InlineData("Lunges 3x10 w/ 2 DBs 12 kg", "reverse-lunge")]
+    [InlineData("Shrugs 3x15 2x30", "hand-weight-shrug")]
+    [InlineData("Shrugs 3x15 100 kg", "barbell-shrug")]
+    [InlineData("Leg press 3x12 2x20 kg", "leg-press")]
+    [InlineData("Squat 3x5 2x8", "back-squat")]
+    public void What_is_held_in_each_hand_tells_the_exercise(string row, string exercise) => Read(row).ExerciseId.ShouldBe(exercise);
+
     [Fact]
     public void Thirty_may_be_either_and_is_asked()
     {
@@ -48,6 +58,9 @@ public class PairOfTwentiesTests
     [Theory]
     [InlineData("Split squat 3x8 2x15", 2, "3x8, 2x15")]
     [InlineData("Goblet squat 3x12 1x16", 1, "3x12, 1x16")]
+    [InlineData("Shrugs 3x15 2x30", 2, "3x15, 2x30")]
+    [InlineData("KB front squat 4x6 2x20", 2, "4x6, 2x20")]
+    [InlineData("Step ups 3x10 ea 2x12, 40cm box", 2, "3x10/side, 2x12/side # 40 cm box")]
     public void What_stands_beside_the_dose_with_nothing_between_is_held_and_asked(string row, int pieces, string otherwise)
     {
         var read = new ShorthandParser(Trade.Shipped.Names).Parse(row);

@@ -28,6 +28,7 @@ public class RowPartsTests
     [InlineData("3 rounds of 10 pushups and 20 air squats", "A1 push-up 3x10; A2 bodyweight-squat 3x20")]
     [InlineData("Giant set x3: pushup x10, row x12, squat x15", "A1 push-up 3x10; A2 barbell-row 3x12; A3 back-squat 3x15")]
     [InlineData("EMOM 10: 5 pull ups, 10 push ups", "A1 pull-up 5x5; A2 push-up 5x10")]
+    [InlineData("AMRAP 12 min: 5 pull-ups, 10 push-ups, 15 air squats", "A1 pull-up 6x5; A2 push-up 6x10; A3 bodyweight-squat 6x15")]
     public void Each_exercise_of_a_row_is_a_line(string row, string lines) => Lines(row).ShouldBe(lines);
 
     [Theory]

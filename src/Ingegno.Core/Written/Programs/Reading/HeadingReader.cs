@@ -199,6 +199,7 @@ internal static class HeadingReader
                     or "press"
                     or "back"
                     or "light"
+                    or "max"
                     or "heavy"
                     or "speed"
                     or "hip"

@@ -8,6 +8,9 @@ namespace Ingegno.Core.Written.Programs.Reading;
 /// <param name="Rest">The row without it, each letter at its place.</param>
 internal sealed record LeadIn(Heading Heading, string Rest)
 {
+    /// <summary>Rounds that are likely in the time that it gives; null when it gives none or says how many.</summary>
+    public int? Guessed { get; init; }
+
     private static readonly string[] After = [": ", ":", " of ", " - ", " – ", " — "];
 
     /// <summary>The heading before the exercises of a row; null when the row begins with an exercise, or is a heading alone.</summary>
@@ -55,6 +58,9 @@ internal sealed record LeadIn(Heading Heading, string Rest)
         };
         return leads
             ? new LeadIn(heading with { Rounds = OfMinutes(head, parts.Count) ?? heading.Rounds }, new string(' ', start) + rest)
+            {
+                Guessed = heading.Kind == HeadingKind.Rounds && heading.Rounds is null ? InTheTime(head, parts) : null,
+            }
             : null;
     }
 
@@ -74,6 +80,24 @@ internal sealed record LeadIn(Heading Heading, string Rest)
         var draft = RowReader.Read(part).Draft;
         var run = draft.Runs.Find(r => !r.Bracketed);
         return run is not null && draft.HasDose && names.Read(part[run.Start..run.End]).Exercise is not null;
+    }
+
+    /// <summary>Seconds of a rep, and to change to the next exercise, in rounds against the clock (common practice).</summary>
+    private const double SecondsPerRep = 3,
+        SecondsToChange = 10;
+
+    /// <summary>As many rounds as possible: so many as fit at a pace that can be kept.</summary>
+    private static int? InTheTime(string head, IReadOnlyList<RowPart> parts)
+    {
+        var words = LineTokens.Of(head);
+        if (!words.Any(w => w.Text == "amrap") || words.FirstOrDefault(w => w.IsWhole) is not { Value: >= 2 and <= 60 } minutes)
+        {
+            return null;
+        }
+
+        var reps = parts.Sum(p => RowReader.Read(p.Row).Draft.Current is { Counts: [var count, ..] } ? count.From : 10);
+        var round = (reps * SecondsPerRep) + (parts.Count * SecondsToChange);
+        return (int)Math.Clamp(Math.Round(minutes.Value * 60 / round), 1, ShorthandLimits.Sets);
     }
 
     /// <summary>Every minute another: ten minutes of two exercises are five sets of each.</summary>

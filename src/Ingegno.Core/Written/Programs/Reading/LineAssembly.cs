@@ -29,6 +29,13 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
     public AssembledRow Of(string row, int number, LineDraft draft, string? label)
     {
         var name = NameInRow.Find(row, draft, names, usual);
+        if (usual is null && InEachHand(row, draft, name) is { } pair)
+        {
+            name = pair;
+        }
+
+        draft.SaysBells = names.ImplementOf(name.Text) is "dumbbell" or "kettlebell";
+
         draft.Notes.InsertRange(0, name.Notes);
         var dosed = draft.HasDose || draft.Durations.Count > 0 || draft.Bare.Count > 0;
         if (name.Reading.Certainty == Certainty.Unknown)
@@ -62,6 +69,16 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             );
         }
     }
+
+    /// <summary>A pair that is held says with what, where the name does not: "Lunges 3x12 2x10 kg", "Shrugs 3x15 2x30".</summary>
+    private NameInRow? InEachHand(string row, LineDraft draft, NameInRow plain) =>
+        plain.Reading.Exercise is { } exercise
+        && PairOfTwenties.MayBeHeld(draft, exercise)
+        && NameInRow.Find(row, draft, names, "dumbbell") is { Reading.Exercise: { } held } pair
+        && pair.Reading.Certainty <= plain.Reading.Certainty
+        && PairOfTwenties.IsHeld(held, pieces: 2)
+            ? pair
+            : null;
 
     private static AssembledRow Read(string row, int number, LineDraft draft, string? label, NameInRow name, Exercise exercise)
     {
@@ -113,12 +130,24 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             "shorthand.figure-without-unit" when doubt.What["figure"] is double figure => Units(figure, line),
             "shorthand.load-assumed" when doubt.What["figure"] is double figure => Units(figure, line with { Load = null })
                 .Where(o => !o.Label.EndsWith(" kg", StringComparison.Ordinal)),
+            "shorthand.loads-assumed" when line.Each.All(s => s.Load is { Kg: >= LeastShare and <= MostShare }) => [Shares(line)],
             "shorthand.in-all" => [EachSide(line)],
             "shorthand.rest-or-pair" => [Pair(line)],
             "shorthand.load-or-sets" when line.Load is { } held => [MoreSets(line, held)],
             _ => [],
         };
         return new ReadingDoubt(doubt.Start + 1, Math.Min(doubt.Length, Math.Max(1, row.Length)), doubt.What, [.. others]);
+    }
+
+    /// <summary>Percentages that are planned.</summary>
+    private const double LeastShare = 30,
+        MostShare = 110;
+
+    /// <summary>The load of each set as a share of the most that can be lifted.</summary>
+    private static OtherReading Shares(GymLine line)
+    {
+        var shares = line with { Each = [.. line.Each.Select(s => new PlannedSet(s.Target) { ShareOfMax = s.Load!.Kg / 100 })] };
+        return new OtherReading($"{string.Join('/', line.Each.Select(s => $"{s.Load!.Kg:0.#}"))} %", Shorthand.Write(shares));
     }
 
     /// <summary>The same figure, counted for each side.</summary>
@@ -152,7 +181,7 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
     /// <summary>What a figure without a unit could be.</summary>
     private static IEnumerable<OtherReading> Units(double figure, GymLine line)
     {
-        if (figure is >= 30 and <= 110)
+        if (figure is >= LeastShare and <= MostShare)
         {
             var percent = line with { ShareOfMax = figure / 100 };
             yield return new OtherReading($"{figure:0.#} %", Shorthand.Write(percent));

@@ -49,6 +49,9 @@ internal sealed class LineDraft
 
     public bool LastOpen { get; set; }
 
+    /// <summary>The name says dumbbells or kettlebells.</summary>
+    public bool SaysBells { get; set; }
+
     /// <summary>What is counted are steps, of both legs together.</summary>
     public bool InSteps { get; set; }
 

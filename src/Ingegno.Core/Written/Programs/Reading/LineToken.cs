@@ -16,9 +16,10 @@ internal enum TokenKind
 /// <param name="Text">In lower case, plain characters.</param>
 /// <param name="Start">Place in the row, 0 first.</param>
 /// <param name="Spaced">A space, or the start of the row, stands before it.</param>
-internal readonly record struct LineToken(TokenKind Kind, string Text, int Start, bool Spaced)
+/// <param name="Room">Characters that it takes in the row where it was written otherwise; 0 for as it stands.</param>
+internal readonly record struct LineToken(TokenKind Kind, string Text, int Start, bool Spaced, int Room = 0)
 {
-    public int End => Start + Text.Length;
+    public int End => Start + (Room > 0 ? Room : Text.Length);
 
     public bool IsNumber => Kind == TokenKind.Number;
 

@@ -8,7 +8,7 @@ internal static class LineTokens
     public static List<LineToken> Of(string row)
     {
         var text = PlainText.Of(row).ToLowerInvariant();
-        var tokens = new List<LineToken>();
+        var tokens = new List<LineToken>(text.Length / 2);
         var spaced = true;
         for (var i = 0; i < text.Length; )
         {
@@ -27,6 +27,7 @@ internal static class LineTokens
             (spaced, i) = (c == '\t', end);
         }
 
+        NumberWords.Settle(tokens);
         return tokens;
     }
 

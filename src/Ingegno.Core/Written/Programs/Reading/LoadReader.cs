@@ -26,6 +26,12 @@ internal static class LoadReader
         at.TakeAny("a", "the");
         var added = at.Now.Is("+") && at.Ahead(1).IsNumber && at.Take("+");
         var pieces = at.TakePhrase("pair of") || at.TakePhrase("two") ? 2 : 1;
+        if (pieces == 1 && at.Now is { IsWhole: true, Value: 2 } && Bells(at.Ahead(1)) && (at.Ahead(2).IsNumber || at.Ahead(3).IsNumber))
+        {
+            (pieces, at.At) = (2, at.At + 2); // 2 DBs 12 kg
+            at.TakeAny("of", "@", "at", ",");
+        }
+
         marked |= pieces > 1;
         var crossed = false;
         if (at.Now.IsWhole && at.Now.Value <= MostPieces && at.Ahead(1).Text is "x" or "*" && at.Ahead(2).IsNumber)
@@ -95,16 +101,21 @@ internal static class LoadReader
     }
 
     /// <summary>
-    /// Nobody does six reps at all of a maximum: so high a figure behind an @ is no percentage, and the weight. A straight line a little above
-    /// the usual table of reps and shares (NSCA, from memory).
+    /// Nobody does six reps at all of a maximum, or plans sets at a fifth of one: such a figure behind an @ is no percentage, and the weight.
+    /// Upwards a straight line a little above the usual table of reps and shares (NSCA, from memory); up to ten it may be an effort.
     /// </summary>
-    public static bool IsNoShare(double reps, double figure) => figure > Math.Min(MostShare, 103 - (2.5 * reps));
+    public static bool IsNoShare(double reps, double figure) =>
+        figure > Math.Min(MostShare, 103 - (2.5 * reps)) || figure is > MostEffort and < LeastShare;
 
     private static bool IsNoShare(LineDraft draft, double figure) =>
         draft.Current is { Unit: CountUnit.Reps, Counts: [{ } reps, ..] } && IsNoShare(reps.From, figure);
 
-    /// <summary>Highest percentage that is planned.</summary>
-    private const double MostShare = 110;
+    /// <summary>Highest and lowest percentage that is planned.</summary>
+    private const double MostShare = 110,
+        LeastShare = 30;
+
+    /// <summary>Highest effort on the scale of ten.</summary>
+    private const double MostEffort = 10;
 
     /// <summary>A unit of mass.</summary>
     public static bool IsUnit(LineToken token) => token.Text is "kg" or "kgs" or "kilos" or "kilo" or "lb" or "lbs" or "pounds";
@@ -128,6 +139,8 @@ internal static class LoadReader
                 or ":"
                 or "percent";
 
+    private static bool Bells(LineToken token) => token.Text is "dumbbells" or "dbs" or "db" or "kettlebells" or "kbs" or "bells";
+
     /// <summary>3x10 @ 24s: nobody rests at a figure, so it is a pair of them.</summary>
     private static bool Twenties(LineDraft draft, Span range, bool signed) =>
         signed
@@ -136,10 +149,10 @@ internal static class LoadReader
         && draft.Current is { Unit: CountUnit.Reps } group
         && (group.Counts.Count > 0 || group.Open);
 
-    /// <summary>60/65/70 kg: a load for each set.</summary>
+    /// <summary>60/65/70 kg: a load for each set; without a unit where there are as many as sets, and asked.</summary>
     private static bool OfEachSet(TokenCursor at, LineDraft draft)
     {
-        var start = at.At;
+        var (start, from) = (at.At, at.Now.Start);
         var loads = new List<double>();
         while (Figures.Number(at) is { } kg && loads.Count < ShorthandLimits.Sets)
         {
@@ -156,6 +169,12 @@ internal static class LoadReader
             at.TakeAny("kg", "kgs", "kilos").Length > 0 ? 1.0
             : at.TakeAny("lb", "lbs").Length > 0 ? Units.KgPerPound
             : 0;
+        if (per == 0 && loads.Count > 2 && loads.Count == draft.Current?.Sets && AreLoads(at, draft.Current, loads))
+        {
+            draft.Doubt(from, at.Before.End - from, "shorthand.loads-assumed", ("figures", string.Join('/', loads)));
+            per = 1;
+        }
+
         if (loads.Count < 3 || per == 0)
         {
             return at.Back(start);
@@ -166,7 +185,14 @@ internal static class LoadReader
         return true;
     }
 
-    /// <summary>15 + 10 partials: what follows is done after the set and lifts nothing.</summary>
+    /// <summary>A list beside reps that are known is of loads: it has parts of a kilogram, or is more than anybody plans in a set.</summary>
+    private static bool AreLoads(TokenCursor at, SetGroup sets, List<double> figures) =>
+        sets is { Unit: CountUnit.Reps, Counts: [_], Load: null }
+        && !IsOtherwise(at.Now)
+        && figures.TrueForAll(f => f >= LeastOfPair)
+        && (figures.Exists(f => f % 1 > 0) || figures.TrueForAll(f => f >= LeastShare));
+
+    /// <summary>15 + 10 partials, 3x8 + 2 min: what follows is done after the set and lifts nothing.</summary>
     private static bool IsMoreWork(LineToken token) =>
         token.Text
             is "partials"
@@ -177,11 +203,20 @@ internal static class LoadReader
                 or "pulse"
                 or "halves"
                 or "half"
+                or "drop"
+                or "drops"
+                or "dropset"
+                or "dropsets"
+                or "rounds"
                 or "reps"
                 or "rep"
                 or "sec"
                 or "secs"
-                or "s";
+                or "s"
+                or "min"
+                or "mins"
+                or "minutes"
+                or "minute";
 
     /// <summary>+10 without a unit is added in kilograms.</summary>
     private static bool Bare(LineDraft draft, Span range, int pieces) => draft.HasDose && Take(draft, range, 1, pieces, added: true);

@@ -46,6 +46,42 @@ internal static class LoadedSets
         return true;
     }
 
+    /// <summary>70%x5, 80%x3, 90%x1+: a share before its reps, and perhaps its sets.</summary>
+    public static bool ShareFirst(TokenCursor at, LineDraft draft)
+    {
+        var share = at.Now;
+        if (
+            !share.IsNumber
+            || !at.Ahead(1).Is("%")
+            || at.Ahead(2).Text is not ("x" or "*")
+            || !at.Ahead(3).IsWhole
+            || at.Ahead(4).Text is "sets" or "set" or "rounds" or "%" or "kg" or "lb" or "-"
+            || draft.Groups.Exists(g => !g.LoadFirst)
+        )
+        {
+            return false;
+        }
+
+        var reps = at.Ahead(3).Value;
+        at.At += 4;
+        int? sets = at.Now.Text is "x" or "*" && at.Ahead(1).IsWhole ? (int)at.Ahead(1).Value : null;
+        at.At += sets is null ? 0 : 2;
+        var open = at.Now is { Text: "+", Spaced: false } && !at.Ahead(1).IsNumber && at.Take("+");
+        at.TakeAny("reps", "rep");
+        draft.Shares.Add(new Span(share.Value, share.Value));
+        draft.Groups.Add(
+            new SetGroup
+            {
+                Sets = sets ?? 1,
+                Counts = [new Span(reps, reps)],
+                Share = new Span(share.Value, share.Value),
+                LoadFirst = true,
+                LastOpen = open,
+            }
+        );
+        return true;
+    }
+
     /// <summary>5 @ 100, 5 @ 105: a figure without a unit where another such set stands before or behind it.</summary>
     private static bool GoesOn(TokenCursor at, LineDraft draft, int behind) =>
         at.Ahead(behind - 1).Value >= LeastLoadFirst

@@ -290,6 +290,7 @@ internal static class MethodReader
         at.TakeAny("/");
         at.TakeAny("a", "an", "one", "double", "triple");
         at.At += at.Now is { IsNumber: true, Text: "1" } && at.Ahead(1).Text is "drop" or "dropset" or "rest" or "myo" ? 1 : 0;
+        at.At += at.Now is { IsWhole: true, Value: 2 or 3 or 4 } && at.Ahead(1).Text is "drops" or "dropsets" ? 1 : 0;
         var method =
             at.TakeAnyPhrase("drop sets", "drop set", "dropset", "dropsets", "strip set", "strip sets", "drops", "drop") ? SetMethod.DropSet
             : at.TakeAnyPhrase("rest pause", "restpause", "rest pauses") ? SetMethod.RestPause

@@ -49,6 +49,15 @@ internal static class PairOfTwenties
         }
     }
 
+    /// <summary>It speaks of a pair, whatever is lifted: 2x10 kg, or 2x30 beside the dose of anything but a bar's own lift.</summary>
+    public static bool MayBeHeld(LineDraft draft, Exercise exercise) =>
+        draft is { Load: { Pieces: 2, Added: false, Kg: <= HeaviestKg } }
+        || (
+            draft is { Load: null, LoadWord: null, Shares.Count: 0 }
+            && exercise.Id is not ("back-squat" or "front-squat" or "deadlift" or "bench-press" or "overhead-press")
+            && draft.Groups is [_, { Beside: true, Sets: 2, Counts: [{ Upper: null, From: >= LightestKg and <= HeaviestKg }] }]
+        );
+
     /// <summary>Split squat 3x8 2x15, goblet squat 3x12 1x16: what stands beside the dose with nothing between is what is held; asked.</summary>
     private static void HeldBeside(LineDraft draft, List<SetGroup> groups, Exercise exercise)
     {
@@ -58,7 +67,7 @@ internal static class PairOfTwenties
             || beside is not { Load: null, Share: null, OfTop: null, Rpe: null, Rir: null }
             || draft.Load is not null
             || draft.LoadWord is not null
-            || !IsHeld(exercise, beside.Sets.Value)
+            || !(IsHeld(exercise, beside.Sets.Value) || (draft.SaysBells && beside.Sets == 2))
         )
         {
             return;
@@ -78,7 +87,7 @@ internal static class PairOfTwenties
     }
 
     /// <summary>So many weights are held in it: two in any of its ways, one in its plainest.</summary>
-    private static bool IsHeld(Exercise exercise, int pieces) =>
+    public static bool IsHeld(Exercise exercise, int pieces) =>
         pieces == 2
             ? IsDoneWithAPair(exercise) || exercise.Setups.Any(s => s.Load.External is { } load && load.From.Contains(LoadSource.Pair))
             : exercise.Setups is [{ Load.External: { Required: true } one }, ..] && one.From.Contains(LoadSource.One);

@@ -96,12 +96,9 @@ internal static class RowParts
         foreach (var between in lead is null ? InTurn : [.. InTurn, .. InTurnWhenSaid])
         {
             if (
-                Parts(
-                    Merged(row, Cut(row, start, [between]), names),
-                    names,
-                    RowReader.Read(row).Label is { Length: > 0 } label ? label[0] : 'S'
-                ) is
-                { } parts
+                lower.IndexOf(between, start, StringComparison.Ordinal) >= 0
+                && Merged(row, Cut(row, start, [between]), names) is { Count: > 1 } pieces
+                && Parts(pieces, names, RowReader.Read(row).Label is { Length: > 0 } label ? label[0] : 'S') is { } parts
             )
             {
                 return parts;
@@ -159,8 +156,13 @@ internal static class RowParts
     /// <summary>One after the other, each with its own dose; what names nothing belongs to the one before it.</summary>
     private static List<RowPart>? Separate(string row, ExerciseNames names)
     {
-        var parts = new List<string>();
-        foreach (var piece in Cut(row, 0, OneByOne))
+        var (pieces, parts) = (Cut(row, 0, OneByOne), new List<string>());
+        if (pieces.Count < 2)
+        {
+            return null;
+        }
+
+        foreach (var piece in pieces)
         {
             if (Named(piece, names) && RowReader.Read(piece).Draft.HasDose)
             {

@@ -258,7 +258,11 @@ internal static class SetCounts
                     or "'"
                     or ":"
                 );
-        return more > 0 && (more + 1 == sets || (free && sets is null or 1 && more > 0) || (free && more > 1));
+
+        // 2x12, 40 cm; 2x12, 60 kg; 2x12, 60 s: what has a unit of its own is none of the reps.
+        var measured = LoadReader.IsUnit(after) || after.Text is "cm" or "mm" or "in" or "inch" or "inches" or "ft" or "m";
+        measured |= sets == 2 && after.Text is "s" or "sec" or "secs" or "seconds" or "min" or "mins";
+        return more > 0 && !measured && (more + 1 == sets || (free && sets is null or 1) || (free && more > 1));
     }
 
     /// <summary>Sets and reps may come apart: 3 sets, 10 reps.</summary>
@@ -272,6 +276,10 @@ internal static class SetCounts
         else if (last is { Sets: null } && group is { Counts.Count: 0, Open: false })
         {
             draft.Groups[^1] = last with { Sets = group.Sets, SetsTo = group.SetsTo };
+        }
+        else if (last is { Sets: null, Open: false, Load: null } && group.Sets is not null && last.Counts.SequenceEqual(group.Counts))
+        {
+            draft.Groups[^1] = group; // 20 rep squat 1x20
         }
         else
         {

@@ -31,7 +31,7 @@ internal sealed record SetGroup
     /// <summary>The last set is.</summary>
     public bool LastOpen { get; init; }
 
-    /// <summary>It was written with its load before the reps, without a unit: 80x5.</summary>
+    /// <summary>It was written with its load or share before the reps: 80x5, 80%x5.</summary>
     public bool LoadFirst { get; init; }
 
     /// <summary>Nothing stands between it and the dose before: 3x12 2x10.</summary>

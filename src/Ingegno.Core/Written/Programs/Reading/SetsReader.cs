@@ -13,6 +13,7 @@ internal static class SetsReader
             || (at.Back(start) || HalfEach(at, draft))
             || (at.Back(start) || Labelled(at, draft))
             || (at.Back(start) || LoadedSets.LoadFirst(at, draft))
+            || (at.Back(start) || LoadedSets.ShareFirst(at, draft))
             || (at.Back(start) || LoadedSets.AtEach(at, draft))
             || (at.Back(start) || Times(at, draft))
             || (at.Back(start) || Counted(at, draft))

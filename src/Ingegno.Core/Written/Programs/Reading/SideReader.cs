@@ -13,6 +13,7 @@ internal static class SideReader
             || (at.Before is { IsNumber: true } or { Text: "reps" or "s" or "sec" or "m" or "min" } && at.Take("a") && Part(at))
             || Each(at)
             || at.TakeAnyPhrase("both sides", "every side", "every leg", "every arm")
+            || LeftThenRight(at)
             || (at.Take("l") && at.TakeAny("/", "+", "&", "and").Length > 0 && at.Take("r"))
             || at.TakeAnyPhrase("left and right", "left right", "unilaterally");
         if (!said)
@@ -26,6 +27,24 @@ internal static class SideReader
         }
 
         return draft.PerSide = true;
+    }
+
+    /// <summary>10L/10R, 8 right, 8 left: the same count for one side and for the other.</summary>
+    private static bool LeftThenRight(TokenCursor at)
+    {
+        var (start, count) = (at.At, at.Before);
+        if (!count.IsWhole || at.TakeAny("l", "r", "left", "right") is not { Length: > 0 } one)
+        {
+            return false;
+        }
+
+        at.TakeAny("/", ",", "+", "&", "and");
+        return at.Now.IsWhole
+                && at.Now.Value == count.Value
+                && at.Ahead(1).Text is "l" or "r" or "left" or "right"
+                && at.Ahead(1).Text[0] != one[0]
+                && (at.At += 2) > start
+            || at.Back(start);
     }
 
     private static bool Opened(TokenCursor at, int start)

@@ -46,19 +46,23 @@ internal sealed class TokenCursor(List<LineToken> tokens, int rowLength)
     /// <summary>Takes several words in a row, hyphens between them or not; nothing when they do not all stand here.</summary>
     public bool TakePhrase(string phrase)
     {
+        // Asked of every row hundreds of times: nothing is made anew.
         var start = At;
-        foreach (var word in phrase.Split(' '))
+        var words = phrase.AsSpan();
+        foreach (var range in words.Split(' '))
         {
             if (At > start)
             {
                 Take("-");
             }
 
-            if (!Take(word))
+            if (Now.IsNumber || !Now.Text.AsSpan().SequenceEqual(words[range]))
             {
                 At = start;
                 return false;
             }
+
+            At++;
         }
 
         return true;

@@ -15,6 +15,9 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
     private readonly LineAssembly _assembly = new(names, usual);
     private TableHead? _table;
     private int? _rounds;
+
+    /// <summary>Rounds of an AMRAP by the clock, which nobody counted.</summary>
+    private int? _guessed;
     private char _group = '@';
     private int _inGroup;
     private bool _grouped;
@@ -68,7 +71,9 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
             return;
         }
 
+        _guessed = lead.Guessed;
         One(lead.Rest, number, listed: lead.Heading.Kind is HeadingKind.Rounds or HeadingKind.Section);
+        _guessed = null;
         (_grouped, _rounds) = lead.Heading.Kind == HeadingKind.Rounds ? (false, null) : (_grouped, _rounds);
     }
 
@@ -150,6 +155,12 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
             if (_rounds is { } rounds && draft.Groups.TrueForAll(g => g.Sets is null))
             {
                 WithRounds(draft, rounds);
+            }
+
+            if (_guessed is { } likely && draft.Groups.TrueForAll(g => g.Sets is null))
+            {
+                WithRounds(draft, likely);
+                draft.Doubt(part.Row.TakeWhile(char.IsWhiteSpace).Count(), 1, "shorthand.rounds-guessed", ("rounds", likely));
             }
 
             var read = _assembly.Of(part.Row, number, draft, label ?? Own(part.Label, letter) ?? GroupLabel());

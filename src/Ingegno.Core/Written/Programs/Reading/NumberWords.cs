@@ -1,0 +1,61 @@
+namespace Ingegno.Core.Written.Programs.Reading;
+
+/// <summary>
+/// Figures that are spelt out where they count something: "three sets of eight", "four by ten". "One arm" and "two-hand" stay words: they
+/// are part of a name.
+/// </summary>
+internal static class NumberWords
+{
+    private static readonly Dictionary<string, string> Figures = new(StringComparer.Ordinal)
+    {
+        ["one"] = "1",
+        ["two"] = "2",
+        ["three"] = "3",
+        ["four"] = "4",
+        ["five"] = "5",
+        ["six"] = "6",
+        ["seven"] = "7",
+        ["eight"] = "8",
+        ["nine"] = "9",
+        ["ten"] = "10",
+        ["twelve"] = "12",
+        ["fifteen"] = "15",
+        ["twenty"] = "20",
+        ["thirty"] = "30",
+    };
+
+    /// <summary>Puts figures in the place of words that count, and a cross between two of them.</summary>
+    public static void Settle(List<LineToken> tokens)
+    {
+        for (var i = 0; i < tokens.Count; i++)
+        {
+            if (Figures.TryGetValue(tokens[i].Text, out var figure) && Counts(tokens, i))
+            {
+                tokens[i] = tokens[i] with { Kind = TokenKind.Number, Text = figure, Room = tokens[i].Text.Length };
+            }
+        }
+
+        for (var i = 1; i + 1 < tokens.Count; i++)
+        {
+            if (tokens[i].Is("by") && tokens[i - 1].IsNumber && tokens[i + 1].IsNumber)
+            {
+                tokens[i] = tokens[i] with { Text = "x", Room = 2 };
+            }
+        }
+    }
+
+    private static bool Counts(List<LineToken> tokens, int at)
+    {
+        var (before, after) = (Text(tokens, at - 1), Text(tokens, at + 1));
+        return after is "sets" or "set" or "reps" or "rep" or "rounds" or "round" or "x"
+            || before is "x"
+            || (before is "of" && Text(tokens, at - 2) is "sets" or "set" or "rounds" or "round")
+            || (after is "by" && IsFigure(tokens, at + 2))
+            || (before is "by" && IsFigure(tokens, at - 2));
+    }
+
+    private static bool IsFigure(List<LineToken> tokens, int at) =>
+        at >= 0 && at < tokens.Count && (tokens[at].IsNumber || Figures.ContainsKey(tokens[at].Text));
+
+    private static string Text(List<LineToken> tokens, int at) => at >= 0 && at < tokens.Count ? tokens[at].Text : string.Empty;
+}
