@@ -75,7 +75,7 @@ public static class BandOptions
         foreach (var grip in Grips(curve, load, statureCm))
         {
             if (
-                Try(curve, load, grip, statureCm) is { } rep
+                BandRig.RepWithin(curve, load, grip, statureCm) is { } rep
                 && rep.Force.End + rep.Force.Start > 0.2
                 && rep.Force.Most <= (load.CapKg ?? double.PositiveInfinity)
             )
@@ -121,18 +121,6 @@ public static class BandOptions
             BandRigKind.Between => from fold in folds from choke in GripsCm select new BandGrip(fold, choke),
             _ => [new BandGrip()],
         };
-    }
-
-    private static BandRep? Try(BandForceCurve curve, BandLoad load, BandGrip grip, double statureCm)
-    {
-        try
-        {
-            return BandRig.Rep(curve, load, grip, statureCm);
-        }
-        catch (Exception wrong) when (wrong is StretchLimitException or BandMeasureException)
-        {
-            return null;
-        }
     }
 
     /// <summary>Two bands in the same simplest rig: forces add.</summary>

@@ -27,6 +27,9 @@ public sealed record LoadModel
 
     /// <summary>Band that adds to the load or takes off it.</summary>
     public BandLoad? Band { get; init; }
+
+    /// <summary>Nothing but a band resists: neither body nor weight is lifted.</summary>
+    public bool IsBandAlone => Band is not null && External is null && Leverage is null && BodyShareByHeight is null && BodyShare == 0;
 }
 
 /// <summary>

@@ -18,6 +18,9 @@ public sealed class ReachableLoads
     private readonly Lazy<LoadBuilder> _builder;
     private readonly Dictionary<LoadSource, ImmutableArray<ReachableLoad>> _known = [];
 
+    /// <summary>Sources together: dozens of set-ups take from the same.</summary>
+    private readonly Dictionary<string, ImmutableArray<ReachableLoad>> _together = new(StringComparer.Ordinal);
+
     public ReachableLoads(KitAtPlace kit)
     {
         ArgumentNullException.ThrowIfNull(kit);
@@ -26,8 +29,16 @@ public sealed class ReachableLoads
     }
 
     /// <summary>All loads from the given sources, lightest first; never includes "no load".</summary>
-    public ImmutableArray<ReachableLoad> From(ImmutableArray<LoadSource> sources) =>
-        sources.Length == 1 ? Of(sources[0]) : Merge(sources.SelectMany(s => Of(s)));
+    public ImmutableArray<ReachableLoad> From(ImmutableArray<LoadSource> sources)
+    {
+        if (sources.Length == 1)
+        {
+            return Of(sources[0]);
+        }
+
+        var key = string.Join(' ', sources);
+        return _together.TryGetValue(key, out var known) ? known : _together[key] = Merge(sources.SelectMany(s => Of(s)));
+    }
 
     /// <summary>Whether any of the sources has a load here, without listing what containers can be filled to.</summary>
     public bool Any(ImmutableArray<LoadSource> sources) =>

@@ -225,10 +225,10 @@ public sealed class LineMatcher(ClientAtPlace at)
     private MatchScores With(LineToMatch line, Exercise exercise, MatchScores scores) =>
         scores with
         {
-            Structure = PartMatches.Structure(line.Exercise, exercise, Rules.Parts).Score,
-            Profile = PartMatches.Profile(line.Exercise, exercise, Rules.Parts).Score,
-            Skill = PartMatches.Skill(exercise, at.Client.Level, Rules.Parts).Score,
-            Familiarity = PartMatches.Familiarity(exercise, Rules.Parts).Score,
+            Structure = PartMatches.StructureScore(line.Exercise, exercise, Rules.Parts),
+            Profile = PartMatches.ProfileScore(line.Exercise, exercise, Rules.Parts),
+            Skill = PartMatches.SkillScore(exercise, at.Client.Level, Rules.Parts),
+            Familiarity = PartMatches.FamiliarityScore(exercise, Rules.Parts),
         };
 
     private ImmutableArray<PartScore> Parts(LineToMatch line, Exercise exercise, LoadedSetup loaded)

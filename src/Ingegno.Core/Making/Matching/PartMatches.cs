@@ -16,23 +16,19 @@ public static class PartMatches
     {
         ArgumentNullException.ThrowIfNull(gym);
         ArgumentNullException.ThrowIfNull(home);
+        var (wantedOf, hereOf) = (MuscleVector.Of(gym), MuscleVector.Of(home));
         double kept = 0,
             wanted = 0,
             both = 0,
             either = 0;
-        foreach (var (muscle, involvement) in gym)
+        for (var i = 0; i < wantedOf.Length; i++)
         {
-            var at = home.GetValueOrDefault(muscle);
+            var (involvement, at) = (wantedOf[i], hereOf[i]);
             var shared = Math.Min(involvement, at);
             kept += involvement * shared;
             wanted += involvement * involvement;
             both += shared;
             either += Math.Max(involvement, at);
-        }
-
-        foreach (var (muscle, involvement) in home)
-        {
-            either += gym.ContainsKey(muscle) ? 0 : involvement;
         }
 
         return (rules.MusclesKept * kept / wanted) + ((1 - rules.MusclesKept) * both / either);
@@ -124,42 +120,61 @@ public static class PartMatches
     {
         ArgumentNullException.ThrowIfNull(gym);
         ArgumentNullException.ThrowIfNull(home);
-        var losses = new List<Reason>();
-        var score = 1.0;
-        void Lose(bool differs, double cost, Reason loss)
-        {
-            if (differs)
-            {
-                score -= cost;
-                losses.Add(loss);
-            }
-        }
-
-        Lose(
-            gym.Structure != home.Structure,
-            rules.OtherStructure,
-            Reason.Of("loss.structure", ("structure", Term.For(home.Structure)), ("planned", Term.For(gym.Structure)))
-        );
-        Lose(
-            gym.Sides != home.Sides,
-            gym.Sides == Sides.Unilateral ? rules.UnilateralLost : rules.BilateralLost,
-            Reason.Of(home.Sides == Sides.Unilateral ? "loss.one-side" : "loss.both-sides")
-        );
-        Lose(
-            gym.Chain != home.Chain,
-            rules.OtherChain,
-            Reason.Of("loss.chain", ("chain", Term.For(home.Chain)), ("planned", Term.For(gym.Chain)))
-        );
-        var wobble = Math.Max(0, home.Stability - gym.Stability);
-        Lose(wobble > 0, rules.Balance * wobble, Reason.Of("loss.balance"));
-        var landing = Math.Max(0, home.Impact - gym.Impact);
-        Lose(landing > 0, rules.Impact * landing, Reason.Of("loss.impact"));
+        var losses = Losses(gym, home, rules).Select(l => l.Said()).ToList();
         return (
-            Math.Max(0, score),
+            StructureScore(gym, home, rules),
             losses.Count == 0
                 ? Reason.Of("part.structure-same", ("structure", Term.For(gym.Structure)), ("one_side", gym.Sides == Sides.Unilateral))
                 : Reason.Of("part.structure-loss", ("losses", FactList.Of(losses)))
         );
+    }
+
+    /// <summary>The score of <see cref="Structure"/> alone.</summary>
+    public static double StructureScore(Exercise gym, Exercise home, PartRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(gym);
+        ArgumentNullException.ThrowIfNull(home);
+        return Math.Max(0, 1 - Losses(gym, home, rules).Sum(l => l.Cost));
+    }
+
+    /// <summary>What is lost by another build, and how it is said.</summary>
+    private static IEnumerable<(double Cost, Func<Reason> Said)> Losses(Exercise gym, Exercise home, PartRules rules)
+    {
+        if (gym.Structure != home.Structure)
+        {
+            yield return (
+                rules.OtherStructure,
+                () => Reason.Of("loss.structure", ("structure", Term.For(home.Structure)), ("planned", Term.For(gym.Structure)))
+            );
+        }
+
+        if (gym.Sides != home.Sides)
+        {
+            yield return (
+                gym.Sides == Sides.Unilateral ? rules.UnilateralLost : rules.BilateralLost,
+                () => Reason.Of(home.Sides == Sides.Unilateral ? "loss.one-side" : "loss.both-sides")
+            );
+        }
+
+        if (gym.Chain != home.Chain)
+        {
+            yield return (
+                rules.OtherChain,
+                () => Reason.Of("loss.chain", ("chain", Term.For(home.Chain)), ("planned", Term.For(gym.Chain)))
+            );
+        }
+
+        var wobble = Math.Max(0, home.Stability - gym.Stability);
+        if (wobble > 0)
+        {
+            yield return (rules.Balance * wobble, () => Reason.Of("loss.balance"));
+        }
+
+        var landing = Math.Max(0, home.Impact - gym.Impact);
+        if (landing > 0)
+        {
+            yield return (rules.Impact * landing, () => Reason.Of("loss.impact"));
+        }
     }
 
     /// <summary>Where in the range it is hardest.</summary>
@@ -167,38 +182,68 @@ public static class PartMatches
     {
         ArgumentNullException.ThrowIfNull(gym);
         ArgumentNullException.ThrowIfNull(home);
-        if (gym.Profile == home.Profile)
-        {
-            return (1, Reason.Of("part.profile-same", ("profile", Term.For(gym.Profile))));
-        }
+        return (
+            ProfileScore(gym, home, rules),
+            gym.Profile == home.Profile
+                ? Reason.Of("part.profile-same", ("profile", Term.For(gym.Profile)))
+                : Reason.Of("part.profile-other", ("profile", Term.For(home.Profile)), ("planned", Term.For(gym.Profile)))
+        );
+    }
 
+    /// <summary>The score of <see cref="Profile"/> alone.</summary>
+    public static double ProfileScore(Exercise gym, Exercise home, PartRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(gym);
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(rules);
         var near =
             gym.Profile is Knowledge.Catalogue.Profile.Middle or Knowledge.Catalogue.Profile.Even
             || home.Profile is Knowledge.Catalogue.Profile.Middle or Knowledge.Catalogue.Profile.Even;
-        return (
-            near ? rules.ProfileNear : rules.ProfileFar,
-            Reason.Of("part.profile-other", ("profile", Term.For(home.Profile)), ("planned", Term.For(gym.Profile)))
-        );
+        return gym.Profile == home.Profile ? 1
+            : near ? rules.ProfileNear
+            : rules.ProfileFar;
     }
 
     /// <summary>Whether the skill fits the level.</summary>
     public static (double Score, Reason Reason) Skill(Exercise home, Level level, PartRules rules)
     {
         ArgumentNullException.ThrowIfNull(home);
-        var room = CandidateFilter.SkillCeiling(level) - home.Skill;
-        return room switch
+        var code = Room(home, level) switch
         {
-            >= 1 => (1, Reason.Of("part.skill-within", ("level", Term.For(level)))),
-            0 => (rules.SkillEdge, Reason.Of("part.skill-edge", ("level", Term.For(level)))),
-            _ => (0, Reason.Of("part.skill-above", ("level", Term.For(level)))),
+            >= 1 => "part.skill-within",
+            0 => "part.skill-edge",
+            _ => "part.skill-above",
+        };
+        return (SkillScore(home, level, rules), Reason.Of(code, ("level", Term.For(level))));
+    }
+
+    /// <summary>The score of <see cref="Skill"/> alone.</summary>
+    public static double SkillScore(Exercise home, Level level, PartRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(rules);
+        return Room(home, level) switch
+        {
+            >= 1 => 1,
+            0 => rules.SkillEdge,
+            _ => 0,
         };
     }
+
+    private static int Room(Exercise home, Level level) => CandidateFilter.SkillCeiling(level) - home.Skill;
 
     /// <summary>How plain it is: of two that serve about equally, a coach takes the one that everybody knows.</summary>
     public static (double Score, Reason Reason) Familiarity(Exercise home, PartRules rules)
     {
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(rules);
-        return (rules.Familiarity[home.Familiarity - 1], Reason.Of("part.familiarity", ("familiarity", home.Familiarity)));
+        return (FamiliarityScore(home, rules), Reason.Of("part.familiarity", ("familiarity", home.Familiarity)));
+    }
+
+    /// <summary>The score of <see cref="Familiarity"/> alone.</summary>
+    public static double FamiliarityScore(Exercise home, PartRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(rules);
+        return rules.Familiarity[home.Familiarity - 1];
     }
 }

@@ -30,18 +30,18 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(line);
-        var techniques =
-            at.Client.NeedsClearance || SetLimits.IsForSpeed(line.Line, at.Client) || line.Exercise.IsForPower
-                ? []
-                : TechniquesFor(exercise, line.Approach);
         var unmeasured = UnmeasuredScore(exercise, line);
+        var pair = Facts(exercise, line);
+        var plain = at.Client.NeedsClearance || SetLimits.IsForSpeed(line.Line, at.Client) || line.Exercise.IsForPower;
         Rating? best = null;
         foreach (var here in at.Ways.SetupsOf(exercise))
         {
             foreach (var way in Prepare(exercise, here).Ways)
             {
+                // None is needed where the reps are few enough as they are: most lines.
+                var techniques = plain || !(way.Straight?.Mid > pair.High) ? [] : TechniquesFor(exercise, line.Approach);
                 var rating = way.Straight is { } straight
-                    ? Rate(exercise, way, straight, line, techniques)
+                    ? Rate(exercise, way, straight, line, techniques, pair)
                     : new Rating(way.Way, null, TechniqueSet.None, unmeasured * FreeLoads.Carried(exercise, way.Way, line, at));
 
                 // The first of equals stays: set-ups are listed simplest first, loads lightest first.
@@ -150,16 +150,50 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         public bool AsNamed { get; init; }
     }
 
-    private Rating Rate(Exercise exercise, WayHere here, RepRange straight, LineToMatch line, ImmutableArray<TechniqueSet> sets)
+    /// <summary>What of an exercise and a line does not depend on the load, of which there may be dozens.</summary>
+    /// <param name="High">Most reps to failure that are wanted.</param>
+    /// <param name="Limits">How long a set may last.</param>
+    /// <param name="TooEasySpread">How fast what is too easy loses.</param>
+    /// <param name="Unloaded">Share left where nothing is added to the body.</param>
+    /// <param name="Elsewhere">Share left where another muscle gives out first.</param>
+    /// <param name="IsFast">Both are done for speed.</param>
+    private readonly record struct PairFacts(
+        double High,
+        SetLimits Limits,
+        double TooEasySpread,
+        double Unloaded,
+        double Elsewhere,
+        bool IsFast
+    );
+
+    private PairFacts Facts(Exercise exercise, LineToMatch line) =>
+        new(
+            line.Effort.High * at.Trade.Match.Tolerance[line.Role],
+            SetLimits.Of(line.Line, line.Effort.Rir, at.Trade.Dose),
+            TooEasySpread(exercise, line),
+            !IsLoaded(line.Exercise) ? 1
+                : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.Unloaded
+                : Rules.UnloadedCompound,
+            IsLimitedElsewhere(exercise, line) ? Rules.LimitedElsewhere : 1,
+            ResistanceReason.IsPowerForPower(line, exercise)
+        );
+
+    private Rating Rate(
+        Exercise exercise,
+        WayHere here,
+        RepRange straight,
+        LineToMatch line,
+        ImmutableArray<TechniqueSet> sets,
+        PairFacts pair
+    )
     {
         var way = here.Way;
-        var effort = line.Effort;
-        var high = effort.High * at.Trade.Match.Tolerance[line.Role];
-        var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high, SetLimits.Of(line.Line, effort.Rir, at.Trade.Dose));
+        var (effort, high) = (line.Effort, pair.High);
+        var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high, pair.Limits);
         var reps = Scale(straight, techniques.RepsLeft);
-        var closeness = ResistanceReason.IsPowerForPower(line, exercise)
+        var closeness = pair.IsFast
             ? Fast(exercise, way, line, Math.Min(reps.Mid, high), high)
-            : Worth(Times(reps, here.BeyondCounting), effort.Low, high, TooEasySpread(exercise, line))
+            : Worth(Times(reps, here.BeyondCounting), effort.Low, high, pair.TooEasySpread)
                 * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
         var (isNamed, asNamed) = (false, (double?)null);
         if (NamedKg(exercise, way, line) is { } named)
@@ -187,13 +221,9 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             isNamed ? asNamed!.Value
             : toy ? way.System.Kg / (way.System.Kg + MiddlingKg)
             : asNamed ?? (1 / (1 + off));
-        var unloaded =
-            way.Load.MassKg > 0 || !IsLoaded(line.Exercise) ? 1
-            : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.Unloaded
-            : Rules.UnloadedCompound;
+        var unloaded = way.Load.MassKg > 0 ? 1 : pair.Unloaded;
         var kept = isNamed ? 1 : 1 - (Rules.ShortLoses * at.Trade.Dose.Kept.Shortfall(reps.Mid, effort.Start));
-        var elsewhere = IsLimitedElsewhere(exercise, line) ? Rules.LimitedElsewhere : 1;
-        return new Rating(way, reps, techniques, closeness * kept * rig * unloaded * elsewhere * (1 - (LoadsApart * (1 - nearer))))
+        return new Rating(way, reps, techniques, closeness * kept * rig * unloaded * pair.Elsewhere * (1 - (LoadsApart * (1 - nearer))))
         {
             AsNamed = isNamed,
         };

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.Catalogue;
@@ -60,6 +61,9 @@ public sealed class ClientStrength
     private readonly StrengthTables _tables;
     private readonly double? _scale;
 
+    /// <summary>Asked for every exercise by every line of a week.</summary>
+    private readonly ConcurrentDictionary<Exercise, StrengthEstimate?> _known = new(ReferenceEqualityComparer.Instance);
+
     public ClientStrength(ClientProfile client, StrengthTables tables)
     {
         ArgumentNullException.ThrowIfNull(client);
@@ -80,6 +84,11 @@ public sealed class ClientStrength
     public StrengthEstimate? For(Exercise exercise)
     {
         ArgumentNullException.ThrowIfNull(exercise);
+        return _known.GetOrAdd(exercise, Estimated);
+    }
+
+    private StrengthEstimate? Estimated(Exercise exercise)
+    {
         if (exercise.Strength is not { } relation || _tables.Find(relation.Anchor) is not { } anchor)
         {
             return null;

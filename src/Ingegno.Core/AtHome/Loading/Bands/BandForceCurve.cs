@@ -55,11 +55,14 @@ public sealed record BandForceCurve(
     /// <summary>Largest stretch for which a force is given.</summary>
     public double Limit => LargestMeasured is { } measured ? Math.Min(MostStretch, measured * BeyondMeasured) : MostStretch;
 
+    /// <summary>It may be stretched so far.</summary>
+    public bool Bears(double stretch) => stretch <= Limit + 1e-9;
+
     /// <summary>Tension of a strand in N; 0 when slack.</summary>
     /// <exception cref="StretchLimitException">The stretch is beyond <see cref="Limit"/>.</exception>
     public double TensionN(double stretch)
     {
-        if (stretch > Limit + 1e-9)
+        if (!Bears(stretch))
         {
             throw new StretchLimitException(stretch, this);
         }

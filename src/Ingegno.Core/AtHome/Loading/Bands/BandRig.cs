@@ -61,6 +61,23 @@ public static class BandRig
         (double ForceKg, double Stretch) At(double cm) => ForceAt(curve, load, grip, cm, statureCm);
     }
 
+    /// <summary>The same, or null where the band would be stretched beyond its limit or the grip leaves nothing of it: most grips that are tried.</summary>
+    public static BandRep? RepWithin(BandForceCurve curve, BandLoad load, BandGrip grip, double statureCm)
+    {
+        ArgumentNullException.ThrowIfNull(curve);
+        ArgumentNullException.ThrowIfNull(load);
+        ArgumentNullException.ThrowIfNull(grip);
+        if (Left(curve, grip, Bundles(curve, load.Rig, grip)) is null)
+        {
+            return null;
+        }
+
+        var (start, end) = Positions(load, grip, statureCm);
+        return Bears(start) && Bears(end) && Bears((start + end) / 2) ? Rep(curve, load, grip, statureCm) : null;
+
+        bool Bears(double cm) => curve.Bears(At(curve, load, grip, cm, statureCm).Stretch);
+    }
+
     /// <summary>Shortest useful distance to an anchor: the band just taut.</summary>
     public static double TautCm(BandForceCurve curve, BandGrip grip)
     {
@@ -77,6 +94,19 @@ public static class BandRig
 
     private static (double ForceKg, double Stretch) ForceAt(BandForceCurve curve, BandLoad load, BandGrip grip, double cm, double statureCm)
     {
+        var (bundles, stretch, along) = At(curve, load, grip, cm, statureCm);
+        return (Units.ToKg(bundles * curve.TensionN(stretch)) * along * load.Hands, stretch);
+    }
+
+    /// <summary>Strands, stretch, and the share of the pull that goes along the movement.</summary>
+    private static (int Bundles, double Stretch, double Along) At(
+        BandForceCurve curve,
+        BandLoad load,
+        BandGrip grip,
+        double cm,
+        double statureCm
+    )
+    {
         var bundles = Bundles(curve, load.Rig, grip);
 
         // Off the line of the pull: half the stance, or the anchor above or below the hands.
@@ -86,8 +116,7 @@ public static class BandRig
 
         // Feet apart, a part of the band lies between them.
         var stretch = bundles * (run + half) / Active(curve, grip, bundles);
-        var along = run > 0 ? cm / run : 1;
-        return (Units.ToKg(bundles * curve.TensionN(stretch)) * along * load.Hands, stretch);
+        return (bundles, stretch, run > 0 ? cm / run : 1);
     }
 
     /// <summary>Strands that run from end to end of the rig.</summary>
@@ -98,14 +127,16 @@ public static class BandRig
         return grip.Doubled ? 2 * single : single;
     }
 
-    /// <summary>Rest length of strand that is left to stretch, in cm.</summary>
-    private static double Active(BandForceCurve curve, BandGrip grip, int bundles)
+    /// <summary>Rest length of strand that is left to stretch, in cm; null when it is next to nothing.</summary>
+    private static double? Left(BandForceCurve curve, BandGrip grip, int bundles)
     {
-        var active = curve.RestCm - (bundles * grip.ChokeCm);
-        return active > 0.2 * curve.RestCm
-            ? active
-            : throw new BandMeasureException(
-                $"Gripped {Words.Number(grip.ChokeCm)} cm short, nothing is left of a band of {Words.Number(curve.FlatCm)} cm. Grip it longer."
-            );
+        var left = curve.RestCm - (bundles * grip.ChokeCm);
+        return left > 0.2 * curve.RestCm ? left : null;
     }
+
+    private static double Active(BandForceCurve curve, BandGrip grip, int bundles) =>
+        Left(curve, grip, bundles)
+        ?? throw new BandMeasureException(
+            $"Gripped {Words.Number(grip.ChokeCm)} cm short, nothing is left of a band of {Words.Number(curve.FlatCm)} cm. Grip it longer."
+        );
 }

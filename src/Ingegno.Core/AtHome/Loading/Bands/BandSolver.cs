@@ -41,17 +41,7 @@ public static class BandSolver
 
         return high;
 
-        double? Force(double cm)
-        {
-            try
-            {
-                return BandRig.Rep(curve, load, Turn(grip, knob, cm), statureCm).Force.Most;
-            }
-            catch (Exception wrong) when (wrong is StretchLimitException or BandMeasureException)
-            {
-                return null;
-            }
-        }
+        double? Force(double cm) => BandRig.RepWithin(curve, load, Turn(grip, knob, cm), statureCm)?.Force.Most;
 
         // The largest value at which the band still bears it.
         double Reach(double from, double to)
