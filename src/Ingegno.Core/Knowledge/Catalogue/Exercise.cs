@@ -41,6 +41,17 @@ public sealed record Exercise
 
     public required Profile Profile { get; init; }
 
+    /// <summary>
+    /// The end at which a pause is held: where it is hardest, but squats, lunges and presses lock out and rest at the top, so theirs is at
+    /// the bottom; against a band alone nothing is left to hold there (docs/trade/prescription; common practice).
+    /// </summary>
+    public Profile PausedAt =>
+        Pattern is MovementPattern.Squat or MovementPattern.Lunge or MovementPattern.HorizontalPush or MovementPattern.VerticalPush
+        && Structure == ExerciseStructure.Compound
+        && !(Profile == Profile.Shortened && !Setups.IsDefaultOrEmpty && Setups.All(s => s.Load.IsBandAlone))
+            ? Profile.Stretched
+            : Profile;
+
     /// <summary>Family of variations that run from easy to hard.</summary>
     public required string Family { get; init; }
 

@@ -74,8 +74,10 @@ public sealed record Technique
     /// <summary>What to take care of, in a sentence.</summary>
     public string? Caution { get; init; }
 
-    /// <summary>The tempo with this technique applied; the pause goes to the end of the range that is hard.</summary>
-    public Tempo ApplyTo(Tempo tempo, Profile profile)
+    /// <summary>The tempo with this technique applied.</summary>
+    /// <param name="tempo">As it is without.</param>
+    /// <param name="pausedAt">The end of the range at which the exercise is held.</param>
+    public Tempo ApplyTo(Tempo tempo, Profile pausedAt)
     {
         var changed = tempo with
         {
@@ -88,7 +90,7 @@ public sealed record Technique
             return changed;
         }
 
-        return profile == Profile.Shortened
+        return pausedAt == Profile.Shortened
             ? changed with
             {
                 PauseShortened = Math.Max(tempo.PauseShortened, pause),

@@ -55,7 +55,7 @@ public static class DosePrescriber
         var perSide = home.Sides == Sides.Unilateral;
         techniques = explosive ? [.. techniques, trade.Techniques.First(t => t.Explosive)] : techniques;
         var plain = home.Tempo ?? line.Tempo ?? (!timed && !target.IsOpen && target.Max > SteadyFrom ? Steady : Tempo.Usual);
-        var tempo = techniques.Aggregate(plain, (t, technique) => technique.ApplyTo(t, home.Profile));
+        var tempo = techniques.Aggregate(plain, (t, technique) => technique.ApplyTo(t, home.PausedAt));
         return new Dose
         {
             Sets = line.Sets,
@@ -114,7 +114,7 @@ public static class DosePrescriber
     private static readonly Tempo Steady = new(1, 0, 1, 0);
 
     private static double SecondsPerRep(GymLine line, Exercise home, ImmutableArray<Technique> techniques) =>
-        techniques.Aggregate(home.Tempo ?? line.Tempo ?? Tempo.Usual, (t, step) => step.ApplyTo(t, home.Profile)).SecondsPerRep
+        techniques.Aggregate(home.Tempo ?? line.Tempo ?? Tempo.Usual, (t, step) => step.ApplyTo(t, home.PausedAt)).SecondsPerRep
         * techniques.Aggregate(1.0, (times, t) => times * t.TimesAsLong);
 
     /// <summary>Most reps that a set of a light load is given in this manner: more would help no longer, or last too long.</summary>

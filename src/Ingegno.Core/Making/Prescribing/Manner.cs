@@ -65,6 +65,6 @@ public static class Manner
         {
             Techniques = dose.Techniques.Add(step.Id),
             Instructions = [.. dose.Instructions, .. Told(step)],
-            Tempo = step.ApplyTo(dose.Tempo, exercise.Profile),
+            Tempo = step.ApplyTo(dose.Tempo, exercise.PausedAt),
         };
 }

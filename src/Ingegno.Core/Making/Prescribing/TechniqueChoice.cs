@@ -107,7 +107,7 @@ public static class TechniqueChoice
 
     /// <summary>Seconds of a rep with these steps; what they add beside the tempo included.</summary>
     private static double Seconds(ImmutableArray<Technique> steps, Exercise exercise) =>
-        steps.Aggregate(Tempo.Usual, (tempo, t) => t.ApplyTo(tempo, exercise.Profile)).SecondsPerRep
+        steps.Aggregate(Tempo.Usual, (tempo, t) => t.ApplyTo(tempo, exercise.PausedAt)).SecondsPerRep
         * steps.Aggregate(1.0, (times, t) => times * t.TimesAsLong);
 
     /// <summary>Share of straight-set reps that a set of techniques leaves: the product of the single shares.</summary>

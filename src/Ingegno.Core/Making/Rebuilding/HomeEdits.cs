@@ -84,7 +84,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
             Sets = home.Dose.Scheme == SetScheme.RestPause ? gym.Sets : home.Dose.Sets,
             Scheme = null,
             Techniques = [.. inRep.Select(t => t.Id)],
-            Tempo = inRep.Aggregate(plain, (t, technique) => technique.ApplyTo(t, exercise.Profile)),
+            Tempo = inRep.Aggregate(plain, (t, technique) => technique.ApplyTo(t, exercise.PausedAt)),
             Instructions = Manner.Told(inRep),
         };
         if (home.Dose.Scheme == SetScheme.RestPause)

@@ -168,7 +168,7 @@ public class LimitsOfProgressTests
 
         var paused = Next(slow, Sets(2, 9, 9, 9, 9), [Load(20)]);
         (paused.Decision, paused.Dose.Tempo, paused.Dose.Target).ShouldBe(
-            (Decision.TechniqueOn, Tempo.Parse("5-0-1-2"), new SetTarget(6, 9))
+            (Decision.TechniqueOn, Tempo.Parse("5-2-1-0"), new SetTarget(6, 9))
         );
         var more = Next(paused.Dose, Sets(2, 9, 9, 9, 9), [Load(20)]);
         (more.Decision, more.Dose.Target).ShouldBe(
@@ -178,7 +178,7 @@ public class LimitsOfProgressTests
         var denser = Next(paused.Dose, Sets(3, 9, 9, 9, 9), [Load(20)], minutes: 0);
         (denser.Decision, denser.Dose.RestSeconds).ShouldBe((Decision.ShorterRest, 90));
         Next(slow with { Target = new SetTarget(3, 5) }, Sets(2, 5, 5, 5, 5), [Load(20)]).Decision.ShouldBe(Decision.TechniqueOn);
-        Next(slow with { Target = new SetTarget(3, 5), Tempo = Tempo.Parse("5-0-1-2") }, Sets(2, 5, 5, 5, 5), [Load(20)])
+        Next(slow with { Target = new SetTarget(3, 5), Tempo = Tempo.Parse("5-2-1-0") }, Sets(2, 5, 5, 5, 5), [Load(20)])
             .Decision.ShouldNotBe(Decision.ShorterRest, "heavy sets keep their rests");
     }
 

@@ -38,6 +38,22 @@ public class TempoTests
         pause.ApplyTo(Tempo.Usual, Profile.Shortened).ShouldBe(new Tempo(2, 0, 1, 3));
     }
 
+    /// <summary>Locked out a press, a squat and a lunge rest; a band alone leaves nothing to hold at the bottom.</summary>
+    [Theory]
+    [Trait("source", "common practice: pause at the bottom of squats, lunges and presses, at the top of raises, bridges and rows")]
+    [InlineData("dumbbell-floor-press", Profile.Stretched)]
+    [InlineData("one-arm-floor-press", Profile.Stretched)]
+    [InlineData("band-squat", Profile.Stretched)]
+    [InlineData("goblet-squat", Profile.Stretched)]
+    [InlineData("reverse-lunge", Profile.Stretched)]
+    [InlineData("band-chest-press", Profile.Shortened)]
+    [InlineData("lying-band-leg-press", Profile.Shortened)]
+    [InlineData("one-arm-strap-row", Profile.Shortened)]
+    [InlineData("glute-bridge", Profile.Shortened)]
+    [InlineData("dumbbell-romanian-deadlift", Profile.Stretched)]
+    public void An_exercise_is_held_where_it_does_not_rest(string exercise, Profile at) =>
+        Trade.Shipped.Catalogue.Get(exercise).PausedAt.ShouldBe(at);
+
     [Fact]
     [Trait("source", "docs/trade/check-values, common practice: even-count 3-3-3 of eight reps is 72 s under tension")]
     public void Time_under_tension_of_an_even_count()
