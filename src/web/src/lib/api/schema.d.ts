@@ -5852,6 +5852,7 @@ export interface components {
                 [key: string]: number;
             };
             profile: components["schemas"]["Profile"];
+            pausedAt: components["schemas"]["Profile"];
             family: string;
             figure?: null | string;
             posed?: null | components["schemas"]["FigureShift"];
@@ -6663,6 +6664,7 @@ export interface components {
             assistedShare?: number;
             external?: null | components["schemas"]["ExternalLoad"];
             band?: null | components["schemas"]["BandLoad"];
+            isBandAlone?: boolean;
         };
         LoadRecipe: {
             container: components["schemas"]["Container"];
