@@ -63,6 +63,8 @@ public sealed record RelevanceRules(double Muscles, double MusclesWithoutPattern
 /// <param name="TooHardSpread">Spread below it.</param>
 /// <param name="LoadSpread">Spread of the logarithm of the load about the one that the line names, where its own exercise is done.</param>
 /// <param name="NearlyNamed">Score of a load, as near to the named one as that, from which it counts as it.</param>
+/// <param name="NextWeight">Score of a small muscle's weight that is the next on the rack to the named one.</param>
+/// <param name="NextWeightKg">How far from it that is, kg in a hand.</param>
 /// <param name="Unloaded">Share left where an isolation line is loaded and nothing is taken in hand.</param>
 /// <param name="UnloadedCompound">The same for a compound line.</param>
 /// <param name="ShortLoses">Share lost at most by a load with which the sets fall short of the planned reps.</param>
@@ -85,6 +87,8 @@ public sealed record ResistanceRules(
     double TooHardSpread,
     double LoadSpread,
     double NearlyNamed,
+    double NextWeight,
+    double NextWeightKg,
     double Unloaded,
     double UnloadedCompound,
     double ShortLoses,

@@ -32,7 +32,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         ArgumentNullException.ThrowIfNull(line);
         var unmeasured = UnmeasuredScore(exercise, line);
         var pair = Facts(exercise, line);
-        var plain = at.Client.NeedsClearance || SetLimits.IsForSpeed(line.Line, at.Client) || line.Exercise.IsForPower;
+        var plain = at.Client.NeedsClearance || SetLimits.IsForSpeed(line.Line, exercise, at.Client) || line.Exercise.IsForPower;
         Rating? best = null;
         foreach (var here in at.Ways.SetupsOf(exercise))
         {
@@ -202,6 +202,8 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             isNamed = asNamed >= Rules.NearlyNamed; // what the line says goes before what would suit it even better
             (closeness, techniques, reps) =
                 isNamed ? (1, TechniqueSet.None, AsSaid(line, straight))
+                : IsNextWeight(way, named, line) && FromNamed(exercise, line, named, way.Load.MassKg) is var next && next.Mid > reps.Mid
+                    ? (Math.Max(closeness, Rules.NextWeight), TechniqueSet.None, next)
                 : asNamed >= closeness ? (asNamed.Value, TechniqueSet.None, AsSaid(line, straight))
                 : (closeness, techniques, reps);
         }
@@ -242,6 +244,27 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         && (line.Exercise.IsOnStack || (line.Exercise.Structure == ExerciseStructure.Isolation && straight.Mid < line.Effort.Low))
             ? new RepRange(line.Effort.Low, line.Effort.Aim, Math.Max(line.Effort.High, line.Effort.Aim))
             : straight;
+
+    /// <summary>
+    /// A small muscle's weight that is the next on the rack: who raises a pair of six for fifteen takes sevens for fewer, and nobody looks
+    /// for another exercise (common practice).
+    /// </summary>
+    private bool IsNextWeight(Way way, double namedKg, LineToMatch line)
+    {
+        var hands = way.Load.Source is LoadSource.Pair or LoadSource.Mixed ? 2 : 1;
+        return line.Line is { Load: not null, Timed: false, Target.IsOpen: false }
+            && line.Exercise.Structure == ExerciseStructure.Isolation
+            && way.Load.Band is null
+            && Math.Abs(way.Load.MassKg - namedKg) <= (Rules.NextWeightKg * hands) + 1e-9;
+    }
+
+    /// <summary>Reps to failure at a load, from those that the line names with another.</summary>
+    private static RepRange FromNamed(Exercise exercise, LineToMatch line, double namedKg, double kg)
+    {
+        var (effort, curve) = (line.Effort, exercise.Strength?.Curve ?? CurveKind.SingleJoint);
+        var mid = RepMaxCurve.RepsAt(kg, RepMaxCurve.OneRepMax(namedKg, effort.Aim, curve), curve);
+        return new RepRange(mid * effort.Low / effort.Aim, mid, mid * Math.Max(effort.High, effort.Aim) / effort.Aim);
+    }
 
     /// <summary>External load in kg that the line itself names, where its own exercise is done: in kg, or as a share of the bar's
     /// maximum. A small muscle's load holds for the same movement with other things.</summary>

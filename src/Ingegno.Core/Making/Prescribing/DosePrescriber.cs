@@ -20,9 +20,6 @@ public static class DosePrescriber
     /// <summary>Sets of so many reps and fewer are meant for strength (docs/trade/prescription: 2–5, to 6).</summary>
     public const int HeavyReps = 6;
 
-    /// <summary>From this degree on, keeping the balance is half of the work.</summary>
-    private const int InBalance = 2;
-
     /// <summary>Prescribes one exercise.</summary>
     /// <param name="asked">What for.</param>
     /// <param name="client">The client.</param>
@@ -131,11 +128,8 @@ public static class DosePrescriber
 
     private static int Longest(double secondsPerRep, DoseRules rules) => (int)Math.Floor(rules.SetSeconds.Most / secondsPerRep);
 
-    /// <summary>
-    /// A heavy line for a client whose goal is strength, with a load far too light for it and nothing that stands against
-    /// speed: beginners, sore joints that the exercise loads, exercises with a tempo of their own, and whatever is done on one leg in balance
-    /// go without; a load that could be moved thirty times is a toy however fast it goes.
-    /// </summary>
+    /// <summary>A heavy line for strength with a load far too light for it; one that could be moved thirty times is a toy however fast it
+    /// goes.</summary>
     private static bool IsExplosive(
         GymLine line,
         Exercise home,
@@ -144,13 +138,10 @@ public static class DosePrescriber
         double? repsToFailure,
         DoseRules rules
     ) =>
-        client is { Goal: Goal.Strength, Level: > Level.Beginner, NeedsClearance: false }
-        && line is { Timed: false, Target: { IsOpen: false, Max: <= HeavyReps } }
-        && home is { Measure: Measure.Reps, Tempo: null }
-        && home.Stability < InBalance
+        !client.NeedsClearance
+        && SetLimits.IsForSpeed(line, home, client)
         && repsToFailure > rules.FarTooLight * effort.High
-        && repsToFailure <= MostUsefulReps
-        && !client.SoreJoints.Any(j => home.Joints.GetValueOrDefault(j.Joint) > 0);
+        && repsToFailure <= MostUsefulReps;
 
     /// <summary>Jumps and throws as many as planned; a swing comes to speed only after a few, so it stands for no triple.</summary>
     private static (SetTarget Target, Reason Reason) Power(GymLine line, Exercise home) =>

@@ -1,3 +1,4 @@
+using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Programs;
@@ -36,12 +37,22 @@ public readonly record struct SetLimits(int Reps, int Rir, double Seconds, doubl
         };
     }
 
-    /// <summary>Strength work: what is too light is moved fast and not slowly.</summary>
-    public static bool IsForSpeed(GymLine line, ClientProfile client)
+    /// <summary>From this degree on, keeping the balance is half of the work.</summary>
+    private const int InBalance = 2;
+
+    /// <summary>
+    /// Strength work: what is too light is moved fast and not slowly. Beginners, sore joints that the exercise loads, exercises with a
+    /// tempo of their own and whatever is done on one leg in balance go without: there a slow lowering is the means.
+    /// </summary>
+    public static bool IsForSpeed(GymLine line, Exercise home, ClientProfile client)
     {
         ArgumentNullException.ThrowIfNull(line);
+        ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(client);
-        return client.Goal == Goal.Strength && line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } };
+        return client is { Goal: Goal.Strength, Level: > Level.Beginner }
+            && line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } }
+            && home is { Measure: Measure.Reps, Tempo: null, Stability: < InBalance }
+            && !client.SoreJoints.Any(j => home.Joints.GetValueOrDefault(j.Joint) > 0);
     }
 
     /// <summary>Whether a set in that manner stays within them.</summary>

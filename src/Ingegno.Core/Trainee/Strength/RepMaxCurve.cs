@@ -62,7 +62,7 @@ public static class RepMaxCurve
 
     /// <summary>
     /// Reps that must be reached at the lighter load so that <paramref name="wantedReps"/> are expected at the heavier
-    /// one (both system loads), rounded up. Handbook 05: 40 → 50 kg, 8 wanted, 18 needed at 40.
+    /// one (both system loads), rounded up (docs/trade/progression): 40 → 50 kg, 8 wanted, 18 needed at 40.
     /// </summary>
     public static int RepsToEarn(double lightKg, double heavyKg, int wantedReps, CurveKind kind)
     {

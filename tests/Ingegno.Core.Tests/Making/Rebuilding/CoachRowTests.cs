@@ -83,6 +83,16 @@ public class CoachRowTests
     public void The_load_is_the_one_that_a_coach_reads_there(string line, string kit, double least, double most) =>
         Rebuild(new Row("D", kit, line, [], [], [])).Chosen!.Exercises[0].ExternalKg.ShouldBeInRange(least, most);
 
+    /// <summary>Triples of a light hinge on one leg are lowered slowly for a dozen at most, and not done twenty times (common practice).</summary>
+    [Fact]
+    public void A_heavy_hinge_that_is_light_here_is_lowered_slowly()
+    {
+        var dose = Rebuild(new Row("C", "kettlebell 24", "Deadlift 3x3", [], [], [])).Chosen!.Exercises[0].Dose;
+
+        dose.Target.Max.ShouldBeLessThanOrEqualTo(12);
+        (dose.Tempo.Eccentric >= 3 || dose.Tempo.Explosive).ShouldBeTrue();
+    }
+
     private static IEnumerable<string> First(HomeLine line) => line.Chosen?.Exercises.Select(e => e.ExerciseId) ?? [];
 
     private static string Said(IEnumerable<(Row Row, HomeLine Line)> rows) =>
