@@ -11,8 +11,6 @@ namespace Ingegno.Core.Making.Auditing;
 internal static class DoseChecks
 {
     /// <summary>Reps further from failure than this carry little of the stimulus: the last five or so do.</summary>
-    private const int FarFromFailure = 5;
-
     /// <summary>Reps between the bottom and the top of a range in which a line can grow.</summary>
     private const int RangeToGrow = 3;
 
@@ -76,7 +74,7 @@ internal static class DoseChecks
 
         if (at.Home?.RepsToFailure is not { } toFailure)
         {
-            if (at.Rir > FarFromFailure)
+            if (at.Rir > DosePrescriber.FarFromFailure)
             {
                 yield return new Finding(
                     $"far/{at.Line}",
@@ -95,7 +93,7 @@ internal static class DoseChecks
         // Reps fall from set to set: the first keeps a reserve so that the last has its reps.
         var last = plan.Fatigue?.BySet(toFailure, at.Sets, at.RestSeconds ?? UsualRest, at.Rir ?? 2)[^1] ?? toFailure;
         var reserve = (int)Math.Floor(last) - at.Target.Max;
-        if (reserve > FarFromFailure && at.Target.Max < DosePrescriber.MostUsefulReps)
+        if (reserve > DosePrescriber.FarFromFailure && at.Target.Max < DosePrescriber.MostUsefulReps)
         {
             var more = Math.Min(DosePrescriber.MostUsefulReps, (int)Math.Floor(last) - (at.Rir ?? 2));
             yield return new Finding(

@@ -20,6 +20,9 @@ public static class DosePrescriber
     /// <summary>Sets of so many reps and fewer are meant for strength (docs/trade/prescription: 2–5, to 6).</summary>
     public const int HeavyReps = 6;
 
+    /// <summary>More reps than these in reserve are far from failure: the last five or so carry the stimulus (docs/trade/prescription).</summary>
+    public const int FarFromFailure = 5;
+
     /// <summary>Prescribes one exercise.</summary>
     /// <param name="asked">What for.</param>
     /// <param name="client">The client.</param>
@@ -93,7 +96,7 @@ public static class DosePrescriber
         // However little is known, nobody begins a set of ten with one: half of it shows as much, and can be put down.
         var careful = KeptTarget.CarefulLast(expected, WorkingSets(asked.Line), rest, asked.Effort.Rir, trade) - asked.Effort.Rir;
         var start = (int)Math.Max(Math.Ceiling(target.Min / 2.0), careful);
-        return start <= target.Min * NearlyThere && expected.High > expected.Mid * RoughFrom
+        return start <= target.Min * NearlyThere && IsRough(expected)
                 ? reason.Then(Reason.Of("dose.rough-guess", ("start", start), ("build", target.Max)))
             : target.Min >= wanted.Min ? reason
             : reason.Then(Reason.Of("dose.kept", ("bottom", target.Min), ("wanted", wanted.Min), ("and_more", wanted.Min != wanted.Max)));
@@ -104,6 +107,13 @@ public static class DosePrescriber
 
     /// <summary>Expected reps whose high end lies this many times above the middle are a guess.</summary>
     private const double RoughFrom = 1.35;
+
+    /// <summary>So little is known that the reps are a guess.</summary>
+    public static bool IsRough(RepRange expected)
+    {
+        ArgumentNullException.ThrowIfNull(expected);
+        return expected.High > expected.Mid * RoughFrom;
+    }
 
     /// <summary>Past so many reps nobody lowers for two seconds: one down and one up.</summary>
     private const int SteadyFrom = 20;

@@ -80,11 +80,14 @@ internal sealed class SessionDraft
     public int Minutes(Approach approach) => SessionTime.Minutes(Groups(approach), ByKey(), _limit);
 
     /// <summary>Changes the dose of a line on its own; the last of a pair carries its rest.</summary>
-    public void Dose(HomeLine line, Func<Dose, Dose> change) =>
+    public void Dose(HomeLine line, Func<Dose, Dose> change) => Dose(line, home => change(home.Dose));
+
+    /// <summary>Changes the dose of a line by what is known of each of its exercises.</summary>
+    public void Dose(HomeLine line, Func<HomeExercise, Dose> change) =>
         Replace(
             line with
             {
-                Chosen = line.Chosen! with { Exercises = [.. line.Chosen.Exercises.Select(e => e with { Dose = change(e.Dose) })] },
+                Chosen = line.Chosen! with { Exercises = [.. line.Chosen.Exercises.Select(e => e with { Dose = change(e) })] },
             }
         );
 }

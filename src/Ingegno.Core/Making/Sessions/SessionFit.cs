@@ -40,9 +40,10 @@ internal static class SessionFit
 
         if (Over())
         {
-            DropSets(draft, approach, limit, said);
+            var gone = DropSets(draft, approach, limit, said);
             DropLines(draft, approach, limit, l => IsIsolation(draft, l), said);
             DropLines(draft, approach, limit, _ => true, said);
+            GoNearer(draft, approach, limit, gone);
         }
 
         if (Over())
@@ -105,7 +106,8 @@ internal static class SessionFit
             _ => 45,
         };
 
-    private static void DropSets(SessionDraft draft, Approach approach, int limit, ImmutableArray<Reason>.Builder said)
+    /// <summary>Drops sets until the day fits; how many of each line went.</summary>
+    private static Dictionary<LineKey, int> DropSets(SessionDraft draft, Approach approach, int limit, ImmutableArray<Reason>.Builder said)
     {
         var dropped = new Dictionary<LineKey, int>();
         while (draft.Minutes(approach) > limit)
@@ -115,7 +117,7 @@ internal static class SessionFit
                 break;
             }
 
-            draft.Dose(line, d => Fewer(d));
+            draft.Dose(line, FewerSets.Of);
             dropped[line.Gym.Key] = dropped.GetValueOrDefault(line.Gym.Key) + 1;
         }
 
@@ -125,13 +127,20 @@ internal static class SessionFit
             let sets = dropped[line.Gym.Key]
             select Reason.Of("fit.sets", ("sets", sets), ("exercise", line.Chosen!.Name))
         );
+        return dropped;
     }
 
-    /// <summary>A set less; where one is left there is none to lead up to an open one.</summary>
-    private static Dose Fewer(Dose dose)
+    /// <summary>What sets are left take the reps that they can, as far as the minutes reach.</summary>
+    private static void GoNearer(SessionDraft draft, Approach approach, int limit, Dictionary<LineKey, int> gone)
     {
-        var sets = Math.Max(1, dose.Sets - 1);
-        return sets > 1 ? dose with { Sets = sets } : dose with { Sets = sets, LastSetOpen = false, Calibrates = false };
+        foreach (var line in draft.Lines.Where(l => l.Chosen is not null && gone.ContainsKey(l.Gym.Key)).ToList())
+        {
+            draft.Dose(line, home => FewerSets.Nearer(home, gone[line.Gym.Key], line.Gym, draft.Trade) ?? home.Dose);
+            if (draft.Minutes(approach) > limit)
+            {
+                draft.Replace(line);
+            }
+        }
     }
 
     private static bool IsIsolation(SessionDraft draft, HomeLine line) =>

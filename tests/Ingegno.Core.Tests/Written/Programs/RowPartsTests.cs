@@ -31,6 +31,19 @@ public class RowPartsTests
     [InlineData("AMRAP 12 min: 5 pull-ups, 10 push-ups, 15 air squats", "A1 pull-up 6x5; A2 push-up 6x10; A3 bodyweight-squat 6x15")]
     public void Each_exercise_of_a_row_is_a_line(string row, string lines) => Lines(row).ShouldBe(lines);
 
+    /// <summary>Thirty reps at three seconds and three changes of ten are two minutes: six rounds of twelve, which is asked.</summary>
+    [Theory]
+    [Trait("source", "common practice: a pace that can be kept against the clock")]
+    [InlineData("AMRAP 12 min: 5 pull-ups, 10 push-ups, 15 air squats")]
+    [InlineData("AMRAP 12 min\n5 pull-ups\n10 push-ups\n15 air squats")]
+    public void As_many_rounds_as_fit_are_read_as_sets_and_asked(string text)
+    {
+        var read = Parser.Parse(text + "\n\nPlank 3x30 s");
+
+        read.Lines.Select(l => l.Sets).ShouldBe([6, 6, 6, 3]);
+        read.Rows.SelectMany(r => r.Doubts).Count(d => d.Message.Code == "shorthand.rounds-guessed").ShouldBe(3);
+    }
+
     [Theory]
     [InlineData("Row, single arm 3x10")]
     [InlineData("Deadlifts, 3 sets, 5 reps, 110 kg")]

@@ -59,7 +59,8 @@ internal sealed record LeadIn(Heading Heading, string Rest)
         return leads
             ? new LeadIn(heading with { Rounds = OfMinutes(head, parts.Count) ?? heading.Rounds }, new string(' ', start) + rest)
             {
-                Guessed = heading.Kind == HeadingKind.Rounds && heading.Rounds is null ? InTheTime(head, parts) : null,
+                Guessed =
+                    heading.Kind == HeadingKind.Rounds && heading.Rounds is null ? InTheTime(head, [.. parts.Select(p => p.Row)]) : null,
             }
             : null;
     }
@@ -86,19 +87,29 @@ internal sealed record LeadIn(Heading Heading, string Rest)
     private const double SecondsPerRep = 3,
         SecondsToChange = 10;
 
-    /// <summary>As many rounds as possible: so many as fit at a pace that can be kept.</summary>
-    private static int? InTheTime(string head, IReadOnlyList<RowPart> parts)
+    /// <summary>As many rounds as possible: so many as fit at a pace that can be kept. Null where the head says no such thing.</summary>
+    /// <param name="head">"AMRAP 12 min".</param>
+    /// <param name="rows">The exercises of a round.</param>
+    public static int? InTheTime(string head, IReadOnlyList<string> rows)
     {
         var words = LineTokens.Of(head);
-        if (!words.Any(w => w.Text == "amrap") || words.FirstOrDefault(w => w.IsWhole) is not { Value: >= 2 and <= 60 } minutes)
+        if (
+            rows.Count == 0
+            || !words.Any(w => w.Text == "amrap")
+            || words.FirstOrDefault(w => w.IsWhole) is not { Value: >= 2 and <= 60 } minutes
+        )
         {
             return null;
         }
 
-        var reps = parts.Sum(p => RowReader.Read(p.Row).Draft.Current is { Counts: [var count, ..] } ? count.From : 10);
-        var round = (reps * SecondsPerRep) + (parts.Count * SecondsToChange);
+        var round = rows.Sum(r => (Reps(r) * SecondsPerRep) + SecondsToChange);
         return (int)Math.Clamp(Math.Round(minutes.Value * 60 / round), 1, ShorthandLimits.Sets);
     }
+
+    private static double Reps(string row) => RowReader.Read(row).Draft.Current is { Counts: [var count, ..] } ? count.From : UsualReps;
+
+    /// <summary>Where a row says none.</summary>
+    private const double UsualReps = 10;
 
     /// <summary>Every minute another: ten minutes of two exercises are five sets of each.</summary>
     private static int? OfMinutes(string head, int parts)

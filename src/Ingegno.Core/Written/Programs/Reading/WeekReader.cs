@@ -32,8 +32,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
             stop.ThrowIfCancellationRequested();
             if (string.IsNullOrWhiteSpace(rows[i]))
             {
-                _grouped = false;
-                _rounds = null;
+                (_grouped, _rounds, _guessed) = (false, null, null);
                 continue;
             }
 
@@ -41,7 +40,16 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
             {
                 Led(lead, rows[i], i + 1, daysSaid);
             }
-            else if (!Heads(headings[i], rows[i], i + 1, daysSaid))
+            else if (Heads(headings[i], rows[i], i + 1, daysSaid))
+            {
+                _guessed = headings[i] switch
+                {
+                    null => _guessed, // a comment
+                    { Kind: HeadingKind.Rounds, Rounds: null } rounds => LeadIn.InTheTime(rounds.Name, [.. Below(rows, headings, i)]),
+                    _ => null,
+                };
+            }
+            else
             {
                 One(rows[i], i + 1);
             }
@@ -54,6 +62,13 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
             Kept = _kept.ToImmutable(),
         };
     }
+
+    /// <summary>The rows of a group: to the next heading, or an empty row.</summary>
+    private static IEnumerable<string> Below(string[] rows, Heading?[] headings, int heading) =>
+        Enumerable
+            .Range(heading + 1, rows.Length - heading - 1)
+            .TakeWhile(i => headings[i] is null && !string.IsNullOrWhiteSpace(rows[i]))
+            .Select(i => rows[i]);
 
     /// <summary>Takes a heading and the exercises that follow it in its row; rounds end with the row.</summary>
     private void Led(LeadIn lead, string row, int number, bool daysSaid)
