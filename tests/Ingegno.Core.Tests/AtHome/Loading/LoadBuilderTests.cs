@@ -210,7 +210,7 @@ public class LoadBuilderTests
         );
         model.Minimize(LinearExpr.Sum(counts));
         var solver = new CpSolver { StringParameters = "num_workers:1" };
-        return solver.Solve(model) is CpSolverStatus.Optimal ? (int)solver.ObjectiveValue : -1;
+        return solver.Solve(model) is CpSolverStatus.Optimal ? (int)Math.Round(solver.ObjectiveValue) : -1;
     }
 
     private static LoadAnswer Build(
