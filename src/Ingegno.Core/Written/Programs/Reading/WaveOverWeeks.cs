@@ -5,6 +5,9 @@ internal static class WaveOverWeeks
 {
     private const int Weeks = 4;
 
+    /// <summary>Nobody counts on further.</summary>
+    private const int MostWeeks = 104;
+
     public static bool Read(TokenCursor at, LineDraft draft) => Said(at, draft) || LaterWeek(at, draft);
 
     private static bool Said(TokenCursor at, LineDraft draft)
@@ -48,7 +51,8 @@ internal static class WaveOverWeeks
             return false;
         }
 
-        draft.Week = (int)Math.Clamp(at.Ahead(1).Value, 1, Weeks);
+        // The wave begins anew after its last week: the ninth is a first one.
+        draft.Week = (int)((Math.Clamp(at.Ahead(1).Value, 1, MostWeeks) - 1) % Weeks) + 1;
         at.At += 2;
         draft.Groups[0] = Sets(draft.Week, wave.LastOpen);
         return true;
