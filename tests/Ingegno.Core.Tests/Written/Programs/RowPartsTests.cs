@@ -31,6 +31,15 @@ public class RowPartsTests
     [InlineData("AMRAP 12 min: 5 pull-ups, 10 push-ups, 15 air squats", "A1 pull-up 6x5; A2 push-up 6x10; A3 bodyweight-squat 6x15")]
     public void Each_exercise_of_a_row_is_a_line(string row, string lines) => Lines(row).ShouldBe(lines);
 
+    /// <summary>Rounds that give no time say nothing of how many there are; nothing breaks.</summary>
+    [Theory]
+    [InlineData("AMRAP: 5 pull-ups, 10 push-ups")]
+    [InlineData("EMOM: 5 pull-ups, 10 push-ups")]
+    [InlineData("AMRAP\n5 pull-ups\n10 push-ups")]
+    [InlineData("AMRAP of 5 pull-ups, 10 push-ups")]
+    public void Rounds_without_a_time_are_read_all_the_same(string text) =>
+        Parser.Parse(text).Lines.Select(l => l.ExerciseId).ShouldBe(["pull-up", "push-up"]);
+
     /// <summary>Thirty reps at three seconds and three changes of ten are two minutes: six rounds of twelve, which is asked.</summary>
     [Theory]
     [Trait("source", "common practice: a pace that can be kept against the clock")]

@@ -93,18 +93,17 @@ internal sealed record LeadIn(Heading Heading, string Rest)
     public static int? InTheTime(string head, IReadOnlyList<string> rows)
     {
         var words = LineTokens.Of(head);
-        if (
-            rows.Count == 0
-            || !words.Any(w => w.Text == "amrap")
-            || words.FirstOrDefault(w => w.IsWhole) is not { Value: >= 2 and <= 60 } minutes
-        )
+        if (rows.Count == 0 || !words.Any(w => w.Text == "amrap") || Minutes(words) is not (>= 2 and <= 60 and var minutes))
         {
             return null;
         }
 
         var round = rows.Sum(r => (Reps(r) * SecondsPerRep) + SecondsToChange);
-        return (int)Math.Clamp(Math.Round(minutes.Value * 60 / round), 1, ShorthandLimits.Sets);
+        return (int)Math.Clamp(Math.Round(minutes * 60 / round), 1, ShorthandLimits.Sets);
     }
+
+    /// <summary>The first figure; null where there is none, as in "AMRAP: squats, rows".</summary>
+    private static double? Minutes(List<LineToken> words) => words.Where(w => w.IsWhole).Select(w => (double?)w.Value).FirstOrDefault();
 
     private static double Reps(string row) => RowReader.Read(row).Draft.Current is { Counts: [var count, ..] } ? count.From : UsualReps;
 
@@ -115,8 +114,8 @@ internal sealed record LeadIn(Heading Heading, string Rest)
     private static int? OfMinutes(string head, int parts)
     {
         var words = LineTokens.Of(head);
-        return words.Any(w => w.Text == "emom") && words.FirstOrDefault(w => w.IsWhole) is { Value: >= 1 and <= 60 } minutes
-            ? Math.Max(1, (int)minutes.Value / parts)
+        return words.Any(w => w.Text == "emom") && Minutes(words) is >= 1 and <= 60 and var minutes
+            ? Math.Max(1, (int)minutes / parts)
             : null;
     }
 }
