@@ -23,7 +23,7 @@ export function configuration(drawn, tests) {
         'ignore-mutations': mutation.ignored,
         'ignore-methods': mutation.ignoredCalls,
         'test-case-filter': tests,
-        'coverage-analysis': 'off',
+        'coverage-analysis': 'perTest',
         concurrency: 2,
         configuration: 'Release',
         reporters: ['json', 'dots'],
