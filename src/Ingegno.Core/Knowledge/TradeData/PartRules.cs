@@ -113,7 +113,8 @@ public sealed record PairRules(double EnoughPrimeMovers, double PoorResistance, 
 /// <param name="FarStretched">A band that is stretched far.</param>
 /// <param name="BandBeside">A band beside a weight.</param>
 /// <param name="WeightOfBand">A weight that is held for next to nothing while the band does the work.</param>
-public sealed record RigParts(int PartOfThing, int FarStretched, int BandBeside, int WeightOfBand)
+/// <param name="OneForBoth">One weight for both hands, where there is a pair for them.</param>
+public sealed record RigParts(int PartOfThing, int FarStretched, int BandBeside, int WeightOfBand, int OneForBoth)
 {
     /// <summary>Share of both below which a weight beside a band is next to nothing.</summary>
     public required double LeastOfWeight { get; init; }

@@ -18,7 +18,15 @@ public sealed record StrengthTables(ImmutableArray<AnchorLift> Anchors, Evidence
 /// <param name="MostReps">Past so many reps a load says little of the maximum.</param>
 /// <param name="Contradicts">A line that asks for so many times what is typed is asked about; one that asks for less may be meant light.</param>
 /// <param name="MostSpreads">So many spreads above what level and body mass say, a figure is not believed: a pull-up may have been assisted.</param>
-public sealed record EvidenceRules(double LeastRatio, int UsualReserve, int MostReps, double Contradicts, double MostSpreads);
+/// <param name="LeastHung">Share of body mass that "weighted" stands for where no load is named: the lightest that anybody hangs on.</param>
+public sealed record EvidenceRules(
+    double LeastRatio,
+    int UsualReserve,
+    int MostReps,
+    double Contradicts,
+    double MostSpreads,
+    double LeastHung
+);
 
 /// <summary>An anchor lift to which the exercises of related families are compared.</summary>
 public sealed record AnchorLift

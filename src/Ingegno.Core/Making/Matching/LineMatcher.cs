@@ -80,7 +80,7 @@ public sealed class LineMatcher(ClientAtPlace at)
 
         return (
             [
-                .. HarderFirst(usable)
+                .. WithWhatMakesItWork(line, HarderFirst(usable))
                     .OrderByDescending(s => s.Match)
                     .ThenBy(s => s.Exercise.Id == line.Exercise.Id ? 0 : 1)
                     .ThenBy(s => s.Exercise.Id, StringComparer.Ordinal),
@@ -96,18 +96,33 @@ public sealed class LineMatcher(ClientAtPlace at)
     {
         var byId = usable.ToDictionary(s => s.Exercise.Id, StringComparer.Ordinal);
         return usable.Select(s =>
-            s.Exercise.Harder is { } id
-            && s.Loaded.Setup.Load.Leverage is not ({ Hands: not null } or { Feet: not null }) // another height is its own next rung
-            && byId.TryGetValue(id, out var harder)
+            s.Loaded.Setup.Load.Leverage is not ({ Hands: not null } or { Feet: not null }) // another height is its own next rung
+            && NextRung(s.Exercise, byId) is { } harder
             && harder.Exercise.Pattern == s.Exercise.Pattern
             && TechniqueChoice.RepsLeft(harder.Loaded.Techniques) > TechniqueChoice.RepsLeft(s.Loaded.Techniques) + Clearly
             && harder.Loaded.Score >= s.Loaded.Score
+            && harder.Match >= s.Match - Rules.HarderFirst // or a third one would come first, that is no harder
                 ? s with
                 {
                     Match = s.Match - Rules.HarderFirst,
                 }
                 : s
         );
+    }
+
+    /// <summary>The next harder rung that can be done here; what lacks a thing is stepped over.</summary>
+    private Scored? NextRung(Exercise exercise, Dictionary<string, Scored> here)
+    {
+        var seen = new HashSet<string>(StringComparer.Ordinal); // rungs that a coach added may lead in a circle
+        for (var next = exercise.Harder; next is not null && seen.Add(next); next = at.Trade.Catalogue.Find(next)?.Harder)
+        {
+            if (here.TryGetValue(next, out var found))
+            {
+                return found;
+            }
+        }
+
+        return null;
     }
 
     private const double Clearly = 0.02;
@@ -185,7 +200,7 @@ public sealed class LineMatcher(ClientAtPlace at)
     /// <summary>What leaves a set far from failure however it is done loses: it is no work, or less of it.</summary>
     private double StaysEasy(LineToMatch line, Exercise exercise, LoadedSetup loaded)
     {
-        if (loaded.Reps is not { } reps)
+        if (loaded.Reps is null)
         {
             return exercise.Measure == Measure.Seconds && !ResistanceReason.IsLikeForLike(line, exercise) ? Rules.StaysEasy : 0;
         }
@@ -201,8 +216,46 @@ public sealed class LineMatcher(ClientAtPlace at)
             return 0;
         }
 
-        var most = DosePrescriber.MostReps(line.Line, exercise, loaded.Techniques, at.Trade.Dose) + line.Effort.Rir;
-        return Rules.StaysEasy * Math.Clamp((reps.Mid / most) - at.Trade.Dose.TooEasy, 0, 1);
+        return Rules.StaysEasy * EasyBy(line, exercise, loaded);
+    }
+
+    /// <summary>How far sets stay from failure however they are done: 0 where they come near it, 1 from twice and a quarter the reps that a set may
+    /// use up.</summary>
+    private double EasyBy(LineToMatch line, Exercise exercise, LoadedSetup loaded) =>
+        loaded.Reps is { } reps
+            ? Math.Clamp(
+                (reps.Mid / (DosePrescriber.MostReps(line.Line, exercise, loaded.Techniques, at.Trade.Dose) + line.Effort.Rir))
+                    - at.Trade.Dose.TooEasy,
+                0,
+                1
+            )
+            : 0;
+
+    /// <summary>The exercise itself stays, light as it may be, unless a small muscle's movement is work with another thing that is here: no curls with
+    /// bottles beside a band that makes them hard.</summary>
+    private IEnumerable<Scored> WithWhatMakesItWork(LineToMatch line, IEnumerable<Scored> usable)
+    {
+        var here = usable.ToList();
+        bool IsWorkWithAnotherThing(Scored own) =>
+            here.Any(other =>
+                other.Exercise.Id != own.Exercise.Id
+                && Kinship(line.Exercise, other.Exercise) > 0
+                && other.Loaded.External.MassKg > 0
+                && other.Loaded.Score > own.Loaded.Score
+                && EasyBy(line, other.Exercise, other.Loaded) <= 0
+            );
+
+        return here.Select(s =>
+            s.Exercise.Id == line.Exercise.Id
+            && s.Exercise.Structure == ExerciseStructure.Isolation
+            && EasyBy(line, s.Exercise, s.Loaded) is > 0 and var easy
+            && IsWorkWithAnotherThing(s)
+                ? s with
+                {
+                    Match = s.Match - ((Rules.Kinship.Same - Rules.Kinship.SameMovement) * easy),
+                }
+                : s
+        );
     }
 
     /// <summary>Where no load tells how hard something is, the level does: no plank from the knees for who is advanced.</summary>

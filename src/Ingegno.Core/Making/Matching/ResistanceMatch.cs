@@ -34,6 +34,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         var pair = Facts(exercise, line);
         var plain = at.Client.NeedsClearance || SetLimits.IsForSpeed(line.Line, exercise, at.Client) || line.Exercise.IsForPower;
         Rating? best = null;
+        var pairs = false;
         foreach (var here in at.Ways.SetupsOf(exercise))
         {
             foreach (var way in Prepare(exercise, here).Ways)
@@ -41,7 +42,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
                 // None is needed where the reps are few enough as they are: most lines.
                 var techniques = plain || !(way.Straight?.Mid > pair.High) ? [] : TechniquesFor(exercise, line.Approach);
                 var rating = way.Straight is { } straight
-                    ? Rate(exercise, way, straight, line, techniques, pair)
+                    ? Rate(exercise, way, straight, line, techniques, pair with { HasPair = pairs })
                     : new Rating(way.Way, null, TechniqueSet.None, unmeasured * FreeLoads.Carried(exercise, way.Way, line, at));
 
                 // The first of equals stays: set-ups are listed simplest first, loads lightest first.
@@ -50,6 +51,8 @@ public sealed class ResistanceMatch(ClientAtPlace at)
                     best = rating;
                 }
             }
+
+            pairs |= Prepare(exercise, here).Ways.Any(w => w.Way.Load.Source == LoadSource.Pair);
         }
 
         return best is { } found ? (Describe(exercise, found), null) : (null, Lacking(exercise));
@@ -97,8 +100,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
 
         if (here.Ways.IsEmpty)
         {
-            ImmutableArray<Reason> noBand = here.Setup.Load.Band is not null ? [Reason.Of("kit.needs-band")] : [];
-            return _prepared[here.Setup] = new Prepared([], noBand, here.Setup.Load.External?.From ?? []);
+            return _prepared[here.Setup] = new Prepared([], [.. NoBand(here.Setup)], here.Setup.Load.External?.From ?? []);
         }
 
         var estimate = exercise.Measure == Measure.Seconds ? null : at.Strength.For(exercise);
@@ -125,6 +127,16 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             ],
             []
         );
+    }
+
+    /// <summary>There is no band, or none that has the length and the strength for it.</summary>
+    private IEnumerable<Reason> NoBand(Setup setup)
+    {
+        if (setup.Load.Band is { } band)
+        {
+            var here = at.Kit.UsableThatAre(band.Of).Select(t => t.InWords).ToList();
+            yield return here.Count > 0 ? Reason.Of("kit.no-band-fits", ("bands", FactList.Of(here))) : Reason.Of("kit.needs-band");
+        }
     }
 
     private ImmutableArray<TechniqueSet> TechniquesFor(Exercise exercise, Approach approach)
@@ -157,13 +169,15 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     /// <param name="Unloaded">Share left where nothing is added to the body.</param>
     /// <param name="Elsewhere">Share left where another muscle gives out first.</param>
     /// <param name="IsFast">Both are done for speed.</param>
+    /// <param name="HasPair">A simpler set-up of the exercise has a weight for each hand.</param>
     private readonly record struct PairFacts(
         double High,
         SetLimits Limits,
         double TooEasySpread,
         double Unloaded,
         double Elsewhere,
-        bool IsFast
+        bool IsFast,
+        bool HasPair = false
     );
 
     private PairFacts Facts(Exercise exercise, LineToMatch line) =>
@@ -214,6 +228,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             Math.Max(0, way.Load.ItemIds.Length - 1)
             + (way.Load.IsFarStretched ? at.Trade.Match.RigParts.FarStretched : 0)
             + at.Trade.Match.RigParts.Of(way.Load.WeightKg, way.Load.MassKg)
+            + (pair.HasPair && way.Load.Source == LoadSource.One ? at.Trade.Match.RigParts.OneForBoth : 0)
             + (at.Trade.Match.RigParts.PartOfThing * way.Bindings.Count(b => b.Thing.Part is { TimesHeight: null }));
 
         // Where every load is a toy the heaviest is taken, whatever it takes to build.

@@ -117,7 +117,10 @@ public static class LineEvidence
             return null;
         }
 
-        var external = line.Load is { } load ? TypedLoad.TotalKg(load with { ToKg = null }, exercise) : 0;
+        var external =
+            line.Load is { } load ? TypedLoad.TotalKg(load with { ToKg = null }, exercise)
+            : line.Modifiers.Any(m => m.Id == Weighted) ? trade.Strength.Evidence.LeastHung * strength.BodyMassKg
+            : 0;
         var reps = line.Target.Min + (line.Reserve ?? trade.Strength.Evidence.UsualReserve);
         var ratio = client.Level == Level.Beginner ? relation.BeginnerRatio ?? relation.Ratio : relation.Ratio;
         var system = RepMaxCurve.OneRepMax(external + body, Math.Min(reps, 20), relation.Curve) / ratio;
@@ -129,6 +132,9 @@ public static class LineEvidence
             AtLeast: own is not null && !hangs && line.Load is null
         );
     }
+
+    /// <summary>A name that says that weight is hung on the body, not how much.</summary>
+    private const string Weighted = "weighted";
 
     /// <summary>Share of the body above the grip of a hang: all but hands and forearms (de Leva 1996, mean of both sexes).</summary>
     private const double LessForearms = 0.956;

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.AtHome.Loading.Objects;
 using Ingegno.Core.AtHome.Loading.Sketches;
 using Ingegno.Core.Ground.Quantities;
@@ -52,7 +53,8 @@ public sealed record HomeExercise
     /// <summary>Expected reps to failure with the techniques; null where reps are not the measure.</summary>
     public RepRange? Expected { get; init; }
 
-    /// <summary>Expected reps to failure in words, null where reps are not the measure.</summary>
+    /// <summary>Expected reps to failure in words, null where reps are not the measure: who reads the answer is told so.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.Never)]
     public string? ExpectedReps => Expected?.InWords;
 
     /// <summary>Middle of the expected reps to failure, with the techniques; null where reps are not the measure.</summary>

@@ -55,6 +55,17 @@ public class LoadBuilderTests
     }
 
     [Fact]
+    public void Where_the_sand_runs_out_all_of_it_is_the_nearest_below()
+    {
+        var little = Build(9, [Rucksack], [], [Sand with { AvailableL = 3 }]);
+
+        little.Exact.ShouldBeNull();
+        little.Below!.MassKg.ShouldBe(0.9 + (3 * 1.6), 0.011);
+        little.Above.ShouldBeNull();
+        Build(9, [Rucksack], [], [Sand with { AvailableL = 0 }]).Below?.Poured.ShouldBeNull("none is no load");
+    }
+
+    [Fact]
     public void What_is_poured_counts_as_one_piece()
     {
         Build(9, [Rucksack], [Bottle], [Sand with { AvailableL = 3 }]).Exact!.PieceCount.ShouldBe(4, "three bottles and the sand");

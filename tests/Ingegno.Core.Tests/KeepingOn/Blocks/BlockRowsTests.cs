@@ -29,7 +29,11 @@ public class BlockRowsTests
                 r => (r.Tempo, r.Rest, r.Rir).ShouldBe((cell.Dose.Tempo.ToString(), "180 s", "2")),
                 r => r.Note.ShouldBe("from 2026-11-30")
             );
-        var light = BlockExamples.Beginner with { Kit = Examples.Kit("dumbbell 4 x2") };
+        var light = BlockExamples.Beginner with
+        {
+            Kit = Examples.Kit("dumbbell 4 x2"),
+            Client = BlockExamples.Beginner.Client with { Level = Level.Novice },
+        };
         BlockRows.Of(BlockExamples.Block(light, Setup), BlockExamples.Plan(light))[0].Note.ShouldBe("from 2026-11-23, one and a half");
         rows[^1].Note.ShouldContain("lighter", customMessage: "the last week is half of the one before");
         BlockRows
@@ -39,6 +43,19 @@ public class BlockRowsTests
             )
             .Single(r => r.Note.Contains("set by the coach"))
             .Sets.ShouldBe("5");
+    }
+
+    [Fact]
+    public void Rows_come_day_by_day_and_name_their_day()
+    {
+        var request = BlockExamples.Beginner with { GymLines = ["= Tuesday", "Back squat 3x8", "= Friday", "Lat pulldown 3x10"] };
+        var block = BlockExamples.Block(request, Setup);
+        var plan = BlockExamples.Plan(request);
+        var week = BlockRows.Of(block, plan).Take(2).ToList();
+
+        week.Select(r => r.Day).ShouldBe(["Tuesday", "Friday"]);
+        var turned = block with { Weeks = [.. block.Weeks.Select(w => w with { Cells = [.. w.Cells.Reverse()] })] };
+        BlockRows.Of(turned, plan).Take(2).ShouldBe(week, "whatever the order of the cells");
     }
 
     [Fact]

@@ -113,6 +113,7 @@ public class BlockShapeTests
         Faults(good with { EventOn = Monday.AddDays(-1) })
             .ShouldContain(f => f.StartsWith("The event lies before the block", StringComparison.Ordinal));
         Faults(good with { EventName = new string('x', 61) }).ShouldNotBeEmpty();
+        Faults(good with { EventName = new string('x', 60) }).ShouldBeEmpty();
         Faults(good with { Edits = [new BlockEdit(0, new() { Line = new LineKey(1), ExerciseId = "push-up" })] }).ShouldNotBeEmpty();
     }
 

@@ -38,6 +38,14 @@ public class LogMessageTests
         }
     }
 
+    /// <summary>A word that a name has names it, if not for sure; "one" and "the" are in every second name.</summary>
+    [Theory]
+    [InlineData("that odd calf business 15 15 14", 5)]
+    [InlineData("my overhead whatsit 9 9 8", 3)]
+    [InlineData("the odd one of all 9 9 8", null)]
+    public void A_word_that_tells_it_apart_is_enough(string text, int? line) =>
+        Reader.Read(text).Parts.Where(p => p.Line is not null).Select(p => p.Line!.Value.Value).ShouldBe(line is { } l ? [l] : []);
+
     /// <summary>A joint is one that hurts only where something hurts; an effort is no part of a name.</summary>
     [Theory]
     [InlineData("knee raises 12 12 12", false)]

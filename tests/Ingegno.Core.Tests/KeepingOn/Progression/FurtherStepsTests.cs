@@ -122,6 +122,27 @@ public class FurtherStepsTests
         Next(many with { Target = new SetTarget(28, 29) }, "band-row", 29).Dose.Target.Max.ShouldBeLessThanOrEqualTo(30);
     }
 
+    /// <summary>Twelve reps of six seconds are 72 s: what comes next is another manner, not more of them.</summary>
+    [Theory]
+    [InlineData("band-row")]
+    [InlineData("dumbbell-floor-press")]
+    [InlineData("push-up")]
+    [InlineData("goblet-squat")]
+    [InlineData("table-row")]
+    [InlineData("glute-bridge")]
+    [Trait("source", "docs/trade/prescription: time under tension, never past 75 s")]
+    public void No_step_makes_a_set_longer_than_a_set_may_be(string exercise)
+    {
+        for (var rir = 2; rir <= 6; rir++)
+        {
+            foreach (var sets in new[] { 3, 4, 5 })
+            {
+                var next = Next(FiveDown() with { Sets = sets, Zone = new SetTarget(8, 12) }, exercise, 12, rir).Dose;
+                (next.Target.Max * next.Tempo.SecondsPerRep).ShouldBeLessThanOrEqualTo(75, $"{next.Target.InWords} {next.Tempo}");
+            }
+        }
+    }
+
     private static Technique Step(string id) => Trade.Shipped.Techniques.Single(t => t.Id == id);
 
     private static Dose FiveDown() =>

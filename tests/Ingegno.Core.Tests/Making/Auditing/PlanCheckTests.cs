@@ -151,10 +151,33 @@ public class PlanCheckTests
         var after = Rebuild(request with { Edits = finding.Remedy!.Edits });
 
         finding.Remedy.Edits.ShouldAllBe(e => e.Sets >= 2);
+        var over = plan.Days[0].Minutes.Total - 65;
+        finding.Text["over"].ShouldBe((double)over);
+        finding
+            .Remedy.Label["sets"]
+            .ShouldBe(
+                (double)
+                    finding.Remedy.Edits.Sum(e =>
+                        plan.Lines.Single(l => l.Gym.Key == e.Line).Chosen!.Exercises[0].Dose.Sets - e.Sets!.Value
+                    )
+            );
+        after.Days[0].Minutes.Total.ShouldBeGreaterThan(65 - 6, "no more goes than must: the last set that went is worth less than that");
         after.Days[0].Minutes.Total.ShouldBeLessThan(plan.Days[0].Minutes.Total);
         after.Findings.ShouldNotContain(f => f.Code == "too-long", $"{plan.Days[0].Minutes.Total} → {after.Days[0].Minutes.Total}");
         Rebuild(request with { Client = request.Client with { MinutesPerSession = 150 } })
             .Findings.ShouldNotContain(f => f.Code == "too-long");
+    }
+
+    [Fact]
+    public void What_is_as_grave_comes_in_the_order_of_the_plan_and_the_week_before_its_lines()
+    {
+        // One side alone in the second and the third line, and twice the same push in the week.
+        var found = Check(Examples.ClientA, "Push-up 3x8-10\nReverse lunge 3x8-10\nForward lunge 3x8-10\nWide push-up 3x8-10")
+            .Where(f => f.Severity == Severity.Warning)
+            .ToList();
+
+        found.Where(f => f.Code == "sides").Select(f => f.Line).ShouldBe([new LineKey(2), new LineKey(3)]);
+        found.FindIndex(f => f.Line is null).ShouldBe(0, "what is about the week");
     }
 
     [Fact]

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Practice;
+using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Written.Programs.Exchange;
 
 namespace Ingegno.Core.Tests.Making.Practice;
@@ -54,6 +55,38 @@ public class ClientTableTests
         ClientTable.Preview(sheet).Fault!.Code.ShouldBe("clients.no-names");
 
         ClientTable.Preview(sheet, [ClientField.Name, ClientField.Age]).Clients.ShouldHaveSingleItem().Profile.AgeYears.ShouldBe(61);
+    }
+
+    /// <summary>A bare figure means what its column is about, and a letter in the column of the sex is that sex.</summary>
+    [Fact]
+    public void Bare_figures_and_letters_mean_what_their_column_says()
+    {
+        var clients = ClientTable
+            .Preview(
+                Table(
+                    ["Name", "Age", "M/F", "Days", "Minutes", "Injuries", "Level"],
+                    ["Ada", "29", "F", "3", "50", "sore left knee", "novice"],
+                    ["Bo", "41 years old", "w", "4 days a week", "60 min", "knee injury", ""],
+                    ["Cy", "", "m", "", "", "wrist", ""],
+                    ["Di", "", "male", "", "", "", ""],
+                    ["Ed", "", "diver", "", "", "", ""]
+                )
+            )
+            .Clients;
+
+        clients.Select(c => c.Profile.Sex).ShouldBe([Sex.Female, Sex.Female, Sex.Male, Sex.Male, default]);
+        clients.Select(c => c.Profile.AgeYears).ShouldBe([29, 41, null, null, null]);
+        clients.Select(c => c.Profile.DaysPerWeek).ShouldBe([3, 4, null, null, null]);
+        clients.Select(c => c.Profile.MinutesPerSession).ShouldBe([50, 60, null, null, null]);
+        clients
+            .SelectMany(c => c.Profile.SoreJoints)
+            .ShouldBe([
+                new SoreJoint(Joint.Knee, Soreness.Sore),
+                new SoreJoint(Joint.Knee, Soreness.Injured),
+                new SoreJoint(Joint.Wrist, Soreness.Sore),
+            ]);
+        clients.Take(4).ShouldAllBe(c => c.Left.IsEmpty);
+        clients[4].Left.ShouldHaveSingleItem().ShouldContain("diver");
     }
 
     [Fact]

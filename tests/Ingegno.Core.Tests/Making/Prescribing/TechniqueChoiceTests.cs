@@ -45,7 +45,8 @@ public class TechniqueChoiceTests
     [InlineData("slow-eccentric-5", "push-up", Level.Beginner, true)]
     [InlineData("slow-eccentric-5", "squat-jump", Level.Advanced, false)]
     [InlineData("pause-2", "push-up", Level.Beginner, true)]
-    [InlineData("one-and-a-half", "table-row", Level.Beginner, true)]
+    [InlineData("one-and-a-half", "table-row", Level.Beginner, false)]
+    [InlineData("one-and-a-half", "table-row", Level.Novice, true)]
     [InlineData("one-and-a-half", "plank", Level.Advanced, false)]
     [Trait("source", "docs/trade/prescription: for whom each technique fits")]
     public void Each_technique_has_its_limits(string technique, string exercise, Level level, bool fits) =>

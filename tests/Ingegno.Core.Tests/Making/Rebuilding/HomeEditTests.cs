@@ -53,6 +53,17 @@ public class HomeEditTests
     }
 
     [Fact]
+    public void What_is_set_stands_and_is_marked_and_the_rest_stays()
+    {
+        var plain = new RebuildEngine(Trade.Shipped).Rebuild(Request).Plan.Lines[0].Chosen!.Exercises[0];
+        var set = With(Edit() with { Rir = 4, SetsBefore = 5 });
+
+        (set.Dose.Rir, set.Dose.SetsBefore, set.EditedByCoach).ShouldBe((4, 5, true));
+        (set.Dose.Sets, set.Dose.Target, set.Dose.RestSeconds).ShouldBe((plain.Dose.Sets, plain.Dose.Target, plain.Dose.RestSeconds));
+        (plain.Dose.Rir, plain.EditedByCoach).ShouldBe((2, false));
+    }
+
+    [Fact]
     public void Only_other_reps_move_the_zone()
     {
         // Nothing known of the client: the dose starts below its goal, and the goal is its zone.

@@ -43,6 +43,17 @@ public class LineEvidenceTests
     public void What_is_lifted_free_in_the_gym_alone_tells_as_well(string line, string? anchor) =>
         Join(Unknown, line).Client.KnownLifts.Select(k => k.Anchor).ShouldBe(anchor is null ? [] : [anchor]);
 
+    /// <summary>80 kg hang with 76.5; a tenth of the body more is 84.5 for the same five and two left.</summary>
+    [Fact]
+    [Trait("source", "common practice: nobody puts on a belt for less")]
+    public void Weighted_without_a_figure_is_a_tenth_of_the_body_at_least()
+    {
+        double Kg(string line) => Join(Unknown, line).Client.KnownLifts.ShouldHaveSingleItem().LoadKg;
+
+        (Kg("Weighted pull-up 5x5") / Kg("Pull-up 5x5")).ShouldBe(84.48 / 76.48, 0.002);
+        Kg("Weighted pull-up 5x5 20 kg").ShouldBeGreaterThan(Kg("Weighted pull-up 5x5"));
+    }
+
     [Fact]
     public void A_total_says_nothing_of_one_set() => Join(Unknown, "Pull-ups 30 total").Client.KnownLifts.ShouldBeEmpty();
 

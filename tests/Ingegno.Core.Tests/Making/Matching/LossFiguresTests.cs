@@ -1,0 +1,118 @@
+using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
+using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
+
+namespace Ingegno.Core.Tests.Matching;
+
+/// <summary>What an exercise loses of its match, told by ranking with and without the loss (docs/trade/substitution; figures ours).</summary>
+public class LossFiguresTests
+{
+    private static readonly PlaceKit Pair = Examples.KitOf("2x 20 kg dumbbell; ottoman 40 cm");
+
+    /// <summary>Thirty pike push-ups from somebody who has about sixteen: the movement itself loses half of what another loses.</summary>
+    [Fact]
+    public void What_falls_short_of_the_planned_reps_loses_and_the_movement_itself_half_of_that()
+    {
+        var line = Line("pike-push-up", new WantedEffort(30, 33, 2));
+        var (own, other) = (Loss("pike-push-up"), Loss("dumbbell-floor-press"));
+
+        own.ShouldBeGreaterThan(0.01);
+        own.ShouldBe(Expected("pike-push-up") / 2, 1e-9);
+        other.ShouldBe(Expected("dumbbell-floor-press"), 1e-9);
+        Lost(Line("pike-push-up", new WantedEffort(8, 10, 2)), "pike-push-up", Examples.ClientA, Pair, Without).ShouldBe(0, 1e-9);
+
+        MatchRules Without(MatchRules rules) => rules with { Shrinks = 0 };
+        double Loss(string id) => Lost(line, id, Examples.ClientA, Pair, Without);
+        double Expected(string id)
+        {
+            var reps = Ranked(line, id, Examples.ClientA, Pair, Trade.Shipped.Match).Loaded.Reps!.Mid;
+            return Trade.Shipped.Match.Shrinks * Trade.Shipped.Dose.Kept.Shortfall(reps, 30);
+        }
+    }
+
+    /// <summary>A squat that ends in a press is as heavy as the press: legs stay far from failure, shoulders do not.</summary>
+    [Theory]
+    [InlineData("back-squat", true)]
+    [InlineData("leg-press", true)]
+    [InlineData("overhead-press", false)]
+    [InlineData("leg-extension", false)] // a small muscle asks for no more than its own work
+    [InlineData("thruster", false)]
+    public void What_gives_out_elsewhere_keeps_a_share(string gym, bool limited)
+    {
+        var line = Line(gym, new WantedEffort(10, 12, 2));
+        double Score(double share) =>
+            new ResistanceMatch(
+                new ClientAtPlace(
+                    Examples.ClientA,
+                    Pair,
+                    Trade.Shipped with
+                    {
+                        Match = Trade.Shipped.Match with { Resistance = Trade.Shipped.Match.Resistance with { LimitedElsewhere = share } },
+                    }
+                )
+            )
+                .Best(Examples.Exercise("thruster"), line)
+                .Best!.Score;
+
+        var whole = Score(1);
+        whole.ShouldBeGreaterThan(0.01);
+        Score(0.5).ShouldBe(limited ? whole / 2 : whole, 1e-9);
+    }
+
+    /// <summary>One dumbbell in both hands is unhandy beside a pair, and the only way without one.</summary>
+    [Theory]
+    [InlineData("2x 2 kg dumbbell; 20 kg dumbbell", true)]
+    [InlineData("20 kg dumbbell", false)]
+    public void One_weight_for_both_hands_counts_as_unhandy_where_there_is_a_pair(string kit, bool costs)
+    {
+        var line = Line("barbell-curl", new WantedEffort(10, 12, 2));
+        Rated(0).Load.WeightKg.ShouldBe(20);
+        Rated(2).Score.ShouldBe(Rated(0).Score * (costs ? 1 - (2 * Trade.Shipped.Match.RigCost) : 1), 1e-9);
+
+        (double Score, ReachableLoad Load) Rated(int parts)
+        {
+            var rules = Trade.Shipped.Match with { RigParts = Trade.Shipped.Match.RigParts with { OneForBoth = parts } };
+            var at = new ClientAtPlace(Examples.ClientA, Examples.KitOf(kit), Trade.Shipped with { Match = rules });
+            var best = new ResistanceMatch(at).Best(Examples.Exercise("dumbbell-curl"), line).Best!;
+            return (best.Score, best.External);
+        }
+    }
+
+    /// <summary>Curls with bottles are no work for somebody who has a band; without one they stay, slow and squeezed.</summary>
+    [Theory]
+    [Trait("source", "common practice")]
+    [InlineData("2 bottles 1.5 L; band 104 cm 22 mm", "one-arm-band-curl")]
+    [InlineData("2 bottles 1.5 L", "dumbbell-curl")]
+    public void The_exercise_itself_gives_way_where_another_thing_makes_it_work(string kit, string first) =>
+        Examples.Rebuild(Examples.ClientA, Examples.KitOf(kit), "Dumbbell curl 3x12").Plan.Lines[0].Candidates[0].Id.ShouldBe(first);
+
+    private static double Lost(LineToMatch line, string id, ClientProfile client, PlaceKit kit, Func<MatchRules, MatchRules> without) =>
+        Ranked(line, id, client, kit, without(Trade.Shipped.Match)).Match - Ranked(line, id, client, kit, Trade.Shipped.Match).Match;
+
+    private static Scored Ranked(LineToMatch line, string id, ClientProfile client, PlaceKit kit, MatchRules rules) =>
+        new LineMatcher(new ClientAtPlace(client, kit, Trade.Shipped with { Match = rules }))
+            .Rank(line)
+            .Usable.Single(s => s.Exercise.Id == id);
+
+    private static LineToMatch Line(string id, WantedEffort effort)
+    {
+        var exercise = Examples.Exercise(id);
+        var gym = new GymLine
+        {
+            Line = 1,
+            ExerciseId = id,
+            Name = exercise.Name,
+            Sets = 3,
+            Target = new SetTarget((int)effort.Low, (int)effort.Low),
+        };
+        return new LineToMatch(gym, exercise, LineRole.Main, effort, Trade.Shipped.ApproachOf(null));
+    }
+}
