@@ -14,7 +14,7 @@ git ls-files --cached --others --exclude-standard -z | while IFS= read -r -d '' 
   tar --null --files-from=- --create | tar --extract --directory "$copy"
 node scripts/mutation/quiet.mjs "$out/stryker.json" "$copy"
 (cd "$copy" && dotnet tool restore) >"$out/restore.log" 2>&1 || { tail -20 "$out/restore.log" >&2; fail "The mutation tool could not be restored."; }
-say "Changing rules one at a time; this takes most of an hour; build nothing meanwhile …"
+say "Changing rules one at a time; this takes half an hour; build nothing meanwhile …"
 
 # Properties are asked about fewer cases: a mutant is run against many tests. Prints the report of a run.
 mutants_of() {

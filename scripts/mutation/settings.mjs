@@ -49,8 +49,8 @@ export const mutation = {
   /** Places that look mutable for each mutant that comes of them: measured. */
   placesPerMutant: 1.7,
 
-  /** Beyond the time of a whole run: only an endless loop is to end so, not a mutant on a busy machine. */
-  additionalTimeoutMs: 360_000,
+  /** Beyond the time of the tests that come to a place: only an endless loop is to end so, not a mutant on a busy machine. */
+  additionalTimeoutMs: 60_000,
 
   /** Share that is to be caught. */
   wanted: 0.85,

@@ -24,6 +24,7 @@ namespace Ingegno.Core.Making.Auditing;
 /// <param name="Home">The home exercise, when the plan is ours.</param>
 /// <param name="Role">What its line is for, when that is known.</param>
 /// <param name="Gym">The line as it was pasted; null when the plan is ours.</param>
+/// <param name="StandsFor">The gym line that it takes the place of; null in a pasted plan.</param>
 public sealed record AuditedExercise(
     LineKey Line,
     int Day,
@@ -37,7 +38,8 @@ public sealed record AuditedExercise(
     char? Superset,
     HomeExercise? Home = null,
     LineRole? Role = null,
-    GymLine? Gym = null
+    GymLine? Gym = null,
+    GymLine? StandsFor = null
 );
 
 /// <summary>A plan under check.</summary>
@@ -120,7 +122,8 @@ public sealed record AuditedPlan
                     home.Dose.Rir,
                     line.Gym.SupersetLetter,
                     home,
-                    line.Role
+                    line.Role,
+                    StandsFor: line.Gym
                 ),
             ],
         };

@@ -1,6 +1,7 @@
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
@@ -10,7 +11,6 @@ namespace Ingegno.Core.Making.Auditing;
 /// <summary>Whether single lines do what they are for: reps, effort, load, sides (docs/trade/prescription).</summary>
 internal static class DoseChecks
 {
-    /// <summary>Reps further from failure than this carry little of the stimulus: the last five or so do.</summary>
     /// <summary>Reps between the bottom and the top of a range in which a line can grow.</summary>
     private const int RangeToGrow = 3;
 
@@ -90,6 +90,11 @@ internal static class DoseChecks
             yield break;
         }
 
+        if (IsAsTheLineSays(at))
+        {
+            yield break;
+        }
+
         // Reps fall from set to set: the first keeps a reserve so that the last has its reps.
         var last = plan.Fatigue?.BySet(toFailure, at.Sets, at.RestSeconds ?? UsualRest, at.Rir ?? 2)[^1] ?? toFailure;
         var reserve = (int)Math.Floor(last) - at.Target.Max;
@@ -119,6 +124,16 @@ internal static class DoseChecks
             );
         }
     }
+
+    /// <summary>The line names its load and its reps, and both stand: its coach knows better how hard that is than any table.</summary>
+    private static bool IsAsTheLineSays(AuditedExercise at) =>
+        at is { StandsFor: { Load: { } told } gym, Home: { } home }
+        && gym.ExerciseId == at.Exercise.Id
+        && at.Target == gym.Target
+        && home.ExternalKg >= NearlyNamed * TypedLoad.TotalKg(told, at.Exercise);
+
+    /// <summary>Share of a named load from which it is that load: the next plates are nearer than that.</summary>
+    private const double NearlyNamed = 0.95;
 
     /// <summary>What is done fast ends when it slows, long before failure.</summary>
     private static bool IsForSpeed(AuditedExercise at) => at.Exercise.IsForPower || at.Home?.Dose.Tempo.Explosive == true;

@@ -180,6 +180,34 @@ public class PlanCheckTests
         found.FindIndex(f => f.Line is null).ShouldBe(0, "what is about the week");
     }
 
+    /// <summary>Who writes fourteen kilograms for twelve knows why; of a load that nobody named it is said.</summary>
+    [Theory]
+    [Trait("source", "common practice")]
+    [InlineData("Goblet squat 3x12 14 kg", 12, false)]
+    [InlineData("Goblet squat 3x12 14 kg", 8, true)] // by a coach's hand, and fewer than the line has
+    [InlineData("Goblet squat 3x12 30 kg", 12, true)] // another load than the line's
+    public void What_the_line_itself_says_is_not_called_too_easy(string line, int reps, bool said)
+    {
+        var request = Request([line], kit: ["dumbbell 14"]) with
+        {
+            Choices = [new CoachChoice(new LineKey(1), "goblet-squat")],
+            Edits =
+            [
+                new HomeEdit
+                {
+                    Line = new LineKey(1),
+                    ExerciseId = "goblet-squat",
+                    Target = new(reps, reps),
+                    Techniques = [],
+                    Tempo = Tempo.Usual,
+                    ExternalKg = 14,
+                },
+            ],
+        };
+
+        Rebuild(request).Findings.Any(f => f.Code == "far-from-failure").ShouldBe(said);
+    }
+
     [Fact]
     public void A_muscle_that_keeps_under_half_its_sets_is_named()
     {

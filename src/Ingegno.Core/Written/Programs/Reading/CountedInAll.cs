@@ -3,7 +3,7 @@ using Ingegno.Core.Knowledge.Catalogue;
 
 namespace Ingegno.Core.Written.Programs.Reading;
 
-/// <summary>Reps that are counted of both sides together: steps, and limbs in turn.</summary>
+/// <summary>Reps that are counted of both sides together: steps, limbs in turn, and what is called a total.</summary>
 internal static class CountedInAll
 {
     /// <summary>From so many on, steps of walking lunges and reps of alternating limbs are counted in all (common practice).</summary>
@@ -24,7 +24,11 @@ internal static class CountedInAll
             || line.Target.IsOpen
             || !line.Each.IsEmpty
             || low % 2 + high % 2 > 0
-            || !(CountsSteps(draft, exercise) || (low >= LeastInAll && IsInTurn(line, exercise)))
+            || !(
+                CountsSteps(draft, exercise)
+                || (low >= LeastInAll && IsInTurn(line, exercise))
+                || (draft.InAll && exercise.Sides == Sides.Unilateral)
+            )
         )
         {
             return line;

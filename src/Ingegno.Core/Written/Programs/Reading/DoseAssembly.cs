@@ -32,7 +32,7 @@ internal static class DoseAssembly
         var holds = exercise.Measure == Measure.Seconds;
         StepOfNextWeek(draft, exercise);
         TwentyOnes(line, draft, groups);
-        SettleBare(draft, groups);
+        SettleBare(draft, groups, exercise);
         PairOfTwenties.Settle(draft, groups, exercise);
         SettleDurations(draft, groups, holds, ref rest);
         if (groups.Count == 0 && draft.RepMax is { } maximum)
@@ -62,13 +62,14 @@ internal static class DoseAssembly
         };
     }
 
+    private static bool IsLiftOfTheBar(Exercise exercise) =>
+        !exercise.Setups.IsEmpty
+        && exercise.Setups.All(s => s.Load.External is { Required: true } load && load.From.Contains(LoadSource.Bar));
+
     /// <summary>"+2.5 kg" beside a lift that is a bar's anyway is how it goes on, and no load: it is said beside the dose.</summary>
     private static void StepOfNextWeek(LineDraft draft, Exercise exercise)
     {
-        var barbell =
-            !exercise.Setups.IsEmpty
-            && exercise.Setups.All(s => s.Load.External is { Required: true } load && load.From.Contains(LoadSource.Bar));
-        if (!barbell || draft.Load is not { Added: true } step || draft.Loads.Count > 0)
+        if (!IsLiftOfTheBar(exercise) || draft.Load is not { Added: true } step || draft.Loads.Count > 0)
         {
             return;
         }
@@ -100,7 +101,7 @@ internal static class DoseAssembly
     }
 
     /// <summary>Two bare figures are sets and reps, as in a table; one is the reps of a set.</summary>
-    private static void SettleBare(LineDraft draft, List<SetGroup> groups)
+    private static void SettleBare(LineDraft draft, List<SetGroup> groups, Exercise exercise)
     {
         var counted = groups.Any(g => g.Counts.Count > 0 || g.Open);
         var timed = draft.Durations.Count > 0 && groups.Count == 0 && draft.Bare.Count < 2;
@@ -131,7 +132,7 @@ internal static class DoseAssembly
             }
         }
 
-        if (LoadAssumed(draft, groups))
+        if (LoadAssumed(draft, groups, exercise))
         {
             return;
         }
@@ -143,14 +144,16 @@ internal static class DoseAssembly
     }
 
     /// <summary>One figure more beside sets and reps is what is on the bar, in kilograms; so are as many as there are groups of sets. Said as a
-    /// doubt. Behind an @ it may as well be a share.</summary>
-    private static bool LoadAssumed(LineDraft draft, List<SetGroup> groups)
+    /// doubt. Behind an @ it may as well be a share where a bar is lifted, or an effort.</summary>
+    private static bool LoadAssumed(LineDraft draft, List<SetGroup> groups, Exercise exercise)
     {
+        bool MayBeOther(BareFigure bare) => bare.Signed && (bare.Value.From <= MostEffort || IsLiftOfTheBar(exercise));
+
         var least = draft.Bare.Count > 1 ? LeastOfSeveral : LeastLoad;
         if (
             draft is not { Load: null, LoadWord: null, RepMax: null, Loads.Count: 0, Shares.Count: 0, Bare.Count: > 0 }
             || !draft.Bare.TrueForAll(b =>
-                b is { Value.Upper: null, Signed: false } && b.Value.From >= least && b.Value.From <= ShorthandLimits.LoadKg
+                b.Value.Upper is null && !MayBeOther(b) && b.Value.From >= least && b.Value.From <= ShorthandLimits.LoadKg
             )
             || !groups.TrueForAll(g => g.Unit == CountUnit.Reps && g.Load is null)
             || groups.Exists(g => g.Counts.Exists(c => c.From == draft.Bare[0].Value.From)) // 3x8 (8 each)
@@ -176,6 +179,9 @@ internal static class DoseAssembly
     private const double LeastLoad = 4;
 
     private const double LeastOfSeveral = 20;
+
+    /// <summary>Highest effort on the scale of ten.</summary>
+    private const double MostEffort = 10;
 
     /// <summary>A time beside reps is a rest; without them it is how long to hold.</summary>
     private static void SettleDurations(LineDraft draft, List<SetGroup> groups, bool holds, ref Span? rest)

@@ -91,9 +91,9 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             Sets = 0,
             Target = SetTarget.Open,
             Modifiers = name.Reading.Modifiers,
-            Note = draft.Notes.Count > 0 ? string.Join("; ", draft.Notes) : null,
         };
         line = DoseAssembly.Of(line, draft, exercise);
+        line = line with { Note = draft.Notes.Count > 0 ? string.Join("; ", draft.Notes) : null }; // the dose may leave something to be said
         return new AssembledRow(
             new ReadRow(number, RowKind.Line, Shorthand.Write(line))
             {

@@ -55,6 +55,9 @@ internal sealed class LineDraft
     /// <summary>What is counted are steps, of both legs together.</summary>
     public bool InSteps { get; set; }
 
+    /// <summary>What is counted is the sum of both sides: 3x12 total.</summary>
+    public bool InAll { get; set; }
+
     public SetMethod? Method { get; set; }
 
     public string? MethodFigures { get; set; }

@@ -57,7 +57,7 @@ internal static class LoadReader
             "lb" or "lbs" or "pounds" or "pound" or "#" => Units.KgPerPound,
 
             // 2x20s: a pair of twenties, of the unit of the gym.
-            "s" when marked && !at.Now.Spaced && (pieces > 1 || Twenties(draft, range, signed)) => 1.0,
+            "s" when marked && !at.Now.Spaced && (pieces > 1 || Twenties(draft, range, signed || (asked && IsNoRest(at, range)))) => 1.0,
             _ => 0,
         };
         if (per > 0 && at.Now.Is("s"))
@@ -94,7 +94,8 @@ internal static class LoadReader
 
         at.At++;
         pieces = Hands(at, pieces);
-        at.TakeAny("dumbbells", "dbs", "db", "kb", "kettlebell", "kettlebells", "plate", "vest");
+        pieces = Bells(at.Now) && at.Now.Text is not "db" ? Math.Max(2, pieces) : pieces; // (30 kg DBs)
+        at.TakeAny("dumbbells", "dbs", "db", "kb", "kbs", "kettlebell", "kettlebells", "bells", "plate", "vest");
         var inAll = pieces == 1 && (at.TakePhrase("in total") || at.TakePhrase("in all"));
         inAll |= at.TakeAny("total", "altogether", "combined").Length > 0 && pieces == 1;
         return Take(draft, range, per, pieces, added, inAll, leads: at.Now.Text is "x" or "*" && at.Ahead(1).IsNumber);
@@ -140,6 +141,12 @@ internal static class LoadReader
                 or "percent";
 
     private static bool Bells(LineToken token) => token.Text is "dumbbells" or "dbs" or "db" or "kettlebells" or "kbs" or "bells";
+
+    /// <summary>With 16s: what one works with, where nobody would rest so long and nothing says rest.</summary>
+    private static bool IsNoRest(TokenCursor at, Span seconds) =>
+        seconds.From <= PairOfTwenties.HeaviestKg
+        && !PairOfTwenties.Rests.Contains(seconds.From)
+        && at.Ahead(1).Text is not ("rest" or "rests" or "between" or "break" or "breaks" or "off");
 
     /// <summary>3x10 @ 24s: nobody rests at a figure, so it is a pair of them.</summary>
     private static bool Twenties(LineDraft draft, Span range, bool signed) =>

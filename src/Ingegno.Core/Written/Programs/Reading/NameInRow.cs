@@ -54,7 +54,7 @@ internal sealed record NameInRow(string Text, int Start, int Length, NameReading
             {
                 (text, reading) = (joined, better);
             }
-            else
+            else if (!runs[i].Text.Split(' ').All(w => Fillers.Contains(w.ToLowerInvariant())))
             {
                 notes.Add(runs[i].Text);
             }
@@ -79,6 +79,9 @@ internal sealed record NameInRow(string Text, int Start, int Length, NameReading
 
         return null;
     }
+
+    /// <summary>Words that say nothing once the figures beside them are read: "stop 2 short of failure", "then 3x5".</summary>
+    private static readonly HashSet<string> Fillers = ["of", "then", "that", "the", "and", "with", "for", "in", "to", "a", "do", "it"];
 
     private static string Trim(string text) => text.Trim(' ', '-', ':', ',', '.', '/', '&', '\'', '"', ';', '|', '\t', '–', '—');
 }

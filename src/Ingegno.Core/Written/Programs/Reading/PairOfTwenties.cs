@@ -12,10 +12,11 @@ namespace Ingegno.Core.Written.Programs.Reading;
 internal static class PairOfTwenties
 {
     /// <summary>Rests that coaches write in seconds, up to the heaviest pair, s.</summary>
-    private static readonly double[] Rests = [10, 15, 20, 30, 40, 45, 60];
+    public static readonly double[] Rests = [10, 15, 20, 30, 40, 45, 60];
 
-    private const double LightestKg = 4,
-        HeaviestKg = 60;
+    private const double LightestKg = 4;
+
+    public const double HeaviestKg = 60;
 
     /// <summary>Takes a time, or a second dose, that is none for the weights that it is.</summary>
     public static void Settle(LineDraft draft, List<SetGroup> groups, Exercise exercise)

@@ -63,6 +63,13 @@ internal static class RowReader
                 continue;
             }
 
+            if (OnTheStack(at, draft) is { } plate)
+            {
+                Flush();
+                draft.Notes.Add(plate);
+                continue;
+            }
+
             if (Part(at, draft))
             {
                 Flush();
@@ -114,6 +121,23 @@ internal static class RowReader
 
             runStart = -1;
         }
+    }
+
+    /// <summary>"Machine row 3x10 plate 8": where the pin of a stack sits, and no weight. Such stacks have some twenty plates.</summary>
+    private static string? OnTheStack(TokenCursor at, LineDraft draft)
+    {
+        if (
+            !draft.HasDose
+            || !at.Now.Is("plate")
+            || at.Ahead(1) is not { IsWhole: true, Value: >= 1 and <= 30 } number
+            || LoadReader.IsUnit(at.Ahead(2))
+        )
+        {
+            return null;
+        }
+
+        at.At += 2;
+        return $"plate {number.Value:0}";
     }
 
     /// <summary>"Add 2.5 kg if last week was ok" is about the next time: said beside the dose, to the next comma or bracket.</summary>
@@ -342,9 +366,10 @@ internal static class RowReader
                 return;
             }
 
-            if (at.TakeAny("partials", "partial", "pulses", "halves", "negatives") is { Length: > 0 } more)
+            if (at.TakeAny("partials", "partial", "pulses", "halves", "negatives", "half") is { Length: > 0 } more)
             {
-                draft.Notes.Add($"+ {range.From:0} {more}"); // done after the set
+                var reps = more == "half" && at.TakeAny("reps", "rep").Length > 0 ? " reps" : string.Empty;
+                draft.Notes.Add($"+ {range.From:0} {more}{reps}"); // done after the set
                 return;
             }
 

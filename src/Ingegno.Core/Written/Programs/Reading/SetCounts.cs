@@ -92,6 +92,7 @@ internal static class SetCounts
         var lastOpen = at.Now is { Text: "+", Spaced: false } && !at.Ahead(1).IsNumber && at.Take("+");
         draft.InSteps |= at.TakeAny("steps", "step").Length > 0;
         at.TakeAny("reps", "rep", "breaths");
+        draft.InAll |= group.Sets is not null && at.Now.Is("total");
         Join(draft, group with { Counts = [count], LastOpen = lastOpen });
         SideReader.Read(at, draft);
         return true;

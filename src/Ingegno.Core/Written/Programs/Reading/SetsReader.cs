@@ -183,14 +183,15 @@ internal static class SetsReader
         return behind.Text is "shy" or "short" or "in" or "left" or "away" or "before";
     }
 
-    /// <summary>8 reps, 8-10 reps x 3 sets, 12 reps x 4.</summary>
+    /// <summary>8 reps, 8-10 reps x 3 sets, 12 reps x 4, 8/side x3.</summary>
     private static bool Reps(TokenCursor at, LineDraft draft)
     {
-        if (
-            Figures.Range(at) is not { } reps
-            || reps.To > ShorthandLimits.Reps * 10
-            || at.TakeAny("reps", "rep", "breaths", "steps", "strides").Length == 0
-        )
+        if (Figures.Range(at) is not { } reps || reps.To > ShorthandLimits.Reps * 10)
+        {
+            return false;
+        }
+
+        if (at.TakeAny("reps", "rep", "breaths", "steps", "strides").Length == 0 && !IsOfASide(at, draft))
         {
             return false;
         }
@@ -225,6 +226,15 @@ internal static class SetsReader
         at.At = back;
         SetCounts.Join(draft, new SetGroup { Counts = [reps] });
         return true;
+    }
+
+    /// <summary>The side stands behind the figure, and behind that how often.</summary>
+    private static bool IsOfASide(TokenCursor at, LineDraft draft)
+    {
+        var start = at.At;
+        var side = SideReader.Read(at, draft) && at.Now.Text is "x" or "*" && at.Ahead(1).IsWhole;
+        _ = at.Back(start);
+        return side;
     }
 
     /// <summary>x10: reps without sets; x3 sets; xmax.</summary>
