@@ -13,8 +13,5 @@ const others = readdirSync(core, { recursive: true }).filter(
 
 for (const file of others) {
   const text = readFileSync(`${core}/${file}`, 'utf8');
-  writeFileSync(
-    `${core}/${file}`,
-    text.replace(/^namespace /m, '// Stryker disable all\nnamespace '),
-  );
+  writeFileSync(`${core}/${file}`, text.replace(/^namespace /m, '// Stryker disable all\nnamespace '));
 }
