@@ -241,7 +241,11 @@ public sealed class BackToGym(Trade trade)
     private const int EasyRir = 3;
 
     /// <summary>Down to the next plate: 2.5 kg steps, from 12 kg down whole kilograms.</summary>
-    private static double Rounded(double kg) => kg <= 12 ? Math.Max(1, Math.Floor(kg + 1e-9)) : Math.Floor((kg / 2.5) + 1e-9) * 2.5;
+    private static double Rounded(double kg) =>
+        kg <= ByTheKilogram ? Math.Max(1, Math.Floor(kg + 1e-9)) : Math.Max(ByTheKilogram, Math.Floor((kg / 2.5) + 1e-9) * 2.5);
+
+    /// <summary>Dumbbells come by the kilogram up to so many, kg.</summary>
+    private const double ByTheKilogram = 12;
 
     private static IEnumerable<Reason> Notes(TimeAtHome home, ImmutableArray<double> shares, ImmutableArray<ReturnLine> lines)
     {

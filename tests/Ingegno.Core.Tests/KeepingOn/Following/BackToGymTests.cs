@@ -42,6 +42,24 @@ public class BackToGymTests
         back.Lines[4].Reason.Said().ShouldContain("by feel");
     }
 
+    /// <summary>From 12 kg down dumbbells come by the kilogram, above it plates by two and a half; less than one is none.</summary>
+    [Theory]
+    [Trait("source", "common practice")]
+    [InlineData("20 kg", 13.9, 12.5)]
+    [InlineData("17 kg", 11.8, 11)]
+    [InlineData("17.5 kg", 12.2, 12)]
+    [InlineData("1 kg", 0.7, 1)]
+    public void Loads_go_down_to_what_a_gym_has(string load, double less, double rounded)
+    {
+        // A year away: the ramp begins at seven tenths.
+        var back = new BackToGym(Trade.Shipped).Plan(
+            $"Bench press 3x8 {load}",
+            new TimeAtHome(52, 0, ImmutableDictionary<string, double>.Empty)
+        );
+
+        back.Lines[0].LoadsKg[0].ShouldBe(rounded, $"about {less}");
+    }
+
     [Fact]
     public void It_is_a_gym_program_that_can_be_read_again()
     {

@@ -86,6 +86,26 @@ public class LossFiguresTests
         }
     }
 
+    /// <summary>A pair of sevens is next to a pair of sixes, a pair of eights is not; nor is anything where no weight is named.</summary>
+    [Theory]
+    [InlineData("2x 7 kg dumbbell", 6.0, true)]
+    [InlineData("2x 5 kg dumbbell", 6.0, true)]
+    [InlineData("2x 8 kg dumbbell", 6.0, false)]
+    [InlineData("2x 7 kg dumbbell", null, false)]
+    public void The_next_weight_on_the_rack_is_taken_for_a_small_muscle(string kit, double? named, bool taken)
+    {
+        double Score(double worth)
+        {
+            var rules = Trade.Shipped.Match with { Resistance = Trade.Shipped.Match.Resistance with { NextWeight = worth } };
+            var at = new ClientAtPlace(Examples.ClientB, Examples.KitOf(kit), Trade.Shipped with { Match = rules });
+            var line = Line("dumbbell-lateral-raise", new WantedEffort(17, 19, 2));
+            line = line with { Line = line.Line with { Load = named is { } kg ? new PlannedLoad(kg, Pieces: 2) : null } };
+            return new ResistanceMatch(at).Best(Examples.Exercise("dumbbell-lateral-raise"), line).Best!.Score;
+        }
+
+        (Score(1) > Score(0) + 1e-6).ShouldBe(taken);
+    }
+
     /// <summary>Curls with bottles are no work for somebody who has a band; without one they stay, slow and squeezed.</summary>
     [Theory]
     [Trait("source", "common practice")]

@@ -54,6 +54,17 @@ public class LineEvidenceTests
         Kg("Weighted pull-up 5x5 20 kg").ShouldBeGreaterThan(Kg("Weighted pull-up 5x5"));
     }
 
+    /// <summary>What says nothing of a maximum: time, open sets, many reps, a small muscle, a stack.</summary>
+    [Theory]
+    [InlineData("Back squat 3x15 60 kg", true)]
+    [InlineData("Back squat 3x16 60 kg", false)]
+    [InlineData("Back squat 3xAMRAP 60 kg", false)]
+    [InlineData("Back squat 3x30 s 60 kg", false)]
+    [InlineData("Leg press 3x8 60 kg", false)]
+    [InlineData("Lying triceps extension 3x8 30 kg", false)]
+    public void A_line_tells_of_the_maximum_or_it_does_not(string line, bool tells) =>
+        Join(Unknown, line).Client.KnownLifts.Any().ShouldBe(tells);
+
     [Fact]
     public void A_total_says_nothing_of_one_set() => Join(Unknown, "Pull-ups 30 total").Client.KnownLifts.ShouldBeEmpty();
 

@@ -73,6 +73,18 @@ public class PlanDecisionsTests
     }
 
     [Fact]
+    public void A_choice_for_one_line_leaves_the_others_and_the_last_one_counts()
+    {
+        var other = new CoachChoice(new LineKey(2), "row", LineRole.Main);
+        var chosen = Request with { Choices = [new CoachChoice(new LineKey(1), "dip"), other, new CoachChoice(new LineKey(1), "push-up")] };
+
+        PlanDecisions
+            .Take(chosen, Standing, new SetRole(new LineKey(1), LineRole.Accessory))
+            .Choices.ShouldBe([other, new CoachChoice(new LineKey(1), "push-up", LineRole.Accessory)]);
+        PlanDecisions.Take(chosen, Standing, new LeaveToEngine(new LineKey(1))).Choices.ShouldBe([other]);
+    }
+
+    [Fact]
     public void An_exercise_left_out_leaves_pairs_too()
     {
         var chosen = Request with
