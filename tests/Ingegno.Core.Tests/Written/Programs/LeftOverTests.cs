@@ -10,6 +10,7 @@ public class LeftOverTests
     [InlineData("OHP 3x8 +2.5kg from last week", "from last week; +2.5 kg")]
     [InlineData("Squat 3x5 +2.5kg", "+2.5 kg")]
     [InlineData("Machine row 3x10 plate 8", "plate 8")]
+    [InlineData("Russian twist 3x20 plate 10 kg", null)] // held, and no pin of a stack
     [InlineData("Preacher curl 3x10 + 5 half reps", "+ 5 half reps")]
     [InlineData("Pull-ups: 4 sets, stop 2 short of failure", null)] // "of" says nothing once the rest is read
     [InlineData("DL 1x5 @140 then 3x5 @120", null)]

@@ -147,7 +147,7 @@ internal static class DoseAssembly
     /// doubt. Behind an @ it may as well be a share where a bar is lifted, or an effort.</summary>
     private static bool LoadAssumed(LineDraft draft, List<SetGroup> groups, Exercise exercise)
     {
-        bool MayBeOther(BareFigure bare) => bare.Signed && (bare.Value.From <= MostEffort || IsLiftOfTheBar(exercise));
+        bool MayBeOther(BareFigure bare) => bare.Signed && (bare.Value.From <= LoadReader.MostEffort || IsLiftOfTheBar(exercise));
 
         var least = draft.Bare.Count > 1 ? LeastOfSeveral : LeastLoad;
         if (
@@ -179,9 +179,6 @@ internal static class DoseAssembly
     private const double LeastLoad = 4;
 
     private const double LeastOfSeveral = 20;
-
-    /// <summary>Highest effort on the scale of ten.</summary>
-    private const double MostEffort = 10;
 
     /// <summary>A time beside reps is a rest; without them it is how long to hold.</summary>
     private static void SettleDurations(LineDraft draft, List<SetGroup> groups, bool holds, ref Span? rest)

@@ -116,7 +116,7 @@ internal static class LoadReader
         LeastShare = 30;
 
     /// <summary>Highest effort on the scale of ten.</summary>
-    private const double MostEffort = 10;
+    public const double MostEffort = 10;
 
     /// <summary>A unit of mass.</summary>
     public static bool IsUnit(LineToken token) => token.Text is "kg" or "kgs" or "kilos" or "kilo" or "lb" or "lbs" or "pounds";

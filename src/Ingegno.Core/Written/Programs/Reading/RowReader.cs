@@ -63,7 +63,7 @@ internal static class RowReader
                 continue;
             }
 
-            if (OnTheStack(at, draft) is { } plate)
+            if (OnTheStack(at, row, draft) is { } plate)
             {
                 Flush();
                 draft.Notes.Add(plate);
@@ -123,14 +123,17 @@ internal static class RowReader
         }
     }
 
-    /// <summary>"Machine row 3x10 plate 8": where the pin of a stack sits, and no weight. Such stacks have some twenty plates.</summary>
-    private static string? OnTheStack(TokenCursor at, LineDraft draft)
+    /// <summary>"Machine row 3x10 plate 8": where the pin of a stack sits, and no weight. Such stacks have some twenty plates; a twist with plate 10 holds
+    /// ten kilograms.</summary>
+    private static string? OnTheStack(TokenCursor at, string row, LineDraft draft)
     {
         if (
             !draft.HasDose
             || !at.Now.Is("plate")
             || at.Ahead(1) is not { IsWhole: true, Value: >= 1 and <= 30 } number
             || LoadReader.IsUnit(at.Ahead(2))
+            || at.Ahead(2).Text is "x" or "*"
+            || !OfStacks.Any(w => row.Contains(w, StringComparison.OrdinalIgnoreCase))
         )
         {
             return null;
@@ -139,6 +142,8 @@ internal static class RowReader
         at.At += 2;
         return $"plate {number.Value:0}";
     }
+
+    private static readonly string[] OfStacks = ["machine", "cable", "pulldown", "pull down", "leg press"];
 
     /// <summary>"Add 2.5 kg if last week was ok" is about the next time: said beside the dose, to the next comma or bracket.</summary>
     private static void Aside(TokenCursor at, LineDraft draft)
