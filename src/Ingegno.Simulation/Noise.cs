@@ -3,17 +3,16 @@ namespace Ingegno.Simulation;
 /// <summary>Noise from a seed: the same seed gives the same trainee, whatever else runs.</summary>
 public sealed class Noise(int seed)
 {
-    private ulong _state = ((ulong)(uint)seed * 0x9E3779B97F4A7C15UL) + 0xD1B54A32D192ED03UL;
+    private const ulong Step = 0x9E3779B97F4A7C15UL;
+
+    // Stirred once: else the numbers of a seed are those of its neighbour, one further on.
+    private ulong _state = Stirred(((ulong)(uint)seed * Step) + 0xD1B54A32D192ED03UL);
 
     /// <summary>Uniform in [0, 1).</summary>
     public double Next()
     {
-        // SplitMix64: small, and the same on every machine and runtime.
-        _state += 0x9E3779B97F4A7C15UL;
-        var z = _state;
-        z = (z ^ (z >> 30)) * 0xBF58476D1CE4E5B9UL;
-        z = (z ^ (z >> 27)) * 0x94D049BB133111EBUL;
-        return ((z ^ (z >> 31)) >> 11) * (1.0 / (1UL << 53));
+        _state += Step;
+        return (Stirred(_state) >> 11) * (1.0 / (1UL << 53));
     }
 
     /// <summary>Normal with mean 0 and the given standard deviation (Box and Muller 1958).</summary>
@@ -27,5 +26,13 @@ public sealed class Noise(int seed)
     {
         ArgumentNullException.ThrowIfNull(values);
         return values[(int)(Next() * values.Count)];
+    }
+
+    /// <summary>SplitMix64 (Steele, Lea and Flood 2014): small, and the same on every machine and runtime.</summary>
+    private static ulong Stirred(ulong z)
+    {
+        z = (z ^ (z >> 30)) * 0xBF58476D1CE4E5B9UL;
+        z = (z ^ (z >> 27)) * 0x94D049BB133111EBUL;
+        return z ^ (z >> 31);
     }
 }

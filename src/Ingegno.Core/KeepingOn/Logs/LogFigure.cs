@@ -7,10 +7,14 @@ namespace Ingegno.Core.KeepingOn.Logs;
 /// <param name="Times">How often it counts: 3x12 is three times twelve.</param>
 /// <param name="Unit">The letters behind it; empty when there are none.</param>
 /// <param name="Marked">"@", "with" or "at" stand before it, as before a load.</param>
+/// <param name="Reserve">What was left in that set; null when it is not said of this one.</param>
 /// <param name="Last">No figure follows.</param>
 /// <param name="Start">Where it starts in the text.</param>
-internal sealed record LogFigure(double Value, int Times, string Unit, bool Marked, bool Last, int Start)
+internal sealed record LogFigure(double Value, int Times, string Unit, bool Marked, int? Reserve, bool Last, int Start)
 {
+    /// <summary>Nobody does more sets of an exercise: what stands before the cross is then the reps.</summary>
+    private const int MostSets = 6;
+
     /// <summary>The figures of a text, in its order.</summary>
     public static IEnumerable<LogFigure> In(string text)
     {
@@ -35,9 +39,18 @@ internal sealed record LogFigure(double Value, int Times, string Unit, bool Mark
 
             if (after + 1 < text.Length && text[after] is 'x' or '*' && NextDigit(text, after + 1) is { } next)
             {
-                times = (int)Math.Min(value, 30);
+                var first = value;
                 (value, end) = Read(text, next);
+                (times, value) =
+                    first > MostSets && value is >= 1 and <= MostSets ? ((int)value, first) : ((int)Math.Min(first, 30), value);
                 after = end;
+            }
+
+            int? reserve = null;
+            if (after + 1 < text.Length && text[after] == LogPhrases.Reserve)
+            {
+                var (left, behind) = Read(text, after + 1);
+                (reserve, end, after) = ((int)Math.Min(left, 10), behind, behind);
             }
 
             var unitEnd = after;
@@ -46,7 +59,7 @@ internal sealed record LogFigure(double Value, int Times, string Unit, bool Mark
                 unitEnd++;
             }
 
-            found.Add(new LogFigure(value, times, text[after..unitEnd], marked, false, i));
+            found.Add(new LogFigure(value, times, text[after..unitEnd], marked, reserve, false, i));
             i = end - 1;
         }
 

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.Catalogue;
@@ -125,7 +126,8 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
         {
             var ends =
                 i == text.Length
-                || text[i] is ';' or ',' or '!' or '\n'
+                || text[i] is ';' or '!' or '\n'
+                || (text[i] == ',' && !OtherSide(text.AsSpan(i + 1)))
                 || (text[i] == '.' && !(i > 0 && char.IsAsciiDigit(text[i - 1]) && i + 1 < text.Length && char.IsAsciiDigit(text[i + 1])));
             var and =
                 !ends
@@ -142,6 +144,17 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
         }
     }
 
+    /// <summary>"left 12, right 10" is one set.</summary>
+    private static bool OtherSide(ReadOnlySpan<char> rest)
+    {
+        var after = rest.TrimStart();
+        var side =
+            after.StartsWith("right", StringComparison.OrdinalIgnoreCase) ? 5
+            : after.StartsWith("left", StringComparison.OrdinalIgnoreCase) ? 4
+            : 0;
+        return side > 0 && after[side..].TrimStart() is [>= '0' and <= '9', ..];
+    }
+
     private Draft? Placed(string piece, LogWords words, List<Draft> before)
     {
         if (words.Name.Length == 0 || (words.IsEmpty && !words.Skipped && words.InsteadOf is null))
@@ -153,11 +166,11 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
         {
             var taken = trade.Names.Read(words.Name).Exercise;
             var planned = instead.Length > 0 ? Find(instead, before) : Open(before, taken);
-            return planned is { } at && taken is not null ? new Draft(piece, at.Line, at.Home, taken.Id, words, true) : null;
+            return planned is { } at && taken is not null ? new Draft(piece, at.Line, at.Home, taken.Id, words, true, trade) : null;
         }
 
         return Find(words.Name, before) is { } found
-            ? new Draft(piece, found.Line, found.Home, found.Home.ExerciseId, words, found.Sure)
+            ? new Draft(piece, found.Line, found.Home, found.Home.ExerciseId, words, found.Sure, trade)
             : null;
     }
 
@@ -248,7 +261,7 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
         return true;
     }
 
-    private sealed class Draft(string source, HomeLine line, HomeExercise home, string exerciseId, LogWords words, bool sure)
+    private sealed class Draft(string source, HomeLine line, HomeExercise home, string exerciseId, LogWords words, bool sure, Trade trade)
     {
         public HomeLine Line => line;
 
@@ -263,7 +276,15 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
         public List<LogWords> More { get; } = [];
 
         public MessagePart Part() =>
-            new(source, line.Gym.Key, home.ExerciseId, exerciseId, words.Skipped ? string.Empty : Text(), words.Skipped, sure);
+            new(
+                source,
+                line.Gym.Key,
+                home.ExerciseId,
+                exerciseId,
+                words.Skipped ? string.Empty : Text(),
+                words.Skipped,
+                sure && IsMeasured
+            );
 
         private string Text()
         {
@@ -279,8 +300,16 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
                 return string.Empty;
             }
 
-            var load = all.Select(w => w.LoadKg).FirstOrDefault(l => l is not null);
-            var rir = all.Select(w => w.Rir).LastOrDefault(r => r is not null);
+            var reserves = all.SelectMany(w => w.Reserves).ToList();
+            if (reps.Count == 1 && words.EverySet && !home.Dose.PerSide) // "10 each" of one side at a time are ten a side
+            {
+                (reps, reserves) = ([.. Enumerable.Repeat(reps[0], home.Dose.Sets)], [.. Enumerable.Repeat(reserves[0], home.Dose.Sets)]);
+            }
+
+            var weighed = all.Find(w => w.LoadKg is not null);
+            var effort = weighed is null ? null : EffortOf(weighed);
+            var load = effort is null && weighed?.LoadKg is { } kg ? InBothHands(kg) : (double?)null;
+            var rir = all.Select(w => w.Rir).LastOrDefault(r => r is not null) ?? effort;
             var lastHard = all.Exists(w => w.LastSetHard);
             var pain = Pain ?? all.Find(w => w.Pain is not null);
             ImmutableArray<LoggedSet> sets =
@@ -291,7 +320,7 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
                         {
                             Reps = r,
                             LoadKg = load,
-                            Rir = lastHard ? (i == reps.Count - 1 ? 0 : rir ?? 1) : rir,
+                            Rir = reserves[i] ?? (lastHard ? (i == reps.Count - 1 ? 0 : rir ?? 1) : rir),
                             Pain = i == reps.Count - 1 ? pain?.Pain : null,
                             PainJoint = i == reps.Count - 1 ? pain?.Where : null,
                             Sharp = i == reps.Count - 1 && pain is { Sharp: true },
@@ -300,6 +329,30 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
             ];
             return LogShorthand.Write(sets);
         }
+
+        /// <summary>Seconds of what is counted, or reps of what is held, are asked.</summary>
+        private bool IsMeasured =>
+            !words.InSeconds || exerciseId != home.ExerciseId || trade.Catalogue.Find(exerciseId) is null or { Measure: Measure.Seconds };
+
+        /// <summary>Reps in reserve that a bare "@8" stands for: an effort where nothing is held, or nothing of about that weight; null for a load.</summary>
+        private int? EffortOf(LogWords said) =>
+            said is { LoadIsBare: true, LoadKg: { } figure and >= LeastEffort and <= 10 }
+            && (home.ExternalKg <= 0 || Math.Abs(home.ExternalKg - InBothHands(figure)) > home.ExternalKg / 3)
+                ? (int)Math.Floor(10 - figure)
+                : null;
+
+        /// <summary>Of a pair the weight of one is said: nearer to the plan twice than once.</summary>
+        private double InBothHands(double kg) =>
+            exerciseId == home.ExerciseId
+            && trade
+                .Catalogue.Find(exerciseId)
+                ?.Setups.FirstOrDefault(s => s.Id == home.SetupId)
+                ?.Load.External?.From.Contains(LoadSource.Pair) == true
+            && Math.Abs((2 * kg) - home.ExternalKg) < Math.Abs(kg - home.ExternalKg)
+                ? 2 * kg
+                : kg;
+
+        private const double LeastEffort = 5;
     }
 
     internal static bool SaysAsPlanned(string text) => AsPlanned.Any(p => text.Contains(p, StringComparison.Ordinal));

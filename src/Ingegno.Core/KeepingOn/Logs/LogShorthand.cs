@@ -17,7 +17,7 @@ public sealed record ReadSets(ImmutableArray<LoggedSet> Sets, Reason? Error);
 /// <summary>
 /// Reads the sets of an exercise as a coach types them: <c>12,11,10 @8kg r1</c>. Reps, or seconds of a hold, one figure a set, or
 /// <c>3x12</c>; <c>@8kg</c> after all of them, or after one (<c>12@8,10@6</c>); <c>r1</c> for reps in reserve, of all sets or in turn
-/// (<c>r2,1,0</c>); <c>p3 knee</c> for pain, <c>sharp</c> where it was. A pound figure is written <c>@18lb</c>.
+/// (<c>r2,1,0</c>, <c>r2,-,0</c> where one was not noted); <c>p3 knee</c> for pain, <c>sharp</c> where it was. A pound figure is written <c>@18lb</c>.
 /// </summary>
 public static partial class LogShorthand
 {
@@ -33,7 +33,11 @@ public static partial class LogShorthand
     [GeneratedRegex(@"\s@\s*(?<load>[0-9]+(?:\.[0-9]+)?)\s*(?<unit>kg|lb)?(?![0-9.])", RegexOptions.IgnoreCase, Patterns.TimeoutMs)]
     private static partial Regex Load();
 
-    [GeneratedRegex(@"\b(?:rir|r)\s*(?<rir>[0-9]{1,2}(?:\s*,\s*[0-9]{1,2})*)\b", RegexOptions.IgnoreCase, Patterns.TimeoutMs)]
+    [GeneratedRegex(
+        @"\b(?:rir|r)\s*(?<rir>(?:[0-9]{1,2}|-)(?:\s*,\s*(?:[0-9]{1,2}|-))*)(?![0-9a-z])",
+        RegexOptions.IgnoreCase,
+        Patterns.TimeoutMs
+    )]
     private static partial Regex Reserve();
 
     [GeneratedRegex(
@@ -77,7 +81,13 @@ public static partial class LogShorthand
             );
         }
 
-        var rirs = reserve is null ? [] : reserve.Groups["rir"].Value.Split(',', StringSplitOptions.TrimEntries).Select(Number).ToArray();
+        var rirs = reserve is null
+            ? []
+            : reserve
+                .Groups["rir"]
+                .Value.Split(',', StringSplitOptions.TrimEntries)
+                .Select(r => r == "-" ? (int?)null : Number(r))
+                .ToArray();
         return sets.Count == 0 ? Fault(Reason.Of("log.no-reps"))
             : sets.Any(s => s.Reps > 500) ? Fault(Reason.Of("log.reps-range"))
             : sets.Any(s => s.LoadKg > 500) ? Fault(Reason.Of("log.load-range"))
@@ -116,9 +126,9 @@ public static partial class LogShorthand
         var load = sameLoad && sets[0].LoadKg is { } kg ? $" @{Words.Number(kg, 2)}kg" : string.Empty;
         var rirs = sets.Select(s => s.Rir).ToList();
         var reserve =
-            rirs.Any(r => r is null) ? string.Empty
+            rirs.TrueForAll(r => r is null) ? string.Empty
             : rirs.Distinct().Count() == 1 ? $" r{rirs[0]}"
-            : $" r{string.Join(',', rirs)}";
+            : $" r{string.Join(',', rirs.Select(r => r?.ToString(CultureInfo.InvariantCulture) ?? "-"))}";
         var worst = sets.Where(s => s.Pain is > 0).MaxBy(s => s.Pain);
         var pain = worst is null
             ? string.Empty

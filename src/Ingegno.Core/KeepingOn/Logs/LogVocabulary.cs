@@ -129,6 +129,9 @@ internal static class LogVocabulary
         "passed on",
     ];
 
+    /// <summary>Words behind a figure that holds for every set.</summary>
+    public static readonly ImmutableArray<string> EverySet = ["each", "each set", "every set", "all sets", "all three", "across"];
+
     /// <summary>Words that belong to no name.</summary>
     public static readonly ImmutableHashSet<string> Beside =
     [
@@ -156,6 +159,9 @@ internal static class LogVocabulary
         "on",
         "to",
         "each",
+        "every",
+        "three",
+        "across",
         "side",
         "per",
         "leg",

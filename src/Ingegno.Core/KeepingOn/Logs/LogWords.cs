@@ -16,7 +16,19 @@ internal sealed record LogWords
 
     public ImmutableArray<int> Reps { get; private init; } = [];
 
+    /// <summary>One figure stands for every set: "12 each".</summary>
+    public bool EverySet { get; private init; }
+
+    /// <summary>What was left in each of those sets; null where it is not said of that one.</summary>
+    public ImmutableArray<int?> Reserves { get; private init; } = [];
+
     public double? LoadKg { get; private init; }
+
+    /// <summary>The load is a bare figure behind "@": what is held tells whether it is an effort.</summary>
+    public bool LoadIsBare { get; private init; }
+
+    /// <summary>Seconds were written behind the figures.</summary>
+    public bool InSeconds { get; private init; }
 
     public int? Rir { get; private init; }
 
@@ -44,7 +56,8 @@ internal sealed record LogWords
 
     public static LogWords Of(string piece)
     {
-        var text = $" {piece.ToLowerInvariant().Replace("'", string.Empty, StringComparison.Ordinal).Replace('(', ' ').Replace(')', ' ')} ";
+        var text = piece.ToLowerInvariant().Replace("'", string.Empty, StringComparison.Ordinal);
+        text = $" {LogPhrases.InFigures(text).Replace('(', ' ').Replace(')', ' ')} ";
         if (Session(text) is { } whole)
         {
             return new LogWords { SessionEffort = whole };
@@ -61,13 +74,17 @@ internal sealed record LogWords
         left = effort.Words is null ? left : left.Replace($" {effort.Words} ", " ", StringComparison.Ordinal);
         var figures = Figures(left, hurting);
         var instead = Instead(left);
-        var skipped = LogVocabulary.Skips.Any(s => Has(left, s)) || (Has(left, "no") && figures.Reps.IsEmpty && !hurting);
+        var skipped = LogVocabulary.Skips.Any(s => Has(left, s)) || (Has(left, "no") && figures.Sets.IsEmpty && !hurting);
         return new LogWords
         {
             Name = NameIn(Unhurt(instead is { Length: > 0 } ? left[..left.IndexOf(" instead", StringComparison.Ordinal)] : left, hurting)),
             NameAfterFigures = AfterFigures(left),
-            Reps = figures.Reps,
+            Reps = [.. figures.Sets.Select(s => s.Reps)],
+            Reserves = [.. figures.Sets.Select(s => s.Left)],
+            InSeconds = figures.InSeconds,
+            EverySet = LogVocabulary.EverySet.Any(e => Has(left, e)),
             LoadKg = figures.LoadKg,
+            LoadIsBare = figures.LoadIsBare,
             Rir = reserve ?? (effort.Words is null ? null : effort.Rir),
             LastSetHard = lastHard,
             Pain = hurting ? figures.Pain ?? 3 : null,
@@ -167,9 +184,18 @@ internal sealed record LogWords
             : null;
     }
 
-    private static (ImmutableArray<int> Reps, double? LoadKg, int? Pain) Figures(string text, bool hurting)
+    private sealed record FiguresSaid(
+        ImmutableArray<(int Reps, int? Left)> Sets,
+        double? LoadKg,
+        bool LoadIsBare,
+        bool InSeconds,
+        int? Pain
+    );
+
+    private static FiguresSaid Figures(string text, bool hurting)
     {
-        var reps = ImmutableArray.CreateBuilder<int>();
+        var sets = new List<(int Reps, int? Left)>();
+        var (bare, inSeconds) = (false, false);
         double? load = null;
         int? pain = null;
         var from = hurting
@@ -184,6 +210,7 @@ internal sealed record LogWords
             var unit = number.Unit;
             if (unit is "kg" or "kgs" or "kilos" or "lb" or "lbs" or "pounds" || number.Marked)
             {
+                bare = load is null ? unit.Length == 0 && text[..number.Start].TrimEnd().EndsWith('@') : bare;
                 load ??= Math.Round(number.Value * (unit.StartsWith('l') || unit.StartsWith('p') ? Units.KgPerPound : 1), 2);
             }
             else if (hurting && number.Value <= 10 && number.Last && number.Start > from)
@@ -192,12 +219,15 @@ internal sealed record LogWords
             }
             else if (number.Value is >= 0 and <= 500 && number.Value % 1 == 0)
             {
-                reps.AddRange(Enumerable.Repeat((int)number.Value, Math.Clamp(number.Times, 1, 10)));
+                inSeconds |= unit is "s" or "sec" or "secs" or "seconds";
+                sets.AddRange(Enumerable.Repeat(((int)number.Value, number.Reserve), Math.Clamp(number.Times, 1, 10)));
             }
         }
 
-        return (reps.Count > 30 ? reps.ToImmutable()[..30] : reps.ToImmutable(), load, pain);
+        return new FiguresSaid([.. sets.Take(MostSets)], load, bare, inSeconds, pain);
     }
+
+    private const int MostSets = 30;
 
     private static int? Whole(string word) =>
         word.Length is > 0 and < 4 && word.All(char.IsAsciiDigit) ? int.Parse(word, CultureInfo.InvariantCulture) : null;

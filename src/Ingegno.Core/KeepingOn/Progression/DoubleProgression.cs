@@ -26,12 +26,6 @@ public static class DoubleProgression
     /// <summary>Pain from here on stops the exercise.</summary>
     public const int StoppingPain = 5;
 
-    /// <summary>
-    /// Largest step of system load that needs no more than the top of the zone: ACSM position stand 2009,
-    /// "Progression Models in Resistance Training", 2–10 %.
-    /// </summary>
-    public const double LargestFreeStep = 0.10;
-
     /// <summary>More in reserve than planned from which a line was too easy.</summary>
     private const double TooMuchInReserve = 1.5;
 

@@ -21,9 +21,6 @@ internal sealed class HarderSteps(ProposalWriter say)
     /// <summary>Past four sets another exercise does more (common practice: 2–6, mostly 3–4).</summary>
     private const int MostSets = 4;
 
-    /// <summary>Reps in reserve beyond those planned from which a line is far too easy.</summary>
-    public const double MuchToSpare = 2;
-
     /// <summary>Loads nearer to one another than this are one to a client.</summary>
     private const double LeastStepUp = 1.01;
 
@@ -51,7 +48,7 @@ internal sealed class HarderSteps(ProposalWriter say)
             return say.Make(Decision.MoreSets, Reason.Of("harder.unstick-set", flat), more, flag: true);
         }
 
-        return say.Context is { Harder: { } harder, Up: var up } && (up is null || up.Step <= say.Context.Rules.Steps.Free)
+        return say.Context is { Harder: { } harder, Up: var up } && (up is null || say.Context.Rules.Steps.IsFree(up.Step))
             ? To(
                 say.Make(
                     Decision.NextRung,
@@ -108,7 +105,7 @@ internal sealed class HarderSteps(ProposalWriter say)
         }
 
         var here = say.Here;
-        var easy = over >= MuchToSpare;
+        var easy = over >= say.Context.Rules.FarOff.Over;
         var heavier = say.Context.Loads.Where(l => l.SystemKg > here.SystemKg * LeastStepUp).OrderBy(l => l.SystemKg).ToList();
         if (heavier.Count > 0 && say.Context.Exercise.Strength is { } strength)
         {
@@ -151,7 +148,7 @@ internal sealed class HarderSteps(ProposalWriter say)
             return null;
         }
 
-        if (say.Context.Up is not { } up || up.Step <= say.Context.Rules.Steps.Free || say.Dose.Zone is not { IsOpen: false } zone)
+        if (say.Context.Up is not { } up || say.Context.Rules.Steps.IsFree(up.Step) || say.Dose.Zone is not { IsOpen: false } zone)
         {
             return NextRung(harder, because);
         }
@@ -241,7 +238,7 @@ internal sealed class HarderSteps(ProposalWriter say)
         var zone = say.Dose.Zone!;
         var wanted = zone.IsOpen ? 8 : zone.Min;
         var needed = RepMaxCurve.RepsToEarn(here.SystemKg, heavier.SystemKg, wanted + say.Dose.Rir, curve) - say.Dose.Rir;
-        if (step > DoubleProgression.LargestFreeStep && reps < needed)
+        if (!say.Context.Rules.Steps.IsFree(step) && reps < needed)
         {
             return _past.ShortPastZone(reps)
                 ?? (

@@ -178,7 +178,7 @@ public sealed class NextSession(Trade trade)
                 ? (zone ?? target).Min + home.Dose.Rir
                 : int.MaxValue;
         var up = others.Where(o => o.Step > rules.Least && (o.Step <= rules.Earned || Demand.Reps(o.Demand) >= wanted)).ToList();
-        return up.Where(o => o.Step <= rules.Free)
+        return up.Where(o => rules.IsFree(o.Step))
                 .OrderByDescending(o => o.Exercise.Id == exercise.Harder)
                 .ThenByDescending(o => o.Exercise.Familiarity)
                 .ThenBy(o => o.Step)

@@ -42,7 +42,7 @@ internal sealed class PastZoneSteps(ProposalWriter say)
             return faster;
         }
 
-        return over >= HarderSteps.MuchToSpare && !say.Dose.Timed
+        return FarTooEasy(over) && !say.Dose.Timed
             ? say.Make(Decision.Change, Reason.Of("past-zone.change"), say.Dose, flag: true) with
             {
                 Otherwise = WithoutChange(more, longer, over),
@@ -53,7 +53,7 @@ internal sealed class PastZoneSteps(ProposalWriter say)
     /// <summary>What is left where no other exercise serves: a shorter rest, or one set fewer with more reps.</summary>
     private Proposal WithoutChange(Dose more, bool longer, double over)
     {
-        if (over >= HarderSteps.MuchToSpare && say.Dose.RestSeconds - ProposalWriter.RestStep >= ShortestRest)
+        if (FarTooEasy(over) && say.Dose.RestSeconds - ProposalWriter.RestStep >= ShortestRest)
         {
             var rest = say.Dose.RestSeconds - ProposalWriter.RestStep;
             return say.Make(
@@ -66,7 +66,7 @@ internal sealed class PastZoneSteps(ProposalWriter say)
             );
         }
 
-        if (over >= HarderSteps.MuchToSpare && longer)
+        if (FarTooEasy(over) && longer)
         {
             return _tempo.Within(more) is { } fewer
                 ? say.Make(Decision.MoreReps, Reason.Of("past-zone.set-less"), fewer)
@@ -91,7 +91,8 @@ internal sealed class PastZoneSteps(ProposalWriter say)
     /// <summary>Half a minute less rest, where the sets are not meant heavy, there is rest to give and reps were left over; null otherwise.</summary>
     /// <param name="over">Reps in reserve beyond what was planned.</param>
     public Proposal? Denser(double over) =>
-        over is >= DenserFrom and < HarderSteps.MuchToSpare
+        over >= DenserFrom
+        && !FarTooEasy(over)
         && say.Dose is { Timed: false, Zone: { IsOpen: false, Max: > DosePrescriber.HeavyReps } }
         && say.Dose.RestSeconds - ProposalWriter.RestStep >= ShortestRest
             ? say.Make(
@@ -104,6 +105,8 @@ internal sealed class PastZoneSteps(ProposalWriter say)
                 }
             )
             : null;
+
+    private bool FarTooEasy(double over) => over >= say.Context.Rules.FarOff.Over;
 
     /// <summary>Reps in reserve beyond those planned from which rests may shorten: who has just what was asked needs them.</summary>
     private const double DenserFrom = 0.5;

@@ -35,7 +35,14 @@ public sealed record AwayRule(int FromDays, double Share, int SetsLess = 0, bool
 /// <param name="Least">Less than this is no step.</param>
 /// <param name="Free">Up to here a full zone is enough.</param>
 /// <param name="Earned">Up to here reps earn it.</param>
-public sealed record StepRules(double Least, double Free, double Earned);
+public sealed record StepRules(double Least, double Free, double Earned)
+{
+    /// <summary>Nobody measures a step closer: from 20 to 22 kg is a tenth, whatever binary fractions make of it.</summary>
+    private const double Hair = 1e-9;
+
+    /// <summary>A full zone is enough for the step (ACSM position stand 2009, "Progression Models in Resistance Training": 2–10 %).</summary>
+    public bool IsFree(double step) => step <= Free + Hair;
+}
 
 /// <summary>A load that was far off.</summary>
 /// <param name="Over">Reps in reserve beyond the planned from which it goes as far as the log says.</param>

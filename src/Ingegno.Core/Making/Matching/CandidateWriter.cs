@@ -150,6 +150,7 @@ public sealed class CandidateWriter(ClientAtPlace at)
         var asked = new DoseQuestion(line.Line, exercise, line.Effort, loaded.Reps, loaded.Techniques, line.Approach)
         {
             AsNamed = loaded.AsNamed,
+            Loaded = loaded.External.MassKg > 0,
         };
         var dose = DosePrescriber.Prescribe(asked, at.Client, at.Trade);
         var (lighter, easier) = (Lighter(exercise, loaded), Easier(exercise));

@@ -35,7 +35,7 @@ public static class DosePrescriber
         var (line, home, effort, expected, techniques, approach) = asked;
         var rest = line.RestSeconds ?? trade.Dose.UsualRest(client.Goal, line.Target);
         var repsToFailure = expected?.Mid;
-        var standard = home.Measure == Measure.Reps && !line.Target.IsOpen ? approach.Standard(home.Rung) : null;
+        var standard = home.Measure == Measure.Reps && !line.Target.IsOpen && !asked.Loaded ? approach.Standard(home.Rung) : null;
         var power = home.IsForPower && trade.Catalogue.Find(line.ExerciseId) is { IsForPower: true };
         var explosive = !power && IsExplosive(line, home, client, effort, repsToFailure, trade.Dose);
         var (wanted, reason) =
@@ -50,7 +50,7 @@ public static class DosePrescriber
             timed || explosive || power || unchanged || expected is null
                 ? wanted
                 : KeptTarget.Of(wanted, expected, WorkingSets(line), rest, effort.Rir, trade);
-        target = target == line.Target || timed || standard is not null ? target : KeptTarget.Narrow(target, trade.Dose.Kept);
+        target = target == line.Target || timed ? target : KeptTarget.Narrow(target, trade.Dose.Kept);
         var zone = timed || explosive || power || line.Timed || wanted.Max > line.Target.Max || line.Target.IsOpen ? null : line.Target;
         var perSide = home.Sides == Sides.Unilateral;
         techniques = explosive ? [.. techniques, trade.Techniques.First(t => t.Explosive)] : techniques;
@@ -167,7 +167,7 @@ public static class DosePrescriber
         var able = repsToFailure is { } reps ? Math.Max(1, (int)Math.Floor(reps) - effort.Rir) : standard;
         return able >= standard
             ? (new SetTarget(standard, standard), Reason.Of("dose.standard", ("standard", standard)))
-            : (new SetTarget(able, standard), Reason.Of("dose.to-standard", ("standard", standard)));
+            : (new SetTarget(able, able), Reason.Of("dose.to-standard", ("standard", standard)));
     }
 
     /// <summary>What the target is worked out from.</summary>

@@ -24,4 +24,7 @@ public sealed record DoseQuestion(
 {
     /// <summary>It is the exercise of the line itself at the load that the line names: its reps are the coach's.</summary>
     public bool AsNamed { get; init; }
+
+    /// <summary>Something is held, worn or stretched: the way on is the load, and no standard of body-weight steps.</summary>
+    public bool Loaded { get; init; }
 }

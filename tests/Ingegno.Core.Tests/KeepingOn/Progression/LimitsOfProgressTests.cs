@@ -8,6 +8,7 @@ using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
+using static Ingegno.Core.Tests.Progression.FloorPress;
 
 namespace Ingegno.Core.Tests.Progression;
 
@@ -251,54 +252,4 @@ public class LimitsOfProgressTests
         Next(slow, Sets(6, 9, 9, 9), [Load(20)], minutes: 9).Dose.RestSeconds.ShouldBe(90, "there is time for reps");
         Next(slow, Sets(2, 9, 9, 9), [Load(20)], minutes: 0).Decision.ShouldBe(Decision.Repeat, "it is hard enough");
     }
-
-    private static Proposal Next(
-        Dose dose,
-        ImmutableArray<LoggedSet> sets,
-        ImmutableArray<(ReachableLoad, double)>? loads = null,
-        double? minutes = null,
-        string? harder = null,
-        Trade? cost = null,
-        double setSeconds = double.PositiveInfinity
-    ) =>
-        DoubleProgression.Next(
-            new LineKey(1),
-            new ProgressionContext(
-                new HomeExercise
-                {
-                    ExerciseId = "dumbbell-floor-press",
-                    Name = "Floor press",
-                    SetupId = "x",
-                    Setup = "x",
-                    ExternalKg = 20,
-                    Dose = dose,
-                },
-                Examples.Exercise("dumbbell-floor-press"),
-                loads ?? [Load(20)],
-                harder is null ? null : Examples.Exercise(harder),
-                null
-            )
-            {
-                MinutesLeft = minutes,
-                Costs = cost,
-                Techniques = Examples.TechniquesFor("dumbbell-floor-press"),
-                SetSeconds = setSeconds,
-            },
-            sets
-        );
-
-    private static (ReachableLoad, double) Load(double kg) => (new ReachableLoad(kg, $"{kg} kg", [$"{kg}"]), kg);
-
-    private static Dose Dose(int min, int max, int rest) =>
-        new()
-        {
-            Sets = 3,
-            Target = new SetTarget(min, max),
-            Tempo = Tempo.Parse("2-0-1-0"),
-            RestSeconds = rest,
-            Rir = 2,
-        };
-
-    private static ImmutableArray<LoggedSet> Sets(int rir, params int[] reps) =>
-        [.. reps.Select(r => new LoggedSet { Reps = r, Rir = rir })];
 }
