@@ -21,6 +21,9 @@ internal sealed class EasierSteps(ProposalWriter say)
     /// <summary>Expected over wanted reps from which an easier step went too far.</summary>
     private const double TooLight = 1.6;
 
+    /// <summary>Share of the bottom from which the best set was nearly there: a bad day is no reason for a load far too light.</summary>
+    private const double NearlyThere = 0.8;
+
     /// <summary>How far below a tenth lighter a load may lie for a return, as a share.</summary>
     private const double ReturnMayMiss = 0.06;
 
@@ -147,6 +150,18 @@ internal sealed class EasierSteps(ProposalWriter say)
                 ToKg = other.Load.MassKg > 0 ? Math.Round(other.Load.MassKg, 2) : null,
                 ToSetup = other.Setup,
             };
+        }
+
+        if (far && !say.Dose.Target.IsOpen && most >= NearlyThere * say.Dose.Target.Min)
+        {
+            return say.Make(
+                Decision.FewerReps,
+                reason.Then(Reason.Of("ease.nearly-there", ("low", Math.Max(1, fewest)), ("high", Math.Max(1, most)))),
+                say.Dose with
+                {
+                    Target = Done(fewest, most),
+                }
+            );
         }
 
         if (lighter.Count > 0)

@@ -29,6 +29,22 @@ public class BandRigTests
         rep.Force.End.ShouldBe(117 * 0.39 * (1.24615 - (1 / (1.24615 * 1.24615))) / 9.80665, 0.01);
     }
 
+    /// <summary>A tube under the foot runs up on both sides, a loop has two strands anyway; from one hand to the other a tube is single.</summary>
+    [Fact]
+    [Trait("source", "worked by hand")]
+    public void A_tube_is_double_under_the_foot_and_single_between_the_hands()
+    {
+        var tube = Loop13 with { Strands = 1 };
+        var between = new BandLoad(BandRigKind.Between, Start: 0.43, End: 0.72);
+
+        Force(tube, Curl).ShouldBe(Force(Loop13, Curl), 1e-9);
+        Force(tube, Row).ShouldBe(Force(Loop13, Row), 1e-9);
+        Force(tube, between).ShouldBeLessThan(Force(Loop13, between) * 0.9);
+        Force(tube with { Strands = 3 }, Curl).ShouldBeGreaterThan(Force(Loop13, Curl));
+
+        static double Force(BandForceCurve curve, BandLoad load) => BandRig.Rep(curve, load, new BandGrip(AnchorCm: 120), 180).Force.End;
+    }
+
     [Fact]
     public void Feet_apart_grips_short_and_folds_all_pull_harder() =>
         Gen.Select(Gen.Double[0, 40], Gen.Double[0, 20], Gen.Double[150, 200])

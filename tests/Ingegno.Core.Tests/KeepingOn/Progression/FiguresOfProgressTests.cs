@@ -49,6 +49,18 @@ public class FiguresOfProgressTests
         Next(past, Sets(2, reps, reps, reps), [Load(20), Load(24)]).Decision.ShouldBe(decision);
     }
 
+    /// <summary>Eight of ten wanted is a bad day, seven are too heavy: at 10 kg both are good for thirty and more.</summary>
+    [Theory]
+    [InlineData(8, Decision.FewerReps, 20)]
+    [InlineData(7, Decision.StepBack, 10)]
+    public void Nearly_there_keeps_its_load_where_the_next_is_far_too_light(int most, Decision decision, double kg)
+    {
+        var next = Next(Dose(10, 10, rest: 90), Sets(0, most, most - 1, most - 1), [Load(10), Load(20)]);
+
+        (next.Decision, next.ExternalKg).ShouldBe((decision, kg));
+        next.Dose.Target.ShouldBe(kg == 20 ? new SetTarget(7, 8) : new SetTarget(10, 10));
+    }
+
     [Theory]
     [InlineData(3, Decision.MoreSets)]
     [InlineData(4, Decision.TechniqueOn)]

@@ -16,9 +16,8 @@ internal sealed record PackingKind(int Units, double VolumeL, int Count, Immutab
     public static ImmutableArray<PackingKind> Of(IEnumerable<LooseObject> objects, int top, double volumeL) =>
         [
             .. objects
-                .Where(o => o.MassKg >= PackingTable.ResolutionKg / 2 && o.Count > 0 && o.VolumeL <= volumeL + 1e-9)
-                .GroupBy(o => Math.Max(1, PackingTable.ToUnits(o.MassKg)))
-                .Where(mass => mass.Key <= top)
+                .GroupBy(o => PackingTable.ToUnits(o.MassKg))
+                .Where(mass => mass.Key > 0)
                 .SelectMany(mass => OfMass(mass.Key, mass, Math.Min(top / mass.Key, PackingTable.MostPieces), volumeL))
                 .OrderBy(k => k.Members[0].Id, StringComparer.Ordinal),
         ];
