@@ -210,10 +210,12 @@ public static class DoubleProgression
                 );
         }
 
-        // Reps clearly left over count as done in part: too easy is as much a finding as too hard, but a guess of many is a poor one.
+        // Reps clearly left over count as done in part: too easy is as much a finding as too hard, but a guess of many is a poor one, and what
+        // the first set had left the last has not.
         var over = reserve - dose.Rir;
-        var able = over >= TooMuchInReserve ? fewest + (int)(over * context.Rules.FarOff.Trust) : fewest;
-        var spare = working.All(s => s.Rir is null or > 0);
+        int WithSpare(LoggedSet set) => set.Reps + (int)(Math.Max(0, (set.Rir ?? dose.Rir) - dose.Rir) * context.Rules.FarOff.Trust);
+        var able = over >= TooMuchInReserve ? working.Select(WithSpare).DefaultIfEmpty(fewest).Min() : fewest;
+        var spare = working.All(s => s.Rir is null || s.Rir >= Math.Max(1, dose.Rir));
         return able >= top
             ? harder.Raise(able, over)
             : harder.Unstick(history, Reason.Of("done.all")) ?? harder.Reps(Math.Min(able + 1, top), most, spare);

@@ -156,7 +156,7 @@ internal sealed class EasierSteps(ProposalWriter say)
         {
             return say.Make(
                 Decision.FewerReps,
-                reason.Then(Reason.Of("ease.nearly-there", ("low", Math.Max(1, fewest)), ("high", Math.Max(1, most)))),
+                reason.Then(Reason.Of("ease.nearly-there", ("low", Done(fewest, most).Min), ("high", Done(fewest, most).Max))),
                 say.Dose with
                 {
                     Target = Done(fewest, most),
@@ -229,7 +229,9 @@ internal sealed class EasierSteps(ProposalWriter say)
 
     /// <summary>What was done as a target.</summary>
     private SetTarget Done(int fewest, int most) =>
-        say.Dose.Target.IsOpen ? say.Dose.Target : new SetTarget(Math.Max(1, say.IsRestPause ? most : fewest), Math.Max(1, most));
+        say.Dose.Target.IsOpen
+            ? say.Dose.Target
+            : say.Aimed(new SetTarget(Math.Max(1, say.IsRestPause ? most : fewest), Math.Max(1, most)));
 
     /// <summary>
     /// The same load again. Where most sets fell short, the bottom comes down to what the hardest had: a reserve that only the first
@@ -262,10 +264,11 @@ internal sealed class EasierSteps(ProposalWriter say)
 
     private Dose InReach(int fewest, bool twice = false) =>
         say.Dose is { Timed: false, Target.IsOpen: false, Scheme: not SetScheme.RestPause }
+        && Math.Max(1, fewest) < say.Dose.Target.Min
         && (twice || say.Sets.Count(s => s.Reps < say.Dose.Target.Min) * 2 > say.Sets.Length)
             ? say.Dose with
             {
-                Target = say.Dose.Target with { Min = Math.Max(1, fewest) },
+                Target = say.Aimed(say.Dose.Target with { Min = Math.Max(1, fewest) }),
             }
             : say.Dose;
 

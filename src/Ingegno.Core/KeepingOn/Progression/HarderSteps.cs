@@ -61,10 +61,10 @@ internal sealed class HarderSteps(ProposalWriter say)
             : say.Make(Decision.Change, Reason.Of("harder.unstick-angle", flat), say.Dose, flag: true);
     }
 
-    /// <summary>A rep more: in every set, or where one ended at failure, in the sets that have it.</summary>
+    /// <summary>A rep more: in every set, or where one had less left than planned, in the sets that have it.</summary>
     /// <param name="reps">Reps that every set shall have.</param>
     /// <param name="best">Reps of the best set.</param>
-    /// <param name="everySet">No set ended at failure.</param>
+    /// <param name="everySet">Every set had left what was planned.</param>
     public Proposal Reps(int reps, int best, bool everySet)
     {
         var now = say.Dose.Target;
@@ -75,7 +75,8 @@ internal sealed class HarderSteps(ProposalWriter say)
         var target =
             now.IsOpen ? now
             : say.IsRestPause ? new SetTarget(reps, reps)
-            : new SetTarget(least, top);
+            : say.Aimed(new SetTarget(least, top)) is var aimed && aimed.Max < now.Max ? aimed with { Max = now.Max } // more is never less
+            : aimed;
         if (target == now && !everySet)
         {
             return say.Keep(Decision.Repeat, Reason.Of("harder.last-at-failure"));

@@ -56,6 +56,19 @@ internal sealed class ProposalWriter
             )
             : DosePrescriber.MostUsefulReps;
 
+    /// <summary>
+    /// A range that can be aimed at (docs/trade/prescription): what a coach wrote stands, and the part of it that is left; what the
+    /// progression makes beyond it gets no wider than a new plan's.
+    /// </summary>
+    public SetTarget Aimed(SetTarget made)
+    {
+        ArgumentNullException.ThrowIfNull(made);
+        var zone = Dose.Zone!;
+        return Dose.Timed || made.IsOpen || (made.Min >= zone.Min && made.Max <= zone.Max)
+            ? made
+            : KeptTarget.NarrowUp(made, (Context.Costs ?? Trade.Shipped).Dose.Kept);
+    }
+
     /// <summary>The tempo as it is.</summary>
     public Tempo Tempo => Dose.Tempo;
 

@@ -48,12 +48,33 @@ public static class KeptTarget
         return trade.Fatigue.BySet(careful, sets, restSeconds, rir)[^1];
     }
 
-    /// <summary>A range that is made and not written by a coach: no wider than can be aimed at.</summary>
+    /// <summary>A range that is made and not written by a coach: no wider than can be aimed at, from its top down.</summary>
     public static SetTarget Narrow(SetTarget made, KeptRules rules)
     {
         ArgumentNullException.ThrowIfNull(made);
+        return made.IsOpen ? made : made with { Min = Math.Clamp(made.Min, Bottom(made.Max, rules), made.Max) };
+    }
+
+    /// <summary>The same from the bottom up: what the hardest set had stays, and the top comes down.</summary>
+    public static SetTarget NarrowUp(SetTarget made, KeptRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(made);
+        var top = made.Max;
+        while (top > made.Min && Bottom(top, rules) > made.Min)
+        {
+            top--;
+        }
+
+        return made with
+        {
+            Max = top,
+        };
+    }
+
+    /// <summary>Lowest bottom of a range with that top.</summary>
+    private static int Bottom(int top, KeptRules rules)
+    {
         ArgumentNullException.ThrowIfNull(rules);
-        var least = made.Max >= WideFrom ? (int)Math.Ceiling(rules.LeastOfPlanned * made.Max) : made.Max - Apart;
-        return made.IsOpen ? made : made with { Min = Math.Clamp(made.Min, Math.Max(1, least), made.Max) };
+        return Math.Max(1, top >= WideFrom ? (int)Math.Ceiling(rules.LeastOfPlanned * top) : top - Apart);
     }
 }

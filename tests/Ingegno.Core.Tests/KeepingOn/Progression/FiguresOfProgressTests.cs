@@ -61,6 +61,36 @@ public class FiguresOfProgressTests
         next.Dose.Target.ShouldBe(kg == 20 ? new SetTarget(7, 8) : new SetTarget(10, 10));
     }
 
+    /// <summary>docs/trade/prescription: what is made has its bottom within four fifths of its top from eight reps on; what a coach wrote stands.</summary>
+    [Theory]
+    [InlineData(9, 9, 11)] // of 14-18: 9 are four fifths of 11
+    [InlineData(12, 12, 15)]
+    [InlineData(6, 6, 7)]
+    [InlineData(5, 5, 7)]
+    public void What_falls_below_the_zone_can_still_be_aimed_at(int hardest, int bottom, int top)
+    {
+        var next = Next(Dose(14, 18, rest: 180), Sets(0, 14, 13, hardest), [Load(20)]);
+
+        (next.Decision, next.Dose.Target, next.Dose.Zone).ShouldBe((Decision.FewerReps, new SetTarget(bottom, top), new SetTarget(14, 18)));
+    }
+
+    [Fact]
+    public void A_part_of_what_a_coach_wrote_stays_as_wide_as_it_was_written() =>
+        Next(Dose(8, 15, rest: 120), Sets(2, 9, 9, 9)).Dose.Target.ShouldBe(new SetTarget(10, 15));
+
+    /// <summary>Ten, and seven left over in the first sets: .7 of five beyond the two planned are three; the last set had nothing.</summary>
+    [Fact]
+    public void What_the_first_set_had_left_the_last_has_not()
+    {
+        var dose = Dose(10, 20, rest: 120);
+
+        Next(dose, Left(7, 7, 7)).Dose.Target.Min.ShouldBe(14);
+        Next(dose, Left(7, 7, 2)).Dose.Target.Min.ShouldBe(11);
+        Next(dose, Left(7, 7, 1)).Dose.Target.Min.ShouldBe(10, "one had less left than planned: a rep more in the sets that have it");
+
+        static ImmutableArray<LoggedSet> Left(params int[] rir) => [.. rir.Select(r => new LoggedSet { Reps = 10, Rir = r })];
+    }
+
     [Theory]
     [InlineData(3, Decision.MoreSets)]
     [InlineData(4, Decision.TechniqueOn)]

@@ -309,7 +309,7 @@ public class ReviewTests
         Next(Of(With(0, 8, 8, 8, 7))).Decision.ShouldBe(Decision.Repeat);
         Next(Of(With(0, 8, 8, 8, 7), With(1, 8, 8, 8, 8))).Decision.ShouldBe(Decision.Repeat);
         var twice = Next(Of(With(0, 8, 8, 8, 7), With(1, 8, 8, 7, 7)));
-        (twice.Decision, twice.Dose.Target).ShouldBe((Decision.FewerReps, new SetTarget(7, 12)));
+        (twice.Decision, twice.Dose.Target).ShouldBe((Decision.FewerReps, new SetTarget(7, 8)));
         twice.Reason.Said().ShouldContain("short the time before");
     }
 
