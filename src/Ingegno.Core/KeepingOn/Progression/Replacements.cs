@@ -45,7 +45,7 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             .. said.Select(p =>
                 p.Decision switch
                 {
-                    Decision.Swap => Sparing(p, request, plan) is { } other ? Said(p, other) : p,
+                    Decision.Swap => StaysOut(Sparing(p, request, plan) is { } other ? Said(p, other) : p, log),
                     Decision.Change => Another(p, request, plan) is { } other ? Said(p, other) : p.Otherwise ?? p,
                     Decision.Ease or Decision.Wait or Decision.EaseIn => p,
                     _ => Again(p, request, plan, log) ?? Held(p, request),
@@ -85,6 +85,27 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
                 )
             ),
         };
+
+    /// <summary>Tried again and stopped again, an exercise is not tried a third time.</summary>
+    private Proposal StaysOut(Proposal said, IReadOnlyCollection<LoggedSession> log) =>
+        said.Joint is { } joint && Stops(said.Line, said.ExerciseId, joint, log) is var times && times >= trade.Progression.TryAgain.Stops
+            ? said with
+            {
+                Reason = said.Reason.Then(Reason.Of("stays-out", ("times", times), ("joint", Term.For(joint)))),
+            }
+            : said;
+
+    /// <summary>Days on which an exercise of a line had to be stopped for a joint.</summary>
+    private static int Stops(LineKey line, string exerciseId, Joint joint, IReadOnlyCollection<LoggedSession> log) =>
+        log.Where(s =>
+                s.Exercises.Any(e =>
+                    e.Line == line
+                    && e.ExerciseId == exerciseId
+                    && e.Sets.Any(set => set.PainJoint == joint && (set.Pain >= DoubleProgression.StoppingPain || set.Sharp))
+                )
+            )
+            .DistinctBy(s => s.Day)
+            .Count();
 
     /// <summary>The next best that spares the joint.</summary>
     private Replacement? Sparing(Proposal said, RebuildRequest request, HomePlan plan)
@@ -153,7 +174,7 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
                 .SelectMany(s => s.Exercises)
                 .SelectMany(e => e.Sets)
                 .Any(s => s.PainJoint == rests.Joint && (s.Pain > DoubleProgression.TolerablePain || s.Sharp));
-        if (!quiet)
+        if (!quiet || rests.CandidateId.Split('+').Any(id => Stops(rests.Line, id, rests.Joint, log) >= trade.Progression.TryAgain.Stops))
         {
             return null;
         }

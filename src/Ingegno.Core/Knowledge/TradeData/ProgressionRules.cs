@@ -52,7 +52,8 @@ public sealed record FarOffRules(double Over, double Trust, double LargestJump);
 
 /// <summary>When an exercise that hurt is tried again.</summary>
 /// <param name="Days">Days without pain in its joint.</param>
-public sealed record TryAgainRules(int Days);
+/// <param name="Stops">Times that it was stopped for its joint from which it stays out until a clinician has looked.</param>
+public sealed record TryAgainRules(int Days, int Stops);
 
 /// <summary>Reps past a full zone.</summary>
 /// <param name="TimesZone">So many times its top.</param>

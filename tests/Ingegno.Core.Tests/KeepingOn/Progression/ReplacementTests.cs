@@ -79,6 +79,25 @@ public class ReplacementTests
         }
     }
 
+    /// <summary>Common practice: what comes back with pain is a matter for a clinician, and no third try.</summary>
+    [Fact]
+    [Trait("source", "common practice (docs/trade/progression)")]
+    public void What_had_to_be_stopped_twice_is_not_tried_a_third_time()
+    {
+        var plan = Engine.Rebuild(Request).Plan;
+        var first = Session(plan, Monday, pain: 7, sharp: true);
+        var second = Session(plan, Monday.AddDays(21), pain: 5, sharp: false);
+        Review(Request, plan, first).Reason.Tells("stays-out").ShouldBeFalse();
+        var stopped = Review(Request, plan, first, second);
+        stopped.Reason.Tells("stays-out").ShouldBeTrue();
+        var after = PlanDecisions.Take(Request, plan.Standing, new AcceptProposals([stopped.Accepted]));
+        var now = Engine.Rebuild(after).Plan;
+        var quiet = Session(now, Monday.AddDays(40), pain: 0, sharp: false);
+
+        Review(after, now, first, second, quiet).Decision.ShouldNotBe(Decision.TryAgain);
+        Review(after, now, second, quiet).Decision.ShouldBe(Decision.TryAgain, "stopped once only");
+    }
+
     [Fact]
     public void While_it_rests_nothing_steps_up_to_it()
     {

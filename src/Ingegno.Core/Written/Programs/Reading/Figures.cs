@@ -169,6 +169,26 @@ internal static class Figures
         return unit;
     }
 
+    /// <summary>"3x10 feet elevated": where they are put, and no distance.</summary>
+    private static bool IsOfTheBody(LineToken next) =>
+        next.Text
+            is "elevated"
+                or "raised"
+                or "up"
+                or "on"
+                or "together"
+                or "wide"
+                or "apart"
+                or "forward"
+                or "flat"
+                or "high"
+                or "low"
+                or "in"
+                or "out"
+                or "turned"
+                or "against"
+                or "anchored";
+
     /// <summary>A unit of length, in metres; null when none stands here.</summary>
     public static double? Length(TokenCursor at, bool bareM = true)
     {
@@ -178,7 +198,7 @@ internal static class Figures
             "meter" or "meters" or "metre" or "metres" or "mtr" or "mtrs" => 1,
             "km" or "kms" or "k" => 1000,
             "yd" or "yds" or "yard" or "yards" => 0.9144,
-            "ft" or "feet" or "foot" => 0.3048,
+            "ft" or "feet" or "foot" when !IsOfTheBody(at.Ahead(1)) => 0.3048,
             "mile" or "miles" or "mi" => 1609.344,
             "lap" or "laps" or "length" or "lengths" => 25,
             _ => null,

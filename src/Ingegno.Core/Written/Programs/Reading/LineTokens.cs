@@ -13,6 +13,12 @@ internal static class LineTokens
         for (var i = 0; i < text.Length; )
         {
             var c = text[i];
+            if (c == '\'' && i > 0 && char.IsAsciiDigit(text[i - 1]) && i + 1 < text.Length && text[i + 1] == 's' && !IsInWord(text, i + 2))
+            {
+                i++; // 20's are 20s
+                continue;
+            }
+
             if (c == ' ')
             {
                 (spaced, i) = (true, i + 1);
@@ -30,6 +36,8 @@ internal static class LineTokens
         NumberWords.Settle(tokens);
         return tokens;
     }
+
+    private static bool IsInWord(string text, int at) => at < text.Length && char.IsLetterOrDigit(text[at]);
 
     private static void Add(List<LineToken> tokens, string text, int start, int end, bool spaced)
     {

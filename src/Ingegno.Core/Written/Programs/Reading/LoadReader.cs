@@ -146,7 +146,32 @@ internal static class LoadReader
     private static bool IsNoRest(TokenCursor at, Span seconds) =>
         seconds.From <= PairOfTwenties.HeaviestKg
         && !PairOfTwenties.Rests.Contains(seconds.From)
-        && at.Ahead(1).Text is not ("rest" or "rests" or "between" or "break" or "breaks" or "off");
+        && at.Ahead(1).Text is not ("rest" or "rests" or "between" or "break" or "breaks" or "off")
+        && !IsHeld(at.Ahead(1));
+
+    /// <summary>With a 5s hold: seconds of the rep.</summary>
+    private static bool IsHeld(LineToken next) =>
+        next.Text
+            is "hold"
+                or "holds"
+                or "pause"
+                or "pauses"
+                or "squeeze"
+                or "squeezes"
+                or "iso"
+                or "isometric"
+                or "eccentric"
+                or "eccentrics"
+                or "negative"
+                or "negatives"
+                or "lowering"
+                or "lower"
+                or "down"
+                or "descent"
+                or "up"
+                or "at"
+                or "top"
+                or "bottom";
 
     /// <summary>3x10 @ 24s: nobody rests at a figure, so it is a pair of them.</summary>
     private static bool Twenties(LineDraft draft, Span range, bool signed) =>

@@ -25,7 +25,7 @@ internal sealed record NameInRow(string Text, int Start, int Length, NameReading
             return whole;
         }
 
-        var readings = runs.Select(r => r.Run.Bracketed ? nothing : names.Read(r.Text, usual)).ToList();
+        var readings = runs.Select(r => r.Run.Bracketed ? nothing : FirstOfTwo(r.Text, names, usual)).ToList();
         var at = readings.FindIndex(r => r.Exercise is not null && r.Certainty == Certainty.Sure);
         var any = readings.FindIndex(r => r.Certainty != Certainty.Unknown);
         at = at < 0 || (any >= 0 && any < at && !runs[any].Run.AfterDose) ? any : at;
@@ -61,6 +61,25 @@ internal sealed record NameInRow(string Text, int Start, int Length, NameReading
         }
 
         return new NameInRow(text, runs[at].Run.Start, runs[at].Run.End - runs[at].Run.Start, reading, notes);
+    }
+
+    private static readonly string[] Either = [" or ", "/"];
+
+    /// <summary>Back squat or leg press: the first is planned, and asked; what is known by the whole is one exercise.</summary>
+    private static NameReading FirstOfTwo(string text, ExerciseNames names, string? usual)
+    {
+        var whole = names.Read(text, usual);
+        return
+            whole.Certainty == Certainty.Probable
+            && Either.Select(or => text.IndexOf(or, StringComparison.OrdinalIgnoreCase)).FirstOrDefault(i => i > 0) is > 0 and var cut
+            && names.Read(text[..cut], usual) is { Exercise: not null, Certainty: Certainty.Sure } first
+            && names.Read(text[cut..].TrimStart('/', ' ')[(text[cut] == '/' ? 0 : 3)..], usual).Exercise is { } second
+            && second.Id != first.Exercise.Id
+            ? first with
+            {
+                Certainty = Certainty.Probable,
+            }
+            : whole;
     }
 
     /// <summary>An exercise's own name may hold commas and the like: all that stands before the dose is looked up first.</summary>

@@ -172,6 +172,11 @@ internal static class RowReader
             at.At++;
         }
 
+        while (at.At > start && at.Before.Is("+"))
+        {
+            at.At--; // dips +10 kg: the sign belongs to the load
+        }
+
         var (from, to) = (StartOf(at, start), at.Before.End);
         if (at.At > start && to > from && names.Find(row[from..to].TrimEnd(' ', ':', '-', ',', '@')) is not null)
         {
@@ -233,7 +238,7 @@ internal static class RowReader
     private static bool NameFigure(TokenCursor at)
     {
         var start = at.At;
-        if (!at.Now.IsNumber)
+        if (!at.Now.IsNumber || (at.Ahead(2).Is("at") && at.Ahead(3).Is("a") && at.Ahead(4).Is("time")))
         {
             return false;
         }

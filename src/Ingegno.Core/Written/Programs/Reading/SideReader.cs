@@ -8,11 +8,12 @@ internal static class SideReader
         var start = at.At;
         at.Take("(");
         var said =
-            Slash(at)
+            Slash(at, draft)
             || (at.TakeAny("per").Length > 0 && Part(at))
             || (at.Before is { IsNumber: true } or { Text: "reps" or "s" or "sec" or "m" or "min" } && at.Take("a") && Part(at))
             || Each(at)
             || at.TakeAnyPhrase("both sides", "every side", "every leg", "every arm")
+            || OneAtATime(at)
             || LeftThenRight(at)
             || (at.Take("l") && at.TakeAny("/", "+", "&", "and").Length > 0 && at.Take("r"))
             || at.TakeAnyPhrase("left and right", "left right", "unilaterally");
@@ -47,6 +48,14 @@ internal static class SideReader
             || at.Back(start);
     }
 
+    /// <summary>One leg at a time.</summary>
+    private static bool OneAtATime(TokenCursor at)
+    {
+        var start = at.At;
+        at.At += at.Now.Text is "1" or "one" ? 1 : 0;
+        return at.At > start && Part(at) && at.TakePhrase("at a time") || at.Back(start);
+    }
+
     private static bool Opened(TokenCursor at, int start)
     {
         var now = at.At;
@@ -56,10 +65,13 @@ internal static class SideReader
         return opened;
     }
 
-    private static bool Slash(TokenCursor at)
+    private static bool Slash(TokenCursor at, LineDraft draft)
     {
         var start = at.At;
-        return at.Take("/") && (Part(at) || at.TakeAny("s", "l", "sd", "ls", "ea", "each").Length > 0) || at.Back(start);
+        return at.Take("/")
+                && (Part(at) || at.TakeAny("s", "l", "sd", "ls", "ea", "each").Length > 0)
+                && (draft.HasDose || at.Now.Kind != TokenKind.Word || at.Now.Is("x")) // squat/leg press names two
+            || at.Back(start);
     }
 
     private static bool Each(TokenCursor at)

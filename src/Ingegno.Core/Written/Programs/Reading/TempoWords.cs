@@ -67,7 +67,11 @@ internal static class TempoWords
 
         at.Take("-");
         at.TakeAny("slow", "controlled");
-        return PhaseSaid(at) is { } phase && Put(draft, phase, seconds);
+        return PhaseSaid(at) is { } phase
+            ? Put(draft, phase, seconds)
+            : draft.Current is { Unit: CountUnit.Reps, Counts.Count: > 0 }
+                && at.TakeAny("hold", "holds").Length > 0
+                && Put(draft, Place(at) ?? Phase.Shortened, seconds); // 3x6 w/ 3s hold
     }
 
     /// <summary>2 up, 1 pause, 3 down: seconds without a unit, where at least two phases are said in a row.</summary>
