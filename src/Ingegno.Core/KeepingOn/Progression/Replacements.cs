@@ -48,14 +48,14 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
                     Decision.Swap => StaysOut(Sparing(p, request, plan) is { } other ? Said(p, other) : p, log),
                     Decision.Change => Another(p, request, plan) is { } other ? Said(p, other) : p.Otherwise ?? p,
                     Decision.Ease or Decision.Wait or Decision.EaseIn => p,
-                    _ => Again(p, request, plan, log) ?? Held(p, request),
+                    _ => Again(p, request, plan, log) ?? Held(p, request, log),
                 }
             ),
         ];
     }
 
     /// <summary>While an exercise rests nothing steps up to it, nor to what loads its joint as much.</summary>
-    private Proposal Held(Proposal said, RebuildRequest request) =>
+    private Proposal Held(Proposal said, RebuildRequest request, IReadOnlyCollection<LoggedSession> log) =>
         said.ToExerciseId is { } to
         && request.Resting.FirstOrDefault(r => r.Line == said.Line) is { } rests
         && trade.Catalogue.Find(to) is { } exercise
@@ -63,7 +63,12 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             ? said with
             {
                 Decision = Decision.Repeat,
-                Reason = Reason.Of("rests", ("exercise", exercise.Name), ("joint", Term.For(rests.Joint))),
+                Reason = Reason.Of(
+                    "rests",
+                    ("exercise", exercise.Name),
+                    ("joint", Term.For(rests.Joint)),
+                    ("out", IsOut(rests, log))
+                ),
                 ToExerciseId = null,
                 ToKg = null,
                 ToSetup = null,
@@ -94,6 +99,9 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
                 Reason = said.Reason.Then(Reason.Of("stays-out", ("times", times), ("joint", Term.For(joint)))),
             }
             : said;
+
+    private bool IsOut(RestingExercise rests, IReadOnlyCollection<LoggedSession> log) =>
+        rests.CandidateId.Split('+').Any(id => Stops(rests.Line, id, rests.Joint, log) >= trade.Progression.TryAgain.Stops);
 
     /// <summary>Days on which an exercise of a line had to be stopped for a joint.</summary>
     private static int Stops(LineKey line, string exerciseId, Joint joint, IReadOnlyCollection<LoggedSession> log) =>
@@ -174,7 +182,7 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
                 .SelectMany(s => s.Exercises)
                 .SelectMany(e => e.Sets)
                 .Any(s => s.PainJoint == rests.Joint && (s.Pain > DoubleProgression.TolerablePain || s.Sharp));
-        if (!quiet || rests.CandidateId.Split('+').Any(id => Stops(rests.Line, id, rests.Joint, log) >= trade.Progression.TryAgain.Stops))
+        if (!quiet || IsOut(rests, log))
         {
             return null;
         }

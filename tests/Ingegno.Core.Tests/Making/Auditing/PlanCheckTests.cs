@@ -322,6 +322,41 @@ public class PlanCheckTests
     }
 
     /// <summary>Balance and order of days: no single change is the right one.</summary>
+    /// <summary>docs/trade/prescription: what goes to fit the minutes goes by value; main lifts stay, and two sets of each of the others.</summary>
+    [Fact]
+    public void Sets_go_from_the_end_of_the_day_one_of_each_before_a_second_of_any()
+    {
+        var request = Request([
+            "Back squat 5x5 3 min",
+            "Romanian deadlift 5x8 2 min",
+            "Barbell curl 4x12 60 s",
+            "Dumbbell lateral raise 3x15 60 s",
+        ]) with
+        {
+            FitToMinutes = false,
+            Choices =
+            [
+                new CoachChoice(new LineKey(1), null, LineRole.Main),
+                new CoachChoice(new LineKey(2), null, LineRole.Secondary),
+                new CoachChoice(new LineKey(3), null, LineRole.Accessory),
+                new CoachChoice(new LineKey(4), null, LineRole.Accessory),
+            ],
+        };
+        var whole = Rebuild(request).Days[0].Minutes.Total;
+
+        // A minute more than it is over; a set of the last takes 105 s, of the curl 96 s.
+        Dropped(whole - 1).ShouldBe([(3, 3), (4, 2)]);
+        Dropped(whole - 3).ShouldBe([(2, 4), (3, 3), (4, 2)], "one of each before a second of any");
+        Dropped(10).ShouldBe([(2, 2), (3, 2), (4, 2)], "two sets of each stay, and all of the main lift");
+
+        List<(int Line, int? Sets)> Dropped(int limit)
+        {
+            var plan = Rebuild(request with { Client = request.Client with { MinutesPerSession = limit } });
+            var edits = plan.Findings.First(f => f.Code == "too-long").Remedy!.Edits;
+            return [.. edits.Select(e => (e.Line.Value, e.Sets)).Order()];
+        }
+    }
+
     private static readonly string[] MustBeDecidedByACoach =
     [
         "push-above-pull",
