@@ -63,12 +63,7 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             ? said with
             {
                 Decision = Decision.Repeat,
-                Reason = Reason.Of(
-                    "rests",
-                    ("exercise", exercise.Name),
-                    ("joint", Term.For(rests.Joint)),
-                    ("out", IsOut(rests, log))
-                ),
+                Reason = Reason.Of("rests", ("exercise", exercise.Name), ("joint", Term.For(rests.Joint)), ("out", IsOut(rests, log))),
                 ToExerciseId = null,
                 ToKg = null,
                 ToSetup = null,

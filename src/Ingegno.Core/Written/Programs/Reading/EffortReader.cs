@@ -119,9 +119,13 @@ internal static class EffortReader
         var unit = at.Now;
         var bare =
             unit.Kind is TokenKind.End
-            || unit.Text is not ("%" or "kg" or "kgs" or "lb" or "lbs" or "rm" or "rir" or "s" or "-" or "kilos" or "x" or "/" or ":");
+            || unit.Text is not ("%" or "kg" or "kgs" or "lb" or "lbs" or "rm" or "rir" or "-" or "kilos" or "x" or "/" or ":")
+                && !IsTime(unit);
         return marked && bare && range is { From: >= 5, To: <= MostBareRpe } && TakeRpe(draft, [range]);
     }
+
+    private static bool IsTime(LineToken unit) =>
+        unit.Text is "s" or "sec" or "secs" or "second" or "seconds" or "min" or "mins" or "minutes" or "\"" or "'" or "m" or "cm";
 
     /// <summary>A figure of effort, or one for each set: 7/8/9, and 7, 7.5, 8 where there are as many as sets.</summary>
     private static List<Span> OneOrEach(TokenCursor at, LineDraft draft)
@@ -161,7 +165,7 @@ internal static class EffortReader
 
     /// <summary>The figure before this is a rest, a share or sets, and no effort.</summary>
     private static bool Otherwise(LineToken unit) =>
-        unit.Text is "x" or "s" or "sec" or "min" or "mins" or "m" or "'" or "\"" or "%" or "kg" or "sets" or "-";
+        unit.Text is "x" or "s" or "sec" or "min" or "mins" or "m" or "'" or "\"" or "%" or "kg" or "sets" or "-" or ":";
 
     private static bool TakeRpe(LineDraft draft, List<Span> found)
     {

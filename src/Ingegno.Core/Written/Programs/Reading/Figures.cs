@@ -60,7 +60,8 @@ internal static class Figures
         }
 
         if (
-            at.TakeAny("-", "to", "~").Length > 0
+            !(at.Now is { Text: "~", Spaced: true }) // 4x4 ~80%: about
+            && at.TakeAny("-", "to", "~").Length > 0
             && Number(at) is { } to
             && !(at.Now.Is("-") && at.Ahead(1).IsNumber)
             && !(apart && (to < from || Another(at, from, to)))
@@ -75,8 +76,13 @@ internal static class Figures
 
     /// <summary>A dash that stands apart leads to another figure: 3x10 - 90 s, 10 - 60 s rest.</summary>
     private static bool Another(TokenCursor at, double from, double to) =>
-        at.Now.Text is "s" or "sec" or "secs" or "seconds" or "min" or "mins" or "\"" or "'"
-        && (to > 4 * from || at.Ahead(1).Text is "rest");
+        (at.Now is { Text: ":", Spaced: false } && at.Ahead(1) is { IsWhole: true, Spaced: false }) // RPE 7 - 2:00
+        || (at.Now.Is("%") && from <= MostRepsOfShare && to > from + MostRepsOfShare) // 6 - 75 %
+        || at.Now.Text is "s" or "sec" or "secs" or "seconds" or "min" or "mins" or "\"" or "'"
+            && (to > 4 * from || at.Ahead(1).Text is "rest");
+
+    /// <summary>Reps that stand before a percentage, and no lower end of it.</summary>
+    private const int MostRepsOfShare = 20;
 
     /// <summary>
     /// A time in seconds: 90s, 90", 2 min, 2', 2-3 min, 2:30, 1'30". Null when there is none, or it has no unit and needs one.

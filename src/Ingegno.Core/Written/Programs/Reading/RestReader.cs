@@ -60,9 +60,18 @@ internal static class RestReader
         }
 
         var held = at.TakeAny("hold", "holds").Length > 0;
+        if (time.To < LeastRest && draft.Current is { Unit: CountUnit.Reps, Counts.Count: > 0 })
+        {
+            draft.Notes.Add($"{time.From:0.#} s"); // of a rep: nobody rests three seconds
+            return true;
+        }
+
         draft.Durations.Add(new Duration(time, start, end - start, plural && !held));
         return true;
     }
+
+    /// <summary>Shortest rest that anybody writes without the word, s.</summary>
+    private const double LeastRest = 6;
 
     private static bool Between(TokenCursor at)
     {

@@ -42,7 +42,23 @@ internal static class RowParts
     /// <summary>The same where the row begins with "superset".</summary>
     private static readonly string[] InTurnWhenSaid = [" with ", " w/ ", " and ", " & ", ", "];
 
-    private static readonly string[] Said = ["supersets of ", "superset of ", "supersets ", "superset ", "super set ", "ss "];
+    private static readonly string[] Said =
+    [
+        "supersets of ",
+        "superset of ",
+        "supersets ",
+        "superset ",
+        "super set ",
+        "giant sets of ",
+        "giant set of ",
+        "giant set: ",
+        "giant set ",
+        "tri-set: ",
+        "tri-set ",
+        "triset: ",
+        "triset ",
+        "ss ",
+    ];
 
     private static readonly string[] OneByOne = [", ", "; ", " then ", " followed by "];
 

@@ -210,6 +210,19 @@ internal static class RowReader
     private static bool LoneOpen(TokenCursor at, LineDraft draft)
     {
         var start = at.At;
+        if (draft.Current is { Counts.Count: > 0 } && at.TakeAny("to", "till", "until").Length > 0)
+        {
+            // 3x12-15 to failure, to near failure: how far its sets go.
+            var near = at.TakeAny("near", "technical", "form").Length > 0;
+            if (at.TakeAny("failure", "fail").Length > 0)
+            {
+                draft.Rirs.Add(near ? new Span(1, 1) : new Span(0, 0));
+                return true;
+            }
+
+            at.At = start;
+        }
+
         var onTop = at.Take("+");
         at.TakeAny("1", "one");
         at.TakeAny("x", "set");

@@ -194,9 +194,13 @@ internal static class SetCounts
         };
     }
 
-    /// <summary>A sign that stands apart leads to a time, and not to more reps: 3x10 - 90 s.</summary>
+    /// <summary>A sign that stands apart leads to a time or a share, and not to more reps: 3x10 - 90 s.</summary>
     private static bool Apart(TokenCursor at) =>
-        at.Now.Spaced && at.Ahead(2).Text is "s" or "sec" or "secs" or "seconds" or "min" or "mins" or "\"" or "'" or ":";
+        at.Now.Spaced
+        && (
+            at.Ahead(2).Text is "s" or "sec" or "secs" or "seconds" or "min" or "mins" or "\"" or "'" or ":" or "%"
+            || (at.Ahead(2).Text is "-" or "to" && at.Ahead(4).Is("%")) // 4x6 - 75-80 %
+        );
 
     public static List<Span> Items(TokenCursor at, string separator, List<Span> items)
     {

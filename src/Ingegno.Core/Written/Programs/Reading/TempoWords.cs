@@ -30,6 +30,7 @@ internal static class TempoWords
         "at the chest",
         "at chest",
         "iso at the bottom",
+        "bottom",
     ];
 
     private static readonly string[] Top =
@@ -46,6 +47,7 @@ internal static class TempoWords
         "at lockout",
         "at contraction",
         "at the peak",
+        "top",
     ];
 
     public static bool Read(TokenCursor at, LineDraft draft)
