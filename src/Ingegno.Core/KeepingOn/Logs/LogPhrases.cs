@@ -38,7 +38,7 @@ internal static partial class LogPhrases
 
     /// <summary>10 reps x 3 sets, 10 reps for 3 sets, 10 for 3 sets.</summary>
     [GeneratedRegex(
-        $@"\b(?<reps>{Number})\s*(?:reps?)?\s*(?:x|for|of|,)?\s*(?<sets>{Number})\s*sets?\b(?!\s*(?:of|x|at|@|:)\s*[0-9])",
+        $@"(?<![0-9]\s*[,/ -]\s*)\b(?<reps>{Number})\s*(?:reps?\s*(?:x|for|of|,)?|x|for)\s*(?<sets>{Number})\s*sets?\b(?!\s*(?:of|x|at|@|:)\s*[0-9])",
         RegexOptions.None,
         Patterns.TimeoutMs
     )]

@@ -132,6 +132,9 @@ internal static class LogVocabulary
     /// <summary>Words behind a figure that holds for every set.</summary>
     public static readonly ImmutableArray<string> EverySet = ["each", "each set", "every set", "all sets", "all three", "across"];
 
+    /// <summary>"12 each arm" says it of a side, and nothing of the sets.</summary>
+    public static readonly ImmutableArray<string> OfASide = ["each side", "each leg", "each arm", "each hand", "each way"];
+
     /// <summary>Words that belong to no name.</summary>
     public static readonly ImmutableHashSet<string> Beside =
     [

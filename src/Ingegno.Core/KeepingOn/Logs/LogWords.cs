@@ -82,7 +82,7 @@ internal sealed record LogWords
             Reps = [.. figures.Sets.Select(s => s.Reps)],
             Reserves = [.. figures.Sets.Select(s => s.Left)],
             InSeconds = figures.InSeconds,
-            EverySet = LogVocabulary.EverySet.Any(e => Has(left, e)),
+            EverySet = LogVocabulary.EverySet.Any(e => Has(left, e)) && !LogVocabulary.OfASide.Any(left.Contains),
             LoadKg = figures.LoadKg,
             LoadIsBare = figures.LoadIsBare,
             Rir = reserve ?? (effort.Words is null ? null : effort.Rir),
@@ -217,7 +217,7 @@ internal sealed record LogWords
             {
                 pain = (int)Math.Round(number.Value);
             }
-            else if (number.Value is >= 0 and <= 500 && number.Value % 1 == 0)
+            else if (number.Value is >= 0 and <= 500 && number.Value % 1 == 0 && unit is not ("set" or "sets"))
             {
                 inSeconds |= unit is "s" or "sec" or "secs" or "seconds";
                 sets.AddRange(Enumerable.Repeat(((int)number.Value, number.Reserve), Math.Clamp(number.Times, 1, 10)));
