@@ -45,6 +45,17 @@ public class BandRigTests
         static double Force(BandForceCurve curve, BandLoad load) => BandRig.Rep(curve, load, new BandGrip(AnchorCm: 120), 180).Force.End;
     }
 
+    [Theory]
+    [InlineData(0)]
+    [InlineData(-3)]
+    public void Without_a_size_or_a_force_nothing_is_reckoned(double force)
+    {
+        var loop = RubberTests.Loop();
+        var bare = loop with { Item = loop.Item with { WidthMm = 0, ThicknessMm = 0, ForceKg = force } };
+
+        Should.Throw<BandMeasureException>(() => BandCalibration.CurveOf(bare)).Message.ShouldContain("Nothing is known of the force");
+    }
+
     [Fact]
     public void Feet_apart_grips_short_and_folds_all_pull_harder() =>
         Gen.Select(Gen.Double[0, 40], Gen.Double[0, 20], Gen.Double[150, 200])

@@ -26,6 +26,25 @@ public class LogShorthandTests
             )
             .ShouldBe(sets, LogShorthand.Read(text).Error?.Said());
 
+    /// <summary>Of several pains the worst is written; none is not; a reserve that one set has not is a dash.</summary>
+    [Fact]
+    public void The_worst_pain_and_every_reserve_are_written()
+    {
+        LoggedSet Set(int reps, int? pain = null, Joint? joint = null, int? rir = null) =>
+            new()
+            {
+                Reps = reps,
+                Pain = pain,
+                PainJoint = joint,
+                Rir = rir,
+            };
+
+        LogShorthand.Write([Set(12, 2, Joint.Knee), Set(11, 5, Joint.Hip), Set(10, 3)]).ShouldBe("12,11,10 p5 hip");
+        LogShorthand.Write([Set(12, 0), Set(11, 0)]).ShouldBe("12,11");
+        LogShorthand.Write([Set(12, rir: 2), Set(11), Set(10, rir: 0)]).ShouldBe("12,11,10 r2,-,0");
+        LogShorthand.Read("12,11,10 r2,-,0").Sets.Select(s => s.Rir).ShouldBe([2, null, 0]);
+    }
+
     [Theory]
     [InlineData("12,10 p3 knee", 3, Joint.Knee, false)]
     [InlineData("12,10 @8kg r1 pain 6 low back sharp", 6, Joint.LowBack, true)]

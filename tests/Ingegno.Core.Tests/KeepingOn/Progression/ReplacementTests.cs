@@ -74,6 +74,9 @@ public class ReplacementTests
             var plan3 = Engine.Rebuild(back).Plan;
             plan3.Lines[0].Chosen!.Id.ShouldBe(plan.Lines[0].Chosen!.Id);
             plan3.Lines[0].Chosen!.Exercises[0].Dose.Rir.ShouldBe(4, "lightly at first");
+            said.FlagsCoach.ShouldBeTrue("what comes back is looked at");
+            said.Replacement!.Exercises[0].Dose.Rir.ShouldBe(4, "what is shown is what comes");
+            plan3.Lines.Skip(1).Select(l => l.Chosen!.Id).ShouldBe(now.Lines.Skip(1).Select(l => l.Chosen!.Id), "no other line moves");
             back.Resting.ShouldBeEmpty();
             Review(back, plan3, first, since, last).Decision.ShouldBe(Decision.Wait, "the pain of then has been answered");
         }
