@@ -10,27 +10,7 @@ internal static partial class LogPhrases
     /// <summary>Stands between the reps of a set and what was left in it.</summary>
     public const char Reserve = '\u0003';
 
-    private static readonly string[] Numbers =
-    [
-        "zero",
-        "one",
-        "two",
-        "three",
-        "four",
-        "five",
-        "six",
-        "seven",
-        "eight",
-        "nine",
-        "ten",
-        "eleven",
-        "twelve",
-        "thirteen",
-        "fourteen",
-        "fifteen",
-    ];
-
-    private const string Number = "(?:[0-9]{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen)";
+    private const string Number = $"(?:[0-9]{{1,3}}|{SpeltNumbers.Pattern})";
 
     /// <summary>3 sets of 10, three sets of ten, 3 sets x 10.</summary>
     [GeneratedRegex($@"\b(?<sets>{Number})\s*sets?\s*(?:of|x|at|@|:)\s*(?<reps>{Number})\b", RegexOptions.None, Patterns.TimeoutMs)]
@@ -78,6 +58,5 @@ internal static partial class LogPhrases
     private static int LeftIn(Match match) =>
         Math.Min(10, match.Groups["rpe"] is { Success: true, Value: var effort } ? 10 - Of(effort) : Of(match.Groups["rir"].Value));
 
-    private static int Of(string number) =>
-        Array.IndexOf(Numbers, number) is >= 0 and var word ? word : int.Parse(number, CultureInfo.InvariantCulture);
+    private static int Of(string number) => SpeltNumbers.Of(number) ?? int.Parse(number, CultureInfo.InvariantCulture);
 }

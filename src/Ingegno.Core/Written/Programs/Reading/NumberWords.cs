@@ -1,3 +1,5 @@
+using Ingegno.Core.Ground.Text;
+
 namespace Ingegno.Core.Written.Programs.Reading;
 
 /// <summary>
@@ -6,32 +8,14 @@ namespace Ingegno.Core.Written.Programs.Reading;
 /// </summary>
 internal static class NumberWords
 {
-    private static readonly Dictionary<string, string> Figures = new(StringComparer.Ordinal)
-    {
-        ["one"] = "1",
-        ["two"] = "2",
-        ["three"] = "3",
-        ["four"] = "4",
-        ["five"] = "5",
-        ["six"] = "6",
-        ["seven"] = "7",
-        ["eight"] = "8",
-        ["nine"] = "9",
-        ["ten"] = "10",
-        ["twelve"] = "12",
-        ["fifteen"] = "15",
-        ["twenty"] = "20",
-        ["thirty"] = "30",
-    };
-
     /// <summary>Puts figures in the place of words that count, and a cross between two of them.</summary>
     public static void Settle(List<LineToken> tokens)
     {
         for (var i = 0; i < tokens.Count; i++)
         {
-            if (Figures.TryGetValue(tokens[i].Text, out var figure) && Counts(tokens, i))
+            if (SpeltNumbers.Of(tokens[i].Text) is { } figure && Counts(tokens, i))
             {
-                tokens[i] = tokens[i] with { Kind = TokenKind.Number, Text = figure, Room = tokens[i].Text.Length };
+                tokens[i] = tokens[i] with { Kind = TokenKind.Number, Text = $"{figure}", Room = tokens[i].Text.Length };
             }
         }
 
@@ -55,7 +39,7 @@ internal static class NumberWords
     }
 
     private static bool IsFigure(List<LineToken> tokens, int at) =>
-        at >= 0 && at < tokens.Count && (tokens[at].IsNumber || Figures.ContainsKey(tokens[at].Text));
+        at >= 0 && at < tokens.Count && (tokens[at].IsNumber || SpeltNumbers.Of(tokens[at].Text) is not null);
 
     private static string Text(List<LineToken> tokens, int at) => at >= 0 && at < tokens.Count ? tokens[at].Text : string.Empty;
 }
