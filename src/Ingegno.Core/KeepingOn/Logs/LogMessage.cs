@@ -69,7 +69,10 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
 
         var parts = new List<Draft>();
         var (notes, effort) = (new List<string>(), (int?)null);
-        foreach (var piece in Pieces(PlainText.Of(text.ReplaceLineEndings(";"))).Take(MostParts))
+        var plain = PlainText.Of(text.ReplaceLineEndings(";"));
+        var rounds = LogPhrases.Rounds().Match(plain);
+        var times = rounds.Success ? int.Parse(rounds.Groups["n"].ValueSpan, CultureInfo.InvariantCulture) : 1;
+        foreach (var piece in Pieces(plain[rounds.Length..]).Take(MostParts))
         {
             var words = LogWords.Of(piece);
             if (words.SessionEffort is { } whole)
@@ -90,7 +93,7 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
             }
         }
 
-        return new ReadMessage([.. parts.Select(p => p.Part())], effort, string.Join("; ", notes));
+        return new ReadMessage([.. parts.Select(p => p.Part(times))], effort, string.Join("; ", notes));
     }
 
     /// <summary>A part of the message for each exercise: commas part reps too, so what begins with a figure goes on with what stood before.</summary>
@@ -128,6 +131,9 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
                 i == text.Length
                 || text[i] is ';' or '!' or '\n'
                 || (text[i] == ',' && !OtherSide(text.AsSpan(i + 1)))
+                || (
+                    text[i] == '-' && i > 0 && text[i - 1] == ' ' && i + 2 < text.Length && text[i + 1] == ' ' && char.IsLetter(text[i + 2])
+                )
                 || (text[i] == '.' && !(i > 0 && char.IsAsciiDigit(text[i - 1]) && i + 1 < text.Length && char.IsAsciiDigit(text[i + 1])));
             var and =
                 !ends
@@ -275,18 +281,19 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
 
         public List<LogWords> More { get; } = [];
 
-        public MessagePart Part() =>
+        /// <param name="rounds">So often the whole was done.</param>
+        public MessagePart Part(int rounds) =>
             new(
                 source,
                 line.Gym.Key,
                 home.ExerciseId,
                 exerciseId,
-                words.Skipped ? string.Empty : Text(),
+                words.Skipped ? string.Empty : Text(rounds),
                 words.Skipped,
                 sure && IsMeasured
             );
 
-        private string Text()
+        private string Text(int rounds)
         {
             var all = More.Prepend(words).ToList();
             var reps = all.SelectMany(w => w.Reps).ToList();
@@ -301,10 +308,18 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
             }
 
             var reserves = all.SelectMany(w => w.Reserves).ToList();
-            if (reps.Count == 1 && words.EverySet && !home.Dose.PerSide) // "10 each" of one side at a time are ten a side
+            var times = words.EverySet && !home.Dose.PerSide ? home.Dose.Sets : rounds; // "10 each" of one side at a time are ten a side
+            if (reps.Count == 1 && times > 1)
             {
-                (reps, reserves) = ([.. Enumerable.Repeat(reps[0], home.Dose.Sets)], [.. Enumerable.Repeat(reserves[0], home.Dose.Sets)]);
+                (reps, reserves) = ([.. Enumerable.Repeat(reps[0], times)], [.. Enumerable.Repeat(reserves[0], times)]);
             }
+
+            if (all.Find(w => w.InTurn.Length == reps.Count) is { } each)
+            {
+                reserves = [.. each.InTurn.Select(r => (int?)r)];
+            }
+
+            var loads = all.SelectMany(w => w.Loads).ToList();
 
             var weighed = all.Find(w => w.LoadKg is not null);
             var effort = weighed is null ? null : EffortOf(weighed);
@@ -319,7 +334,7 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
                         new LoggedSet
                         {
                             Reps = r,
-                            LoadKg = load,
+                            LoadKg = loads.Count == reps.Count ? InBothHands(loads[i]!.Value) : load,
                             Rir = reserves[i] ?? (lastHard ? (i == reps.Count - 1 ? 0 : rir ?? 1) : rir),
                             Pain = i == reps.Count - 1 ? pain?.Pain : null,
                             PainJoint = i == reps.Count - 1 ? pain?.Where : null,
@@ -343,14 +358,16 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
 
         /// <summary>Of a pair the weight of one is said: nearer to the plan twice than once.</summary>
         private double InBothHands(double kg) =>
+            (words.OfEachHand && IsOfAPair) || (IsOfAPair && Math.Abs((2 * kg) - home.ExternalKg) < Math.Abs(kg - home.ExternalKg))
+                ? 2 * kg
+                : kg;
+
+        private bool IsOfAPair =>
             exerciseId == home.ExerciseId
             && trade
                 .Catalogue.Find(exerciseId)
                 ?.Setups.FirstOrDefault(s => s.Id == home.SetupId)
-                ?.Load.External?.From.Contains(LoadSource.Pair) == true
-            && Math.Abs((2 * kg) - home.ExternalKg) < Math.Abs(kg - home.ExternalKg)
-                ? 2 * kg
-                : kg;
+                ?.Load.External?.From.Contains(LoadSource.Pair) == true;
 
         private const double LeastEffort = 5;
     }

@@ -18,7 +18,7 @@ internal static partial class LogPhrases
 
     /// <summary>10 reps x 3 sets, 10 reps for 3 sets, 10 for 3 sets.</summary>
     [GeneratedRegex(
-        $@"(?<![0-9]\s*[,/ -]\s*)\b(?<reps>{Number})\s*(?:reps?\s*(?:x|for|of|,)?|x|for)\s*(?<sets>{Number})\s*sets?\b(?!\s*(?:of|x|at|@|:)\s*[0-9])",
+        $@"(?<![0-9]\s*[,/ -]\s*)\b(?<reps>{Number})\s*(?:reps?\s*(?:x|for|of|,)?|x|for)\s*(?<sets>{Number})\s*(?:sets?|times)\b(?!\s*(?:of|x|at|@|:)\s*[0-9])",
         RegexOptions.None,
         Patterns.TimeoutMs
     )]
@@ -40,10 +40,68 @@ internal static partial class LogPhrases
     )]
     private static partial Regex LeftInSet();
 
+    /// <summary>Set 1: 10, 1st set 10, 1) 10: which set it is, and no reps.</summary>
+    [GeneratedRegex(
+        @"\b(?:set\s*#?\s*[0-9]{1,2}\s*[:=)-]?|[0-9](?:st|nd|rd|th)\s+(?:set)?\s*[:=-]?|[0-9][).])\s+(?=[0-9])",
+        RegexOptions.None,
+        Patterns.TimeoutMs
+    )]
+    private static partial Regex Numbered();
+
+    /// <summary>Last 2 hard: sets, and no reps.</summary>
+    [GeneratedRegex(@"\blast (?:2|two|3|three|couple of|few)\b(?: sets| ones| reps)?", RegexOptions.None, Patterns.TimeoutMs)]
+    private static partial Regex LastFew();
+
+    /// <summary>Twelve ten nine: spelt numbers in a row.</summary>
+    [GeneratedRegex(
+        $@"\b(?<n>{SpeltNumbers.Pattern})\b(?=[\s,]+(?:{SpeltNumbers.Pattern}|[0-9]{{1,3}})\b)|(?<=\b(?:{SpeltNumbers.Pattern}|[0-9]{{1,3}})[\s,]+)(?<n>{SpeltNumbers.Pattern})\b",
+        RegexOptions.None,
+        Patterns.TimeoutMs
+    )]
+    private static partial Regex InARow();
+
+    private const string OnTheScale = @"(?<n>10|[0-9])\s*(?:/|out of)\s*10\b(?!\s*/)";
+
+    private static readonly string Joint = $"(?:{string.Join('|', LogVocabulary.Joints.Select(j => j.Word))})s?";
+
+    private static readonly string Hurting = $"(?:{string.Join('|', LogVocabulary.Hurting)})";
+
+    /// <summary>Shoulder 5/10, sore 2 out of 10, 4/10 pain: a figure on the scale of ten. "Hip thrusts 10/10" are two sets.</summary>
+    public static readonly Regex OfTen = new(
+        $@"\b(?:{Joint}\s*(?:was|is|at|about|felt|around|like|a|:|-)?\s*{OnTheScale}"
+            + $@"|{Hurting}\s+(?:[a-z]+\s+){{0,2}}{OnTheScale}"
+            + $@"|(?<!/\s*){OnTheScale}\s*(?:in the |in my |on the )?(?:{Hurting}|{Joint})\b)",
+        RegexOptions.CultureInvariant,
+        TimeSpan.FromMilliseconds(Patterns.TimeoutMs)
+    );
+
+    /// <summary>RIR 3/2/1, RPE 7 8 9: a figure for each set.</summary>
+    [GeneratedRegex(
+        @"\b(?<of>rir|rpe)\s*:?\s*(?<n>10|[0-9])(?:\s*[,/ ]\s*(?<n>10|[0-9])){1,9}\b(?!\s*(?:kg|lb|x|s\b))",
+        RegexOptions.None,
+        Patterns.TimeoutMs
+    )]
+    public static partial Regex OfEachSet();
+
+    /// <summary>10 kg each, 10 kg per hand: of both.</summary>
+    [GeneratedRegex(
+        @"\b(?:kg|kgs|kilos|lb|lbs)\s*(?:each\b|ea\b|per hand|a hand|per side|in each hand|per dumbbell|per db)(?:\s*(?:hand|arm|side|dumbbell))?",
+        RegexOptions.None,
+        Patterns.TimeoutMs
+    )]
+    public static partial Regex OfEachHand();
+
+    /// <summary>3 rounds: everything behind it so often.</summary>
+    [GeneratedRegex(@"^\s*(?:did\s+)?(?<n>[0-9]{1,2})\s*rounds?\s*(?:of|:|-|,)?\s+", RegexOptions.IgnoreCase, Patterns.TimeoutMs)]
+    public static partial Regex Rounds();
+
     /// <summary>The text with figures where there were words, lower case in and out.</summary>
     public static string InFigures(string text)
     {
         text = text.Replace("good morning", "good-morning", StringComparison.Ordinal); // a name, and not how it felt
+        text = Numbered().Replace(text, " ");
+        text = LastFew().Replace(text, "last one");
+        text = InARow().Replace(text, m => Of(m.Groups["n"].Value).ToString(CultureInfo.InvariantCulture));
         text = LeftInSet().Replace(text, m => $"{m.Groups["reps"].Value}{Reserve}{LeftIn(m)} ");
 
         // The weaker side is what is progressed from (common practice).

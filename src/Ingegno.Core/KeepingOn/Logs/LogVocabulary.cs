@@ -129,8 +129,54 @@ internal static class LogVocabulary
         "passed on",
     ];
 
+    /// <summary>Words beside a figure out of ten that name the session, or how it was.</summary>
+    public static readonly ImmutableHashSet<string> OfSession =
+    [
+        "whole",
+        "thing",
+        "effort",
+        "difficulty",
+        "intensity",
+        "training",
+        "day",
+        "hard",
+        "tough",
+        "easy",
+        "good",
+        "ok",
+        "total",
+        "rated",
+        "rating",
+        "about",
+        "maybe",
+        "probably",
+        "feeling",
+        "energy",
+        "tired",
+        "everything",
+    ];
+
     /// <summary>Words behind a figure that holds for every set.</summary>
     public static readonly ImmutableArray<string> EverySet = ["each", "each set", "every set", "all sets", "all three", "across"];
+
+    /// <summary>Words that leave one out of what was done as planned.</summary>
+    public static readonly ImmutableArray<string> Exceptions = ["except", "except for", "apart from", "other than", "but not", "besides"];
+
+    /// <summary>Words behind a figure that say how it was done.</summary>
+    public static readonly ImmutableArray<string> BehindFigures =
+    [
+        "with",
+        "w/",
+        "using",
+        "on",
+        "at",
+        "but",
+        "because",
+        "felt",
+        "was",
+        "which",
+        "though",
+    ];
 
     /// <summary>"12 each arm" says it of a side, and nothing of the sets.</summary>
     public static readonly ImmutableArray<string> OfASide = ["each side", "each leg", "each arm", "each hand", "each way"];
@@ -165,6 +211,16 @@ internal static class LogVocabulary
         "every",
         "three",
         "across",
+        "stopped",
+        "stop",
+        "after",
+        "quit",
+        "finish",
+        "couldnt",
+        "couldn",
+        "rounds",
+        "round",
+        "times",
         "side",
         "per",
         "leg",

@@ -24,6 +24,15 @@ internal sealed record LogWords
 
     public double? LoadKg { get; private init; }
 
+    /// <summary>Load of each of those sets, kg, where there are several; empty where one holds for all.</summary>
+    public ImmutableArray<double?> Loads { get; private init; } = [];
+
+    /// <summary>Reserves for the sets in turn that were said apart from them.</summary>
+    public ImmutableArray<int> InTurn { get; private init; } = [];
+
+    /// <summary>The load is that of one hand.</summary>
+    public bool OfEachHand { get; private init; }
+
     /// <summary>The load is a bare figure behind "@": what is held tells whether it is an effort.</summary>
     public bool LoadIsBare { get; private init; }
 
@@ -52,18 +61,29 @@ internal sealed record LogWords
     public int? SessionEffort { get; private init; }
 
     /// <summary>It says nothing that a log can hold.</summary>
-    public bool IsEmpty => Reps.IsEmpty && LoadKg is null && Rir is null && !LastSetHard && Pain is null && !AsPlanned;
+    public bool IsEmpty => Reps.IsEmpty && InTurn.IsEmpty && LoadKg is null && Rir is null && !LastSetHard && Pain is null && !AsPlanned;
 
     public static LogWords Of(string piece)
     {
         var text = piece.ToLowerInvariant().Replace("'", string.Empty, StringComparison.Ordinal);
         text = $" {LogPhrases.InFigures(text).Replace('(', ' ').Replace(')', ' ')} ";
-        if (Session(text) is { } whole)
+        var ofTen = LogPhrases.OfTen.Match(text);
+        if (!ofTen.Success && Session(text) is { } whole)
         {
             return new LogWords { SessionEffort = whole };
         }
 
-        var hurting = LogVocabulary.Hurting.Any(h => Has(text, h));
+        var hurting = LogVocabulary.Hurting.Any(h => Has(text, h)) || ofTen.Success;
+        var scale = ofTen.Success ? int.Parse(ofTen.Groups["n"].ValueSpan, CultureInfo.InvariantCulture) : (int?)null;
+        if (ofTen.Success)
+        {
+            text = text.Remove(ofTen.Index, ofTen.Length).Insert(ofTen.Index, OnlyWords(ofTen.Value));
+        }
+
+        var eachHand = LogPhrases.OfEachHand().IsMatch(text);
+        text = LogPhrases.OfEachHand().Replace(text, "kg ");
+        var (inTurn, plain) = EachReserve(text);
+        text = plain;
         var joint = hurting
             ? LogVocabulary.Joints.Where(j => text.Contains(j.Word, StringComparison.Ordinal)).Select(j => (Joint?)j.Joint).FirstOrDefault()
             : null;
@@ -85,13 +105,16 @@ internal sealed record LogWords
             EverySet = LogVocabulary.EverySet.Any(e => Has(left, e)) && !LogVocabulary.OfASide.Any(left.Contains),
             LoadKg = figures.LoadKg,
             LoadIsBare = figures.LoadIsBare,
+            Loads = figures.Loads,
+            InTurn = inTurn,
+            OfEachHand = eachHand,
             Rir = reserve ?? (effort.Words is null ? null : effort.Rir),
             LastSetHard = lastHard,
-            Pain = hurting ? figures.Pain ?? 3 : null,
+            Pain = hurting ? scale ?? figures.Pain ?? 3 : null,
             Where = joint,
             Sharp = Has(text, "sharp") || Has(text, "stabbing"),
             Skipped = skipped && instead is null,
-            AsPlanned = LogMessage.SaysAsPlanned(left),
+            AsPlanned = LogMessage.SaysAsPlanned(left) && !LogVocabulary.Exceptions.Any(e => Has(left, e)),
             InsteadOf = instead,
         };
     }
@@ -118,8 +141,10 @@ internal sealed record LogWords
             Has(text, "session")
             || Has(text, "overall")
             || Has(text, "workout")
-            || text.Contains("/10", StringComparison.Ordinal)
-            || text.Contains(" out of 10", StringComparison.Ordinal);
+            || (
+                (text.Contains("/10", StringComparison.Ordinal) || text.Contains(" out of 10", StringComparison.Ordinal))
+                && NameIn(text).Split(' ').All(w => w.Length == 0 || LogVocabulary.OfSession.Contains(w)) // "squats 9/10" are two sets
+            );
         if (!whole || LogVocabulary.Hurting.Any(h => Has(text, h)))
         {
             return null;
@@ -184,9 +209,28 @@ internal sealed record LogWords
             : null;
     }
 
+    /// <summary>What hurts, without its figure.</summary>
+    private static string OnlyWords(string said) => new([.. said.Select(c => char.IsLetter(c) || c == ' ' ? c : ' ')]);
+
+    /// <summary>RIR 3/2/1, RPE 7, 8, 9 as reserves, and the text without them; none where one figure is meant.</summary>
+    private static (ImmutableArray<int> InTurn, string Text) EachReserve(string text)
+    {
+        if (LogPhrases.OfEachSet().Match(text) is not { Success: true } said)
+        {
+            return ([], text);
+        }
+
+        var figures = said.Groups["n"].Captures.Select(c => int.Parse(c.ValueSpan, CultureInfo.InvariantCulture)).ToList();
+        var efforts = said.Groups["of"].Value == "rpe";
+        return figures.TrueForAll(f => efforts ? f >= 5 : f <= 6)
+            ? ([.. figures.Select(f => efforts ? 10 - f : f)], text.Remove(said.Index, said.Length).Insert(said.Index, " "))
+            : ([], text);
+    }
+
     private sealed record FiguresSaid(
         ImmutableArray<(int Reps, int? Left)> Sets,
         double? LoadKg,
+        ImmutableArray<double?> Loads,
         bool LoadIsBare,
         bool InSeconds,
         int? Pain
@@ -196,7 +240,9 @@ internal sealed record LogWords
     {
         var sets = new List<(int Reps, int? Left)>();
         var (bare, inSeconds) = (false, false);
+        var (loads, loadFirst) = (new List<double?>(), false);
         double? load = null;
+        double? latest = null;
         int? pain = null;
         var from = hurting
             ? LogVocabulary
@@ -211,7 +257,13 @@ internal sealed record LogWords
             if (unit is "kg" or "kgs" or "kilos" or "lb" or "lbs" or "pounds" || number.Marked)
             {
                 bare = load is null ? unit.Length == 0 && text[..number.Start].TrimEnd().EndsWith('@') : bare;
-                load ??= Math.Round(number.Value * (unit.StartsWith('l') || unit.StartsWith('p') ? Units.KgPerPound : 1), 2);
+                latest = Math.Round(number.Value * (unit.StartsWith('l') || unit.StartsWith('p') ? Units.KgPerPound : 1), 2);
+                loadFirst |= load is null && sets.Count == 0;
+                load ??= latest;
+                for (var i = 0; i < loads.Count && !loadFirst; i++)
+                {
+                    loads[i] ??= latest; // 12 @ 10, 10 @ 12
+                }
             }
             else if (hurting && number.Value <= 10 && number.Last && number.Start > from)
             {
@@ -220,11 +272,14 @@ internal sealed record LogWords
             else if (number.Value is >= 0 and <= 500 && number.Value % 1 == 0 && unit is not ("set" or "sets"))
             {
                 inSeconds |= unit is "s" or "sec" or "secs" or "seconds";
-                sets.AddRange(Enumerable.Repeat(((int)number.Value, number.Reserve), Math.Clamp(number.Times, 1, 10)));
+                var times = Math.Clamp(number.Times, 1, 10);
+                sets.AddRange(Enumerable.Repeat(((int)number.Value, number.Reserve), times));
+                loads.AddRange(Enumerable.Repeat(loadFirst ? latest : null, times));
             }
         }
 
-        return new FiguresSaid([.. sets.Take(MostSets)], load, bare, inSeconds, pain);
+        var several = loads.Distinct().Count() > 1 && loads.TrueForAll(l => l is not null);
+        return new FiguresSaid([.. sets.Take(MostSets)], load, several ? [.. loads.Take(MostSets)] : [], bare && !several, inSeconds, pain);
     }
 
     private const int MostSets = 30;
@@ -278,6 +333,11 @@ internal sealed record LogWords
     private static bool AfterFigures(string text)
     {
         var at = text.TrimStart().IndexOf(' ', StringComparison.Ordinal);
+        if (at >= 0 && LogVocabulary.BehindFigures.Any(w => text.TrimStart()[at..].StartsWith($" {w} ", StringComparison.Ordinal)))
+        {
+            return false; // 18 with band: how, and no name
+        }
+
         var rest = at < 0 ? string.Empty : NameIn(text.TrimStart()[at..] + " ");
         return rest.Length > 3;
     }
