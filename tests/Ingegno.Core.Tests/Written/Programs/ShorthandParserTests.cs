@@ -221,4 +221,19 @@ public class ShorthandParserTests
 
         Should.CompleteIn(() => new ShorthandParser(Trade.Shipped.Names).Parse(row), TimeSpan.FromSeconds(20));
     }
+
+    /// <summary>A time and a figure without sets: the time is the hold or the rest, the figure is asked.</summary>
+    [Theory]
+    [InlineData("Plank w/ 30 s 20")]
+    [InlineData("Squat 30s 50")]
+    [InlineData("Bench press with 40 sec 60")]
+    [InlineData("Curl 20's 12")]
+    public void A_time_and_a_figure_without_sets_are_read_and_asked(string text)
+    {
+        var read = new ShorthandParser(Trade.Shipped.Names).Parse(text);
+
+        read.Errors.ShouldBeEmpty();
+        read.Lines.ShouldHaveSingleItem().Load.ShouldBeNull();
+        read.Rows.ShouldHaveSingleItem().Doubts.ShouldNotBeEmpty();
+    }
 }

@@ -158,6 +158,7 @@ internal static class DoseAssembly
             || !groups.TrueForAll(g => g.Unit == CountUnit.Reps && g.Load is null)
             || groups.Exists(g => g.Counts.Exists(c => c.From == draft.Bare[0].Value.From)) // 3x8 (8 each)
             || (draft.Bare.Count > 1 && draft.Bare.Count != groups.Count)
+            || groups.Count == 0 // a time and a figure, and no sets that one could be a load of
         )
         {
             return false;
