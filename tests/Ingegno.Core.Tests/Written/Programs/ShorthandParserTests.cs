@@ -236,4 +236,30 @@ public class ShorthandParserTests
         read.Lines.ShouldHaveSingleItem().Load.ShouldBeNull();
         read.Rows.ShouldHaveSingleItem().Doubts.ShouldNotBeEmpty();
     }
+
+    private static readonly string[] Pieces =
+    [
+        .. "Squat|Plank|DB row|3x10|4 x 8-10|3|10|12,10,8|x|-| – |/|@|60|60kg|2x20|20s|20's|w/|with|30 s|1:30|RPE|8|RIR|2|%|75%|~|each".Split(
+            '|'
+        ),
+        .. "/side|left|right|to failure|near failure|+|+10kg|(|)|:|,|;|AMRAP|max|rest|hold|pause|top|feet elevated|feet|40m|sets|of|reps".Split(
+            '|'
+        ),
+        .. "1 leg at a time|or|superset|giant set:|A1)|1.|= Day|EMOM|10 min|5/3/1|21s|tempo|3010|32X1|BW|then|2 sec|down|total|5RM|ten".Split(
+            '|'
+        ),
+        .. "12-15 x 3|8/8 x 3|½|*|\"|'|1e9|999|0|-5|3x|x3|3x3x3x3|@@|#|..|8.5.5|10+10".Split('|'),
+    ];
+
+    /// <summary>Pieces of real lines in any order, with spaces and without: always an answer.</summary>
+    [Fact]
+    public void Whatever_is_put_together_of_what_coaches_write_is_answered() =>
+        Gen.Select(Gen.OneOfConst(Pieces).Array[1, 9], Gen.Bool)
+            .Sample(
+                (pieces, spaced) =>
+                    new ShorthandParser(Trade.Shipped.Names)
+                        .Parse(string.Join(spaced ? " " : string.Empty, pieces))
+                        .Rows.IsDefault.ShouldBeFalse(),
+                iter: 3_000
+            );
 }
