@@ -38,6 +38,8 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
 
     private const int MostParts = 60;
 
+    private const int MostRounds = 20;
+
     /// <summary>Sets taken for "did them as planned".</summary>
     private static readonly string[] AsPlanned =
     [
@@ -71,7 +73,7 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
         var (notes, effort) = (new List<string>(), (int?)null);
         var plain = PlainText.Of(text.ReplaceLineEndings(";"));
         var rounds = LogPhrases.Rounds().Match(plain);
-        var times = rounds.Success ? int.Parse(rounds.Groups["n"].ValueSpan, CultureInfo.InvariantCulture) : 1;
+        var times = rounds.Success ? Math.Min(MostRounds, int.Parse(rounds.Groups["n"].ValueSpan, CultureInfo.InvariantCulture)) : 1;
         foreach (var piece in Pieces(plain[rounds.Length..]).Take(MostParts))
         {
             var words = LogWords.Of(piece);
@@ -324,7 +326,7 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
             var weighed = all.Find(w => w.LoadKg is not null);
             var effort = weighed is null ? null : EffortOf(weighed);
             var load = effort is null && weighed?.LoadKg is { } kg ? InBothHands(kg) : (double?)null;
-            var rir = all.Select(w => w.Rir).LastOrDefault(r => r is not null) ?? effort;
+            var rir = all.Select(w => w.Rir).LastOrDefault(r => r is not null) ?? effort ?? Hardest(all);
             var lastHard = all.Exists(w => w.LastSetHard);
             var pain = Pain ?? all.Find(w => w.Pain is not null);
             ImmutableArray<LoggedSet> sets =
@@ -344,6 +346,9 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
             ];
             return LogShorthand.Write(sets);
         }
+
+        /// <summary>As many efforts as sets were not said: the hardest holds for all.</summary>
+        private static int? Hardest(List<LogWords> all) => all.SelectMany(w => w.InTurn).Select(r => (int?)r).Min();
 
         /// <summary>Seconds of what is counted, or reps of what is held, are asked.</summary>
         private bool IsMeasured =>

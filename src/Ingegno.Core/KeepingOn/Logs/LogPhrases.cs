@@ -42,7 +42,7 @@ internal static partial class LogPhrases
 
     /// <summary>Set 1: 10, 1st set 10, 1) 10: which set it is, and no reps.</summary>
     [GeneratedRegex(
-        @"\b(?:set\s*#?\s*[0-9]{1,2}\s*[:=)-]?|[0-9](?:st|nd|rd|th)\s+(?:set)?\s*[:=-]?|[0-9][).])\s+(?=[0-9])",
+        @"\b(?:set\s*#?\s*[0-9]{1,2}\s*[:=)-]?|[0-9](?:st|nd|rd|th)\s+(?:set)?\s*[:=-]?|(?<!\()[0-9][).])\s+(?=[0-9])",
         RegexOptions.None,
         Patterns.TimeoutMs
     )]
@@ -70,7 +70,7 @@ internal static partial class LogPhrases
     public static readonly Regex OfTen = new(
         $@"\b(?:{Joint}\s*(?:was|is|at|about|felt|around|like|a|:|-)?\s*{OnTheScale}"
             + $@"|{Hurting}\s+(?:[a-z]+\s+){{0,2}}{OnTheScale}"
-            + $@"|(?<!/\s*){OnTheScale}\s*(?:in the |in my |on the )?(?:{Hurting}|{Joint})\b)",
+            + $@"|(?<!/\s*){OnTheScale}\s*(?:{Hurting}\b|(?:in|on) (?:the|my) (?:[a-z]+ )?{Joint}\b|{Joint}\s*$))",
         RegexOptions.CultureInvariant,
         TimeSpan.FromMilliseconds(Patterns.TimeoutMs)
     );
@@ -85,7 +85,7 @@ internal static partial class LogPhrases
 
     /// <summary>10 kg each, 10 kg per hand: of both.</summary>
     [GeneratedRegex(
-        @"\b(?:kg|kgs|kilos|lb|lbs)\s*(?:each\b|ea\b|per hand|a hand|per side|in each hand|per dumbbell|per db)(?:\s*(?:hand|arm|side|dumbbell))?",
+        @"\b(?<unit>kg|kgs|kilos|lb|lbs)\s*(?:each\b|ea\b|per hand|a hand|per side|in each hand|per dumbbell|per db)(?:\s*(?:hand|arm|side|dumbbell))?",
         RegexOptions.None,
         Patterns.TimeoutMs
     )]

@@ -81,7 +81,7 @@ internal sealed record LogWords
         }
 
         var eachHand = LogPhrases.OfEachHand().IsMatch(text);
-        text = LogPhrases.OfEachHand().Replace(text, "kg ");
+        text = LogPhrases.OfEachHand().Replace(text, "${unit} ");
         var (inTurn, plain) = EachReserve(text);
         text = plain;
         var joint = hurting
