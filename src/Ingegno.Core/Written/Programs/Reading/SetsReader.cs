@@ -12,7 +12,7 @@ internal static class SetsReader
         return WarmUps(at, draft)
             || (at.Back(start) || HalfEach(at, draft))
             || (at.Back(start) || Labelled(at, draft))
-            || (at.Back(start) || SidesFirst(at, draft))
+            || (at.Back(start) || RepsBeforeSets.OfSides(at, draft))
             || (at.Back(start) || LoadedSets.LoadFirst(at, draft))
             || (at.Back(start) || LoadedSets.ShareFirst(at, draft))
             || (at.Back(start) || LoadedSets.AtEach(at, draft))
@@ -90,50 +90,6 @@ internal static class SetsReader
         return !sets && SetCounts.Into(at, draft, null, needed: true);
     }
 
-    /// <summary>8/8 x 3, 30+30 x 3: the same for one side and the other, so many times.</summary>
-    private static bool SidesFirst(TokenCursor at, LineDraft draft)
-    {
-        var (count, other) = (at.Now, at.Ahead(2));
-        if (
-            !count.IsWhole
-            || at.Ahead(1) is not { Text: "/" or "+", Spaced: false }
-            || !other.IsWhole
-            || other.Value != count.Value
-            || at.Ahead(3).Text is not ("x" or "*")
-            || at.Ahead(4) is not { IsWhole: true, Value: <= MostSetsBehind } sets
-            || draft.HasDose
-        )
-        {
-            return false;
-        }
-
-        at.At += 5;
-        at.TakeAny("sets", "set", "rounds");
-        draft.PerSide = true;
-        SetCounts.Join(draft, new SetGroup { Sets = (int)sets.Value, Counts = [new Span(count.Value, count.Value)] });
-        return true;
-    }
-
-    /// <summary>What stands behind the cross is the sets where it is so few and a range of more stands before it: 12-15 x 3.</summary>
-    private const int MostSetsBehind = 6;
-
-    private static bool RepsFirst(TokenCursor at, LineDraft draft, Span reps)
-    {
-        if (
-            reps is not { Upper: not null, From: >= MostSetsBehind }
-            || at.Now is not { IsWhole: true, Value: <= MostSetsBehind } sets
-            || at.Ahead(1).Text is "-" or "/" or "," or "x" or "%" or "kg" or "lb" or "s" or "sec" or "min"
-        )
-        {
-            return false;
-        }
-
-        at.At++;
-        at.TakeAny("sets", "set", "rounds");
-        SetCounts.Join(draft, new SetGroup { Sets = (int)sets.Value, Counts = [reps] });
-        return true;
-    }
-
     /// <summary>3x8, 2-3 x 12, 3 x max.</summary>
     private static bool Times(TokenCursor at, LineDraft draft)
     {
@@ -144,7 +100,7 @@ internal static class SetsReader
             return false;
         }
 
-        if (RepsFirst(at, draft, sets))
+        if (RepsBeforeSets.Range(at, draft, sets))
         {
             return true;
         }
