@@ -189,12 +189,24 @@ internal static class PanelFigures
                 same += was == now ? 1 : 0;
                 if (was != now && where is not null)
                 {
-                    Console.WriteLine($"unsteady | {where} | {plan.Lines[i].GymExerciseName}: {was} -> {now}");
+                    Console.WriteLine(
+                        $"unsteady | {where} | {plan.Lines[i].GymExerciseName}: {was} {Matches(plan.Lines[i], was, now)} -> {now} {Matches(again.Lines[i], was, now)}"
+                    );
                 }
             }
         }
 
         return (tried, same);
+    }
+
+    /// <summary>What the two are worth on a line, so that a near tie and a jump can be told apart.</summary>
+    private static string Matches(HomeLine line, string? was, string? now)
+    {
+        string Of(string? id) =>
+            line.Candidates.FirstOrDefault(c => c.Id == id) is { } found
+                ? string.Create(CultureInfo.InvariantCulture, $"{found.Match:0.000}")
+                : "none";
+        return $"[{Of(was)} {Of(now)}]";
     }
 
     private static PlaceKit Higher(PlaceKit kit, double cm) =>

@@ -72,7 +72,9 @@ public sealed record RelevanceRules(double Muscles, double MusclesWithoutPattern
 /// <param name="LimitedElsewhere">Share left where something gives out first that the line is not for, as the press of a squat that ends
 /// overhead.</param>
 /// <param name="FastLoad">Share that hangs on the load where it is moved fast: reps to failure do not measure it.</param>
-/// <param name="CarriedLoad">The same for what is carried.</param>
+/// <param name="FastOfBody">Load from which it is worth moving fast, as a share of body mass.</param>
+/// <param name="TooLightToMove">Below that, the power of its share of it that is left.</param>
+/// <param name="CarriedLoad">Share that hangs on the load of what is carried.</param>
 /// <param name="FreeLoadSpread">Spread of the logarithm of such a load about the one that the line names or that is usual.</param>
 /// <param name="CarriedOfBody">Load of a carry that names none, in both hands together, as a share of body mass.</param>
 public sealed record ResistanceRules(
@@ -95,6 +97,8 @@ public sealed record ResistanceRules(
     double LeastOfOwnOpen,
     double LimitedElsewhere,
     double FastLoad,
+    double FastOfBody,
+    double TooLightToMove,
     double CarriedLoad,
     double FreeLoadSpread,
     double CarriedOfBody
@@ -114,7 +118,8 @@ public sealed record PairRules(double EnoughPrimeMovers, double PoorResistance, 
 /// <param name="BandBeside">A band beside a weight.</param>
 /// <param name="WeightOfBand">A weight that is held for next to nothing while the band does the work.</param>
 /// <param name="OneForBoth">One weight for both hands, where there is a pair for them.</param>
-public sealed record RigParts(int PartOfThing, int FarStretched, int BandBeside, int WeightOfBand, int OneForBoth)
+/// <param name="BagSwung">A bag moved fast, where there is a weight with a handle.</param>
+public sealed record RigParts(int PartOfThing, int FarStretched, int BandBeside, int WeightOfBand, int OneForBoth, int BagSwung)
 {
     /// <summary>Share of both below which a weight beside a band is next to nothing.</summary>
     public required double LeastOfWeight { get; init; }

@@ -14,6 +14,7 @@ public sealed record StrengthTables(ImmutableArray<AnchorLift> Anchors, Evidence
 
 /// <summary>What lines of a gym plan tell of strength.</summary>
 /// <param name="LeastRatio">Machines count their stacks each in their own way: only lifts of so much of their anchor tell something.</param>
+/// <param name="AsGoodAs">How far from the anchor a lift's ratio may be to count as the anchor itself.</param>
 /// <param name="UsualReserve">Reps in reserve where the line says nothing: three sets are not done to failure.</param>
 /// <param name="MostReps">Past so many reps a load says little of the maximum.</param>
 /// <param name="Contradicts">A line that asks for so many times what is typed is asked about; one that asks for less may be meant light.</param>
@@ -21,6 +22,7 @@ public sealed record StrengthTables(ImmutableArray<AnchorLift> Anchors, Evidence
 /// <param name="LeastHung">Share of body mass that "weighted" stands for where no load is named: the lightest that anybody hangs on.</param>
 public sealed record EvidenceRules(
     double LeastRatio,
+    double AsGoodAs,
     int UsualReserve,
     int MostReps,
     double Contradicts,

@@ -35,7 +35,7 @@ internal static class SafetyChecks
         var (exercise, client) = (at.Exercise, plan.Client);
 
         // What a client refuses is no danger, and a pasted plan does not know of it.
-        if (CandidateFilter.Why(exercise, client with { Refuses = [] }) is { } why)
+        if (CandidateFilter.Why(exercise, client with { Refuses = [] }, at.StandsFor?.ExerciseId) is { } why)
         {
             yield return new Finding(
                 $"{why.Code}/{at.Line}/{exercise.Id}",

@@ -7,8 +7,12 @@ namespace Ingegno.Core.Making.Matching;
 /// <summary>How fitting a load is that no reps to failure measure: one that is moved fast, or carried.</summary>
 internal static class FreeLoads
 {
-    /// <summary>Share left of the score of a fast lift: the nearest to what the line names, else the heaviest it can be done with.</summary>
-    public static double Fast(Exercise exercise, Way way, LineToMatch line, ResistanceRules rules)
+    /// <summary>
+    /// Share left of the score of a fast lift: the nearest to what the line names, else the heaviest it can be done with. A bottle is no
+    /// weight to swing, however fast (common practice).
+    /// </summary>
+    /// <param name="bodyMassKg">Body mass, kg: a load is light by it.</param>
+    public static double Fast(Exercise exercise, Way way, LineToMatch line, double bodyMassKg, ResistanceRules rules)
     {
         if (way.Load.MassKg <= 0)
         {
@@ -17,7 +21,8 @@ internal static class FreeLoads
 
         var wanted = exercise.Id == line.Exercise.Id && line.Line.Load is { } load ? TypedLoad.TotalKg(load, line.Exercise) : (double?)null;
         var near = wanted is { } kg ? Near(way.Load.MassKg, kg, rules) : way.Load.MassKg / (way.Load.MassKg + way.System.Kg);
-        return 1 - rules.FastLoad + (rules.FastLoad * near);
+        var enough = rules.FastOfBody * bodyMassKg;
+        return (1 - rules.FastLoad + (rules.FastLoad * near)) * Math.Pow(Math.Min(1, way.Load.MassKg / enough), rules.TooLightToMove);
     }
 
     /// <summary>Share left of the score of a carry, by what hangs from a hand; 1 for what is not carried.</summary>

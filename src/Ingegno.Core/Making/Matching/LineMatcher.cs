@@ -43,7 +43,7 @@ public sealed class LineMatcher(ClientAtPlace at)
                 continue;
             }
 
-            if (CandidateFilter.Why(exercise, at.Client) is { } why)
+            if (CandidateFilter.Why(exercise, at.Client, line.Exercise.Id) is { } why)
             {
                 ruledOut.Add((new RuledOut(exercise.Id, exercise.Name, why.Code, why.Reason), relevance));
                 continue;

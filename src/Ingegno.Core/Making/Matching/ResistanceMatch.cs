@@ -34,7 +34,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         var pair = Facts(exercise, line);
         var plain = at.Client.NeedsClearance || SetLimits.IsForSpeed(line.Line, exercise, at.Client) || line.Exercise.IsForPower;
         Rating? best = null;
-        var pairs = false;
+        var (pairs, ones) = (false, false);
         foreach (var here in at.Ways.SetupsOf(exercise))
         {
             foreach (var way in Prepare(exercise, here).Ways)
@@ -42,7 +42,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
                 // None is needed where the reps are few enough as they are: most lines.
                 var techniques = plain || !(way.Straight?.Mid > pair.High) ? [] : TechniquesFor(exercise, line.Approach);
                 var rating = way.Straight is { } straight
-                    ? Rate(exercise, way, straight, line, techniques, pair with { HasPair = pairs })
+                    ? Rate(exercise, way, straight, line, techniques, pair with { HasPair = pairs, HasOne = ones })
                     : new Rating(way.Way, null, TechniqueSet.None, unmeasured * FreeLoads.Carried(exercise, way.Way, line, at));
 
                 // The first of equals stays: set-ups are listed simplest first, loads lightest first.
@@ -53,6 +53,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             }
 
             pairs |= Prepare(exercise, here).Ways.Any(w => w.Way.Load.Source == LoadSource.Pair);
+            ones |= Prepare(exercise, here).Ways.Any(w => w.Way.Load.Source == LoadSource.One);
         }
 
         return best is { } found ? (Describe(exercise, found), null) : (null, Lacking(exercise));
@@ -170,6 +171,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     /// <param name="Elsewhere">Share left where another muscle gives out first.</param>
     /// <param name="IsFast">Both are done for speed.</param>
     /// <param name="HasPair">A simpler set-up of the exercise has a weight for each hand.</param>
+    /// <param name="HasOne">A simpler set-up of the exercise has a weight with a handle.</param>
     private readonly record struct PairFacts(
         double High,
         SetLimits Limits,
@@ -177,7 +179,8 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         double Unloaded,
         double Elsewhere,
         bool IsFast,
-        bool HasPair = false
+        bool HasPair = false,
+        bool HasOne = false
     );
 
     private PairFacts Facts(Exercise exercise, LineToMatch line) =>
@@ -229,11 +232,12 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             + (way.Load.IsFarStretched ? at.Trade.Match.RigParts.FarStretched : 0)
             + at.Trade.Match.RigParts.Of(way.Load.WeightKg, way.Load.MassKg)
             + (pair.HasPair && way.Load.Source == LoadSource.One ? at.Trade.Match.RigParts.OneForBoth : 0)
+            + (pair is { HasOne: true, IsFast: true } && way.Load.Source == LoadSource.Held ? at.Trade.Match.RigParts.BagSwung : 0)
             + (at.Trade.Match.RigParts.PartOfThing * way.Bindings.Count(b => b.Thing.Part is { TimesHeight: null }));
 
-        // Where every load is a toy the heaviest is taken, whatever it takes to build.
-        var toy = reps.Mid >= RepMaxCurve.MostReps / 2;
-        var rig = toy ? 1 : 1 - (at.Trade.Match.RigCost * things);
+        // Where every load is a toy the heaviest is taken, whatever it takes to build; where it is moved fast, the heaviest that is handy.
+        var toy = pair.IsFast || reps.Mid >= RepMaxCurve.MostReps / 2;
+        var rig = toy && !pair.IsFast ? 1 : 1 - (at.Trade.Match.RigCost * things);
         var nearer =
             isNamed ? asNamed!.Value
             : toy ? way.System.Kg / (way.System.Kg + MiddlingKg)
@@ -248,7 +252,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
 
     /// <summary>What is done for speed need not come near failure.</summary>
     private double Fast(Exercise exercise, Way way, LineToMatch line, double reps, double high) =>
-        Closeness(reps, line.Effort.Low, high, Rules.TooEasySpread) * FreeLoads.Fast(exercise, way, line, Rules);
+        Closeness(reps, line.Effort.Low, high, Rules.TooEasySpread) * FreeLoads.Fast(exercise, way, line, at.Strength.BodyMassKg, Rules);
 
     /// <summary>
     /// A small muscle's load is nowhere measured but in the line: who does fifteen with it in the gym does not fail at five here, whatever the

@@ -80,6 +80,25 @@ public sealed class Ways
         return same.IsEmpty ? here : here with { Ways = same };
     }
 
+    /// <summary>
+    /// What the limbs move when an exercise is done with so much in hand or on the back, kg, whatever stands here; null where heights decide
+    /// and for what takes no load.
+    /// </summary>
+    /// <param name="exercise">The exercise.</param>
+    /// <param name="kg">The load in all, kg.</param>
+    public double? Carrying(Exercise exercise, double kg)
+    {
+        ArgumentNullException.ThrowIfNull(exercise);
+        return
+            exercise.Setups.FirstOrDefault(s =>
+                s.Load is { External: not null, BodyShareByHeight: null }
+                && s.Load.Leverage?.Model is null or LeverageKind.AboveTheKnees or LeverageKind.LessForearms
+            )
+                is { } setup
+            ? _systems.Of(setup.Load, [], new ReachableLoad(kg, string.Empty, [])).Kg
+            : null;
+    }
+
     /// <summary>Whether there is any way, without working them all out.</summary>
     public bool Any(Exercise exercise)
     {

@@ -37,8 +37,9 @@ public static class LineEvidence
             .OrderBy(g => g.Key, StringComparer.Ordinal);
         foreach (var family in told)
         {
-            // Several lines of a family: the strongest says most, for lighter ones may be meant light.
-            var most = family.MaxBy(t => t.Lift.LoadKg)!;
+            // Several lines of a family: the lift itself before what is only related to it, and of those the strongest, for lighter ones may be
+            // meant light. Who squats 100 kg for five is not told stronger by lunges.
+            var most = family.OrderByDescending(t => t.IsTheLift).ThenByDescending(t => t.Lift.LoadKg).First();
             var typed = client.KnownLifts.LastOrDefault(k => k.Anchor == family.Key);
             var expected = strength.ForAnchor(family.Key)!;
             var apart = most.SystemKg / expected.OneRepMaxKg;
@@ -85,7 +86,8 @@ public static class LineEvidence
     /// <param name="SystemKg">The anchor's one-rep maximum that follows, kg.</param>
     /// <param name="Text">The line.</param>
     /// <param name="AtLeast">It says what the client does at least: fifteen bridges may be all that was asked. A hang is near the limit.</param>
-    private sealed record Told(KnownLift Lift, double SystemKg, string Text, bool AtLeast);
+    /// <param name="IsTheLift">It is the anchor itself, or as good as it: both sides together, and nearly its load.</param>
+    private sealed record Told(KnownLift Lift, double SystemKg, string Text, bool AtLeast, bool IsTheLift);
 
     /// <summary>What one's own body weighs in an exercise that needs nothing but floor and wall, kg; null for any other.</summary>
     private static double? OwnBody(Exercise exercise, ClientAtPlace anywhere) =>
@@ -123,13 +125,16 @@ public static class LineEvidence
             : 0;
         var reps = line.Target.Min + (line.Reserve ?? trade.Strength.Evidence.UsualReserve);
         var ratio = client.Level == Level.Beginner ? relation.BeginnerRatio ?? relation.Ratio : relation.Ratio;
-        var system = RepMaxCurve.OneRepMax(external + body, Math.Min(reps, 20), relation.Curve) / ratio;
+        // A lunge moves three quarters of body and bar: the share of its own set-up, where it has one.
+        var moved = (external > 0 ? anywhere.Ways.Carrying(exercise, external) : null) ?? (external + body);
+        var system = RepMaxCurve.OneRepMax(moved, Math.Min(reps, 20), relation.Curve) / ratio;
         var bar = Math.Max(1, system - (anchor.BodyShare(client.Sex) * strength.BodyMassKg));
         return new Told(
             new KnownLift(relation.Anchor, Math.Round(bar, 1)) { Line = Shorthand.Write(line) },
             system,
             Shorthand.Write(line),
-            AtLeast: own is not null && !hangs && line.Load is null
+            AtLeast: own is not null && !hangs && line.Load is null,
+            IsTheLift: exercise.Sides == Sides.Bilateral && Math.Abs(relation.Ratio - 1) <= trade.Strength.Evidence.AsGoodAs
         );
     }
 

@@ -26,7 +26,10 @@ public static class CandidateFilter
         };
 
     /// <summary>Why the exercise is out for this client, or null when it is not.</summary>
-    public static (string Code, Reason Reason)? Why(Exercise exercise, ClientProfile client)
+    /// <param name="exercise">The exercise.</param>
+    /// <param name="client">The client.</param>
+    /// <param name="inGym">The exercise of the gym line: what is done there under the coach's eyes needs no more skill here.</param>
+    public static (string Code, Reason Reason)? Why(Exercise exercise, ClientProfile client, string? inGym = null)
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(client);
@@ -72,7 +75,7 @@ public static class CandidateFilter
             return ("impact", Reason.Of(client.Level == Level.Beginner ? "filter.impact-beginner" : "filter.impact-sore"));
         }
 
-        if (exercise.Skill > SkillCeiling(client.Level))
+        if (exercise.Id != inGym && exercise.Skill > SkillCeiling(client.Level))
         {
             return ("level", Reason.Of("filter.level", ("skill", exercise.Skill), ("level", Term.For(client.Level))));
         }

@@ -10,7 +10,7 @@ using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.Rebuilding;
 
-/// <summary>Gym lines for nine clients with the kits of this page: what a panel of coaches would sign.</summary>
+/// <summary>Gym lines for ten clients with the kits of this page: what a panel of coaches would sign.</summary>
 [Trait("source", "common practice")]
 public class CoachRowTests
 {
@@ -73,6 +73,84 @@ public class CoachRowTests
     [InlineData("Bench press 4x6 @ 90 kg", 90, 90)]
     public void With_a_bar_the_line_names_its_load(string line, double least, double most) =>
         Rebuild(new Row("C", "garage", line, [], [], [])).Chosen!.Exercises[0].ExternalKg.ShouldBeInRange(least, most);
+
+    /// <summary>What is lifted with a bar in the gym is lifted with a bar at home, whatever the level: the coach taught it there.</summary>
+    [Theory]
+    [InlineData("Deficit deadlift 4x4 @ 120 kg", "deadlift", 120, false)] // no block here: from the floor
+    [InlineData("Stiff leg deadlift 3x8 @ 90 kg", "stiff-leg-deadlift", 90)]
+    [InlineData("Rack pull 3x5 @ 140 kg", "rack-pull", 140)]
+    [InlineData("Power clean 5x3 @ 60 kg", "power-clean", 60)]
+    [InlineData("Hang snatch 5x2 @ 50 kg", "power-snatch", 50)]
+    [InlineData("Barbell lunge 3x8/side @ 40 kg", "barbell-lunge", 40, false)] // the bare bar is too much for a beginner's legs one at a time
+    [InlineData("Barbell step-up 3x8/side @ 40 kg", "barbell-step-up", 40, false)]
+    [InlineData("Box squat 5x3 @ 100 kg", "barbell-box-squat", 100)]
+    [InlineData("Pause squat 4x3 @ 90 kg", "pause-squat", 90)]
+    [InlineData("Barbell shrug 3x12 @ 100 kg", "barbell-shrug", 100)]
+    [InlineData("Close grip bench 4x6 @ 70 kg", "close-grip-bench-press", 70)]
+    [InlineData("Push press 5x3 @ 60 kg", "push-press", 60)]
+    [InlineData("Clean and press 3x5 @ 45 kg", "clean-and-press", 45)]
+    public void A_lift_of_the_bar_stays_where_a_bar_is(string line, string exercise, double kg, bool beginnerToo = true)
+    {
+        foreach (var (client, said) in new[] { ("A", line), ("A", Unloaded(line)), ("J", Unloaded(line)) }.Take(beginnerToo ? 3 : 2))
+        {
+            var plan = Examples.Rebuild(Clients[client], Kits["garage"], said).Plan;
+
+            plan.Lines[0].Chosen!.Exercises.Select(e => e.ExerciseId).ShouldBe([exercise], $"{client}: {said}");
+            plan.Findings.ShouldNotContain(f => f.Severity >= Severity.Serious, $"{client}: {said}");
+        }
+
+        Rebuild(new Row("A", "garage", line, [], [], [])).Chosen!.Exercises[0].ExternalKg.ShouldBe(kg, 5);
+    }
+
+    private static string Unloaded(string line) => line.Split(" @", 2)[0];
+
+    [Fact]
+    public void A_bar_teaches_a_beginner_nothing_that_the_gym_does_not()
+    {
+        Rebuild(new Row("B", "garage", "Back squat 3x8", [], [], [])).Chosen!.Id.ShouldBe("back-squat");
+
+        var other = Rebuild(new Row("B", "garage", "Leg press 3x8", [], [], []));
+        other.Candidates.ShouldNotContain(c => c.Id == "back-squat");
+        other.RuledOut.Single(r => r.ExerciseId == "back-squat").Code.ShouldBe("level");
+    }
+
+    [Theory]
+    [InlineData("jerrycan 10 L", "Jerrycan")]
+    [InlineData("bucket; 3 bricks", "Bucket")]
+    [InlineData("20 kg sandbag", "sand")]
+    public void Whatever_can_be_held_loads_a_leg(string kit, string held)
+    {
+        foreach (
+            var line in new[] { "Split squat 3x8/side", "Step-up 3x8/side", "Walking lunge 3x10/side", "Single-leg calf raise 3x12/side" }
+        )
+        {
+            var home = Examples.Rebuild(Clients["A"], Examples.KitOf(kit + "; step 20 cm"), line).Plan.Lines[0].Chosen!.Exercises[0];
+
+            home.ExternalKg.ShouldBeGreaterThan(5, line);
+            home.Setup.ShouldContain(held, Case.Insensitive);
+        }
+    }
+
+    /// <summary>A bottle is no weight to swing, and a rucksack by its handle is one (common practice).</summary>
+    [Theory]
+    [InlineData("home", "Kettlebell swing 4x15", "kettlebell-swing", 8, 20)]
+    [InlineData("bottles", "Power clean 5x3", null, 0, 0)]
+    [InlineData("bottles", "Kettlebell snatch 5x5/side", null, 0, 0)]
+    [InlineData("kettlebell 16", "Kettlebell snatch 5x5/side", "one-arm-snatch", 16, 16)]
+    [InlineData("kettlebell 16", "KB clean and press 3x5/side", "one-arm-clean-and-press", 16, 16)]
+    [InlineData("pair 16", "Push press 5x3", "push-press", 32, 32)]
+    public void What_is_moved_fast_is_worth_moving(string kit, string line, string? exercise, double least, double most)
+    {
+        var home = Rebuild(new Row("A", kit, line, [], [], [])).Chosen!.Exercises[0];
+        if (exercise is null)
+        {
+            (home.ExternalKg == 0 || !Examples.Exercise(home.ExerciseId).IsForPower).ShouldBeTrue(home.ExerciseId + " " + home.Setup);
+            return;
+        }
+
+        home.ExerciseId.ShouldBe(exercise);
+        home.ExternalKg.ShouldBeInRange(least, most);
+    }
 
     [Theory]
     [InlineData("Kettlebell swing 5x20 16 kg", "bell and bottles", 12, 12)] // the bell, and not a bottle of water
@@ -144,6 +222,7 @@ public class CoachRowTests
         ["F"] = Client(Level.Intermediate, Goal.Muscle, Sex.Female, 66, 170, 41, new SoreJoint(Joint.LowBack, Soreness.Sore)),
         ["G"] = Client(Level.Intermediate, Goal.Muscle, Sex.Male, 82, 179, 44, new SoreJoint(Joint.Shoulder, Soreness.Sore)),
         ["H"] = Client(Level.Novice, Goal.GeneralFitness, Sex.Female, 70, 167, 50, new SoreJoint(Joint.Knee, Soreness.Sore)),
+        ["J"] = Client(Level.Beginner, Goal.Strength, Sex.Male, 84, 181, 26),
         ["I"] = Client(Level.Intermediate, Goal.Muscle, Sex.Male, 80, 180, 33, new SoreJoint(Joint.Knee, Soreness.Injured)),
     }.ToImmutableDictionary();
 

@@ -48,6 +48,11 @@ internal sealed record LeadIn(Heading Heading, string Rest)
             return null;
         }
 
+        if (heading is { Kind: HeadingKind.Rounds, Rounds: null } && RoundsBehind(rest) is { } behind)
+        {
+            (heading, rest) = (heading with { Rounds = behind.Rounds }, behind.List);
+        }
+
         var parts = RowParts.Apart(rest, names, listed: heading.Kind is HeadingKind.Rounds or HeadingKind.Section);
         var leads = heading.Kind switch
         {
@@ -64,6 +69,24 @@ internal sealed record LeadIn(Heading Heading, string Rest)
             }
             : null;
     }
+
+    /// <summary>"squat 10, lunge 10, curl 15 x3": rounds that stand behind a list of which no part counts its sets.</summary>
+    private static (int Rounds, string List)? RoundsBehind(string rest)
+    {
+        var tokens = LineTokens.Of(rest);
+        if (tokens is not [.., { IsWhole: true } count, { Text: "x" or "*" }, { IsWhole: true, Value: > 0 and <= MostRoundsBehind } rounds])
+        {
+            return null;
+        }
+
+        var before = tokens[..^2];
+        return count.Value > 0 && before.Count(t => t.IsNumber) > 1 && !before.Exists(t => t.Text is "x" or "*" or "sets" or "rounds")
+            ? ((int)rounds.Value, rest[..count.End])
+            : null;
+    }
+
+    /// <summary>More than that behind a cross are reps.</summary>
+    private const int MostRoundsBehind = 6;
 
     /// <summary>EMOM 10, AMRAP 12 min: rounds by the clock.</summary>
     private static Heading? ByTheClock(string head)

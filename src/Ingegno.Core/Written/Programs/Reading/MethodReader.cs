@@ -9,6 +9,7 @@ internal static class MethodReader
         return WaveOverWeeks.Read(at, draft)
             || (at.Back(start) || Emom(at, draft))
             || (at.Back(start) || Density(at, draft))
+            || (at.Back(start) || Tabata(at, draft))
             || (at.Back(start) || Ladder(at, draft))
             || (at.Back(start) || TopSet(at, draft))
             || (at.Back(start) || Named(at, draft))
@@ -323,7 +324,41 @@ internal static class MethodReader
             "format"
         );
         at.TakeAny(":");
+        if (method == SetMethod.DropSet && at.Now.Text is "x" or "*" && at.Ahead(1) is { IsWhole: true, Value: <= MostDrops })
+        {
+            at.At += 2; // last set drop x2: twice lighter
+        }
+
         return Set(draft, method.Value);
+    }
+
+    /// <summary>So often a set is made lighter at most.</summary>
+    private const int MostDrops = 5;
+
+    /// <summary>Tabata: eight times twenty seconds, ten between (Tabata et al. 1996, from memory).</summary>
+    private static bool Tabata(TokenCursor at, LineDraft draft)
+    {
+        if (!at.Take("tabata"))
+        {
+            return false;
+        }
+
+        at.TakeAny("style", "protocol", "sets", "set");
+        at.TakeAny(":", "-");
+        if (!draft.HasDose && !at.Now.IsNumber)
+        {
+            draft.Groups.Add(
+                new SetGroup
+                {
+                    Sets = 8,
+                    Counts = [new Span(20, 20)],
+                    Unit = CountUnit.Seconds,
+                }
+            );
+            draft.Rest ??= new Span(10, 10);
+        }
+
+        return true;
     }
 
     private static SetMethod Initials(TokenCursor at)

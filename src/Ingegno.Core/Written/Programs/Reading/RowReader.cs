@@ -226,7 +226,7 @@ internal static class RowReader
         var onTop = at.Take("+");
         at.TakeAny("1", "one");
         at.TakeAny("x", "set");
-        if (at.Now.Text is not ("amrap" or "max" or "burnout" or "failure") || !SetCounts.Open(at))
+        if (at.Now.Text is not ("amrap" or "max" or "burnout" or "failure" or "as") || !SetCounts.Open(at))
         {
             return at.Back(start);
         }

@@ -309,6 +309,6 @@ internal static class SetCounts
         }
 
         at.At = start;
-        return at.TakeAnyPhrase("as many reps as possible", "as many as possible");
+        return at.TakeAnyPhrase("as many reps as possible", "as many as possible", "as many reps as you can", "as many as you can");
     }
 }

@@ -69,8 +69,9 @@ internal static class TempoWords
 
         at.Take("-");
         at.TakeAny("slow", "controlled");
-        return PhaseSaid(at) is { } phase
-            ? Put(draft, phase, seconds)
+        var counted = at.Before.Text is "ct" or "count" or "counts";
+        return PhaseSaid(at) is { } phase ? Put(draft, phase, seconds)
+            : counted && at.Says("pause", "paused") ? Put(draft, Phase.Stretched, seconds) // paused bench (2 ct)
             : draft.Current is { Unit: CountUnit.Reps, Counts.Count: > 0 }
                 && at.TakeAny("hold", "holds").Length > 0
                 && Put(draft, Place(at) ?? Phase.Shortened, seconds); // 3x6 w/ 3s hold

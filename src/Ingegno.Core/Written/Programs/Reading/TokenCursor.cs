@@ -17,6 +17,9 @@ internal sealed class TokenCursor(List<LineToken> tokens, int rowLength)
 
     public LineToken Ahead(int by) => At + by < tokens.Count ? tokens[At + by] : End;
 
+    /// <summary>Whether one of the words stands anywhere in the row.</summary>
+    public bool Says(params string[] words) => tokens.Exists(t => words.Contains(t.Text));
+
     /// <summary>Takes one word or sign when it is the one.</summary>
     public bool Take(string text)
     {
