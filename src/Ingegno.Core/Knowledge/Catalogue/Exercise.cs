@@ -79,6 +79,9 @@ public sealed record Exercise
     /// <summary>Its load is a stack on a pulley, and no two of them weigh alike.</summary>
     public bool IsOnStack => !Setups.IsDefaultOrEmpty && Setups.All(s => s.Load.External?.From.Contains(LoadSource.Stack) == true);
 
+    /// <summary>A swing, which comes to speed only after a few reps.</summary>
+    public bool Swung { get; init; }
+
     /// <summary>Swung, thrown or pulled fast: see <see cref="IsForPower"/>.</summary>
     public bool Power { get; init; }
 

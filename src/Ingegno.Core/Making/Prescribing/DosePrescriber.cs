@@ -155,7 +155,7 @@ public static class DosePrescriber
 
     /// <summary>Jumps and throws as many as planned; a swing comes to speed only after a few, so it stands for no triple.</summary>
     private static (SetTarget Target, Reason Reason) Power(GymLine line, Exercise home) =>
-        home.Pattern == MovementPattern.Hinge && home.Id != line.ExerciseId && !line.Target.IsOpen && line.Target.Max < LeastSwings.Min
+        home.Swung && home.Id != line.ExerciseId && !line.Target.IsOpen && line.Target.Max < LeastSwings.Min
             ? (LeastSwings, Reason.Of("dose.power-swings", ("planned", line.Target.InWords)))
             : (line.Target, Reason.Of("dose.power"));
 

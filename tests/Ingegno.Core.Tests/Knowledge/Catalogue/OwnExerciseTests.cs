@@ -113,5 +113,23 @@ public class OwnExerciseTests
         Faults(broken).ShouldContain(f => f.Contains(says), what);
     }
 
+    [Fact]
+    public void A_check_or_a_leverage_rests_on_what_a_thing_plays()
+    {
+        var press = Own with { Setups = [Examples.Exercise("hands-raised-push-up").Setups.First(s => s.Load.Leverage?.Hands is not null)] };
+        var row = Own.Setups.First(s => !s.Checks.IsEmpty);
+
+        Faults(press).ShouldNotContain(f => f.Contains("rests on"));
+        Faults(press with { Setups = [OnHands(press.Setups[0], "oar")] }).ShouldContain(f => f.Contains("rests on oar"));
+        Faults(Own with { Setups = [row with { Checks = [row.Checks[0] with { Role = "gig" }] }] })
+            .ShouldContain(f => f.Contains("rests on gig"));
+    }
+
+    private static Setup OnHands(Setup setup, string role) =>
+        setup with
+        {
+            Load = setup.Load with { Leverage = setup.Load.Leverage! with { Hands = role } },
+        };
+
     private static ImmutableArray<string> Faults(Exercise own) => CatalogueCheck.FaultsOfOwn(own, Trade.Shipped.With([own]));
 }

@@ -40,6 +40,14 @@ public class ApproachCheckTests
         ApproachCheck.Faults(wrong, Trade.Shipped).ShouldContain(f => f.Contains(says));
     }
 
+    [Theory]
+    [InlineData(-1, false)]
+    [InlineData(0, true)]
+    [InlineData(10, true)]
+    [InlineData(11, false)]
+    public void Reps_in_reserve_run_from_none_to_ten(int rir, bool good) =>
+        ApproachCheck.Faults(Good with { Rir = rir }, Trade.Shipped).IsEmpty.ShouldBe(good);
+
     /// <summary>Both sides of every limit of a phase.</summary>
     [Theory]
     [InlineData(1, 1, 0, true)]

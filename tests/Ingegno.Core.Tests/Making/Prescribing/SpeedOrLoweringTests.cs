@@ -35,5 +35,20 @@ public class SpeedOrLoweringTests
             .ShouldBeFalse();
     }
 
+    /// <summary>36 s for a heavy set, 60 as a rule and 75 at most for the others (docs/trade/prescription).</summary>
+    [Theory]
+    [InlineData("Back squat 4x6", 6, 36, 36, 0)]
+    [InlineData("Back squat 4x7", 7, 60, 75, 0)]
+    [InlineData("Back squat 4xAMRAP", int.MaxValue, 60, 75, 0)]
+    [InlineData("Back squat 4x30 s", int.MaxValue, 60, 75, 0)]
+    [InlineData("Back squat 4x8 3-2-2-1", 8, 60, 75, 4)] // two held, one squeezed, one more than the usual up
+    [InlineData("Back squat 4x8 3-0-1-0", 8, 60, 75, 0)]
+    public void A_set_lasts_as_long_as_its_line_bears(string line, int planned, double usual, double most, int own)
+    {
+        var limits = SetLimits.Of(Line(line), 2, Trade.Shipped.Dose);
+
+        (limits.Reps, limits.Seconds, limits.Most, limits.OwnSeconds).ShouldBe((planned, usual, most, own));
+    }
+
     private static Core.Written.Programs.GymLine Line(string text) => new ShorthandParser(Trade.Shipped.Names).Parse(text).Lines.Single();
 }

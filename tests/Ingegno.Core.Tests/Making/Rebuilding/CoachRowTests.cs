@@ -131,6 +131,21 @@ public class CoachRowTests
         }
     }
 
+    /// <summary>A swing comes to speed only after a few, so it stands for no triple; a clean is a triple (common practice).</summary>
+    [Theory]
+    [InlineData("Power clean 5x3", "kettlebell-swing", 8, 10)]
+    [InlineData("Power clean 5x7", "kettlebell-swing", 8, 10)]
+    [InlineData("Power clean 5x8", "kettlebell-swing", 8, 8)]
+    [InlineData("Power clean 5x10", "kettlebell-swing", 10, 10)]
+    [InlineData("Power clean 5x3", "one-arm-clean", 3, 3)]
+    [InlineData("Kettlebell swing 5x5", "kettlebell-swing", 5, 5)]
+    public void Few_swings_are_none(string line, string exercise, int least, int most)
+    {
+        var home = Rebuild(new Row("A", "kettlebell 16", line, [], [], [])).Candidates.Single(c => c.Id == exercise).Exercises[0];
+
+        (home.Dose.Target.Min, home.Dose.Target.Max).ShouldBe((least, most));
+    }
+
     /// <summary>A bottle is no weight to swing, and a rucksack by its handle is one (common practice).</summary>
     [Theory]
     [InlineData("home", "Kettlebell swing 4x15", "kettlebell-swing", 8, 20)]

@@ -1,3 +1,4 @@
+using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Trainee.Clients;
@@ -34,5 +35,25 @@ public class ShareOfBarTests
 
         strength.ExternalMaxKg("back-squat").ShouldBe(0);
         strength.ShareOfSystem(Examples.Exercise("back-squat"), 0.8).ShouldBe(0.8, 1e-9);
+    }
+
+    /// <summary>
+    /// A large lower-body lift allows more reps at the same share than a press does (docs/trade/strength-relations): five reps with the same load
+    /// say less of the squat's maximum, body and all, than of the bench's.
+    /// </summary>
+    [Fact]
+    public void Five_reps_of_a_squat_say_less_than_five_of_a_bench()
+    {
+        double Share(string anchor)
+        {
+            var client = Examples.ClientA with { KnownLifts = [new KnownLift(anchor, 100, 5)] };
+            var body = Trade.Shipped.Strength.Find(anchor)!.BodyShare(client.Sex) * client.BodyMassKg!.Value;
+            return new ClientStrength(client, Trade.Shipped.Strength).ForAnchor(anchor)!.OneRepMaxKg / (100 + body);
+        }
+
+        Share("back-squat").ShouldBe(RepMaxCurve.OneRepMax(1, 5, CurveKind.Lower), 1e-9);
+        Share("bench-press").ShouldBe(RepMaxCurve.OneRepMax(1, 5, CurveKind.Middle), 1e-9);
+        Share("deadlift").ShouldBe(RepMaxCurve.OneRepMax(1, 5, CurveKind.Middle), 1e-9);
+        Share("back-squat").ShouldBeLessThan(Share("bench-press"));
     }
 }

@@ -27,7 +27,10 @@ public class RowPartsTests
     [InlineData("3 rounds: 10 goblet squats, 12 pushups, 8 rows", "A1 goblet-squat 3x10; A2 push-up 3x12; A3 barbell-row 3x8")]
     [InlineData("3 rounds of 10 pushups and 20 air squats", "A1 push-up 3x10; A2 bodyweight-squat 3x20")]
     [InlineData("Giant set: squat 10, row 12, push-up 15 x3", "A1 back-squat 3x10; A2 barbell-row 3x12; A3 push-up 3x15")]
-    [InlineData("Barbell complex 3 rounds: RDL 8, row 8, press 8", "A1 barbell-romanian-deadlift 3x8; A2 barbell-row 3x8; A3 overhead-press 3x8")]
+    [InlineData(
+        "Barbell complex 3 rounds: RDL 8, row 8, press 8",
+        "A1 barbell-romanian-deadlift 3x8; A2 barbell-row 3x8; A3 overhead-press 3x8"
+    )]
     [InlineData("KB complex x4: swing 5, squat 5", "A1 kettlebell-swing 4x5; A2 back-squat 4x5")]
     [InlineData("Giant set x3: pushup x10, row x12, squat x15", "A1 push-up 3x10; A2 barbell-row 3x12; A3 back-squat 3x15")]
     [InlineData("EMOM 10: 5 pull ups, 10 push ups", "A1 pull-up 5x5; A2 push-up 5x10")]
