@@ -5864,6 +5864,7 @@ export interface components {
             familiarity: number;
             gymLoad?: null | components["schemas"]["LoadSource"];
             isOnStack: boolean;
+            swung: boolean;
             power: boolean;
             isForPower: boolean;
             /** Format: int32 */
