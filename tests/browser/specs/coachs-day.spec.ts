@@ -18,6 +18,8 @@ test('a gym week becomes a home plan, is handed over, logged, and survives a cra
   await page.getByLabel('Filter the roster').fill('ines');
   await page.getByRole('link', { name: 'Ines Quarrie' }).click();
   await expect(page.getByRole('heading', { name: 'Ines Quarrie' })).toBeVisible();
+  await page.getByLabel('Body mass').fill('-5');
+  await expect(page.getByText('between 25 and 300')).toBeVisible();
   await page.getByLabel('Body mass').fill('74.5');
   await expectSaved(page);
   await page.getByRole('link', { name: 'Open the kit' }).click();
