@@ -26,6 +26,8 @@ public class RowPartsTests
     [InlineData("Bench 4x6 + OHP 3x8 + dips 3x10", "S1 bench-press 4x6; S2 overhead-press 3x8; S3 parallel-bar-dip 3x10")]
     [InlineData("3 rounds: 10 goblet squats, 12 pushups, 8 rows", "A1 goblet-squat 3x10; A2 push-up 3x12; A3 barbell-row 3x8")]
     [InlineData("3 rounds of 10 pushups and 20 air squats", "A1 push-up 3x10; A2 bodyweight-squat 3x20")]
+    [InlineData("Deadbug + plank 3x8/30s", "S1 dead-bug 3x8; S2 plank 3x30 s")]
+    [InlineData("Curl + pushdown 3x12/15", "S1 barbell-curl 3x12; S2 triceps-pushdown 3x15")]
     [InlineData("Giant set: squat 10, row 12, push-up 15 x3", "A1 back-squat 3x10; A2 barbell-row 3x12; A3 push-up 3x15")]
     [InlineData(
         "Barbell complex 3 rounds: RDL 8, row 8, press 8",

@@ -1,3 +1,4 @@
+using System.Text.RegularExpressions;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.Naming;
 
@@ -13,7 +14,7 @@ internal sealed record RowPart(string Row, string? Label, int Place);
 /// Takes rows apart that hold several exercises: "A1) Chin-ups 4x6 A2) Press 4x8", "Curl superset with pushdown 3x12", "Bench 3x5, row 3x8". A
 /// part is one only where it names an exercise for sure, so that "Row, single arm" and "3 sets, 5 reps" stay whole.
 /// </summary>
-internal static class RowParts
+internal static partial class RowParts
 {
     /// <summary>Added to the line of every further part: no text has so many.</summary>
     public const int KeyOfPart = 100_000;
@@ -156,6 +157,17 @@ internal static class RowParts
 
         var dosed = parts.ConvertAll(p => RowReader.Read(p).Draft.HasDose);
         var shared = dosed.FindLastIndex(d => d) is >= 0 and var at && dosed.Contains(false) ? DoseOf(parts[at]) : string.Empty;
+        if (parts.Count == 2 && !dosed[0] && OfTwo().Match(shared) is { Success: true } two)
+        {
+            // Dead bug + plank 3x8/30 s: as many sets, a figure for each.
+            string Dose(string own) => $"{two.Groups["sets"].Value}x{two.Groups[own].Value}{two.Groups["more"].Value}";
+            return
+            [
+                new RowPart($"{parts[0]} {Dose("first")}", letter is null ? null : $"{letter}1", 0),
+                new RowPart($"{parts[1][..NameEnd(parts[1])]} {Dose("second")}", letter is null ? null : $"{letter}2", 1),
+            ];
+        }
+
         return
         [
             .. parts.Select(
@@ -240,6 +252,16 @@ internal static class RowParts
 
     /// <summary>A stretch of the row at the place where it stands in it, so that what is said of it points there.</summary>
     private static string At(string row, int from, int to) => new string(' ', from) + row[from..to];
+
+    /// <summary>3x8/30 s of two exercises; equal figures are sides.</summary>
+    [GeneratedRegex(
+        @"^(?<sets>\d{1,2}) ?x ?(?<first>\d{1,3}(?: ?s)?)/(?!\k<first>\b)(?<second>\d{1,3}(?: ?s)?)(?<more>$| .*$)",
+        RegexOptions.None,
+        1000
+    )]
+    private static partial Regex OfTwo();
+
+    private static int NameEnd(string part) => RowReader.Read(part).Draft.Runs.Find(r => !r.Bracketed)!.End;
 
     /// <summary>What stands after the name of one holds for all.</summary>
     private static string DoseOf(string part)

@@ -284,7 +284,7 @@ internal static class RowReader
     private static void Bare(TokenCursor at, LineDraft draft)
     {
         var (start, signed) = (at.Now.Start, at.Before.Is("@"));
-        var setting = at.Before.Text is "lvl" or "level" or "pin" or "hole" or "setting" or "notch" ? at.Before.Text : null;
+        var setting = at.Before.Text is "lvl" or "level" or "pin" or "hole" or "setting" or "notch" or "seat" ? at.Before.Text : null;
         if (Figures.Range(at) is { } range)
         {
             if (setting is not null)

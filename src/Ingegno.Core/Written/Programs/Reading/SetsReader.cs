@@ -185,7 +185,10 @@ internal static class SetsReader
 
         at.Take("-");
         var backOff = BackOff(at);
-        if (at.TakeAny("sets", "set", "rounds", "round", "rds", "rd", "series").Length == 0 && !(backOff && draft.HasDose))
+        if (
+            at.TakeAny("sets", "set", "rounds", "round", "rds", "rd", "series", "trips", "lengths", "laps").Length == 0
+            && !(backOff && draft.HasDose)
+        )
         {
             return false;
         }
