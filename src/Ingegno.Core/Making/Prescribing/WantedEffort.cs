@@ -41,12 +41,14 @@ public sealed record WantedEffort(double Low, double High, int Rir)
         if (line.Reserve is null && atShare is { } allowed && !line.Target.IsOpen)
         {
             // Triples at 90 % leave one, not two. Of a range the bottom is what the percentage was set for; the top is what is earned.
-            rir = Math.Clamp((int)Math.Round(allowed, MidpointRounding.AwayFromZero) - line.Target.Min, 0, UsualRir);
+            rir = Math.Clamp(Spare(allowed, line), Spare(RepsAtShare(line, exercise, null)!.Value, line) >= UsualRir ? 1 : 0, UsualRir);
         }
 
-        if (client.Level == Level.Beginner)
+        if (client.Level == Level.Beginner || client.HighBloodPressure)
         {
-            rir = Math.Max(rir, 2); // beginners stay at two or three in reserve (docs/trade/prescription)
+            // Beginners stay at two or three in reserve (docs/trade/prescription), and nobody holds the breath over a last rep who must not
+            // (docs/trade/cautions).
+            rir = Math.Max(rir, UsualRir);
         }
 
         var (min, max) = line.Target.IsOpen ? (SetTarget.OpenReps, SetTarget.OpenReps) : (line.Target.Min, line.Target.Max);
@@ -67,6 +69,12 @@ public sealed record WantedEffort(double Low, double High, int Rir)
 
         return new WantedEffort(low, high, rir) { Aim = aim, Start = start };
     }
+
+    /// <summary>
+    /// Reps that a share leaves beside the planned ones. Where a weak bar moves a heavy body less is left than the tables say, which are made for
+    /// the bar: who is sent for five at 80 % is not sent to failure.
+    /// </summary>
+    private static int Spare(double reps, GymLine line) => (int)Math.Round(reps, MidpointRounding.AwayFromZero) - line.Target.Min;
 
     /// <summary>Reps to failure that the line's share of the maximum allows; null where it names none.</summary>
     private static double? RepsAtShare(GymLine line, Exercise exercise, ClientStrength? strength) =>
