@@ -46,7 +46,7 @@ internal static class DoseChecks
             yield break;
         }
 
-        if (at.Target.Max > DosePrescriber.MostUsefulReps)
+        if (at.Target.Max > DosePrescriber.MostUsefulReps && !IsStandard(plan, at))
         {
             yield return new Finding(
                 $"past-thirty/{at.Line}",
@@ -157,4 +157,11 @@ internal static class DoseChecks
             );
         }
     }
+
+    /// <summary>The school of the day asks for so many before the next step.</summary>
+    private static bool IsStandard(AuditedPlan plan, AuditedExercise at) =>
+        at.Home is not null
+        && at.Day < plan.Approaches.Length
+        && plan.Approaches[at.Day].Standard(at.Exercise.Rung) is { } standard
+        && at.Target.Max <= standard;
 }

@@ -41,8 +41,12 @@ internal static class SessionFit
         if (Over())
         {
             var gone = DropSets(draft, approach, limit, said);
-            DropLines(draft, approach, limit, l => IsIsolation(draft, l), said);
-            DropLines(draft, approach, limit, _ => true, said);
+            ImmutableArray<HomeLine> left =
+            [
+                .. DropLines(draft, approach, limit, l => IsIsolation(draft, l)),
+                .. DropLines(draft, approach, limit, _ => true),
+            ];
+            said.AddRange(Refill(draft, approach, limit, left).Select(l => Reason.Of("fit.line", ("exercise", l.GymExerciseName))));
             GoNearer(draft, approach, limit, gone);
         }
 
@@ -146,28 +150,55 @@ internal static class SessionFit
     private static bool IsIsolation(SessionDraft draft, HomeLine line) =>
         draft.Trade.Catalogue.Get(line.Gym.ExerciseId).Structure == ExerciseStructure.Isolation;
 
-    /// <summary>Leaves lines out, what is worth least first, until the day fits or none may go.</summary>
-    private static void DropLines(
-        SessionDraft draft,
-        Approach approach,
-        int limit,
-        Func<HomeLine, bool> which,
-        ImmutableArray<Reason>.Builder said
-    )
+    /// <summary>
+    /// Leaves lines out until the day fits or none may go: what the day trains twice first, then what is worth least. The lines as they were, in
+    /// the order in which they went.
+    /// </summary>
+    private static ImmutableArray<HomeLine> DropLines(SessionDraft draft, Approach approach, int limit, Func<HomeLine, bool> which)
     {
+        var left = ImmutableArray.CreateBuilder<HomeLine>();
         while (
             draft.Minutes(approach) > limit
             && draft
                 .Lines.Where(l => l is { Chosen: not null, Locked: false } && MayGive(l) && which(l))
-                .OrderByDescending(l => l.Role)
+                .OrderByDescending(l => IsTwice(draft, l))
+                .ThenByDescending(l => l.Role)
                 .ThenByDescending(l => l.Gym.Line)
                 .FirstOrDefault()
                 is { } line
         )
         {
             draft.Replace(line with { Chosen = null, LeftOut = true });
-            said.Add(Reason.Of("fit.line", ("exercise", line.GymExerciseName)));
+            left.Add(line);
         }
+
+        return left.ToImmutable();
+    }
+
+    /// <summary>Another line that stays trains the same movement on this day: a second press goes before the only hinge.</summary>
+    private static bool IsTwice(SessionDraft draft, HomeLine line) =>
+        draft.Lines.Any(l => l.Gym.Key != line.Gym.Key && l.Chosen is not null && PatternOf(draft, l) == PatternOf(draft, line));
+
+    private static MovementPattern PatternOf(SessionDraft draft, HomeLine line) => draft.Trade.Catalogue.Get(line.Gym.ExerciseId).Pattern;
+
+    /// <summary>A long line that went makes room for a short one that went before it: the last to go come back first. What stays out.</summary>
+    private static IEnumerable<HomeLine> Refill(SessionDraft draft, Approach approach, int limit, ImmutableArray<HomeLine> left)
+    {
+        var back = new HashSet<LineKey>();
+        foreach (var line in left.Reverse().Where(_ => draft.Minutes(approach) < limit))
+        {
+            draft.Replace(line);
+            if (draft.Minutes(approach) <= limit)
+            {
+                back.Add(line.Gym.Key);
+            }
+            else
+            {
+                draft.Replace(line with { Chosen = null, LeftOut = true });
+            }
+        }
+
+        return left.Where(l => !back.Contains(l.Gym.Key));
     }
 
     /// <summary>

@@ -357,6 +357,25 @@ public class PlanCheckTests
         }
     }
 
+    /// <summary>The first steps of milestones are done forty and fifty times before the next: the school asks for it.</summary>
+    [Fact]
+    public void A_standard_of_the_school_is_not_too_many()
+    {
+        var request = Request(["Bodyweight squat 3x12", "Dead bug 3x10/side"]) with { Approach = "milestones" };
+        var plan = Rebuild(request);
+
+        plan.Lines.SelectMany(l => l.Chosen!.Exercises).ShouldContain(e => e.Dose.Target.Max > 30, "or the case shows nothing");
+        plan.Findings.ShouldNotContain(f => f.Code == "past-thirty");
+        var line = plan.Lines[1];
+        HomeEdit typed = new()
+        {
+            Line = line.Gym.Key,
+            ExerciseId = "dead-bug",
+            Target = new SetTarget(40, 40),
+        };
+        Rebuild(request with { Approach = null, Edits = [typed] }).Findings.ShouldContain(f => f.Code == "past-thirty");
+    }
+
     private static readonly string[] MustBeDecidedByACoach =
     [
         "push-above-pull",

@@ -5,6 +5,7 @@ using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Making.Sessions;
+using Ingegno.Core.Tests.Approved.Registers;
 using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
@@ -220,6 +221,31 @@ public class SessionPlannerTests
         plan.Days[0].Cut.Count(c => c.Code == "fit.line").ShouldBe(gone.Count);
         plan.Notices.ShouldNotContain(n => n.Code == "line-without-substitute");
         plan.Findings.ShouldNotContain(f => f.Code == "too-long");
+    }
+
+    /// <summary>Common practice: a second press goes before the only hinge of the day, though it stands above it.</summary>
+    [Fact]
+    public void What_the_day_trains_twice_goes_first()
+    {
+        string[] day = ["Back squat 4x6 RIR 2", "Bench press 4x8 RIR 2", "Incline dumbbell press 3x10", "Romanian deadlift 3x10"];
+        var minutes = Enumerable.Range(20, 40).Last(m => Rebuild("mirror", m, day).Lines.Count(l => l.LeftOut) == 1);
+
+        Rebuild("mirror", minutes, day).Lines.Single(l => l.LeftOut).GymExerciseName.ShouldBe("Incline dumbbell press");
+    }
+
+    /// <summary>
+    /// Twenty minutes: the leg curl goes, and the hinge after it, which makes room for the leg curl again (a client drawn for the registers, read
+    /// as a coach reads).
+    /// </summary>
+    [Fact]
+    public void A_short_line_comes_back_when_a_long_one_went()
+    {
+        var plan = new RebuildEngine(Trade.Shipped).Rebuild(DrawnRequests.Of(9101)).Plan;
+        var day = plan.Lines.TakeWhile(l => l.GymExerciseName != "Incline dumbbell press").ToList();
+
+        day.Where(l => l.LeftOut).Select(l => l.GymExerciseName).ShouldBe(["Deadlift"]);
+        plan.Days[0].Cut.Count(c => c.Code == "fit.line").ShouldBe(1);
+        plan.Days[0].Minutes.Total.ShouldBeLessThanOrEqualTo(20);
     }
 
     [Fact]
