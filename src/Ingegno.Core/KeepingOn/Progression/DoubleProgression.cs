@@ -186,13 +186,27 @@ public static class DoubleProgression
 
         // The last sets always come closer to failure than the first: the mean tells how hard the line was.
         var reserve = working.Where(s => s.Rir is not null).Select(s => (double)s.Rir!.Value).DefaultIfEmpty(dose.Rir).Average();
-        if (most < bottom && bottom - fewest >= 2)
+
+        // Reps clearly left over count as done in part: too easy is as much a finding as too hard, but a guess of many is a poor one, and what
+        // the first set had left the last has not.
+        var over = reserve - dose.Rir;
+        int WithSpare(LoggedSet set) => set.Reps + (int)(Math.Max(0, (set.Rir ?? dose.Rir) - dose.Rir) * context.Rules.FarOff.Trust);
+        var able = over >= TooMuchInReserve ? working.Select(WithSpare).DefaultIfEmpty(fewest).Min() : fewest;
+        if (able < bottom && most < bottom && bottom - fewest >= 2)
         {
             return easier.TechniqueOff(most, fewest)
                 ?? easier.TooHeavy(most, fewest, Reason.Of("next.too-heavy", ("most", say.Count(most)), ("wanted", bottom)));
         }
 
-        if (fewest < bottom)
+        if (fewest < bottom && able >= bottom && able < top)
+        {
+            return say.Keep(
+                Decision.Repeat,
+                Reason.Of("next.stopped-early", ("fewest", say.Count(fewest)), ("left", working.Min(s => s.Rir ?? 0)), ("wanted", bottom))
+            );
+        }
+
+        if (fewest < bottom && able < bottom)
         {
             var short_ = Reason.Of("short.hardest", ("fewest", say.Count(fewest)), ("wanted", bottom));
             var fellOff = bottom - fewest >= 2;
@@ -210,11 +224,6 @@ public static class DoubleProgression
                 );
         }
 
-        // Reps clearly left over count as done in part: too easy is as much a finding as too hard, but a guess of many is a poor one, and what
-        // the first set had left the last has not.
-        var over = reserve - dose.Rir;
-        int WithSpare(LoggedSet set) => set.Reps + (int)(Math.Max(0, (set.Rir ?? dose.Rir) - dose.Rir) * context.Rules.FarOff.Trust);
-        var able = over >= TooMuchInReserve ? working.Select(WithSpare).DefaultIfEmpty(fewest).Min() : fewest;
         var spare = working.All(s => s.Rir is null || s.Rir >= Math.Max(1, dose.Rir));
         return able >= top
             ? harder.Raise(able, over)

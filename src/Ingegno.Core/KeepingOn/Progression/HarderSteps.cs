@@ -68,6 +68,7 @@ internal sealed class HarderSteps(ProposalWriter say)
     public Proposal Reps(int reps, int best, bool everySet)
     {
         var now = say.Dose.Target;
+        reps = say.Dose.Timed && everySet ? Longer(reps) : reps;
         var least = Math.Max(1, everySet ? reps : reps - 1);
 
         // The top is what the first set may reach next time, not the whole way to the goal.
@@ -94,6 +95,13 @@ internal sealed class HarderSteps(ProposalWriter say)
             }
         );
     }
+
+    /// <summary>Holds grow by fives: nobody counts the thirty-first second (common practice).</summary>
+    private int Longer(int seconds) =>
+        Math.Max(seconds, Math.Min((int)(Math.Ceiling(seconds / (double)StepOfHolds) * StepOfHolds), DoubleProgression.Top(say.Dose)));
+
+    /// <summary>By how many seconds a hold grows.</summary>
+    private const int StepOfHolds = 5;
 
     /// <summary>The zone is full: load, else set, else rung, else tempo. What was far too easy gets harder before it gets more.</summary>
     /// <param name="reps">Reps that every set had.</param>

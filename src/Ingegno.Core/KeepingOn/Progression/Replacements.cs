@@ -122,8 +122,22 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             };
         }
 
-        return Built(said, request, client, plan);
+        // What hurt so much that it was stopped is not answered by the same movement with a little less: first by what leaves the joint alone.
+        return Built(said, request, LeftAlone(client, said.Joint), plan, trade.Progression.TryAgain.LeastMatch)
+            ?? Built(said, request, client, plan);
     }
+
+    private ClientProfile LeftAlone(ClientProfile client, Joint? joint) =>
+        joint is not { } hurts
+            ? client
+            : client with
+            {
+                Refuses =
+                [
+                    .. client.Refuses,
+                    .. trade.Catalogue.AtHome.Where(e => e.Joints.GetValueOrDefault(hurts) > 0).Select(e => e.Id),
+                ],
+            };
 
     /// <summary>Another exercise for the same muscles with which the line is done as it was meant; null when none does.</summary>
     private Replacement? Another(Proposal said, RebuildRequest request, HomePlan plan) =>
@@ -142,7 +156,7 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             ?.Chosen?.Exercises.FirstOrDefault(e => e.ExerciseId == said.ExerciseId)
             ?.Expected;
 
-    private Replacement? Built(Proposal said, RebuildRequest request, ClientProfile client, HomePlan plan)
+    private Replacement? Built(Proposal said, RebuildRequest request, ClientProfile client, HomePlan plan, double leastMatch = 0)
     {
         var asked = request with
         {
@@ -150,11 +164,12 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             Choices = [.. PlanDecisions.Kept(plan.Standing).Select(c => c.Line == said.Line ? c with { CandidateId = null } : c)],
             Edits = [.. request.Edits.Where(e => e.Line != said.Line)],
         };
-        return Of(said.Line, engine.Rebuild(asked).Plan, plan);
+        return Of(said.Line, engine.Rebuild(asked).Plan, plan, leastMatch);
     }
 
-    private static Replacement? Of(LineKey line, HomePlan built, HomePlan before) =>
+    private static Replacement? Of(LineKey line, HomePlan built, HomePlan before, double leastMatch = 0) =>
         built.Lines.FirstOrDefault(l => l.Gym.Key == line)?.Chosen is { } chosen
+        && chosen.Match >= leastMatch
         && before.Lines.FirstOrDefault(l => l.Gym.Key == line)?.Chosen is { } old
         && chosen.Id != old.Id
             ? new Replacement(chosen.Id, chosen.Exercises, old.Id)

@@ -53,7 +53,8 @@ public sealed record FarOffRules(double Over, double Trust, double LargestJump);
 /// <summary>When an exercise that hurt is tried again.</summary>
 /// <param name="Days">Days without pain in its joint.</param>
 /// <param name="Stops">Times that it was stopped for its joint from which it stays out until a clinician has looked.</param>
-public sealed record TryAgainRules(int Days, int Stops);
+/// <param name="LeastMatch">Match from which another exercise that leaves the joint alone comes before one that loads it lightly.</param>
+public sealed record TryAgainRules(int Days, int Stops, double LeastMatch);
 
 /// <summary>Reps past a full zone.</summary>
 /// <param name="TimesZone">So many times its top.</param>

@@ -39,6 +39,38 @@ public class ReplacementTests
         hurt.Reason.Said().ShouldContain(instead.Name);
     }
 
+    /// <summary>
+    /// Seven and sharp is not answered by the same lunge with a hand on the wall and ten kilograms: a young man with dumbbells and a table
+    /// (common practice, as everything here).
+    /// </summary>
+    [Theory]
+    [InlineData("Split squat 3x8/side", Joint.Knee)]
+    [InlineData("Back squat 3x8", Joint.Knee)]
+    [InlineData("Barbell row 3x10", Joint.LowBack)]
+    public void What_hurt_sharply_gives_way_to_what_leaves_the_joint_alone(string line, Joint joint)
+    {
+        var request = Request with
+        {
+            Client = Examples.ClientA with { Level = Level.Beginner, KnownLifts = [] },
+            Kit = Examples.KitOf("2x 10 kg dumbbell; 2x 12 kg dumbbell; chair 45 cm; dining table 74 cm"),
+            GymLines = [line],
+        };
+        var plan = Engine.Rebuild(request).Plan;
+        var home = plan.Lines[0].Chosen!.Exercises[0];
+        LoggedSet set = new()
+        {
+            Reps = 8,
+            Pain = 7,
+            PainJoint = joint,
+            Sharp = true,
+        };
+        var session = new LoggedSession(Monday, [new LoggedExercise(plan.Lines[0].Gym.Key, home.ExerciseId, [set, set, set])]);
+
+        var instead = Review(request, plan, session).Replacement.ShouldNotBeNull().Exercises[0];
+
+        Examples.Exercise(instead.ExerciseId).Joints.GetValueOrDefault(joint).ShouldBe(0, instead.Name);
+    }
+
     [Fact]
     public void Accepting_puts_it_there_and_keeps_the_old_one_in_mind()
     {

@@ -1,6 +1,6 @@
 namespace Ingegno.Core.Written.Programs.Reading;
 
-/// <summary>Reads reps that stand before their sets: 8/8 x 3, 12-15 x 3.</summary>
+/// <summary>Reads reps that stand before their sets: 8/8 x 3, 12-15 x 3, 45 s 3 times.</summary>
 internal static class RepsBeforeSets
 {
     /// <summary>What stands behind the cross is the sets where it is so few and a range of more stands before it: 12-15 x 3.</summary>
@@ -27,6 +27,32 @@ internal static class RepsBeforeSets
         at.TakeAny("sets", "set", "rounds");
         draft.PerSide = true;
         SetCounts.Join(draft, new SetGroup { Sets = (int)sets.Value, Counts = [new Span(count.Value, count.Value)] });
+        return true;
+    }
+
+    /// <summary>"45 seconds, 3 times": so many sets of what stands before; "3 times a week" says when.</summary>
+    public static bool Repeated(TokenCursor at, LineDraft draft)
+    {
+        if (
+            draft.Current is not (null or { Sets: null or 1, Counts.Count: > 0 })
+            || (draft.Current is null && draft.Durations.Count == 0)
+            || SetsReader.SetNumber(at) is not { From: >= 1 and <= ShorthandLimits.Sets } times
+            || !at.Take("times")
+            || at.Now.Text is "a" or "per" or "/" or "weekly" or "daily" or "each" or "every"
+        )
+        {
+            return false;
+        }
+
+        if (draft.Current is { } group)
+        {
+            draft.Groups[^1] = group with { Sets = (int)times.From };
+        }
+        else
+        {
+            draft.Groups.Add(new SetGroup { Sets = (int)times.From });
+        }
+
         return true;
     }
 

@@ -98,6 +98,14 @@ internal static class SetCounts
         return true;
     }
 
+    /// <summary>8+3+2: the small sets of one, of which nobody says how many; two of them only where a method says so.</summary>
+    public static bool Bursts(TokenCursor at, LineDraft draft)
+    {
+        bool Plus(int by) => at.Ahead(by) is { Text: "+", Spaced: false } && at.Ahead(by + 1) is { IsWhole: true, Spaced: false };
+        var said = draft.Method is SetMethod.RestPause or SetMethod.MyoReps or SetMethod.Cluster;
+        return !draft.HasDose && at.Now.IsWhole && Plus(1) && (said || Plus(3)) && Into(at, draft, new Span(1, 1), needed: true);
+    }
+
     /// <summary>AMRAP-1, max - 2: as many as possible but so many.</summary>
     private static void LeavesSome(TokenCursor at, LineDraft draft)
     {

@@ -10,14 +10,14 @@ internal static class SetsReader
     {
         var start = at.At;
         return WarmUps(at, draft)
-            || (at.Back(start) || Bursts(at, draft))
+            || (at.Back(start) || SetCounts.Bursts(at, draft))
             || (at.Back(start) || HalfEach(at, draft))
             || (at.Back(start) || Labelled(at, draft))
             || (at.Back(start) || RepsBeforeSets.OfSides(at, draft))
             || (at.Back(start) || LoadedSets.LoadFirst(at, draft))
             || (at.Back(start) || LoadedSets.ShareFirst(at, draft))
             || (at.Back(start) || LoadedSets.AtEach(at, draft))
-            || (at.Back(start) || Repeated(at, draft))
+            || (at.Back(start) || RepsBeforeSets.Repeated(at, draft))
             || (at.Back(start) || Times(at, draft))
             || (at.Back(start) || Counted(at, draft))
             || (at.Back(start) || Reps(at, draft))
@@ -25,14 +25,6 @@ internal static class SetsReader
             || (at.Back(start) || List(at, draft))
             || (at.Back(start) || Measured(at, draft))
             || at.Back(start);
-    }
-
-    /// <summary>8+3+2: the small sets of one, of which nobody says how many; two of them only where a method says so.</summary>
-    private static bool Bursts(TokenCursor at, LineDraft draft)
-    {
-        bool Plus(int by) => at.Ahead(by) is { Text: "+", Spaced: false } && at.Ahead(by + 1) is { IsWhole: true, Spaced: false };
-        var said = draft.Method is SetMethod.RestPause or SetMethod.MyoReps or SetMethod.Cluster;
-        return !draft.HasDose && at.Now.IsWhole && Plus(1) && (said || Plus(3)) && SetCounts.Into(at, draft, new Span(1, 1), needed: true);
     }
 
     /// <summary>2 warm-up sets: said beside the work, and none of it.</summary>
@@ -148,32 +140,6 @@ internal static class SetsReader
     }
 
     private static bool Unfinished(TokenCursor at) => at.Now.Text is "submax" or "submaximal" or "submaximally";
-
-    /// <summary>"45 seconds, 3 times": so many sets of what stands before; "3 times a week" says when.</summary>
-    private static bool Repeated(TokenCursor at, LineDraft draft)
-    {
-        if (
-            draft.Current is not (null or { Sets: null or 1, Counts.Count: > 0 })
-            || (draft.Current is null && draft.Durations.Count == 0)
-            || SetNumber(at) is not { From: >= 1 and <= ShorthandLimits.Sets } times
-            || !at.Take("times")
-            || at.Now.Text is "a" or "per" or "/" or "weekly" or "daily" or "each" or "every"
-        )
-        {
-            return false;
-        }
-
-        if (draft.Current is { } group)
-        {
-            draft.Groups[^1] = group with { Sets = (int)times.From };
-        }
-        else
-        {
-            draft.Groups.Add(new SetGroup { Sets = (int)times.From });
-        }
-
-        return true;
-    }
 
     /// <summary>4 sets of 8, 3 rounds, 3 sets x 10.</summary>
     private static bool Counted(TokenCursor at, LineDraft draft)
@@ -395,7 +361,7 @@ internal static class SetsReader
         return true;
     }
 
-    private static Span? SetNumber(TokenCursor at)
+    internal static Span? SetNumber(TokenCursor at)
     {
         if (!at.Now.IsWhole || at.Now.Value > MostSets * 100)
         {
