@@ -74,7 +74,15 @@ internal sealed record LeadIn(Heading Heading, string Rest)
     private static (int Rounds, string List)? RoundsBehind(string rest)
     {
         var tokens = LineTokens.Of(rest);
-        if (tokens is not [.., { IsWhole: true } count, { Text: "x" or "*" }, { IsWhole: true, Value: > 0 and <= MostRoundsBehind } rounds])
+        if (
+            tokens
+            is not [
+                ..,
+                { IsWhole: true } count,
+                { Text: "x" or "*" },
+                { IsWhole: true, Value: > 0 and <= RepsBeforeSets.MostSetsBehind } rounds,
+            ]
+        )
         {
             return null;
         }
@@ -84,9 +92,6 @@ internal sealed record LeadIn(Heading Heading, string Rest)
             ? ((int)rounds.Value, rest[..count.End])
             : null;
     }
-
-    /// <summary>More than that behind a cross are reps.</summary>
-    private const int MostRoundsBehind = 6;
 
     /// <summary>EMOM 10, AMRAP 12 min: rounds by the clock.</summary>
     private static Heading? ByTheClock(string head)

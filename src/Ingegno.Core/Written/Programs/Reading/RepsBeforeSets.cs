@@ -4,7 +4,7 @@ namespace Ingegno.Core.Written.Programs.Reading;
 internal static class RepsBeforeSets
 {
     /// <summary>What stands behind the cross is the sets where it is so few and a range of more stands before it: 12-15 x 3.</summary>
-    private const int MostSetsBehind = 6;
+    public const int MostSetsBehind = 6;
 
     /// <summary>8/8 x 3, 30+30 x 3: the same for one side and the other, so many times.</summary>
     public static bool OfSides(TokenCursor at, LineDraft draft)
