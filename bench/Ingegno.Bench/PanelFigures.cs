@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Globalization;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Knowledge.TradeData;
@@ -18,8 +19,9 @@ internal static class PanelFigures
     private const int MostReps = 30;
     private const double StartsAt = 0.8;
 
-    /// <summary>Every so many weeks the steadiness is tried, for it takes four rebuilds more.</summary>
-    private const int SteadyEvery = 6;
+    /// <summary>Every so many weeks the steadiness is tried, for it takes ten rebuilds more; no divisor of weeks times kits, or the same few would be tried
+    /// for every client.</summary>
+    private const int SteadyEvery = 5;
 
     private static readonly RebuildEngine Engine = new(Trade.Shipped);
 
@@ -27,7 +29,7 @@ internal static class PanelFigures
     public static void Print(bool examples)
     {
         var counted = new Dictionary<string, int>(StringComparer.Ordinal);
-        var (lines, days, weeks, tried, same) = (0, 0, 0, 0, 0);
+        var (lines, days, weeks, tried, same, kept) = (0, 0, 0, 0, 0, 0);
         foreach (var client in PanelClients.Clients)
         {
             foreach (var (name, gym) in PanelClients.Weeks)
@@ -55,8 +57,8 @@ internal static class PanelFigures
                     days += plan.Days.Length;
                     if (weeks++ % SteadyEvery == 0)
                     {
-                        var (t, s) = Steady(request, plan, examples ? where : null);
-                        (tried, same) = (tried + t, same + s);
+                        var steady = Steady(request, plan, examples ? where : null);
+                        (tried, same, kept) = (tried + steady.Tried, same + steady.Same, kept + steady.Kept);
                     }
                 }
             }
@@ -72,7 +74,13 @@ internal static class PanelFigures
         Console.WriteLine(
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"  lines unchanged by ±2 kg, ±1 cm and order      {same, 6} of {tried}   {100.0 * same / tried:0.0} %"
+                $"  lines unchanged by ±2 kg, ±1 cm and order      {kept, 6} of {tried}   {100.0 * kept / tried:0.0} %"
+            )
+        );
+        Console.WriteLine(
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"  the same of two clients, each without a plan   {same, 6} of {tried}   {100.0 * same / tried:0.0} %"
             )
         );
     }
@@ -152,7 +160,7 @@ internal static class PanelFigures
     private static string Said(HomeLine line, HomeExercise home) =>
         $"{line.GymExerciseName} {line.GymDose} => {home.Name} {home.Dose.Figures} {home.Dose.Tempo} [{home.ExpectedReps}] {home.Setup}";
 
-    private static (int Tried, int Same) Steady(RebuildRequest request, HomePlan plan, string? where)
+    private static (int Tried, int Same, int Kept) Steady(RebuildRequest request, HomePlan plan, string? where)
     {
         var (mass, kit) = (request.Client.BodyMassKg!.Value, request.Kit);
         RebuildRequest[] near =
@@ -178,15 +186,23 @@ internal static class PanelFigures
                 Kit = kit with { Items = [.. kit.Items.Reverse()] },
             },
         ];
-        var (tried, same) = (0, 0);
+        var (tried, same, kept) = (0, 0, 0);
+        ImmutableArray<StoodBefore> stood =
+        [
+            .. plan
+                .Lines.Where(l => l.Chosen is not null)
+                .Select(l => new StoodBefore(l.Gym.ExerciseId, l.Chosen!.Id, plan.Days[l.Gym.Day].Name)),
+        ];
         foreach (var other in near)
         {
             var again = Engine.Rebuild(other).Plan;
+            var rebuilt = Engine.Rebuild(other with { Before = stood }).Plan;
             for (var i = 0; i < plan.Lines.Length; i++)
             {
                 tried++;
                 var (was, now) = (plan.Lines[i].Chosen?.Id, again.Lines[i].Chosen?.Id);
                 same += was == now ? 1 : 0;
+                kept += was == rebuilt.Lines[i].Chosen?.Id ? 1 : 0;
                 if (was != now && where is not null)
                 {
                     Console.WriteLine(
@@ -196,7 +212,7 @@ internal static class PanelFigures
             }
         }
 
-        return (tried, same);
+        return (tried, same, kept);
     }
 
     /// <summary>What the two are worth on a line, so that a near tie and a jump can be told apart.</summary>

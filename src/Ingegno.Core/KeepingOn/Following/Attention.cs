@@ -94,10 +94,10 @@ public static class Attention
                 );
             }
 
-            // What waits to be trained has its answer already.
+            // What waits to be trained has its answer already, and who was away is not stuck.
             foreach (
                 var same in pulse
-                    .Lines.Where(l => l.Stalled && l.Decision is not (Decision.Swap or Decision.Ease or Decision.Wait))
+                    .Lines.Where(l => l.Stalled && l.Decision is not (Decision.Swap or Decision.Ease or Decision.Wait or Decision.EaseIn))
                     .GroupBy(l => l.Reason)
             )
             {

@@ -70,6 +70,24 @@ public static class DoubleProgression
         return new EasierSteps(new ProposalWriter(line, context, history.Days.IsEmpty ? [] : history.Days[0].Sets)).Deload(reason);
     }
 
+    /// <summary>What hurt on a day, how much and where.</summary>
+    internal static Reason PainOf(LineDay day)
+    {
+        var worst = day.Worst;
+        List<Fact> facts = [("sharp", worst?.Sharp == true)];
+        if (worst?.Pain is { } pain)
+        {
+            facts.Add(("pain", pain));
+        }
+
+        if (worst?.PainJoint is { } joint)
+        {
+            facts.Add(("joint", Term.For(joint)));
+        }
+
+        return new Reason("pain.what", [.. facts]);
+    }
+
     private static Proposal? Pain(ProposalWriter say, ProgressionContext context, LineHistory history)
     {
         if (history.Days[0].Worst is not { } worst || (worst.Pain is not > TolerablePain && !worst.Sharp))
@@ -77,18 +95,7 @@ public static class DoubleProgression
             return null;
         }
 
-        List<Fact> facts = [("sharp", worst.Sharp)];
-        if (worst.Pain is { } pain)
-        {
-            facts.Add(("pain", pain));
-        }
-
-        if (worst.PainJoint is { } joint)
-        {
-            facts.Add(("joint", Term.For(joint)));
-        }
-
-        var what = new Reason("pain.what", [.. facts]);
+        var what = PainOf(history.Days[0]);
         var twice = history.HurtTwice is { } again ? Reason.Of("pain.twice", ("joint", Term.For(again))) : null;
         if (worst.Pain >= StoppingPain || worst.Sharp || history.PainRises)
         {

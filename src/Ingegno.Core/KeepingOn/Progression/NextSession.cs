@@ -91,7 +91,13 @@ public sealed class NextSession(Trade trade)
             past,
             [.. decided.Where(d => !Rested(d.Context.Home, d.History)).Select(d => (d.Context.Exercise, d.History))]
         );
-        return [.. decided.Select(d => Final(d.Context, d.History, d.Proposal, tired.Why(d.Context.Exercise, d.History), guide))];
+        return HurtOnAnotherDay.Heard([
+            .. decided.Select(d => new HurtOnAnotherDay.Said(
+                d.Context,
+                d.History,
+                Final(d.Context, d.History, d.Proposal, tired.Why(d.Context.Exercise, d.History), guide)
+            )),
+        ]);
     }
 
     /// <summary>The proposal of a line, with the time that those before it have left of the day.</summary>

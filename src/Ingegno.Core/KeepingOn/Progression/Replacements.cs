@@ -3,6 +3,7 @@ using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Trainee.Clients;
@@ -122,22 +123,29 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             };
         }
 
-        // What hurt so much that it was stopped is not answered by the same movement with a little less: first by what leaves the joint alone.
-        return Built(said, request, LeftAlone(client, said.Joint), plan, trade.Progression.TryAgain.LeastMatch)
+        // What hurt so much that it was stopped is not answered by the same movement with another thing, nor by what loads the joint a little less: first
+        // by another movement that leaves it alone, then by whatever leaves it alone.
+        var spared = LeftAlone(client, said.Joint);
+        var least = trade.Progression.TryAgain.LeastMatch;
+        return Built(said, request, OtherMovement(spared, said.ExerciseId), plan, least)
+            ?? Built(said, request, spared, plan, least)
             ?? Built(said, request, client, plan);
     }
 
     private ClientProfile LeftAlone(ClientProfile client, Joint? joint) =>
-        joint is not { } hurts
-            ? client
-            : client with
-            {
-                Refuses =
-                [
-                    .. client.Refuses,
-                    .. trade.Catalogue.AtHome.Where(e => e.Joints.GetValueOrDefault(hurts) > 0).Select(e => e.Id),
-                ],
-            };
+        joint is { } hurts ? Without(client, e => e.Joints.GetValueOrDefault(hurts) > 0) : client;
+
+    /// <summary>A squat that hurt with a bell hurts with a band.</summary>
+    private ClientProfile OtherMovement(ClientProfile client, string exerciseId) =>
+        trade.Catalogue.Find(exerciseId) is { } hurt && trade.Names.MovementOf(hurt) is { } movement
+            ? Without(client, e => trade.Names.MovementOf(e) == movement)
+            : client;
+
+    private ClientProfile Without(ClientProfile client, Func<Exercise, bool> isOut) =>
+        client with
+        {
+            Refuses = [.. client.Refuses, .. trade.Catalogue.AtHome.Where(isOut).Select(e => e.Id)],
+        };
 
     /// <summary>Another exercise for the same muscles with which the line is done as it was meant; null when none does.</summary>
     private Replacement? Another(Proposal said, RebuildRequest request, HomePlan plan) =>

@@ -40,6 +40,12 @@ public class AttentionTests
     }
 
     [Fact]
+    public void Who_was_away_is_not_stuck() =>
+        Of([Calm with { Stalled = true, Decision = Decision.EaseIn }], daysAgo: 21)
+            .ShouldHaveSingleItem()
+            .Kind.ShouldBe(AttentionKind.Away);
+
+    [Fact]
     public void The_most_urgent_comes_first() =>
         Of([Calm with { Decision = Decision.MoreLoad }, Calm with { Decision = Decision.Swap, Pain = 7 }], daysAgo: 12)
             .Select(n => n.Kind)

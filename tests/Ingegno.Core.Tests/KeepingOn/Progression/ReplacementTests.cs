@@ -71,6 +71,32 @@ public class ReplacementTests
         Examples.Exercise(instead.ExerciseId).Joints.GetValueOrDefault(joint).ShouldBe(0, instead.Name);
     }
 
+    /// <summary>A squat that hurt the back with a bell is not done with a band: another movement, though both count as free of the back (common practice).</summary>
+    [Fact]
+    public void What_hurt_gives_way_to_another_movement()
+    {
+        var request = Request with
+        {
+            Kit = Examples.KitOf("8 kg kettlebell; ottoman 40 cm; band 104 cm 22 mm"),
+            GymLines = ["Leg press 3x10"],
+        };
+        var plan = Engine.Rebuild(request).Plan;
+        var home = plan.Lines[0].Chosen!.Exercises[0];
+        LoggedSet set = new()
+        {
+            Reps = 8,
+            Pain = 6,
+            PainJoint = Joint.LowBack,
+        };
+        var session = new LoggedSession(Monday, [new LoggedExercise(plan.Lines[0].Gym.Key, home.ExerciseId, [set])]);
+
+        var instead = Review(request, plan, session).Replacement.ShouldNotBeNull().Exercises[0];
+
+        string? Movement(string id) => Trade.Shipped.Names.MovementOf(Examples.Exercise(id));
+        Movement(home.ExerciseId).ShouldBe("squat", home.Name);
+        Movement(instead.ExerciseId).ShouldNotBe("squat", instead.Name);
+    }
+
     [Fact]
     public void Accepting_puts_it_there_and_keeps_the_old_one_in_mind()
     {

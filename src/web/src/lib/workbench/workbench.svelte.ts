@@ -207,6 +207,7 @@ export class Workbench {
   /** Proposes a home plan for what is typed; a plan that is saved already gets it as its next version. */
   async propose(): Promise<void> {
     await this.#opening; // A key may be pressed before everything is there.
+    this.#headStart(); // Two kilograms more or a line more change what they touch, not the rest.
     await this.#again(true);
     if (this.versions.plan) this.keeper.changed();
   }
