@@ -23,10 +23,8 @@ public sealed record FreeWeight(LoadSource From, double BodyKg, double Share)
     {
         ArgumentNullException.ThrowIfNull(ways);
         ArgumentNullException.ThrowIfNull(shares);
-        var model = ways.FirstOrDefault(l =>
-            l.External is { Required: true, From: [LoadSource.Bar or LoadSource.Pair or LoadSource.One, ..] }
-        );
-        return model is { External: { } external }
+        var model = ways.FirstOrDefault(l => l.External is not null); // the usual way: a hinge on one leg may be done with a bar, and seldom is
+        return model is { External: { Required: true, From: [LoadSource.Bar or LoadSource.Pair or LoadSource.One, ..] } external }
             ? new FreeWeight(external.From[0], shares.Of(model, []).Mean * bodyMassKg, external.Share)
             : null;
     }

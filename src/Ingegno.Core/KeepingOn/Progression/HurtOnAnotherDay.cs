@@ -35,9 +35,9 @@ internal static class HurtOnAnotherDay
     private static Proposal Answer(Said one, Said hurt)
     {
         var stops = hurt.Proposal.Decision == Decision.Swap;
-        if (!stops && one.Proposal.Decision == Decision.Wait)
+        if (!stops && !StepsUp(one.Proposal.Decision))
         {
-            return one.Proposal;
+            return one.Proposal; // what gets lighter, or no harder, stands
         }
 
         var sets = one.History.Days.IsEmpty ? [] : one.History.Days[0].Sets;
@@ -49,6 +49,17 @@ internal static class HurtOnAnotherDay
         );
         return said with { Joint = hurt.Proposal.Joint, Dose = said.Dose with { DecidedAfter = Day(hurt) } };
     }
+
+    private static bool StepsUp(Decision decision) =>
+        decision
+            is Decision.MoreLoad
+                or Decision.MoreReps
+                or Decision.MoreSets
+                or Decision.NextRung
+                or Decision.TechniqueOn
+                or Decision.ShorterRest
+                or Decision.AsPlanned
+                or Decision.Change;
 
     private static bool IsForPain(Proposal proposal) => proposal.Decision is Decision.Swap or Decision.Ease;
 

@@ -123,23 +123,29 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             };
         }
 
-        // What hurt so much that it was stopped is not answered by the same movement with another thing, nor by what loads the joint a little less: first
-        // by another movement that leaves it alone, then by whatever leaves it alone.
-        var spared = LeftAlone(client, said.Joint);
-        var least = trade.Progression.TryAgain.LeastMatch;
-        return Built(said, request, OtherMovement(spared, said.ExerciseId), plan, least)
-            ?? Built(said, request, spared, plan, least)
-            ?? Built(said, request, client, plan);
+        // What hurt so much that it was stopped is not answered by what loads the joint a little less, nor, where another movement does nearly as much, by
+        // the same one with another thing.
+        var (leftAlone, rules) = (LeftAlone(client, said.Joint), trade.Progression.TryAgain);
+        if (Built(said, request, leftAlone, plan, rules.LeastMatch) is not { } spares)
+        {
+            return Built(said, request, client, plan)?.Replacement;
+        }
+
+        return
+            OtherMovement(leftAlone, said.ExerciseId) is { } without
+            && Built(said, request, without, plan, Math.Max(rules.LeastMatch, spares.Match - rules.OtherMovement)) is { } other
+            ? other.Replacement
+            : spares.Replacement;
     }
 
     private ClientProfile LeftAlone(ClientProfile client, Joint? joint) =>
         joint is { } hurts ? Without(client, e => e.Joints.GetValueOrDefault(hurts) > 0) : client;
 
-    /// <summary>A squat that hurt with a bell hurts with a band.</summary>
-    private ClientProfile OtherMovement(ClientProfile client, string exerciseId) =>
-        trade.Catalogue.Find(exerciseId) is { } hurt && trade.Names.MovementOf(hurt) is { } movement
+    /// <summary>A squat that hurt with a bell hurts with a band; a small muscle has one movement and stays with it.</summary>
+    private ClientProfile? OtherMovement(ClientProfile client, string exerciseId) =>
+        trade.Catalogue.Find(exerciseId) is { Structure: ExerciseStructure.Compound } hurt && trade.Names.MovementOf(hurt) is { } movement
             ? Without(client, e => trade.Names.MovementOf(e) == movement)
-            : client;
+            : null;
 
     private ClientProfile Without(ClientProfile client, Func<Exercise, bool> isOut) =>
         client with
@@ -149,7 +155,7 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
 
     /// <summary>Another exercise for the same muscles with which the line is done as it was meant; null when none does.</summary>
     private Replacement? Another(Proposal said, RebuildRequest request, HomePlan plan) =>
-        Built(said, request, request.Client, plan) is { } other
+        Built(said, request, request.Client, plan)?.Replacement is { } other
         && other.Exercises[0] is { Expected: { } expected, Wanted: { } wanted }
         && (said.Eases ? expected.Mid >= wanted.Min * trade.Dose.Kept.LeastOfPlanned : IsHarder(expected, wanted, Now(said, plan)))
             ? other
@@ -164,7 +170,13 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             ?.Chosen?.Exercises.FirstOrDefault(e => e.ExerciseId == said.ExerciseId)
             ?.Expected;
 
-    private Replacement? Built(Proposal said, RebuildRequest request, ClientProfile client, HomePlan plan, double leastMatch = 0)
+    private (Replacement Replacement, double Match)? Built(
+        Proposal said,
+        RebuildRequest request,
+        ClientProfile client,
+        HomePlan plan,
+        double leastMatch = 0
+    )
     {
         var asked = request with
         {
@@ -175,12 +187,12 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
         return Of(said.Line, engine.Rebuild(asked).Plan, plan, leastMatch);
     }
 
-    private static Replacement? Of(LineKey line, HomePlan built, HomePlan before, double leastMatch = 0) =>
+    private static (Replacement Replacement, double Match)? Of(LineKey line, HomePlan built, HomePlan before, double leastMatch = 0) =>
         built.Lines.FirstOrDefault(l => l.Gym.Key == line)?.Chosen is { } chosen
         && chosen.Match >= leastMatch
         && before.Lines.FirstOrDefault(l => l.Gym.Key == line)?.Chosen is { } old
         && chosen.Id != old.Id
-            ? new Replacement(chosen.Id, chosen.Exercises, old.Id)
+            ? (new Replacement(chosen.Id, chosen.Exercises, old.Id), chosen.Match)
             : null;
 
     /// <summary>What rested, once its joint has been quiet for long enough while training went on; null before.</summary>
@@ -222,7 +234,7 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
                 },
             ],
         };
-        return Of(said.Line, engine.Rebuild(asked).Plan, plan) is { } back && back.CandidateId == rests.CandidateId
+        return Of(said.Line, engine.Rebuild(asked).Plan, plan)?.Replacement is { } back && back.CandidateId == rests.CandidateId
             ? said with
             {
                 Decision = Decision.TryAgain,

@@ -71,6 +71,8 @@ public sealed record RelevanceRules(double Muscles, double MusclesWithoutPattern
 /// <param name="LeastOfOwnOpen">Reps to failure from which an open set of the line's own exercise is one: with fewer it is eased.</param>
 /// <param name="LimitedElsewhere">Share left where something gives out first that the line is not for, as the press of a squat that ends
 /// overhead.</param>
+/// <param name="FastForSlow">Share left where something is swung or pulled fast for a line that is not: it is stopped when it slows, and no set of
+/// it is a hard one.</param>
 /// <param name="FastLoad">Share that hangs on the load where it is moved fast: reps to failure do not measure it.</param>
 /// <param name="FastOfBody">Load from which it is worth moving fast, as a share of body mass.</param>
 /// <param name="TooLightToMove">Below that, the power of its share of it that is left.</param>
@@ -96,6 +98,7 @@ public sealed record ResistanceRules(
     double ShortLoses,
     double LeastOfOwnOpen,
     double LimitedElsewhere,
+    double FastForSlow,
     double FastLoad,
     double FastOfBody,
     double TooLightToMove,

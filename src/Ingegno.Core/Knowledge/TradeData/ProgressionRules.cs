@@ -54,7 +54,8 @@ public sealed record FarOffRules(double Over, double Trust, double LargestJump);
 /// <param name="Days">Days without pain in its joint.</param>
 /// <param name="Stops">Times that it was stopped for its joint from which it stays out until a clinician has looked.</param>
 /// <param name="LeastMatch">Match from which another exercise that leaves the joint alone comes before one that loads it lightly.</param>
-public sealed record TryAgainRules(int Days, int Stops, double LeastMatch);
+/// <param name="OtherMovement">Match that another movement may fall behind the same movement with another thing and still come before it.</param>
+public sealed record TryAgainRules(int Days, int Stops, double LeastMatch, double OtherMovement);
 
 /// <summary>Reps past a full zone.</summary>
 /// <param name="TimesZone">So many times its top.</param>

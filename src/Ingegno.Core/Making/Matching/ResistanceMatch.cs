@@ -168,7 +168,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     /// <param name="Limits">How long a set may last.</param>
     /// <param name="TooEasySpread">How fast what is too easy loses.</param>
     /// <param name="Unloaded">Share left where nothing is added to the body.</param>
-    /// <param name="Elsewhere">Share left where another muscle gives out first.</param>
+    /// <param name="Elsewhere">Share left where another muscle gives out first, or a fast lift slows.</param>
     /// <param name="IsFast">Both are done for speed.</param>
     /// <param name="HasPair">A simpler set-up of the exercise has a weight for each hand.</param>
     /// <param name="HasOne">A simpler set-up of the exercise has a weight with a handle.</param>
@@ -191,7 +191,9 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             !IsLoaded(line.Exercise) ? 1
                 : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.Unloaded
                 : Rules.UnloadedCompound,
-            IsLimitedElsewhere(exercise, line) ? Rules.LimitedElsewhere : 1,
+            IsLimitedElsewhere(exercise, line) ? Rules.LimitedElsewhere
+                : exercise.IsForPower && !line.Exercise.IsForPower ? Rules.FastForSlow
+                : 1,
             ResistanceReason.IsPowerForPower(line, exercise)
         );
 
@@ -372,7 +374,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     /// </summary>
     private double TooEasySpread(Exercise exercise, LineToMatch line) =>
         line.Exercise.Pattern == MovementPattern.Hinge
-        && exercise is { Pattern: MovementPattern.Hinge, Sides: Sides.Unilateral }
+        && exercise is { Pattern: MovementPattern.Hinge, Sides: Sides.Unilateral, Stability: > 0, IsForPower: false } // one hand is not one leg
         && line.Line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } }
             ? Rules.TooEasyOnOneLegSpread
             : Rules.TooEasySpread;

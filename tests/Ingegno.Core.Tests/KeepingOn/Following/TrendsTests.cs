@@ -37,6 +37,7 @@ public class TrendsTests
         Of("dumbbell-floor-press", 48, 56).ShouldBe("about 24–28 kg in each hand for one rep");
         Of("bench-press", 80, 88).ShouldBe("about 80–88 kg on the bar for one rep");
         Of("push-up", 60, 70).ShouldBeNull("its load follows the heights of hands and feet");
+        Of("single-leg-romanian-deadlift", 60, 64).ShouldBeNull("a bar is one of its ways, and seldom the one");
     }
 
     [Fact]

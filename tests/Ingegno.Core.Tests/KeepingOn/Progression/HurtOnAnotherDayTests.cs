@@ -43,6 +43,20 @@ public class HurtOnAnotherDayTests
         Review(Day(0, Monday, 3))[1].Decision.ShouldBe(Decision.Wait);
     }
 
+    /// <summary>After a fortnight the week comes back lighter; what hurt a little elsewhere does not undo that.</summary>
+    [Fact]
+    public void What_gets_lighter_anyway_stands()
+    {
+        var away = new NextSession(Trade.Shipped).Propose(
+            Request.Client,
+            Request.Kit,
+            Plan.Lines,
+            [Day(0, Monday, 3), Day(1, Monday.AddDays(-2), 0)],
+            Monday.AddDays(14)
+        );
+        away[1].Decision.ShouldBe(Decision.EaseIn);
+    }
+
     [Fact]
     public void What_was_done_since_without_pain_has_its_own_answer() =>
         Review(Day(0, Monday, 6), Day(1, Monday.AddDays(2), 0))[1].Reason.Code.ShouldNotBe("pain.other-day");
