@@ -37,6 +37,7 @@ public class BlockAndPlanTests
     [InlineData("2026-11-29", null, "2026-11-23")]
     [InlineData("2026-11-25", "2026-12-06", "2026-12-07")]
     [InlineData("2026-11-25", "2026-11-01", "2026-11-23")]
+    [InlineData("2026-11-25", "2026-11-23", "2026-11-24")] // ends on this very Monday
     public void The_next_block_starts_on_a_monday_or_after_the_one_before(string today, string? ends, string starts) =>
         BlockAndPlan.NextStart(Date(today), ends is null ? null : Date(ends)).ShouldBe(Date(starts));
 

@@ -66,6 +66,24 @@ public class BlockPlannerTests
         OfStrong.Weeks[2].Idea.Said().ShouldBe("The hardest variations and loads that stay clean.");
     }
 
+    /// <summary>The days of a week are reckoned under its phase's approach, and under the plan's where the phase names none.</summary>
+    [Fact]
+    public void The_minutes_of_a_week_are_those_of_its_approach()
+    {
+        var plan = BlockExamples.Plan(BlockExamples.Strong);
+        int Minutes(string? planned, string? ofPhase)
+        {
+            var request = BlockExamples.Strong with { Approach = planned };
+            var setup = BlockExamples.Setup(request) with { Phases = [new BlockPhase("One", 6, ofPhase)] };
+            return BlockExamples.Planner.Plan(request, plan, setup, null, BlockExamples.Monday).Weeks[0].Days.Sum(d => d.Minutes);
+        }
+
+        var circuit = Minutes("mirror", "circuit");
+        circuit.ShouldBeLessThan(Minutes("mirror", "mirror"));
+        Minutes(null, "circuit").ShouldBe(circuit, "the phase has the last word");
+        Minutes("circuit", null).ShouldBeLessThan(Minutes("mirror", null));
+    }
+
     [Fact]
     public void Later_weeks_follow_a_cell_that_was_set_and_earlier_ones_stand()
     {

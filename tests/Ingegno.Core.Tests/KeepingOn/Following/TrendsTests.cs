@@ -40,6 +40,25 @@ public class TrendsTests
         Of("single-leg-romanian-deadlift", 60, 64).ShouldBeNull("a bar is one of its ways, and seldom the one");
     }
 
+    /// <summary>On the forearms the body alone is the load: so many reps of it, unless that is none, or past what anybody counts.</summary>
+    [Theory]
+    [InlineData("forearm-push-up", 60, 66, true)]
+    [InlineData("forearm-push-up", 20, 66, false)] // less than the body
+    [InlineData("forearm-push-up", 60, 200, false)] // past thirty
+    [InlineData("hands-raised-push-up", 60, 66, false)] // follows the height
+    [InlineData("band-assisted-pull-up", 80, 90, false)]
+    [InlineData("plank", 60, 66, false)]
+    public void Where_the_body_alone_is_the_load_strength_is_said_in_reps(string exercise, double low, double high, bool inReps)
+    {
+        var said = new PlainStrength(Examples.ClientA, Trade.Shipped).Of(Trade.Shipped.Catalogue.Get(exercise), low, high);
+
+        (said?.Code == "plainly.reps").ShouldBe(inReps, said?.Said());
+        if (inReps)
+        {
+            said!.Said().ShouldEndWith("reps with nothing added");
+        }
+    }
+
     [Fact]
     public void A_named_formula_takes_the_place_of_the_curve() =>
         Of(Log(8, 9), RepMaxFormula.Find("lombardi")).Lifts.Single().Points[0].SeenKg.ShouldBe(Math.Round(80 * Math.Pow(10, 0.1), 1));

@@ -194,6 +194,7 @@ public class ReviewTests
     {
         Next(Hurt((3, Joint.Knee), (3, Joint.Knee))).Reason.Said().ShouldContain("Twice running in the knee: advise a clinician");
         Next(Hurt((3, Joint.Knee), (3, Joint.Wrist))).Reason.Said().ShouldNotContain("clinician");
+        Next(Hurt((3, Joint.Knee), (2, Joint.Knee))).Reason.Said().ShouldNotContain("clinician", customMessage: "two of ten is tolerable");
         Next(Hurt((3, Joint.Knee), (1, Joint.Knee))).Decision.ShouldBe(Decision.Swap, "rising from 1 to 3");
         Next(Hurt((3, Joint.Knee), (2, Joint.Knee))).Decision.ShouldBe(Decision.Ease);
     }

@@ -86,6 +86,62 @@ public class LossFiguresTests
         }
     }
 
+    /// <summary>A bag is swung where nothing has a handle, and unhandy beside a bell.</summary>
+    [Theory]
+    [InlineData("8 kg kettlebell; rucksack 25 L; 8x 1.1 kg book", true)]
+    [InlineData("rucksack 25 L; 8x 1.1 kg book", false)]
+    public void A_bag_counts_as_unhandy_to_swing_where_there_is_a_bell(string kit, bool costs)
+    {
+        var line = Line("kettlebell-swing", new WantedEffort(10, 12, 2));
+        var (handy, unhandy) = (Rated(0), Rated(5));
+        handy.Load.Source.ShouldBe(LoadSource.Held);
+        (unhandy.Score < handy.Score - 1e-9).ShouldBe(costs);
+
+        (double Score, ReachableLoad Load) Rated(int parts)
+        {
+            var rules = Trade.Shipped.Match with { RigParts = Trade.Shipped.Match.RigParts with { BagSwung = parts } };
+            var at = new ClientAtPlace(Examples.ClientA, Examples.KitOf(kit), Trade.Shipped with { Match = rules });
+            var best = new ResistanceMatch(at).Best(Examples.Exercise("kettlebell-swing"), line).Best!;
+            return (best.Score, best.External);
+        }
+    }
+
+    /// <summary>What is pulled fast is stopped when it slows: it is no hard set of a line that is done slowly, and whole for one that is not.</summary>
+    [Theory]
+    [InlineData("deadlift", true)]
+    [InlineData("power-clean", false)]
+    public void A_fast_lift_keeps_a_share_for_a_slow_line(string gym, bool loses)
+    {
+        var line = Line(gym, new WantedEffort(5, 8, 2));
+        double Score(double share)
+        {
+            var rules = Trade.Shipped.Match with { Resistance = Trade.Shipped.Match.Resistance with { FastForSlow = share } };
+            var at = new ClientAtPlace(Examples.ClientA, Examples.KitOf("24 kg kettlebell"), Trade.Shipped with { Match = rules });
+            return new ResistanceMatch(at).Best(Examples.Exercise("one-arm-clean"), line).Best!.Score;
+        }
+
+        Score(0.5).ShouldBe(loses ? Score(1) / 2 : Score(1), 1e-9);
+    }
+
+    /// <summary>A light hinge on one leg for a heavy one is forgiven its lightness; one held in one hand, on two legs, is not.</summary>
+    [Theory]
+    [InlineData("single-leg-romanian-deadlift", true)]
+    [InlineData("suitcase-deadlift", false)]
+    [InlineData("one-arm-clean", false)]
+    public void Only_one_leg_makes_up_for_a_light_hinge(string home, bool forgiven)
+    {
+        var line = Line("deadlift", new WantedEffort(5, 8, 2));
+        line = line with { Line = line.Line with { Target = new SetTarget(5, 5) } };
+        double Score(double spread)
+        {
+            var rules = Trade.Shipped.Match with { Resistance = Trade.Shipped.Match.Resistance with { TooEasyOnOneLegSpread = spread } };
+            var at = new ClientAtPlace(Examples.ClientA, Examples.KitOf("8 kg kettlebell"), Trade.Shipped with { Match = rules });
+            return new ResistanceMatch(at).Best(Examples.Exercise(home), line).Best!.Score;
+        }
+
+        (Score(2) > Score(0.2) + 1e-9).ShouldBe(forgiven);
+    }
+
     /// <summary>A pair of sevens is next to a pair of sixes, a pair of eights is not; nor is anything where no weight is named.</summary>
     [Theory]
     [InlineData("2x 7 kg dumbbell", 6.0, true)]

@@ -48,6 +48,14 @@ public class ClientTableTests
         client.Profile.Level.ShouldBe(Level.Beginner, "the safe side");
     }
 
+    /// <summary>A cell that names its unit stands, whatever its column is about.</summary>
+    [Fact]
+    public void A_cell_with_a_unit_of_its_own_keeps_it() =>
+        ClientTable
+            .Preview(Table(["Name", "Weight (lb)"], ["Ines", "68 kg"]))
+            .Clients.ShouldHaveSingleItem()
+            .Profile.BodyMassKg!.Value.ShouldBe(68, 0.01);
+
     [Fact]
     public void The_coach_says_what_a_column_holds()
     {

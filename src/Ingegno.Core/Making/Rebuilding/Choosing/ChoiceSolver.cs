@@ -13,7 +13,7 @@ public sealed record WeekSolution(ImmutableArray<int> Taken, double Worth, doubl
 }
 
 /// <summary>
-/// Solves a <see cref="ChoiceProblem"/>: greedy start, single exchanges, then branch and bound. Prices on hard sets
+/// Solves a <see cref="ChoiceProblem"/>: greedy start, then branch and bound. Prices on hard sets
 /// (<see cref="ChoicePrices"/>) take the days apart; of each day only the ways that can still be part of the best week
 /// are listed, and the lists are combined. Never worse than greedy; exact unless cut short, and it says which.
 /// </summary>
@@ -31,7 +31,7 @@ public static class ChoiceSolver
             return new WeekSolution([], 0, 0);
         }
 
-        var best = Exchange(problem, Greedy(problem));
+        var best = Greedy(problem);
         var prices = ChoicePrices.Find(problem, problem.Worth(best));
         var days = Days(problem, prices);
         var start = new int[best.Length];
@@ -40,7 +40,6 @@ public static class ChoiceSolver
             day.Best.Taken.CopyTo(start, day.First);
         }
 
-        Exchange(problem, start);
         best = problem.Worth(start) > problem.Worth(best) + Equal ? start : best;
         var combination = new Combination(problem, prices.Constant, days, best);
         combination.Run();
@@ -63,33 +62,6 @@ public static class ChoiceSolver
                 {
                     (best, taken[line]) = (value, option);
                 }
-            }
-        }
-
-        return taken;
-    }
-
-    /// <summary>Changes one line at a time as long as that is worth more.</summary>
-    private static int[] Exchange(ChoiceProblem problem, int[] taken)
-    {
-        var worth = problem.Worth(taken);
-        for (var better = true; better; )
-        {
-            better = false;
-            for (var line = 0; line < taken.Length; line++)
-            {
-                var was = taken[line];
-                for (var option = 0; option < problem.Lines[line].Length; option++)
-                {
-                    taken[line] = option;
-                    var now = problem.Worth(taken);
-                    if (now > worth + Equal)
-                    {
-                        (worth, was, better) = (now, option, true);
-                    }
-                }
-
-                taken[line] = was;
             }
         }
 
