@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 
@@ -58,7 +59,7 @@ public sealed class KitParagraph(KitShorthand shorthand)
 
         var finds = ImmutableArray.CreateBuilder<KitFind>();
         var (noun, before) = ((string?)null, (KitItem?)null);
-        foreach (var phrase in KitPhrases.Of(PlainText.Of(text.ReplaceLineEndings(";"))).Take(MostThings))
+        foreach (var phrase in KitPhrases.Of(KitLists.WrittenOut(PlainText.Of(text.ReplaceLineEndings(";")))).Take(MostThings))
         {
             if (One(phrase, noun) is { } find)
             {
@@ -144,7 +145,10 @@ public sealed class KitParagraph(KitShorthand shorthand)
         return said;
     }
 
-    /// <summary>"Kettlebells 12": the figure behind a weight is kilograms.</summary>
+    /// <summary>A figure behind a surface from which it is its height and no count, cm.</summary>
+    private const double LeastHeightCm = 10;
+
+    /// <summary>"Kettlebells 12": the figure behind a weight is kilograms; "box 60": that behind a surface is centimetres.</summary>
     private string WithUnit(string said)
     {
         var words = said.Split(' ', StringSplitOptions.RemoveEmptyEntries);
@@ -152,8 +156,13 @@ public sealed class KitParagraph(KitShorthand shorthand)
             words.Length > 1
             && words[^1].All(c => char.IsAsciiDigit(c) || c == '.')
             && shorthand.Read(string.Join(' ', words[..^1])).Item is { } item
-            && Weights.Contains(item.Kind)
-            ? said + " kg"
+            ? Weights.Contains(item.Kind)
+                ? said + " kg"
+                : shorthand.HasHeight(item.Kind)
+                && double.TryParse(words[^1], CultureInfo.InvariantCulture, out var cm)
+                && cm >= LeastHeightCm
+                    ? said + " cm"
+                    : said
             : said;
     }
 

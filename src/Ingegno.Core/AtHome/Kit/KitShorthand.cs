@@ -42,11 +42,14 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
     private static partial Regex LooseCount();
 
     [GeneratedRegex(
-        @"\b(?:with|of|and|each|high|long|wide|thick|handle|handles|plates?|filled|full|a|an|the|my)\b|[(),:;]",
+        @"\b(?:with|of|and|each|high|long|wide|thick|handle|handles|plates?|filled|full|a|an|the|my)\b|[(),:;@]",
         RegexOptions.IgnoreCase,
         Patterns.TimeoutMs
     )]
     private static partial Regex Noise();
+
+    /// <summary>A thing of this kind is known by its height.</summary>
+    public bool HasHeight(string kind) => kinds.Find(kind)?.Has(KitMeasure.Height) == true;
 
     /// <summary>Reads one thing. The key of the item is <c>new</c>; the caller gives it its own.</summary>
     public KitEntry Read(string text)

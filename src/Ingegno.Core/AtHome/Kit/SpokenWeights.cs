@@ -20,7 +20,7 @@ internal static class SpokenWeights
         var figures = KitQuantity.In(said).Where(q => q.Kind == QuantityKind.Mass).ToList();
         var bare = Bare(said);
         if (
-            !said.Contains("adjustable", StringComparison.OrdinalIgnoreCase)
+            !(said.Contains("adjustable", StringComparison.OrdinalIgnoreCase) || IsSeries(said))
             || said.Contains("bench", StringComparison.OrdinalIgnoreCase)
             || said.Contains("plate", StringComparison.OrdinalIgnoreCase)
             || (figures.Count == 0 && bare.Count == 0)
@@ -60,6 +60,13 @@ internal static class SpokenWeights
         return new KitFind(phrase, new KitEntry(item, true, null, 0, []), Reason.Of("kit.ask-steps"));
     }
 
+    /// <summary>Dumbbells up to 25, from 2 to 20: a rack of them is as good as a pair that is set.</summary>
+    private static bool IsSeries(string said) =>
+        said.Contains("dumbbells", StringComparison.OrdinalIgnoreCase)
+        && (said.Contains(" up to ", StringComparison.OrdinalIgnoreCase) || said.Contains(" to ", StringComparison.OrdinalIgnoreCase));
+
+    private static readonly ImmutableArray<string> CurlBars = ["ez bar", "ez-bar", "curl bar", "cambered bar"];
+
     private static readonly ImmutableArray<string> TrapBars = ["trap bar", "hex bar", "hexagonal bar"];
 
     /// <summary>A barbell, or a trap bar, and 100 kg of plates: the usual pairs that come to it.</summary>
@@ -72,8 +79,14 @@ internal static class SpokenWeights
             || lower.Contains("barbell", StringComparison.Ordinal)
             || lower.StartsWith("bar ", StringComparison.Ordinal)
             || lower.Contains("olympic bar", StringComparison.Ordinal);
+        var curl = CurlBars.Any(c => lower.Contains(c, StringComparison.Ordinal));
         var masses = KitQuantity.In(said).Where(q => q.Kind == QuantityKind.Mass).ToList();
-        if (!bar || !lower.Contains("plate", StringComparison.Ordinal) || masses.Count == 0 || masses.Exists(q => q.Times > 1))
+        if (
+            !(bar || curl)
+            || !(lower.Contains("plate", StringComparison.Ordinal) || IsSet(lower))
+            || masses.Count == 0
+            || masses.Exists(q => q.Times > 1)
+        )
         {
             return null;
         }
@@ -81,8 +94,9 @@ internal static class SpokenWeights
         var handle =
             masses.Count > 1 ? masses[0].Value
             : trap ? 25
+            : curl ? 10
             : 20;
-        var left = masses[^1].Value;
+        var left = masses.Count == 1 && IsSet(lower) ? masses[0].Value - handle : masses[^1].Value;
         var plates = ImmutableArray.CreateBuilder<PlateSet>();
         foreach (var plate in Plates)
         {
@@ -104,12 +118,18 @@ internal static class SpokenWeights
         {
             Id = "new",
             Kind = trap ? "trap-bar" : "adjustable-barbell",
-            Name = trap ? "Trap bar with plates" : "Barbell with plates",
+            Name =
+                trap ? "Trap bar with plates"
+                : curl ? "Curl bar with plates"
+                : "Barbell with plates",
             HandleKg = handle,
             Plates = plates.ToImmutable(),
         };
         return new KitFind(phrase, new KitEntry(item, true, null, 0, []), Reason.Of("kit.ask-plates"));
     }
+
+    /// <summary>A 60 kg barbell set weighs that with its bar.</summary>
+    private static bool IsSet(string lower) => lower.Contains("barbell set", StringComparison.Ordinal);
 
     /// <summary>5s, 10s, a pair of 20s: pairs of dumbbells, or of what was spoken of.</summary>
     public static KitFind? Twenties(string phrase, string said, int? count, string? noun)
