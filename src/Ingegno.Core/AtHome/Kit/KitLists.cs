@@ -14,6 +14,8 @@ internal static partial class KitLists
     private const string Figure = @"[0-9]{1,3}(?:[.,][0-9]{1,2})?";
     private const string Unit = @"(?:kgs?|kilos?|lbs?|pounds?)";
     private const string Several = @"[0-9]{1,2}\s*[x×]\s*" + Figure;
+
+    // Lists are taken whole or not at all (?>…): no text makes a pattern try the same figures again and again.
     private const string And = @"\s*(?:,|/|\+|&|\band\b)?\s*";
 
     /// <summary>The text with such lists written out; everything else as it was.</summary>
@@ -94,7 +96,7 @@ internal static partial class KitLists
             + Figure
             + @"\s*"
             + Unit
-            + @"\)?)?(?:[\s,]*(?:with|and|\+|plus|&)?\s*(?:weight |bumper )?plates?\s*(?:of\b)?\s*:?|\s+with|\s*:)\s*(?<list>"
+            + @"\)?)?(?:[\s,]*(?:with|and|\+|plus|&)?\s*(?:weight |bumper )?plates?\s*(?:of\b)?\s*:?|\s+with|\s*:)\s*(?<list>(?>"
             + Several
             + @"(?:\s*"
             + Unit
@@ -103,19 +105,19 @@ internal static partial class KitLists
             + Several
             + @"(?:\s*"
             + Unit
-            + @"\b)?)*)(?:\s*(?:of )?plates\b)?(?!\s*[\p{L}0-9])",
+            + @"\b)?)*))(?:\s*(?:of )?plates\b)?(?!\s*[\p{L}0-9])",
         RegexOptions.IgnoreCase,
         Patterns.TimeoutMs
     )]
     private static partial Regex PlatesOfBar();
 
     [GeneratedRegex(
-        @"(?<list>"
+        @"(?<list>(?>"
             + Several
             + @"(?:"
             + And
             + Several
-            + @")+)\s*(?<unit>"
+            + @")+))\s*(?<unit>"
             + Unit
             + @")\s+(?<noun>dumbbells?|dbs?|kettlebells?|kbs?|plates?)\b",
         RegexOptions.IgnoreCase,
@@ -124,13 +126,13 @@ internal static partial class KitLists
     private static partial Regex SeveralOfOne();
 
     [GeneratedRegex(
-        @"\b(?<noun>dumbbells?|dbs|kettlebells?|kbs|plates|loop bands|bands)\s*[:@]?\s*(?<list>"
+        @"\b(?<noun>dumbbells?|dbs|kettlebells?|kbs|plates|loop bands|bands)\s*[:@]?\s*(?<list>(?>"
             + Figure
             + @"(?:\s*"
             + Unit
             + @"\b)?(?:\s*(?:,|/|&|\band\b)\s*"
             + Figure
-            + @")+)\s*(?<unit>"
+            + @")+))\s*(?<unit>"
             + Unit
             + @")\b",
         RegexOptions.IgnoreCase,
@@ -160,11 +162,11 @@ internal static partial class KitLists
     private static partial Regex Masses();
 
     [GeneratedRegex(
-        @"(?<![0-9.,\p{L}]\s?)(?<list>"
+        @"(?<![0-9.,\p{L}]\s?)(?<list>(?>"
             + OneMass
             + @"(?:\s*(?:,|/|&|\band\b)\s*"
             + OneMass
-            + @")+)\s*(?<noun>dumbbells?|dbs?|kettlebells?|kbs?)\b",
+            + @")+))\s*(?<noun>dumbbells?|dbs?|kettlebells?|kbs?)\b",
         RegexOptions.IgnoreCase,
         Patterns.TimeoutMs
     )]

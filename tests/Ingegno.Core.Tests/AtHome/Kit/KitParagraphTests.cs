@@ -30,6 +30,28 @@ public class KitParagraphTests
         finds[2].Entry.Item!.HeightCm.ShouldBeNull("forty-five belongs to the chair");
     }
 
+    /// <summary>Lists as long as a text may be are read or refused, and never make a pattern go round in circles until its time is up.</summary>
+    [Theory]
+    [InlineData("1x1 ")]
+    [InlineData("1x1,")]
+    [InlineData("12,")]
+    [InlineData("1 kg x 1, ")]
+    [InlineData("a pair of 1 ")]
+    [InlineData("1 1 1 and ")]
+    [InlineData("1 x 1 kg ")]
+    [InlineData("barbell, 1 ")]
+    [InlineData("bar with 1x1")]
+    [InlineData("bands (a, ")]
+    [InlineData("dumbbells 1/")]
+    public void A_list_without_an_end_is_read_in_time(string piece)
+    {
+        var many = string.Concat(Enumerable.Repeat(piece, 1 + (KitParagraph.Longest / piece.Length)))[..KitParagraph.Longest];
+        foreach (var text in new[] { many, "barbell 20 kg with " + many[..^20], many[..^12] + " kettlebell" })
+        {
+            Should.NotThrow(() => Reader.Read(text));
+        }
+    }
+
     [Fact]
     public void A_colour_says_nothing_and_is_asked_for() =>
         Reader.Read("green band").ShouldHaveSingleItem().Ask!.Code.ShouldBe("kit.ask-band");
