@@ -13,6 +13,9 @@ public static class BandOptions
     /// <summary>Two rigs whose mean forces differ by less than this share count as one; the simpler is kept.</summary>
     private const double SameForce = 0.06;
 
+    /// <summary>A band that never pulls as much hangs slack, and is none, kg (common practice).</summary>
+    private const double LeastForceKg = 1;
+
     private static readonly double[] ChokesCm = [0, 15, 30, 45];
     private static readonly double[] GripsCm = [0, 15, 30, 45];
     private static readonly double[] AnchorSteps = [1, 1.3, 1.6];
@@ -76,7 +79,7 @@ public static class BandOptions
         {
             if (
                 BandRig.RepWithin(curve, load, grip, statureCm) is { } rep
-                && rep.Force.End + rep.Force.Start > 0.2
+                && rep.Force.Most >= LeastForceKg
                 && rep.Force.Most <= (load.CapKg ?? double.PositiveInfinity)
             )
             {

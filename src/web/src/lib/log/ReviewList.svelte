@@ -8,7 +8,7 @@
   import { trade } from '../trade.svelte';
   import { count, day, inWords, rest, sentence } from '../words';
   import type { LogBook } from './logBook.svelte';
-  import { keyOf, sharedReasons, textOf } from './review';
+  import { keyOf, sharedReasons, shown, textOf } from './review';
 
   interface Props {
     book: LogBook;
@@ -137,6 +137,7 @@
     <ul>
       {#each next.proposals as proposal (keyOf(proposal))}
         {@const key = keyOf(proposal)}
+        {@const { dose, kg } = shown(proposal)}
         <li class="rule-b py-2 last:border-b-0">
           <div class="flex flex-wrap items-baseline gap-x-3">
             {#if proposal.changes || changed[key]}
@@ -156,15 +157,9 @@
             <button
               class="figures ml-auto min-h-6 cursor-text rounded px-1 text-right hover:bg-base-200"
               onclick={() => write(proposal)}
-              ><b
-                >{changed[key]
-                  ? typed[key]
-                  : (proposal.replacement?.exercises[0]?.dose.figures ?? proposal.dose.figures)}</b
-              >
-              {#if !changed[key]}{proposal.load ? `${proposal.externalKg} kg ` : ''}{proposal.dose.timed
-                  ? ''
-                  : proposal.dose.tempo}
-                {rest(proposal.dose.restSeconds)}{/if}
+              ><b>{changed[key] ? typed[key] : dose.figures}</b>
+              {#if !changed[key]}{kg > 0 ? `${kg} kg ` : ''}{dose.timed ? '' : dose.tempo}
+                {rest(dose.restSeconds)}{/if}
               <span class="sr-only">, change the dose of {proposal.name}</span></button
             >
           </div>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Proposal } from '../api/types';
-import { acceptance, sharedReasons, textOf } from './review';
+import { acceptance, sharedReasons, shown, textOf } from './review';
 
 const proposal = (decision: string, more: Partial<Proposal> = {}): Proposal =>
   ({
@@ -37,6 +37,28 @@ describe('accepting proposals', () => {
 
   it('writes a dose as it is typed', () => {
     expect(textOf(proposal('more-load', { externalKg: 16 }))).toBe('3x9-12 @ 16 kg 2-0-1-0 90 s RIR 2');
+  });
+});
+
+describe('what is done next time', () => {
+  it('is the dose of what comes, with its own load, where another exercise comes', () => {
+    const other = { dose: { figures: '3x8/side' }, externalKg: 8 };
+    const replacement = { exercises: [other] } as unknown as Proposal['replacement'];
+    expect(shown(proposal('swap', { replacement, load: 'Dumbbell 26 kg', externalKg: 26 }))).toEqual({
+      dose: other.dose,
+      kg: 8,
+    });
+  });
+
+  it('has the load of the harder variation, and none where the engine chooses it', () => {
+    const rung = { toExerciseId: 'archer-push-up', load: 'Rucksack 12 kg', externalKg: 12 };
+    expect(shown(proposal('next-rung', rung)).kg).toBe(0);
+    expect(shown(proposal('next-rung', { ...rung, toKg: 6 })).kg).toBe(6);
+  });
+
+  it('stays with its load where the exercise stays', () => {
+    expect(shown(proposal('more-load', { load: 'Rucksack 12 kg', externalKg: 12 })).kg).toBe(12);
+    expect(shown(proposal('repeat', { externalKg: 12 })).kg).toBe(0);
   });
 });
 

@@ -22,6 +22,14 @@ export function sharedReasons(proposals: Proposal[]): SharedReason[] {
   return shared.filter((s) => s.lines >= manyLines);
 }
 
+/** What is done next time, and with how many kilograms (0 where none is known): of the exercise that comes, where another one comes. */
+export function shown(proposal: Proposal): { dose: Proposal['dose']; kg: number } {
+  const other = proposal.replacement?.exercises[0];
+  if (other) return { dose: other.dose, kg: other.externalKg };
+  const kg = proposal.toExerciseId ? (proposal.toKg ?? 0) : proposal.load ? proposal.externalKg : 0;
+  return { dose: proposal.dose, kg };
+}
+
 /** The dose of a proposal as it is typed into a cell. */
 export const textOf = ({ dose, externalKg }: Proposal): string =>
   `${dose.figures}${externalKg > 0 ? ` @ ${externalKg} kg` : ''}${dose.timed ? '' : ` ${dose.tempo}`} ${dose.restSeconds} s${dose.timed ? '' : ` RIR ${dose.rir}`}`;
