@@ -82,8 +82,15 @@ public static class Attention
                 yield break; // A newer version has decided what the log asked.
             }
 
+            // One exercise on several days is named once: where it hurt.
+            var hurting = pulse
+                .Lines.Where(l => l.Pain > DoubleProgression.TolerablePain || l.Decision is Decision.Swap or Decision.Ease)
+                .ToList();
             foreach (
-                var line in pulse.Lines.Where(l => l.Pain > DoubleProgression.TolerablePain || l.Decision is Decision.Swap or Decision.Ease)
+                var line in hurting.Where(l =>
+                    l.Pain > DoubleProgression.TolerablePain
+                    || !hurting.Exists(o => o.Name == l.Name && o.Pain > DoubleProgression.TolerablePain)
+                )
             )
             {
                 yield return new AttentionNote(

@@ -40,6 +40,16 @@ public class AttentionTests
     }
 
     [Fact]
+    public void An_exercise_on_two_days_is_named_once_where_it_hurt()
+    {
+        var hurt = Calm with { Decision = Decision.Swap, Pain = 6, Reason = Reason.Text("Stop it.") };
+        var other = Calm with { Decision = Decision.Swap, Pain = null, Reason = Reason.Text("Stop it here, too.") };
+        Of([other, hurt]).ShouldHaveSingleItem().Text.Said().ShouldContain("Stop it.");
+        Of([other with { Name = "Dip" }, hurt]).Length.ShouldBe(2);
+        Of([other]).ShouldHaveSingleItem();
+    }
+
+    [Fact]
     public void Who_was_away_is_not_stuck() =>
         Of([Calm with { Stalled = true, Decision = Decision.EaseIn }], daysAgo: 21)
             .ShouldHaveSingleItem()
