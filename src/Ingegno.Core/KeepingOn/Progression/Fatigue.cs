@@ -18,9 +18,10 @@ internal sealed class Fatigue
     private const int Several = 2;
 
     private readonly Reason? _all;
+    private readonly DateOnly _since;
     private readonly Dictionary<BodyRegion, Reason> _of = [];
 
-    private Fatigue(Reason? all) => _all = all;
+    private Fatigue(Reason? all, DateOnly since = default) => (_all, _since) = (all, since);
 
     /// <summary>Why an exercise wants a lighter week; null when it does not.</summary>
     public Reason? Why(Exercise exercise, LineHistory history) =>
@@ -36,7 +37,7 @@ internal sealed class Fatigue
             && judged.Exists(l => l.History.Days[0].OneRepMaxKg < l.History.Days[1].OneRepMaxKg * 0.95)
         )
         {
-            return new Fatigue(Reason.Of("tired.all-out", ("effort", HardSession)));
+            return new Fatigue(Reason.Of("tired.all-out", ("effort", HardSession)), past[1].Day);
         }
 
         var regions = judged
@@ -63,5 +64,7 @@ internal sealed class Fatigue
         return tired;
     }
 
-    private static bool Gains(LineHistory history) => history.Days.Length > 1 && history.Days[0].GainsOn(history.Days[1]);
+    /// <summary>It gained the last time, and that was no earlier than what tired: what gained three weeks ago says nothing of today.</summary>
+    private bool Gains(LineHistory history) =>
+        history.Days.Length > 1 && history.Days[0].Day >= _since && history.Days[0].GainsOn(history.Days[1]);
 }

@@ -114,7 +114,13 @@ public class BlockShapeTests
             .ShouldContain(f => f.StartsWith("The event lies before the block", StringComparison.Ordinal));
         Faults(good with { EventName = new string('x', 61) }).ShouldNotBeEmpty();
         Faults(good with { EventName = new string('x', 60) }).ShouldBeEmpty();
-        Faults(good with { Edits = [new BlockEdit(0, new() { Line = new LineKey(1), ExerciseId = "push-up" })] }).ShouldNotBeEmpty();
+        BlockEdit InWeek(int week) => new(week, new() { Line = new LineKey(1), ExerciseId = "push-up" });
+        Faults(good with { Edits = [InWeek(0)] }).ShouldNotBeEmpty();
+        Faults(good with { Edits = [InWeek(1), InWeek(6)] }).ShouldBeEmpty();
+        Faults(good with { Edits = [InWeek(1), InWeek(7)] }).ShouldHaveSingleItem().ShouldContain("6");
+        Faults(good with { Edits = [.. Enumerable.Repeat(InWeek(2), 500)] }).ShouldBeEmpty();
+        Faults(good with { Edits = [.. Enumerable.Repeat(InWeek(2), 501)] }).ShouldNotBeEmpty();
+        Faults(good with { Edits = default }).ShouldNotBeEmpty();
     }
 
     [Fact]

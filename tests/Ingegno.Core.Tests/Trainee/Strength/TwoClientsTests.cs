@@ -1,5 +1,7 @@
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Strength;
 
 namespace Ingegno.Core.Tests.Strength;
 
@@ -10,6 +12,16 @@ namespace Ingegno.Core.Tests.Strength;
 [Trait("source", "common practice (docs/trade/strength-relations)")]
 public class TwoClientsTests
 {
+    /// <summary>Where the body mass is not known either, that is said.</summary>
+    [Theory]
+    [InlineData(80.0, "strength.level")]
+    [InlineData(null, "strength.level-alone")]
+    public void What_an_estimate_rests_on_is_said(double? bodyMassKg, string code)
+    {
+        var client = Examples.ClientA with { KnownLifts = [], Learned = [], BodyMassKg = bodyMassKg };
+        new ClientStrength(client, Trade.Shipped.Strength).For(Examples.Exercise("bench-press"))!.RestsOn.Code.ShouldBe(code);
+    }
+
     [Theory]
     [InlineData("push-up", "", 18, 32)]
     [InlineData("feet-raised-pike-push-up", "ottoman 50", 3, 8)]
