@@ -62,6 +62,7 @@ internal static partial class KitLists
             : $"; {m.Groups["bar"].Value} with {m.Groups["mass"].Value} {m.Groups["unit"].Value} of plates";
     }
 
+    /// <summary>From here on a weight behind a comma is plates of the bar before it, kg or lb as said (common practice).</summary>
     private const double LeastOfPlates = 30;
 
     /// <summary>One of several weights with the unit and the noun of all: "a 16" of "a 16 and a 24 kg kettlebell".</summary>
@@ -162,7 +163,7 @@ internal static partial class KitLists
     private static partial Regex Masses();
 
     [GeneratedRegex(
-        @"(?<![0-9.,\p{L}]\s?)(?<list>(?>"
+        @"(?<=^\s*|[,;.]\s+|[(&+]\s*|\b(?:and|with|has|have|got|plus|owns?|some|are)\s)(?<list>(?>"
             + OneMass
             + @"(?:\s*(?:,|/|&|\band\b)\s*"
             + OneMass

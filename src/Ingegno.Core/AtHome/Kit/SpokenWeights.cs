@@ -97,6 +97,11 @@ internal static class SpokenWeights
             : curl ? 10
             : 20;
         var left = masses.Count == 1 && IsSet(lower) ? masses[0].Value - handle : masses[^1].Value;
+        if (left <= 0)
+        {
+            return null; // a set that weighs no more than a bar is none
+        }
+
         var plates = ImmutableArray.CreateBuilder<PlateSet>();
         foreach (var plate in Plates)
         {

@@ -83,13 +83,10 @@ public static class Attention
             }
 
             // One exercise on several days is named once: where it hurt.
-            var hurting = pulse
-                .Lines.Where(l => l.Pain > DoubleProgression.TolerablePain || l.Decision is Decision.Swap or Decision.Ease)
-                .ToList();
             foreach (
-                var line in hurting.Where(l =>
-                    l.Pain > DoubleProgression.TolerablePain
-                    || !hurting.Exists(o => o.Name == l.Name && o.Pain > DoubleProgression.TolerablePain)
+                var line in pulse.Lines.Where(l =>
+                    (l.Pain > DoubleProgression.TolerablePain || l.Decision is Decision.Swap or Decision.Ease)
+                    && !HurtOnAnotherDay.Is(l.Reason)
                 )
             )
             {

@@ -17,6 +17,11 @@ internal static class HurtOnAnotherDay
     public static ImmutableArray<Proposal> Heard(IReadOnlyList<Said> week) =>
         [.. week.Select(one => Worst(one, week) is { } hurt ? Answer(one, hurt) : one.Proposal)];
 
+    /// <summary>What is said because of pain on another day; there it is said as well.</summary>
+    public static bool Is(Reason reason) => reason.Parts.Any(p => p.Code == Code);
+
+    private const string Code = "pain.other-day";
+
     private static Said? Worst(Said one, IReadOnlyList<Said> week) =>
         IsForPain(one.Proposal)
             ? null
@@ -41,7 +46,7 @@ internal static class HurtOnAnotherDay
         }
 
         var sets = one.History.Days.IsEmpty ? [] : one.History.Days[0].Sets;
-        var reason = Reason.Of("pain.other-day", ("what", DoubleProgression.PainOf(hurt.History.Days[0])), ("stops", stops));
+        var reason = Reason.Of(Code, ("what", DoubleProgression.PainOf(hurt.History.Days[0])), ("stops", stops));
         var said = new ProposalWriter(one.Proposal.Line, one.Context, sets).Keep(
             stops ? Decision.Swap : Decision.Repeat,
             reason,

@@ -43,10 +43,10 @@ public class AttentionTests
     public void An_exercise_on_two_days_is_named_once_where_it_hurt()
     {
         var hurt = Calm with { Decision = Decision.Swap, Pain = 6, Reason = Reason.Text("Stop it.") };
-        var other = Calm with { Decision = Decision.Swap, Pain = null, Reason = Reason.Text("Stop it here, too.") };
-        Of([other, hurt]).ShouldHaveSingleItem().Text.Said().ShouldContain("Stop it.");
-        Of([other with { Name = "Dip" }, hurt]).Length.ShouldBe(2);
-        Of([other]).ShouldHaveSingleItem();
+        var elsewhere = Reason.Of("pain.other-day", ("what", Reason.Text("Pain")), ("stops", true)).Then(Reason.Text("Instead: Dip."));
+        Of([Calm with { Decision = Decision.Swap, Reason = elsewhere }, hurt]).ShouldHaveSingleItem().Text.Said().ShouldContain("Stop it.");
+        Of([Calm with { Decision = Decision.Swap, Reason = Reason.Text("Sharp.") }, hurt])
+            .Length.ShouldBe(2, "sharp pain of its own is named");
     }
 
     [Fact]
