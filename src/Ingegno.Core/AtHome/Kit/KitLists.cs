@@ -42,14 +42,10 @@ internal static partial class KitLists
         var (bar, list) = (m.Groups["bar"].Value.ToLowerInvariant(), m.Groups["list"].Value);
         var pounds = list.Contains("lb", StringComparison.OrdinalIgnoreCase) || list.Contains("pound", StringComparison.OrdinalIgnoreCase);
         var unit = pounds ? "lb" : "kg";
-        var trap = bar.Contains("trap", StringComparison.Ordinal) || bar.Contains("hex", StringComparison.Ordinal);
-        var usual =
-            trap ? "25 kg"
-            : bar.Contains("ez", StringComparison.Ordinal) || bar.Contains("curl", StringComparison.Ordinal) ? "10 kg"
-            : "20 kg";
-        var handle = m.Groups["handle"].Success ? m.Groups["handle"].Value.Trim('(', ')', ' ') : usual;
+        var spoken = SpokenBar.Of(bar);
+        var handle = m.Groups["handle"].Success ? m.Groups["handle"].Value.Trim('(', ')', ' ') : $"{Words.Number(spoken.HandleKg, 0)} kg";
         var plates = string.Join(' ', Times().Matches(list).Select(t => $"{t.Value} {unit}"));
-        return $"; {(trap ? "trap bar" : "barbell set")} {handle} {plates}; ";
+        return $"; {(spoken.Trap ? "trap bar" : "barbell set")} {handle} {plates}; ";
     }
 
     /// <summary>"Barbell and 60 kg": what is no bar's own weight is plates; a light one behind a comma may be anything.</summary>

@@ -65,21 +65,17 @@ internal static class SpokenWeights
         said.Contains("dumbbells", StringComparison.OrdinalIgnoreCase)
         && (said.Contains(" up to ", StringComparison.OrdinalIgnoreCase) || said.Contains(" to ", StringComparison.OrdinalIgnoreCase));
 
-    private static readonly ImmutableArray<string> CurlBars = ["ez bar", "ez-bar", "curl bar", "cambered bar"];
-
-    private static readonly ImmutableArray<string> TrapBars = ["trap bar", "hex bar", "hexagonal bar"];
-
     /// <summary>A barbell, or a trap bar, and 100 kg of plates: the usual pairs that come to it.</summary>
     public static KitFind? BarWithPlates(string phrase, string said)
     {
         var lower = said.ToLowerInvariant();
-        var trap = TrapBars.Any(t => lower.Contains(t, StringComparison.Ordinal));
+        var spoken = SpokenBar.Of(lower);
+        var (trap, curl) = (spoken.Trap, spoken.Curl);
         var bar =
             trap
             || lower.Contains("barbell", StringComparison.Ordinal)
             || lower.StartsWith("bar ", StringComparison.Ordinal)
             || lower.Contains("olympic bar", StringComparison.Ordinal);
-        var curl = CurlBars.Any(c => lower.Contains(c, StringComparison.Ordinal));
         var masses = KitQuantity.In(said).Where(q => q.Kind == QuantityKind.Mass).ToList();
         if (
             !(bar || curl)
@@ -91,11 +87,7 @@ internal static class SpokenWeights
             return null;
         }
 
-        var handle =
-            masses.Count > 1 ? masses[0].Value
-            : trap ? 25
-            : curl ? 10
-            : 20;
+        var handle = masses.Count > 1 ? masses[0].Value : spoken.HandleKg;
         var left = masses.Count == 1 && IsSet(lower) ? masses[0].Value - handle : masses[^1].Value;
         if (left <= 0)
         {

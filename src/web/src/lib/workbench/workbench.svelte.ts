@@ -257,7 +257,6 @@ export class Workbench {
   async rebuildAgain(): Promise<void> {
     await this.#opening;
     this.#remember();
-    this.#headStart();
     await this.propose();
   }
 
