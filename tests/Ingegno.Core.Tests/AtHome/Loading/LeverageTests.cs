@@ -62,6 +62,26 @@ public class LeverageTests
     [Fact]
     public void A_higher_table_makes_a_row_lighter() => Share("table-row", 88).Mean.ShouldBeLessThan(Share("table-row", 66).Mean);
 
+    /// <summary>
+    /// Heels as high as the hands at the bottom: the body lies level there and pulls more than with the heels on the floor. Straps hang, arms
+    /// straight, a hand above the floor: as a grip of that height.
+    /// </summary>
+    [Fact]
+    public void A_row_is_heavier_the_nearer_the_body_is_to_level()
+    {
+        BodyShareOverRep Row(BodyLeverage leverage, double grip, double feet) =>
+            new BodyShares(BodySegments.Of(Sex.Male), 180, Trade.Shipped.Leverage).Of(
+                new LoadModel { Leverage = leverage },
+                [Support("grip", grip), Support("feet", feet)]
+            );
+        var flat = new BodyLeverage(LeverageKind.Row, Grip: "grip");
+
+        Row(flat with { Feet = "feet" }, 100, 30).Mean.ShouldBeGreaterThan(Row(flat, 100, 30).Mean + 0.03);
+        Row(flat with { Feet = "feet" }, 100, 30).Start.ShouldBeGreaterThan(Row(flat with { Feet = "feet" }, 100, 30).End);
+        var arm = (BodyLengths.ArmToGrip + 0.12) * 180;
+        Row(flat with { Grip = null }, 100, 0).ShouldBe(Row(flat, arm, 0));
+    }
+
     [Fact]
     public void Mass_on_the_body_adds_only_the_share_at_its_place()
     {
@@ -127,15 +147,20 @@ public class LeverageTests
     {
         var setup = Examples.Exercise(exercise).Setups[0];
         var role = setup.Needs?.As ?? "none";
-        var thing = new Thing(
-            new KitItem
-            {
-                Id = "x",
-                Kind = "step",
-                HeightCm = Math.Max(1, heightCm),
-            },
-            Trade.Shipped.KitKinds.Find("step")!
-        );
-        return new BodyShares(BodySegments.Of(Sex.Male), statureCm, Trade.Shipped.Leverage).Of(setup.Load, [new Binding(role, thing)]);
+        return new BodyShares(BodySegments.Of(Sex.Male), statureCm, Trade.Shipped.Leverage).Of(setup.Load, [Support(role, heightCm)]);
     }
+
+    private static Binding Support(string role, double heightCm) =>
+        new(
+            role,
+            new Thing(
+                new KitItem
+                {
+                    Id = "x",
+                    Kind = "step",
+                    HeightCm = Math.Max(1, heightCm),
+                },
+                Trade.Shipped.KitKinds.Find("step")!
+            )
+        );
 }

@@ -42,6 +42,13 @@ public class BackToGymTests
         back.Lines[4].Reason.Said().ShouldContain("by feel");
     }
 
+    [Fact]
+    public void Who_comes_back_is_told_to_expect_sore_muscles()
+    {
+        Plan(12, adherence: 0.5).Notes.Select(n => n.Code).ShouldBe(["back.away", "back.note-loads", "back.sore"]);
+        Plan(12, adherence: 0.9).Notes.ShouldContain(n => n.Code == "back.kept-up");
+    }
+
     /// <summary>From 12 kg down dumbbells come by the kilogram, above it plates by two and a half; less than one is none.</summary>
     [Theory]
     [Trait("source", "common practice")]

@@ -102,6 +102,23 @@ public class WhatTheServerSaysTests
     }
 
     [Fact]
+    public void Planned_sets_count_both_exercises_of_a_line_that_has_two()
+    {
+        var line = Plan.Lines[2];
+        var one = line.Chosen!.Exercises[0];
+        var two = line with
+        {
+            Chosen = line.Chosen with
+            {
+                Exercises = [one with { Dose = one.Dose with { Sets = 2 } }, one with { Dose = one.Dose with { Sets = 3 } }],
+            },
+        };
+        var plan = Plan with { Lines = Plan.Lines.SetItem(2, two) };
+
+        PlannedSets.Of(plan, [new LoggedExercise(line.Gym.Key, "x", [])]).ShouldBe(5);
+    }
+
+    [Fact]
     public void A_lighter_week_that_was_the_last_stays_the_last()
     {
         var setup = new BlockSetup

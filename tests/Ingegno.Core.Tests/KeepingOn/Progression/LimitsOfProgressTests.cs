@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Logs;
@@ -120,6 +121,48 @@ public class LimitsOfProgressTests
         var hold = Next(Dose(30, 45, rest: 60) with { Timed = true }, Sets(0, 12, 10, 10));
         hold.Reason.Said().ShouldStartWith("12 s in the best set, 30 wanted");
         hold.Dose.Target.ShouldBe(new SetTarget(10, 12));
+    }
+
+    /// <summary>Two in ten are felt and left alone; from three on a rise by two asks for ease, and one from no pain at all is news, not a rise.</summary>
+    [Theory]
+    [InlineData(3, 1, true)]
+    [InlineData(2, 0, false)]
+    [InlineData(3, 2, false)]
+    [InlineData(4, 2, true)]
+    [InlineData(3, 0, false)]
+    public void Pain_rises_when_it_clearly_passes_what_was_there(int now, int before, bool rises)
+    {
+        LineDay Day(int days, int pain) =>
+            new(
+                new DateOnly(2026, 3, 2).AddDays(-days),
+                [
+                    new LoggedSet
+                    {
+                        Reps = 8,
+                        Pain = pain,
+                        PainJoint = Joint.Knee,
+                    },
+                ],
+                null
+            );
+
+        new LineHistory([Day(0, now), Day(3, before)], new DateOnly(2026, 3, 3), null).PainRises.ShouldBe(rises);
+    }
+
+    /// <summary>Fewer than half of the reps wanted with the lightest load: an easier exercise, and the coach is asked.</summary>
+    [Theory]
+    [InlineData(3, true)]
+    [InlineData(4, false)]
+    public void Less_than_half_of_what_is_wanted_asks_for_another_exercise(int best, bool another)
+    {
+        var next = Next(Dose(8, 12, rest: 90), Sets(0, best, best - 1, best - 1), [Load(20)]);
+
+        (next.Decision == Decision.Change, next.Eases).ShouldBe((another, another), next.Reason.Said());
+        if (another)
+        {
+            next.FlagsCoach.ShouldBeTrue();
+            next.Reason.Said().ShouldStartWith("3 reps in the best set where 8 are wanted");
+        }
     }
 
     [Fact]

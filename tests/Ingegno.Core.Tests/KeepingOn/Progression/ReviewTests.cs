@@ -89,6 +89,23 @@ public class ReviewTests
         back.Dose.SetsBefore.ShouldBe(sets < 3 ? 3 : null, "the sets come back afterwards");
     }
 
+    /// <summary>After more than a month the way back begins a step easier where there is one here; before that the exercise stays.</summary>
+    [Theory]
+    [InlineData(30, true, null)]
+    [InlineData(60, true, "knee-push-up")]
+    [InlineData(60, false, null)]
+    public void After_a_long_absence_it_begins_with_an_easier_step_that_is_here(int days, bool here, string? to)
+    {
+        var easier = Examples.Exercise("knee-push-up");
+        var other = new StepTo(here ? easier : Examples.Exercise("wall-push-up"), ReachableLoad.None, "x", 0.7, -0.17) { Way = null! };
+        var context = Context() with { Easier = easier, Others = [other] };
+        var back = Next(History(10) with { LastTrained = Today.AddDays(-days) }, context);
+
+        (back.Decision, back.ToExerciseId).ShouldBe((Decision.EaseIn, to));
+        back.Dose.Calibrates.ShouldBe(days > 31);
+        Next(History(10) with { LastTrained = Today.AddDays(-60) }, context with { MayFindAnew = false }).Dose.Calibrates.ShouldBeFalse();
+    }
+
     /// <summary>What is said is what the accepted plan does: after 32 days and more the last set is open, where that is safe.</summary>
     [Theory]
     [InlineData(false, true)]

@@ -90,6 +90,15 @@ public class PlanCheckTests
         Check(client, without).ShouldNotContain(f => f.Code == code);
     }
 
+    /// <summary>Three reps of room to grow: common practice.</summary>
+    [Fact]
+    public void A_plan_of_fixed_figures_is_given_room_to_grow_where_there_are_reps()
+    {
+        var found = Check(Examples.ClientA, "Push-up 3x10\nPlank 3x30 s").First(f => f.Code == "no-progression");
+
+        found.Remedy.ShouldNotBeNull().Lines.Select(l => l.Text).ShouldBe(["Push-up 3x10-13"]);
+    }
+
     [Fact]
     public void What_loads_an_injured_joint_is_serious()
     {

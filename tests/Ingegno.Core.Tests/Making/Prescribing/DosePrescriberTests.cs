@@ -197,6 +197,7 @@ public class DosePrescriberTests
     [Theory]
     [InlineData("Deadlift 3x5 @ 80%", 44, false, 1)]
     [InlineData("Deadlift 3x5 @ 80%", 170, false, 2)]
+    [InlineData("Deadlift 3x5-7 @ 80%", 170, false, 2)] // the percentage was set for five
     [InlineData("Deadlift 3x3 @ 90%", 44, false, 0)]
     [InlineData("Deadlift 3x3 @ 90%", 44, true, 2)] // nobody with high blood pressure is sent to the last rep
     [InlineData("Deadlift 3x5 RIR 1", 44, true, 2)]
@@ -229,6 +230,32 @@ public class DosePrescriberTests
 
         home.Select(h => h.ExerciseId).ShouldBe(["back-squat", "bench-press"]);
         home.ShouldAllBe(h => h.Dose.Target.Min == 5 && h.Dose.Target.Max == 5);
+    }
+
+    /// <summary>Wide expectations make the first time a guess: where to start and what to build to; narrow ones say how far the bottom came down.</summary>
+    [Theory]
+    [InlineData(6, 12, 17, "dose.rough-guess")]
+    [InlineData(6, 11, 13, "dose.kept")]
+    [InlineData(20, 24, 40, null)]
+    public void What_is_expected_says_how_to_begin(double low, double mid, double high, string? said)
+    {
+        var dose = With("Bench press 3x10 RIR 2", new RepRange(low, mid, high));
+
+        dose.Reason.Parts.Select(p => p.Code)
+            .Where(c => c is "dose.rough-guess" or "dose.kept")
+            .SingleOrDefault()
+            .ShouldBe(said, $"{dose.Target} {dose.Reason.Said()}");
+        var part = dose.Reason.Parts.FirstOrDefault(p => p.Code == said);
+        if (said == "dose.rough-guess")
+        {
+            ((double)part!["start"]!).ShouldBeLessThan(dose.Target.Min);
+            ((double)part["start"]!).ShouldBeGreaterThanOrEqualTo(dose.Target.Min / 2.0);
+            part["build"].ShouldBe((double)dose.Target.Max);
+        }
+        else if (said == "dose.kept")
+        {
+            (part!["bottom"], part["wanted"], part["and_more"]).ShouldBe((8.0, 10.0, false));
+        }
     }
 
     private static Dose Prescribe(

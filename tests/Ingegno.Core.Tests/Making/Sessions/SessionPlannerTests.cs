@@ -207,6 +207,37 @@ public class SessionPlannerTests
         cut.Lines[2].Chosen!.Exercises[0].Dose.Sets.ShouldBe(whole.Lines[2].Chosen!.Exercises[0].Dose.Sets, "main lifts keep their sets");
     }
 
+    /// <summary>
+    /// Common practice, by hand: thirds and fourths of what is no main lift go first, then what a main lift has past three, then a small muscle's
+    /// second set, and only then a main lift's third. Minute by minute, from a day without a limit to one of a quarter of an hour.
+    /// </summary>
+    [Fact]
+    public void Sets_go_in_the_order_of_their_worth()
+    {
+        string[] day = ["Back squat 5x5 RIR 2", "Bench press 4x8 RIR 2", "Barbell row 4x8", "Split squat 4x10/side", "Barbell curl 4x12"];
+        var shorter = Enumerable.Range(12, 80).Reverse().Select(m => SetsLeft.Of(Rebuild("mirror", m, day))).ToList();
+
+        shorter[0].ShouldBe(new SetsLeft(5, 4, 4, 4, 4));
+        shorter.ShouldContain(s => s.Squat == 5 && s.Lunge == 2 && s.Curl == 2, "the main lifts have not given yet");
+        shorter.ShouldContain(s => s.Squat == 3 && s.Curl == 2, "the main lifts gave, the curls keep two");
+        shorter.ShouldContain(s => s.Squat == 3 && s.Curl == 1, "one set of curls, three of the squat");
+        shorter.ShouldContain(s => s.Squat == 2, "at last the squat's third");
+        shorter.Where(s => s.Squat < 5 || s.Bench < 4 || s.Row < 4).ShouldAllBe(s => s.Lunge <= 2 && s.Curl <= 2);
+        shorter.Where(s => s.Curl == 1).ShouldAllBe(s => s.Squat <= 3 && s.Bench <= 3 && s.Row <= 3);
+        shorter.Where(s => s.Squat < 3 || s.Bench < 3 || s.Row < 3).ShouldAllBe(s => s.Curl <= 1);
+        shorter.ShouldAllBe(s => s.Squat >= 2 && s.Bench >= 2 && s.Row >= 2 && s.Lunge != 1, "nobody squats or lunges one set");
+    }
+
+    /// <summary>Sets of the lines of a day; 0 for one that was left out.</summary>
+    private sealed record SetsLeft(int Squat, int Bench, int Row, int Lunge, int Curl)
+    {
+        public static SetsLeft Of(HomePlan plan)
+        {
+            int At(int line) => plan.Lines[line].Chosen?.Exercises[^1].Dose.Sets ?? 0;
+            return new SetsLeft(At(0), At(1), At(2), At(3), At(4));
+        }
+    }
+
     /// <summary>Common practice: isolation goes before compound, and the main lifts stay.</summary>
     [Fact]
     public void Whole_lines_go_at_last_isolation_first()

@@ -84,6 +84,16 @@ public class StrengthModelTests
             );
 
     [Fact]
+    public void A_day_is_worth_its_best_set()
+    {
+        SetEvidence better = new(60, 10, 1);
+
+        StrengthObservation
+            .Of(Today, PushUp, [new(60, 6, 3), better, new(40, 8, 0)])!
+            .OneRepMaxKg.ShouldBe(better.OneRepMaxKg(PushUp.Strength!.Curve));
+    }
+
+    [Fact]
     public void What_says_nothing_of_strength_teaches_nothing()
     {
         StrengthObservation.Of(Today, Examples.Exercise("plank"), [new(40, 30, 0)]).ShouldBeNull("a hold is no rep count");
