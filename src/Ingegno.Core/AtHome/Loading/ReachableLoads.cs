@@ -45,7 +45,7 @@ public sealed class ReachableLoads
         sources.Any(source =>
             source switch
             {
-                LoadSource.Pair => _kit.UsableThatAre("hand-weight").Any(HandWeights.IsAPair)
+                LoadSource.Pair => ForEachHand.Any(HandWeights.IsAPair)
                     || Plates(hands: 2).Any()
                     || PlaceLoads.Containers(_kit, "hold").Any(c => c.Count > 1 && CanFill(c)),
                 LoadSource.One => _kit.UsableThatAre("hand-weight").Any() || Plates(hands: 1).Any(),
@@ -57,6 +57,9 @@ public sealed class ReachableLoads
                 _ => PlaceLoads.Containers(_kit, "hold").Any(CanFill) || _kit.UsableThatAre("hold-whole").Any(),
             }
         );
+
+    /// <summary>Weights with a handle, and what else a hand closes on when there are two of it: books and tins are held for raises, not swung.</summary>
+    private IEnumerable<Thing> ForEachHand => _kit.UsableThatAre("hand-weight").Concat(_kit.UsableThatAre("in-each-hand"));
 
     private IEnumerable<ReachableLoad> Plates(int hands) =>
         _kit.UsableThatAre("loaded-bar").Concat(_kit.UsableThatAre("trap-bar")).SelectMany(bar => HandWeights.Plates(bar, hands));
@@ -72,7 +75,7 @@ public sealed class ReachableLoads
         {
             var found = source switch
             {
-                LoadSource.Pair => _kit.UsableThatAre("hand-weight")
+                LoadSource.Pair => ForEachHand
                     .SelectMany(HandWeights.Pair)
                     .Concat(Plates(hands: 2))
                     .Concat(Filled("hold", hands: 2)),

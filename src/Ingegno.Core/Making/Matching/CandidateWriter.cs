@@ -27,7 +27,7 @@ public sealed class CandidateWriter(ClientAtPlace at)
             : at.Trade.Names.MovementOf(scored.Exercise) is { } movement && movement == at.Trade.Names.MovementOf(line.Exercise)
                 ? [Reason.Of("why.same-movement")]
             : Enumerable.Empty<Reason>();
-        return Build(scored.Exercise.Id, [Home(line, scored)], scored.Match, scored.Parts, same);
+        return Build(scored.Exercise.Id, [Home(line, scored)], scored.Match, scored.Parts, same, HeldBack(line, scored));
     }
 
     public Candidate Write(LineToMatch line, ScoredPair pair)
@@ -40,7 +40,8 @@ public sealed class CandidateWriter(ClientAtPlace at)
             [Home(line, pair.First), Home(line, pair.Second)],
             pair.Match,
             pair.Parts,
-            lead
+            lead,
+            []
         );
     }
 
@@ -49,7 +50,8 @@ public sealed class CandidateWriter(ClientAtPlace at)
         ImmutableArray<HomeExercise> exercises,
         double match,
         ImmutableArray<PartScore> parts,
-        IEnumerable<Reason> lead
+        IEnumerable<Reason> lead,
+        IEnumerable<Reason> heldBack
     ) =>
         new()
         {
@@ -65,6 +67,7 @@ public sealed class CandidateWriter(ClientAtPlace at)
             ],
             Lost =
             [
+                .. heldBack,
                 .. exercises.SelectMany(e => JointSparing.Why(at.Trade.Catalogue.Get(e.ExerciseId), at.Client)).Distinct(),
                 .. parts
                     .Where(p => p.Score < at.Trade.Match.Parts.LossBelow)
@@ -72,6 +75,24 @@ public sealed class CandidateWriter(ClientAtPlace at)
                     .Select(p => p.Reason),
             ],
         };
+
+    /// <summary>
+    /// A heavier load is here and would be nearer to what the line wants, but a thing that holds it is not up to it: the coach may know better what
+    /// it carries.
+    /// </summary>
+    private IEnumerable<Reason> HeldBack(LineToMatch line, Scored scored)
+    {
+        if (
+            scored.Loaded is { System: { } system, Reps: { } reps, AsNamed: false } loaded
+            && reps.Mid > line.Effort.High
+            && at.Ways.SetupsOf(scored.Exercise).FirstOrDefault(s => s.Setup == loaded.Setup) is { } here
+            && !here.Safe.Any(w => w.System.Kg > system.Kg)
+            && here.Ways.FirstOrDefault(w => w.Refused is not null && w.System.Kg > system.Kg)?.Refused is { } refused
+        )
+        {
+            yield return Reason.Of("why.held-back", ("thing", refused.Thing), ("sum", refused.Sum), ("advice", refused.Advice));
+        }
+    }
 
     /// <summary>What bands, objects and things that nobody tested yet add.</summary>
     private static IEnumerable<Reason> LoadCautions(LoadedSetup loaded)

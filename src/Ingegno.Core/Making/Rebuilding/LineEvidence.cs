@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
@@ -111,7 +112,7 @@ public static class LineEvidence
             return null;
         }
 
-        var hangs = exercise.Setups.Any(s => s.Load.Leverage is { Model: AtHome.Loading.LeverageKind.LessForearms, Factor: >= 1 });
+        var hangs = exercise.Setups.Any(s => s.Load.Leverage is { Model: LeverageKind.LessForearms, Factor: >= 1 });
         var own = hangs ? strength.BodyMassKg * LessForearms : OwnBody(exercise, anywhere);
         var body = own ?? (anchor.BodyShare(client.Sex) * strength.BodyMassKg);
         if (line.Load is null && own is null)
@@ -125,8 +126,8 @@ public static class LineEvidence
             : 0;
         var reps = line.Target.Min + (line.Reserve ?? trade.Strength.Evidence.UsualReserve);
         var ratio = client.Level == Level.Beginner ? relation.BeginnerRatio ?? relation.Ratio : relation.Ratio;
-        // A lunge moves three quarters of body and bar: the share of its own set-up, where it has one.
-        var moved = (external > 0 ? anywhere.Ways.Carrying(exercise, external) : null) ?? (external + body);
+        // A lunge moves three quarters of body and bar: the share of its own set-up, or of the same movement's at home.
+        var moved = (external > 0 ? anywhere.Ways.Carrying(AtHome(exercise, trade), external) : null) ?? (external + body);
         var system = RepMaxCurve.OneRepMax(moved, Math.Min(reps, 20), relation.Curve) / ratio;
         var bar = Math.Max(1, system - (anchor.BodyShare(client.Sex) * strength.BodyMassKg));
         return new Told(
@@ -134,9 +135,24 @@ public static class LineEvidence
             system,
             Shorthand.Write(line),
             AtLeast: own is not null && !hangs && line.Load is null,
-            IsTheLift: exercise.Sides == Sides.Bilateral && Math.Abs(relation.Ratio - 1) <= trade.Strength.Evidence.AsGoodAs
+            IsTheLift: exercise.Sides == Sides.Bilateral
+                && Math.Abs(relation.Ratio - 1) <= trade.Strength.Evidence.AsGoodAs
+                && (own is not null || IsLoadedLikeALift(exercise))
         );
     }
+
+    /// <summary>The exercise, or where it is one of the gym alone the same movement, as heavy and as many-sided, that has a set-up.</summary>
+    private static Exercise AtHome(Exercise exercise, Trade trade) =>
+        exercise.Setups.IsEmpty && trade.Names.MovementOf(exercise) is { } movement
+            ? trade.Catalogue.All.FirstOrDefault(e =>
+                e.AtHome && e.Strength == exercise.Strength && e.Sides == exercise.Sides && trade.Names.MovementOf(e) == movement
+            ) ?? exercise
+            : exercise;
+
+    /// <summary>On a bar or in both hands; what is held at the chest is as heavy as the arms allow, and says little of the legs.</summary>
+    private static bool IsLoadedLikeALift(Exercise exercise) =>
+        exercise.GymLoad is LoadSource.Bar or LoadSource.TrapBar or LoadSource.Pair
+        || exercise.Setups.Any(s => s.Load.External?.From.Any(f => f is LoadSource.Bar or LoadSource.TrapBar or LoadSource.Pair) == true);
 
     /// <summary>A name that says that weight is hung on the body, not how much.</summary>
     private const string Weighted = "weighted";

@@ -125,4 +125,21 @@ public class ReasonTests
         select (Examples.Exercise(line.Gym.ExerciseId), Examples.Exercise(candidate.Exercises[0].ExerciseId), part);
 
     private sealed record PlaceKitItems(string[] Items);
+
+    /// <summary>
+    /// A man of 95 kg with 20 kg to add: a bar of which nothing is known takes 4 of them, one of 200 kg takes all. Where the bar is what holds the
+    /// load back, that is said; where the load suits, or all there is hangs on it, nothing is (150 kg over 1.5 is 100 kg).
+    /// </summary>
+    [Theory]
+    [InlineData("pull-up bar", "Weighted pull-up 4x5 @ +20 kg", true)]
+    [InlineData("pull-up bar rated 250 kg", "Weighted pull-up 4x5 @ +20 kg", false)]
+    [InlineData("pull-up bar", "Pull-up 3x9", false)]
+    public void What_holds_a_load_back_is_said(string bar, string line, bool said)
+    {
+        var client = Examples.ClientA with { BodyMassKg = 95, Level = Level.Advanced, KnownLifts = [] };
+        var chosen = Examples.Rebuild(client, Examples.KitOf($"{bar}; rucksack 30 L; 20 books 1 kg"), line).Plan.Lines[0].Chosen!;
+
+        chosen.Id.ShouldBe("pull-up");
+        chosen.Lost.Any(r => r.Code == "why.held-back").ShouldBe(said, chosen.Exercises[0].Setup);
+    }
 }
