@@ -75,10 +75,7 @@ public sealed class ReachableLoads
         {
             var found = source switch
             {
-                LoadSource.Pair => ForEachHand
-                    .SelectMany(HandWeights.Pair)
-                    .Concat(Plates(hands: 2))
-                    .Concat(Filled("hold", hands: 2)),
+                LoadSource.Pair => ForEachHand.SelectMany(HandWeights.Pair).Concat(Plates(hands: 2)).Concat(Filled("hold", hands: 2)),
                 LoadSource.One => _kit.UsableThatAre("hand-weight").SelectMany(HandWeights.One).Concat(Plates(hands: 1)),
                 LoadSource.Mixed => HandWeights.Mixed([.. _kit.UsableThatAre("hand-weight")]),
                 LoadSource.Bar => _kit.UsableThatAre("loaded-bar").SelectMany(HandWeights.One),

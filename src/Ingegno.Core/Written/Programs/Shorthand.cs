@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Text;
 using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Text;
@@ -44,11 +45,7 @@ public static class Shorthand
                     : line.LastSetOpen ? "+"
                     : string.Empty
                 )
-                + (
-                    line.Each.Any(s => s.ShareOfMax is not null)
-                        ? $" @ {string.Join('/', line.Each.Select(s => Words.Number((s.ShareOfMax ?? 0) * 100, 2)))}%"
-                        : string.Empty
-                );
+                + Wave(line.Each);
         }
 
         var side = line.PerSide ? "/side" : string.Empty;
@@ -64,6 +61,18 @@ public static class Shorthand
 
         var sets = line.LastSetOpen ? line.Sets - 1 : line.Sets;
         return $"{sets}x{Target(line)}{side}{(line.LastSetOpen ? " + AMRAP" : string.Empty)}";
+    }
+
+    /// <summary>What belongs to each set of a wave, one after the other: <c> @ 75/85/95%</c>, <c> @ 100/120/140 kg</c>, <c> @ RPE 7/8/9</c>.</summary>
+    private static string Wave(ImmutableArray<PlannedSet> each)
+    {
+        string Each(Func<PlannedSet, double?> figure, int digits) =>
+            string.Join('/', each.Select(s => Words.Number(figure(s) ?? 0, digits)));
+        return each.Any(s => s.ShareOfMax is not null) ? $" @ {Each(s => s.ShareOfMax * 100, 2)}%"
+            : each.Any(s => s.Load is not null) ? $" @ {Each(s => s.Load?.Kg, 3)} kg"
+            : each.Any(s => s.Rpe is not null) ? $" @ RPE {Each(s => s.Rpe, 2)}"
+            : each.Any(s => s.Rir is not null) ? $" RIR {Each(s => s.Rir, 0)}"
+            : string.Empty;
     }
 
     /// <summary>All that stands behind the dose: effort, load, tempo, rest, method.</summary>

@@ -110,6 +110,19 @@ public class BackToGymTests
     [InlineData("Bench press 3x8 @ RPE 9", 12, "@ RPE 7", "@ RPE 9")]
     [InlineData("Deadlift 5/3/1 @ 75/85/95%", 12, "52.5/57.5/65%", "75/85/95%")]
     [InlineData("Bench press 4x8 @ 80 kg RIR 1", 12, "RIR 3 @ 55 kg", "RIR 1 @ 80 kg")]
+    [InlineData("Bench press 4x8 @ 80 kg", 12, "RIR 3 @ 55 kg", "Bench press 4x8 @ 80 kg")]
+    [InlineData("Bench press 4x8 @ 80 kg RIR 4", 12, "RIR 4 @ 55 kg", "RIR 4 @ 80 kg")]
+    [InlineData("Bench press 3x8 @ RPE 8-9", 12, "@ RPE 7", "@ RPE 8-9")]
+    [InlineData("Bench press 3x8 @ RPE 6", 12, "@ RPE 6", "@ RPE 6")]
+    [InlineData("Deadlift 5/3/1 @ 100/120/140 kg", 12, "70/82.5/97.5 kg", "100/120/140 kg")]
+    [InlineData("Deadlift 5/3/1 @ RPE 7/8/9", 12, "RPE 7/7/7", "RPE 7/8/9")]
+    [InlineData(
+        "Bench press 12/10/8 @ 40/45/50 kg",
+        12,
+        "1x12 @ 27.5 kg, 1x10 @ 30 kg, 1x8 @ 35 kg",
+        "1x12 @ 40 kg, 1x10 @ 45 kg, 1x8 @ 50 kg"
+    )]
+    [InlineData("Bench press 4x8 @ 80 kg RIR 1", 0, "RIR 1 @ 80 kg", "RIR 1 @ 80 kg")] // nobody was away
     public void The_way_it_was_written_is_kept(string line, int weeks, string first, string last)
     {
         var back = new BackToGym(Trade.Shipped).Plan(line, new TimeAtHome(weeks, null, ImmutableDictionary<string, double>.Empty));
@@ -117,6 +130,21 @@ public class BackToGymTests
         back.Weeks[0].Text.Replace(" ", "").ShouldContain(first.Replace(" ", ""), Case.Insensitive, back.Weeks[0].Text);
         back.Weeks[^1].Text.Replace(" ", "").ShouldContain(last.Replace(" ", ""), Case.Insensitive, back.Weeks[^1].Text);
         back.Lines[0].Reason.Said().ShouldNotContain("held", Case.Insensitive, "nothing was logged");
+    }
+
+    /// <summary>A hold has no reps to keep in reserve, and a share of the maximum that is told by itself stays one.</summary>
+    [Fact]
+    public void A_hold_comes_back_as_it_was_and_an_estimated_load_is_written_down()
+    {
+        GymReturn Back(string line) =>
+            new BackToGym(Trade.Shipped).Plan(
+                line,
+                new TimeAtHome(12, null, ImmutableDictionary<string, double>.Empty),
+                Support.Examples.ClientA
+            );
+
+        Back("Plank 3x40 s").Weeks[0].Text.ShouldBe("Plank 3x40 s");
+        Back("Bench press 4x8 RIR 2").Weeks[^1].Text.ShouldBe("Bench press 4x8 RIR 2 @ 62.5 kg");
     }
 
     [Fact]

@@ -115,6 +115,24 @@ public class LimitsOfProgressTests
         Next(slow, Sets(0, 9, 9, 8), cost: Trade.Shipped).Dose.Target.ShouldBe(new SetTarget(13, 18), "9 make 13");
     }
 
+    /// <summary>A hold grows to a minute before anything else changes, a single figure by four reps, a range to its top; nothing past thirty.</summary>
+    [Theory]
+    [InlineData(20, 30, true, 60)]
+    [InlineData(60, 75, true, 75)]
+    [InlineData(8, 8, false, 12)]
+    [InlineData(8, 10, false, 10)]
+    [InlineData(28, 28, false, 30)]
+    [InlineData(40, 40, false, 40)]
+    public void A_zone_has_its_top(int min, int max, bool timed, int top)
+    {
+        var dose = Dose(min, max, rest: 90) with { Timed = timed };
+        Next(dose, Sets(2, top, top, top), [Load(20), Load(21)]).Decision.ShouldBe(Decision.MoreLoad);
+        if (top > min)
+        {
+            Next(dose, Sets(2, top - 1, top - 1, top - 1), [Load(20), Load(21)]).Decision.ShouldNotBe(Decision.MoreLoad);
+        }
+    }
+
     [Fact]
     public void A_hold_is_told_in_seconds()
     {

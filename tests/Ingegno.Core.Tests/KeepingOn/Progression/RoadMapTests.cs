@@ -2,6 +2,7 @@ using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
 using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Tests.Progression;
 
@@ -37,14 +38,45 @@ public class RoadMapTests
     {
         var road = Ahead("2x 6 kg dumbbell", "Dumbbell curl 3x8-12");
 
-        if (road.Ends)
-        {
-            road.Longer.ShouldNotBeEmpty();
-            road.Longer[0].Said().ShouldContain("about");
-        }
+        road.Ends.ShouldBeTrue();
+        road.Longer.ShouldNotBeEmpty();
+        road.Longer[0].Said().ShouldContain("about");
 
         Ahead("2x 8 kg dumbbell; 2x 10 kg dumbbell; 2x 12 kg dumbbell", "Dumbbell curl 3x8-12 @ 2x8 kg")
             .Stops.Length.ShouldBeLessThanOrEqualTo(8);
+    }
+
+    /// <summary>A coach's figures on the bench lead the same road as the plan's: what is missing is usual, what is no exercise leads nowhere.</summary>
+    [Fact]
+    public void From_figures_it_is_the_road_of_the_exercise()
+    {
+        var client = Examples.ClientA;
+        var place = Examples.KitOf("2x 8 kg dumbbell; 2x 10 kg dumbbell; 2x 12 kg dumbbell");
+        var home = Examples.Rebuild(client, place, "Dumbbell curl 3x8-12 @ 2x8 kg").Plan.Lines[0].Chosen!.Exercises[0];
+        HomeEdit figures = new()
+        {
+            Line = new LineKey(1),
+            ExerciseId = home.ExerciseId,
+            ExternalKg = home.ExternalKg,
+            Sets = home.Dose.Sets,
+            Target = home.Dose.Target,
+            Tempo = home.Dose.Tempo,
+            RestSeconds = home.Dose.RestSeconds,
+            Rir = home.Dose.Rir,
+        };
+        Road Of(HomeEdit edit) => Roads.Ahead(edit, home.SetupId, home.Spots, home.SystemLoadKg, client, place);
+
+        Of(figures).Stops.Select(s => s.Decision).ShouldBe(Roads.Ahead(home, client, place).Stops.Select(s => s.Decision));
+        var usual = Of(
+            new HomeEdit
+            {
+                Line = new LineKey(1),
+                ExerciseId = home.ExerciseId,
+                ExternalKg = home.ExternalKg,
+            }
+        );
+        usual.Stops.First(s => s.Decision == Decision.MoreLoad).Load.ShouldContain("10 kg");
+        Of(figures with { ExerciseId = "no-such" }).ShouldBeEquivalentTo(new Road([], true, []));
     }
 
     /// <summary>No stop lasts past what a set may come to, in no kit and for no client.</summary>

@@ -54,6 +54,36 @@ public class CatalogueTests
             .ShouldContain("table-row: its neighbour no-such-row does not exist");
     }
 
+    /// <summary>A neighbour points back, and is a rung further in the same family: both ways of each.</summary>
+    [Theory]
+    [InlineData("easier", 0, null, "does not point back")]
+    [InlineData("harder", 0, null, "does not point back")]
+    [InlineData(null, -5, null, "is not the next rung of the same family")]
+    [InlineData(null, 5, null, "is not the next rung of the same family")]
+    [InlineData(null, 0, "another", "is not the next rung of the same family")]
+    public void A_neighbour_that_does_not_fit_is_found(string? cut, int rungs, string? family, string fault)
+    {
+        var trade = Trade.Shipped;
+        var middle = trade.Catalogue.All.First(e => e is { AtHome: true, Easier: not null, Harder: not null });
+        var changed = trade.Catalogue.All.Select(e =>
+            e.Id != middle.Id ? e
+            : cut == "easier" ? e with { Easier = null }
+            : cut == "harder" ? e with { Harder = null }
+            : e with { Rung = e.Rung + rungs, Family = family ?? e.Family }
+        );
+
+        var faults = CatalogueCheck.Faults(
+            new ExerciseCatalogue(changed),
+            trade.KitKinds,
+            trade.Strength,
+            [.. trade.Techniques.Select(t => t.Of).Distinct()]
+        );
+
+        faults.ShouldNotBeEmpty();
+        faults.ShouldContain(f => f.EndsWith(fault, StringComparison.Ordinal));
+        faults.ShouldAllBe(f => f.Contains(middle.Id, StringComparison.Ordinal) || f.Contains("neighbour", StringComparison.Ordinal));
+    }
+
     [Fact]
     [Trait("source", "docs/trade/substitution: at least 90 gym exercises and 230 home ones, about 320 in all")]
     public void It_has_the_size_that_a_coach_needs()
