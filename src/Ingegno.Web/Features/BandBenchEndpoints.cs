@@ -3,6 +3,7 @@ using FluentValidation;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.AtHome.Loading.Bands;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Trainee.Strength;
@@ -43,13 +44,13 @@ public sealed record ForceAtLength(double LengthCm, double ForceKg);
 /// <param name="StatureAssumed">The stature was not known.</param>
 /// <param name="HowInWords">The grip in words.</param>
 public sealed record BandBench(
-    string? Problem,
+    Reason? Problem,
     BandForceCurve? Curve,
     ImmutableArray<ForceAtLength> Points,
     BandRep? Rep,
-    string? RepProblem,
+    Reason? RepProblem,
     double? SolvedCm,
-    string? SolveProblem,
+    Reason? SolveProblem,
     bool StatureAssumed,
     string HowInWords
 );
@@ -100,7 +101,7 @@ public static class BandBenchEndpoints
         }
         catch (BandMeasureException wrong)
         {
-            return TypedResults.Ok(new BandBench(wrong.Message, null, [], null, null, null, null, assumed, string.Empty));
+            return TypedResults.Ok(new BandBench(wrong.Reason, null, [], null, null, null, null, assumed, string.Empty));
         }
 
         var points = Enumerable
@@ -124,9 +125,13 @@ public static class BandBenchEndpoints
         {
             found = found with { Rep = BandRig.Rep(found.Curve!, load, grip, stature), HowInWords = BandOptions.InWords(load, grip) };
         }
-        catch (Exception wrong) when (wrong is StretchLimitException or BandMeasureException)
+        catch (StretchLimitException wrong)
         {
-            found = found with { RepProblem = wrong.Message };
+            found = found with { RepProblem = wrong.Reason };
+        }
+        catch (BandMeasureException wrong)
+        {
+            found = found with { RepProblem = wrong.Reason };
         }
 
         if (bench is not { Knob: { } knob, WantedKg: { } wanted })
@@ -141,8 +146,7 @@ public static class BandBenchEndpoints
             }
             : found with
             {
-                SolveProblem =
-                    $"{Words.Number(wanted)} kg cannot be reached this way with this band. Double it, take another, or ask for a force nearer to what it gives.",
+                SolveProblem = Reason.Of("band.not-reached", ("wanted", Quantity.Kg(wanted))),
             };
     }
 }

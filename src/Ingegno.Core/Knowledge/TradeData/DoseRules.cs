@@ -9,6 +9,12 @@ public sealed record DoseRules
     /// <summary>Rests of a line that names none.</summary>
     public required ImmutableArray<GoalRest> UsualRests { get; init; }
 
+    /// <summary>Rests to which a day that is too long is cut.</summary>
+    public required ImmutableArray<GoalRest> ShortestRests { get; init; }
+
+    /// <summary>Sets that a day that is too long keeps.</summary>
+    public required FewestSets FewestSets { get; init; }
+
     /// <summary>A line whose reps to failure lie this many times above the wanted ones is too easy: more reps, or tired
     /// beforehand.</summary>
     public required double TooEasy { get; init; }
@@ -28,6 +34,9 @@ public sealed record DoseRules
     /// <summary>Seconds of a hold that stands for reps.</summary>
     public required SetTarget HoldSeconds { get; init; }
 
+    /// <summary>Shortest rest that still serves a goal (docs/trade/prescription), s.</summary>
+    public int ShortestRest(Goal goal) => ShortestRests.First(r => r.Goal == goal).Seconds;
+
     /// <summary>Usual rest by goal and reps (docs/trade/prescription), s.</summary>
     public int UsualRest(Goal goal, SetTarget target)
     {
@@ -35,6 +44,11 @@ public sealed record DoseRules
         return UsualRests.First(r => r.Goal == goal && (r.UpToReps is not { } reps || (!target.IsOpen && target.Max <= reps))).Seconds;
     }
 }
+
+/// <summary>Sets that are kept when a day is too long.</summary>
+/// <param name="Any">Of every line.</param>
+/// <param name="Main">Of a main lift, as long as anything else can go.</param>
+public sealed record FewestSets(int Any, int Main);
 
 /// <summary>A dose for who waits for a clearance.</summary>
 /// <param name="Sets">Most sets.</param>

@@ -16,11 +16,6 @@ namespace Ingegno.Core.Making.Sessions;
 /// </summary>
 internal static class SessionFit
 {
-    private const int FewestSets = 2;
-
-    /// <summary>Sets that a main lift keeps as long as anything else can go.</summary>
-    private const int FewestOfMain = 3;
-
     private static readonly ImmutableArray<LineRole> GiveWay = [LineRole.Activation, LineRole.Accessory, LineRole.Secondary];
 
     /// <summary>Cuts the draft until it fits, or nothing is left to cut; what was done, in sentences.</summary>
@@ -78,7 +73,7 @@ internal static class SessionFit
         ImmutableArray<Reason>.Builder said
     )
     {
-        var shortest = approach.Rest?.Min ?? ShortestRest(client.Goal);
+        var shortest = approach.Rest?.Min ?? draft.Trade.Dose.ShortestRest(client.Goal);
         var cut = draft
             .Lines.Where(l => l.Role == role && l.Chosen is not null && MayGive(l) && l.Chosen.Exercises[^1].Dose.RestSeconds > shortest)
             .ToList();
@@ -98,17 +93,6 @@ internal static class SessionFit
             );
         }
     }
-
-    /// <summary>Shortest rest that still serves the goal (docs/trade/prescription: strength 2–5 min on main lifts, muscle 1–2 min,
-    /// endurance 30–60 s), s.</summary>
-    private static int ShortestRest(Goal goal) =>
-        goal switch
-        {
-            Goal.Strength => 90,
-            Goal.Muscle => 60,
-            Goal.Endurance => 30,
-            _ => 45,
-        };
 
     /// <summary>Drops sets until the day fits; how many of each line went.</summary>
     private static Dictionary<LineKey, int> DropSets(SessionDraft draft, Approach approach, int limit, ImmutableArray<Reason>.Builder said)
@@ -207,13 +191,14 @@ internal static class SessionFit
     /// </summary>
     private static HomeLine? Least(SessionDraft draft)
     {
+        var (fewest, ofMain) = draft.Trade.Dose.FewestSets;
         int Sets(HomeLine line) => line.Chosen!.Exercises[^1].Dose.Sets;
         bool Small(HomeLine line) => line.Role > LineRole.Secondary && IsIsolation(draft, line);
         var lines = draft.Lines.Where(l => l.Chosen is not null && l.Chosen.Exercises.All(e => !e.EditedByCoach)).ToList();
-        return Of(l => l.Role != LineRole.Main && Sets(l) > FewestSets)
-            ?? Of(l => l.Role == LineRole.Main && Sets(l) > FewestOfMain)
+        return Of(l => l.Role != LineRole.Main && Sets(l) > fewest)
+            ?? Of(l => l.Role == LineRole.Main && Sets(l) > ofMain)
             ?? Of(l => Small(l) && Sets(l) > 1)
-            ?? Of(l => Sets(l) > FewestSets);
+            ?? Of(l => Sets(l) > fewest);
 
         HomeLine? Of(Func<HomeLine, bool> may) =>
             lines.Where(may).OrderByDescending(l => l.Role).ThenByDescending(Sets).ThenByDescending(l => l.Gym.Line).FirstOrDefault();

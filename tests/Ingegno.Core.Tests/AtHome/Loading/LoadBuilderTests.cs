@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using CsCheck;
 using Google.OrTools.Sat;
+using Ingegno.Core.Tests.Support;
 using Ingegno.Core.AtHome.Loading.Packing;
 
 namespace Ingegno.Core.Tests.Loading;
@@ -87,7 +88,7 @@ public class LoadBuilderTests
         pair.Packed.Pieces.ShouldHaveSingleItem().Count.ShouldBe(2);
         pair.TotalKg.ShouldBe(7.52, 1e-9);
         Build(7, [Cans], [Bottle], hands: 2).Below!.Packed.PieceCount.ShouldBe(3, "six bottles, three a hand");
-        Build(5, [Rucksack], [Bottle], hands: 2).Limit!.ShouldContain("Two equal containers");
+        Build(5, [Rucksack], [Bottle], hands: 2).Limit!.Said().ShouldContain("Two equal containers");
     }
 
     [Fact]
@@ -95,11 +96,11 @@ public class LoadBuilderTests
     {
         var weak = Rucksack with { ContentLimitKg = 4 };
         Build(9, [weak], [Bottle])
-            .ShouldSatisfyAllConditions(a => a.Below!.MassKg.ShouldBe(0.9 + 3.06, 1e-9), a => a.Limit!.ShouldContain("may carry 4 kg"));
+            .ShouldSatisfyAllConditions(a => a.Below!.MassKg.ShouldBe(0.9 + 3.06, 1e-9), a => a.Limit!.Said().ShouldContain("may carry 4 kg"));
 
         var small = Rucksack with { VolumeL = 3.5 };
         Build(9, [small], [Bottle])
-            .ShouldSatisfyAllConditions(a => a.Below!.Packed.PieceCount.ShouldBe(2), a => a.Limit!.ShouldContain("no room"));
+            .ShouldSatisfyAllConditions(a => a.Below!.Packed.PieceCount.ShouldBe(2), a => a.Limit!.Said().ShouldContain("no room"));
     }
 
     [Fact]

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using CsCheck;
+using Ingegno.Core.Tests.Support;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading.Bands;
 using Ingegno.Core.Knowledge.TradeData;
@@ -107,10 +108,10 @@ public class RubberTests
 
         curve.Limit.ShouldBe(2.4, 1e-9);
         curve.ForceKg(239).ShouldBeGreaterThan(8);
-        Should.Throw<StretchLimitException>(() => curve.ForceKg(245)).Message.ShouldContain("further than it was measured");
+        Should.Throw<StretchLimitException>(() => curve.ForceKg(245)).Reason.Said().ShouldContain("further than it was measured");
         Should
             .Throw<StretchLimitException>(() => BandCalibration.CurveOf(Loop()).ForceKg(500))
-            .Message.ShouldContain("more than a band bears");
+            .Reason.Said().ShouldContain("more than a band bears");
     }
 
     public static TheoryData<CalibrationPoint[], string> Contradictions() =>
@@ -125,11 +126,11 @@ public class RubberTests
     [Theory]
     [MemberData(nameof(Contradictions))]
     public void Contradicting_points_are_named(CalibrationPoint[] points, string said) =>
-        Should.Throw<BandMeasureException>(() => BandCalibration.Fit(104, 2, [.. points])).Message.ShouldContain(said);
+        Should.Throw<BandMeasureException>(() => BandCalibration.Fit(104, 2, [.. points])).Reason.Said().ShouldContain(said);
 
     [Fact]
     public void A_band_without_length_is_refused_with_what_to_measure() =>
-        Should.Throw<BandMeasureException>(() => BandCalibration.Fit(0, 2, [new(150, 5)])).Message.ShouldContain("Measure the band");
+        Should.Throw<BandMeasureException>(() => BandCalibration.Fit(0, 2, [new(150, 5)])).Reason.Said().ShouldContain("Measure the band");
 
     internal static Thing Loop(double width = 13, double flat = 104) =>
         new(

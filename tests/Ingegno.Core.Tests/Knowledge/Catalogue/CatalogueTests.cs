@@ -140,7 +140,7 @@ public class CatalogueTests
         }
     }
 
-    /// <summary>Handbook 03: choices for band only, one dumbbell, rucksack, furniture, where anatomy allows it.</summary>
+    /// <summary>docs/trade/substitution: choices for band only, one dumbbell, rucksack, furniture, where anatomy allows it.</summary>
     [Theory]
     [InlineData(
         "band-loop",

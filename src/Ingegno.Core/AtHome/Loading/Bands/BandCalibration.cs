@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 
 namespace Ingegno.Core.AtHome.Loading.Bands;
@@ -21,7 +22,7 @@ public static class BandCalibration
         if (!(flat > 0))
         {
             throw new BandMeasureException(
-                $"The rest length of {band.InWords} is missing or zero. Measure it lying flat, from end to end."
+                Reason.Of("band.no-length", ("band", band.InWords))
             );
         }
 
@@ -44,7 +45,7 @@ public static class BandCalibration
         if (!(band.ForceKg > 0))
         {
             throw new BandMeasureException(
-                $"Nothing is known of the force of {band.InWords}. Enter width and thickness, a nominal force, or calibrate it."
+                Reason.Of("band.no-force", ("band", band.InWords))
             );
         }
 
@@ -109,7 +110,7 @@ public static class BandCalibration
     {
         if (!(flatCm > 0))
         {
-            throw new BandMeasureException("The rest length must be above 0 cm. Measure the band lying flat, from end to end.");
+            throw new BandMeasureException(Reason.Of("band.rest-length"));
         }
 
         foreach (var point in points)
@@ -117,13 +118,13 @@ public static class BandCalibration
             if (!(point.LengthCm > flatCm))
             {
                 throw new BandMeasureException(
-                    $"{Words.Number(point.LengthCm)} cm is not longer than the band at rest ({Words.Number(flatCm)} cm): a slack band pulls with nothing. Check the length."
+                    Reason.Of("band.slack", ("length", Quantity.Cm(point.LengthCm)), ("rest", Quantity.Cm(flatCm)))
                 );
             }
 
             if (!(point.ForceKg > 0))
             {
-                throw new BandMeasureException($"The force at {Words.Number(point.LengthCm)} cm must be above 0 kg.");
+                throw new BandMeasureException(Reason.Of("band.no-pull", ("length", Quantity.Cm(point.LengthCm))));
             }
         }
 
@@ -133,7 +134,13 @@ public static class BandCalibration
             if (longer.LengthCm > shorter.LengthCm && longer.ForceKg < shorter.ForceKg)
             {
                 throw new BandMeasureException(
-                    $"The force falls from {Words.Number(shorter.ForceKg)} kg at {Words.Number(shorter.LengthCm)} cm to {Words.Number(longer.ForceKg)} kg at {Words.Number(longer.LengthCm)} cm: a band pulls harder the longer it is. Measure one of the two again."
+                    Reason.Of(
+                        "band.falls",
+                        ("force", Quantity.Kg(shorter.ForceKg)),
+                        ("length", Quantity.Cm(shorter.LengthCm)),
+                        ("less", Quantity.Kg(longer.ForceKg)),
+                        ("longer", Quantity.Cm(longer.LengthCm))
+                    )
                 );
             }
         }
@@ -143,4 +150,9 @@ public static class BandCalibration
 }
 
 /// <summary>Measures of a band that cannot be, or that contradict one another.</summary>
-public sealed class BandMeasureException(string message) : Exception(message);
+/// <param name="reason">What is wrong and what to do.</param>
+public sealed class BandMeasureException(Reason reason) : Exception(reason.Code)
+{
+    /// <summary>What is wrong and what to do.</summary>
+    public Reason Reason { get; } = reason;
+}

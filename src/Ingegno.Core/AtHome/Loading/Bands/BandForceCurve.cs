@@ -1,4 +1,5 @@
 using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 
 namespace Ingegno.Core.AtHome.Loading.Bands;
@@ -77,11 +78,15 @@ public sealed record BandForceCurve(
 
 /// <summary>A band would be stretched further than it was measured or than is safe.</summary>
 public sealed class StretchLimitException(double stretch, BandForceCurve curve)
-    : Exception(
-        curve.LargestMeasured is { } measured && measured * BandForceCurve.BeyondMeasured < BandForceCurve.MostStretch
-            ? $"A stretch to {Words.Number(stretch)} times its length is further than it was measured ({Words.Number(measured)} times, and a fifth more). Measure at a longer length, or use a longer band."
-            : $"A stretch to {Words.Number(stretch)} times its length is more than a band bears ({Words.Number(BandForceCurve.MostStretch)}). Stand closer, or use a longer band."
-    )
+    : Exception("band.stretch")
 {
+    /// <summary>Why it is too far, and what to do.</summary>
+    public Reason Reason { get; } =
+        curve.LargestMeasured is { } measured && measured * BandForceCurve.BeyondMeasured < BandForceCurve.MostStretch
+            ? Reason.Of("band.beyond-measured", ("times", Rounded(stretch)), ("measured", Rounded(measured)))
+            : Reason.Of("band.beyond-limit", ("times", Rounded(stretch)), ("most", BandForceCurve.MostStretch));
+
+    private static double Rounded(double times) => Math.Round(times, 2, MidpointRounding.AwayFromZero);
+
     public double Stretch { get; } = stretch;
 }

@@ -137,6 +137,6 @@ public static class BandRig
     private static double Active(BandForceCurve curve, BandGrip grip, int bundles) =>
         Left(curve, grip, bundles)
         ?? throw new BandMeasureException(
-            $"Gripped {Words.Number(grip.ChokeCm)} cm short, nothing is left of a band of {Words.Number(curve.FlatCm)} cm. Grip it longer."
+            Reason.Of("band.nothing-left", ("short", Quantity.Cm(grip.ChokeCm)), ("flat", Quantity.Cm(curve.FlatCm)))
         );
 }

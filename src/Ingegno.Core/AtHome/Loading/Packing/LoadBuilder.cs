@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 
 namespace Ingegno.Core.AtHome.Loading.Packing;
@@ -48,7 +49,7 @@ public sealed record LoadRecipe(Container Container, Packing Packed, PouredFille
 /// <param name="Above">When there is none: the lightest above.</param>
 /// <param name="Limit">Why it ends where it ends, when even the heaviest is below the wish.</param>
 /// <param name="Complete">False when there are so many things that these are the nearest found, and a nearer or simpler one may exist.</param>
-public sealed record LoadAnswer(LoadRecipe? Exact, LoadRecipe? Below, LoadRecipe? Above, string? Limit, bool Complete = true);
+public sealed record LoadAnswer(LoadRecipe? Exact, LoadRecipe? Below, LoadRecipe? Above, Reason? Limit, bool Complete = true);
 
 /// <summary>
 /// Reaches a target with containers, loose objects and fillers: exact to 10 g where the sum exists, else the nearest below
@@ -84,9 +85,7 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
                 null,
                 null,
                 null,
-                wish.Hands == 2
-                    ? "Two equal containers are needed for two hands; there is no such pair here."
-                    : "There is nothing here to fill."
+                Reason.Of(wish.Hands == 2 ? "build.no-pair" : "build.nothing-to-fill")
             );
         }
 
@@ -266,7 +265,7 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
             .Select(f => f with { AvailableL = f.AvailableL / hands });
 
     /// <summary>Why even the heaviest recipe stays below the wish.</summary>
-    private string Ends(List<Container> usable, LoadRecipe? heaviest, int hands)
+    private Reason Ends(List<Container> usable, LoadRecipe? heaviest, int hands)
     {
         var container = heaviest?.Container ?? usable[0];
         var here = Shared(hands).ToList();
@@ -277,11 +276,11 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
                 : here.Sum(o => o.MassKg * o.Count) > container.ContentLimitKg
         )
         {
-            return $"{Words.Sentence(container.Name)} may carry {Words.Number(container.ContentLimitKg)} kg.";
+            return Reason.Of("build.carries", ("container", container.Name), ("most", Quantity.Kg(container.ContentLimitKg)));
         }
 
         return endless || here.Sum(o => o.VolumeL * o.Count) > container.VolumeL
-            ? $"There is no room for more: {container.Name} holds {Words.Number(container.VolumeL)} L."
-            : $"Everything that goes into {container.Name} is in. Add things to pack, or something to pour.";
+            ? Reason.Of("build.full", ("container", container.Name), ("litres", container.VolumeL))
+            : Reason.Of("build.all-in", ("container", container.Name));
     }
 }
