@@ -5100,21 +5100,18 @@ export interface components {
         BandBasis: "nominal" | "size" | "calibrated";
         /** @description What the bench shows. */
         BandBench: {
-            /** @description What is wrong with the measures; null when a curve could be made. */
-            problem?: null | string;
+            problem?: null | components["schemas"]["Reason"];
             curve?: null | components["schemas"]["BandForceCurve"];
             /** @description The curve as points, from rest to its limit. */
             points: components["schemas"]["ForceAtLength"][];
             rep?: null | components["schemas"]["BandRep"];
-            /** @description Why the rig cannot be. */
-            repProblem?: null | string;
+            repProblem?: null | components["schemas"]["Reason"];
             /**
              * Format: double
              * @description Value of the knob for the wanted force.
              */
             solvedCm?: null | number;
-            /** @description Why there is none. */
-            solveProblem?: null | string;
+            solveProblem?: null | components["schemas"]["Reason"];
             /** @description The stature was not known. */
             statureAssumed: boolean;
             /** @description The grip in words. */
@@ -6645,7 +6642,7 @@ export interface components {
             exact?: null | components["schemas"]["LoadRecipe"];
             below?: null | components["schemas"]["LoadRecipe"];
             above?: null | components["schemas"]["LoadRecipe"];
-            limit?: null | string;
+            limit?: null | components["schemas"]["Reason"];
             /** @default true */
             complete: boolean;
         };
