@@ -1,3 +1,4 @@
+using System.Text.RegularExpressions;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Trainee.Clients;
 
@@ -5,17 +6,38 @@ namespace Ingegno.Web.Infrastructure;
 
 /// <summary>
 /// Builds what takes long the first time before a coach asks for it: the patterns of the intake and of kit. On a machine that is busy the first
-/// match of a pattern, with its building, could otherwise last longer than a pattern may.
+/// match of a pattern, with its building, could otherwise last longer than a pattern may. That happens here, too, and must not take the server
+/// along: what was not warmed is slower once.
 /// </summary>
-public sealed class WarmUp(KitShorthand kit) : BackgroundService
+public sealed partial class WarmUp(KitShorthand kit, ILogger<WarmUp> log) : BackgroundService
 {
     protected override Task ExecuteAsync(CancellationToken stoppingToken) =>
         Task.Run(
             () =>
             {
-                _ = IntakeSentence.Read("woman, 34, 62 kg, sore knee, two days of 40 minutes");
-                _ = new KitParagraph(kit).Read("pair of 20 lb dumbbells, rucksack 25 L, band 104 cm 13 mm, 2 chairs 46 cm");
+                Warm(() => IntakeSentence.Read("woman, 34, 62 kg, sore knee, two days of 40 minutes"));
+                Warm(() => new KitParagraph(kit).Read("pair of 20 lb dumbbells, rucksack 25 L, band 104 cm 13 mm, 2 chairs 46 cm"));
             },
             stoppingToken
         );
+
+    /// <summary>Runs once; what lasts too long is noted and left.</summary>
+    public void Warm(Func<object> first)
+    {
+        ArgumentNullException.ThrowIfNull(first);
+        try
+        {
+            _ = first();
+        }
+        catch (RegexMatchTimeoutException late)
+        {
+            NotWarmed(log, late.MatchTimeout.TotalMilliseconds);
+        }
+    }
+
+    [LoggerMessage(
+        Level = LogLevel.Information,
+        Message = "A pattern took more than {Milliseconds} ms to begin with; the first request may be slow."
+    )]
+    private static partial void NotWarmed(ILogger log, double milliseconds);
 }

@@ -53,7 +53,10 @@ public class BandRigTests
         var loop = RubberTests.Loop();
         var bare = loop with { Item = loop.Item with { WidthMm = 0, ThicknessMm = 0, ForceKg = force } };
 
-        Should.Throw<BandMeasureException>(() => BandCalibration.CurveOf(bare)).Reason.Said().ShouldContain("Nothing is known of the force");
+        Should
+            .Throw<BandMeasureException>(() => BandCalibration.CurveOf(bare))
+            .Reason.Said()
+            .ShouldContain("Nothing is known of the force");
     }
 
     [Fact]
@@ -123,7 +126,8 @@ public class BandRigTests
     public void A_grip_that_leaves_nothing_of_the_band_says_so() =>
         Should
             .Throw<BandMeasureException>(() => BandRig.Rep(Loop13, Curl, new BandGrip(ChokeCm: 100), 180))
-            .Reason.Said().ShouldContain("Grip it longer");
+            .Reason.Said()
+            .ShouldContain("Grip it longer");
 
     /// <summary>A loop of 32 mm under a foot: common practice says a light assistance band takes 20–25 kg off at the bottom.</summary>
     [Fact]

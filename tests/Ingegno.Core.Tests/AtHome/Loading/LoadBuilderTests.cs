@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
 using CsCheck;
 using Google.OrTools.Sat;
-using Ingegno.Core.Tests.Support;
 using Ingegno.Core.AtHome.Loading.Packing;
+using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Loading;
 
@@ -96,7 +96,10 @@ public class LoadBuilderTests
     {
         var weak = Rucksack with { ContentLimitKg = 4 };
         Build(9, [weak], [Bottle])
-            .ShouldSatisfyAllConditions(a => a.Below!.MassKg.ShouldBe(0.9 + 3.06, 1e-9), a => a.Limit!.Said().ShouldContain("may carry 4 kg"));
+            .ShouldSatisfyAllConditions(
+                a => a.Below!.MassKg.ShouldBe(0.9 + 3.06, 1e-9),
+                a => a.Limit!.Said().ShouldContain("may carry 4 kg")
+            );
 
         var small = Rucksack with { VolumeL = 3.5 };
         Build(9, [small], [Bottle])

@@ -1,9 +1,9 @@
 using System.Collections.Immutable;
 using CsCheck;
-using Ingegno.Core.Tests.Support;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading.Bands;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Tests.Support;
 using MathNet.Numerics.LinearRegression;
 
 namespace Ingegno.Core.Tests.Loading;
@@ -111,7 +111,8 @@ public class RubberTests
         Should.Throw<StretchLimitException>(() => curve.ForceKg(245)).Reason.Said().ShouldContain("further than it was measured");
         Should
             .Throw<StretchLimitException>(() => BandCalibration.CurveOf(Loop()).ForceKg(500))
-            .Reason.Said().ShouldContain("more than a band bears");
+            .Reason.Said()
+            .ShouldContain("more than a band bears");
     }
 
     public static TheoryData<CalibrationPoint[], string> Contradictions() =>

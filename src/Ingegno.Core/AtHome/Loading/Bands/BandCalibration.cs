@@ -21,9 +21,7 @@ public static class BandCalibration
         var flat = band.RestLengthCm;
         if (!(flat > 0))
         {
-            throw new BandMeasureException(
-                Reason.Of("band.no-length", ("band", band.InWords))
-            );
+            throw new BandMeasureException(Reason.Of("band.no-length", ("band", band.InWords)));
         }
 
         if (!band.Item.Calibration.IsDefaultOrEmpty)
@@ -44,9 +42,7 @@ public static class BandCalibration
 
         if (!(band.ForceKg > 0))
         {
-            throw new BandMeasureException(
-                Reason.Of("band.no-force", ("band", band.InWords))
-            );
+            throw new BandMeasureException(Reason.Of("band.no-force", ("band", band.InWords)));
         }
 
         var tension = band.ForceKg * Units.StandardGravity / strands;

@@ -77,8 +77,7 @@ public sealed record BandForceCurve(
 }
 
 /// <summary>A band would be stretched further than it was measured or than is safe.</summary>
-public sealed class StretchLimitException(double stretch, BandForceCurve curve)
-    : Exception("band.stretch")
+public sealed class StretchLimitException(double stretch, BandForceCurve curve) : Exception("band.stretch")
 {
     /// <summary>Why it is too far, and what to do.</summary>
     public Reason Reason { get; } =

@@ -81,12 +81,7 @@ public sealed class LoadBuilder(ImmutableArray<Container> containers, ImmutableA
         var usable = containers.Where(c => c.Count >= wish.Hands).ToList();
         if (usable.Count == 0)
         {
-            return new LoadAnswer(
-                null,
-                null,
-                null,
-                Reason.Of(wish.Hands == 2 ? "build.no-pair" : "build.nothing-to-fill")
-            );
+            return new LoadAnswer(null, null, null, Reason.Of(wish.Hands == 2 ? "build.no-pair" : "build.nothing-to-fill"));
         }
 
         var found = usable.SelectMany(c => Near(c, wish)).ToList();
