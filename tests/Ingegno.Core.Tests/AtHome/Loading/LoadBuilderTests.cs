@@ -87,6 +87,8 @@ public class LoadBuilderTests
 
         pair.Packed.Pieces.ShouldHaveSingleItem().Count.ShouldBe(2);
         pair.TotalKg.ShouldBe(7.52, 1e-9);
+        pair.InWords.ShouldBe("in each hand a jerrycan with 2 × bottle of water: 3.76 kg, 7.52 kg together");
+        Build(0.9, [Rucksack], [Bottle]).Exact!.InWords.ShouldBe("rucksack, empty: 0.9 kg");
         Build(7, [Cans], [Bottle], hands: 2).Below!.Packed.PieceCount.ShouldBe(3, "six bottles, three a hand");
         Build(5, [Rucksack], [Bottle], hands: 2).Limit!.Said().ShouldContain("Two equal containers");
     }

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using CsCheck;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading.Bands;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Tests.Support;
 using MathNet.Numerics.LinearRegression;
@@ -100,6 +101,22 @@ public class RubberTests
         BandCalibration
             .Fit(104, 2, [new(150, 4.5), new(200, 7.9), new(250, 11)])
             .A.ShouldBe(BandCalibration.Fit(104, 2, [new(250, 11), new(150, 4.5), new(200, 7.9)]).A, 1e-9);
+
+    /// <summary>
+    /// By hand: at 1.5, 2 and 3 times the length X = λ − 1/λ² is 1.056, 1.75 and 2.889, Y = X/λ is .704, .875 and .963. Tensions of 7, 8.7 and 9 N want
+    /// a negative A, so B alone is fitted: ΣYT/ΣY² = 9.69. Tensions of .211, .788 and 2.08 N want A + B below 0, where the force would fall at the
+    /// start: A = −B = Σ(X−Y)T/Σ(X−Y)² = 1.037.
+    /// </summary>
+    [Theory]
+    [InlineData(7, 8.7, 9, 0, 9.691)]
+    [InlineData(0.2111, 0.7875, 2.08, 1.0371, -1.0371)]
+    public void Where_the_best_fit_would_not_rise_its_edge_is_taken(double first, double second, double third, double a, double b)
+    {
+        static double Kg(double newtons) => newtons / Units.StandardGravity;
+        var curve = BandCalibration.Fit(100, 1, [new(150, Kg(first)), new(200, Kg(second)), new(300, Kg(third))]);
+
+        (curve.A, curve.B).ShouldSatisfyAllConditions(c => c.A.ShouldBe(a, 0.002), c => c.B.ShouldBe(b, 0.002));
+    }
 
     [Fact]
     public void Beyond_a_fifth_past_the_largest_measured_stretch_no_force_is_given()

@@ -101,10 +101,12 @@ public class AfterCalibrationTests
             home.Dose,
             home.ExternalKg,
             string.Empty,
-            false
+            true
         );
         var set = AfterCalibration.Set([proposal], Plan.Lines, now.Lines)[0];
         set.Decision.ShouldBe(then);
         set.Dose.LastSetOpen.ShouldBe(then != Decision.Calibrated);
+        set.FlagsCoach.ShouldBe(then != Decision.Calibrated, "what is found anew is no alarm");
+        set.Load.ShouldBe(then == Decision.Calibrated ? $"{now.Lines[0].Chosen!.Exercises[0].ExternalKg} kg" : string.Empty);
     }
 }
