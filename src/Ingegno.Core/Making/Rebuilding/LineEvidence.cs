@@ -127,7 +127,7 @@ public static class LineEvidence
         var reps = line.Target.Min + (line.Reserve ?? trade.Strength.Evidence.UsualReserve);
         var ratio = client.Level == Level.Beginner ? relation.BeginnerRatio ?? relation.Ratio : relation.Ratio;
         // A lunge moves three quarters of body and bar: the share of its own set-up, or of the same movement's at home.
-        var moved = (external > 0 ? anywhere.Ways.Carrying(AtHome(exercise, trade), external) : null) ?? (external + body);
+        var moved = (external > 0 ? anywhere.Ways.Carrying(WithSetup(exercise, trade), external) : null) ?? (external + body);
         var system = RepMaxCurve.OneRepMax(moved, Math.Min(reps, 20), relation.Curve) / ratio;
         var bar = Math.Max(1, system - (anchor.BodyShare(client.Sex) * strength.BodyMassKg));
         return new Told(
@@ -142,7 +142,7 @@ public static class LineEvidence
     }
 
     /// <summary>The exercise, or where it is one of the gym alone the same movement, as heavy and as many-sided, that has a set-up.</summary>
-    private static Exercise AtHome(Exercise exercise, Trade trade) =>
+    private static Exercise WithSetup(Exercise exercise, Trade trade) =>
         exercise.Setups.IsEmpty && trade.Names.MovementOf(exercise) is { } movement
             ? trade.Catalogue.All.FirstOrDefault(e =>
                 e.AtHome && e.Strength == exercise.Strength && e.Sides == exercise.Sides && trade.Names.MovementOf(e) == movement

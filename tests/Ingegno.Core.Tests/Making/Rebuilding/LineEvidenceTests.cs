@@ -73,6 +73,23 @@ public class LineEvidenceTests
     public void A_lunge_moves_three_quarters_of_body_and_bar() =>
         Join(Unknown, "Barbell lunge 3x8/side @ 40 kg").Client.KnownLifts.ShouldHaveSingleItem().LoadKg.ShouldBeInRange(125, 137);
 
+    /// <summary>A lunge of the gym alone has no set-up of its own and moves as much as the same movement at home.</summary>
+    [Fact]
+    public void A_walking_lunge_with_twenty_in_each_hand_tells_as_much() =>
+        Join(Unknown, "Walking lunge 3x8/side @ 2x20 kg").Client.KnownLifts.ShouldHaveSingleItem().LoadKg.ShouldBeInRange(125, 137);
+
+    [Fact]
+    [Trait("source", "common practice: what is held at the chest is as heavy as the arms allow, and says little of the legs")]
+    public void A_goblet_squat_is_not_the_squat()
+    {
+        const string Goblet = "Goblet squat 3x15 @ 16 kg";
+        const string Lunge = "Walking lunge 3x12/side @ 2x8 kg";
+        var told = Join(Unknown, Lunge).Client.KnownLifts.ShouldHaveSingleItem();
+
+        told.LoadKg.ShouldBeGreaterThan(Join(Unknown, Goblet).Client.KnownLifts.ShouldHaveSingleItem().LoadKg, "or the case shows nothing");
+        Join(Unknown, Goblet, Lunge).Client.KnownLifts.ShouldBe([told]);
+    }
+
     [Theory]
     [Trait("source", "common practice: who squats 100 kg for five is not told stronger by lunges")]
     [InlineData("Back squat 5x5 @ 100 kg", "Barbell lunge 3x8/side @ 60 kg")]
