@@ -60,6 +60,29 @@ public class ObjectCheckTests
             .ShouldSatisfyAllConditions(v => v.Verdict.ShouldBe(Verdict.Care), v => v.Advice.Said().ShouldContain("12 kg on each seat"));
     }
 
+    /// <summary>150 over 101 kg is 1.485, and refused: it is told as 1.4. 150 over 100 is the limit itself.</summary>
+    [Theory]
+    [Trait("source", "statics, worked by hand")]
+    [InlineData(101, 1.4, Verdict.Refused)]
+    [InlineData(100, 1.5, Verdict.Care)]
+    [InlineData(76, 1.9, Verdict.Care)]
+    [InlineData(75, 2, Verdict.Fine)]
+    public void A_factor_is_never_told_better_than_it_is(double load, double told, Verdict verdict)
+    {
+        var bar = new Thing(
+            new KitItem
+            {
+                Id = "b",
+                Kind = "pull-up-bar",
+                MaxLoadKg = 150,
+            },
+            Kind("pull-up-bar")
+        );
+        var result = ObjectChecks.Rated(bar, load);
+
+        (result.Verdict, result.Sum["factor"]).ShouldBe((verdict, told));
+    }
+
     [Theory]
     [InlineData(150, 90, Verdict.Care)]
     [InlineData(200, 90, Verdict.Fine)]

@@ -205,8 +205,8 @@ public static class ObjectChecks
             : new ObjectVerdict(thing.InWords, check.Kind, Verdict.Fine, null, sum, Reason.None);
     }
 
-    /// <summary>A safety factor as it is told, to a tenth.</summary>
-    private static double Told(double factor) => Math.Round(factor, 1, MidpointRounding.AwayFromZero);
+    /// <summary>A safety factor as it is told, to a tenth and rounded down: what is refused just below 1.5 must not read as 1.5.</summary>
+    private static double Told(double factor) => Math.Floor((factor * 10) + 1e-9) / 10;
 
     private static ObjectVerdict Judge(Thing thing, CheckKind kind, double factor, Reason sum, Reason advice)
     {
