@@ -61,13 +61,13 @@
       {
         key: 'a',
         label: 'another approach',
-        run: () => (askedApproach = bench.result ? { approach: bench.approachOn() } : null),
+        run: () => (askedApproach = bench.proposal.result ? { approach: bench.proposal.approachOn() } : null),
       },
       { key: 'b', label: 'leave the exercise out for this client', run: ban },
       { key: 'c', label: 'compare two candidates', run: () => (comparing = bench.line !== undefined) },
       { key: 'd', label: 'next day', run: () => moveDay(1) },
       { key: 'd', shift: true, label: 'day before', run: () => moveDay(-1) },
-      { key: 'e', label: 'edit the gym week', run: () => (bench.editing = true) },
+      { key: 'e', label: 'edit the gym week', run: () => (bench.proposal.editing = true) },
       { key: 'f', label: 'type the figures of the line', run: typeFigures },
       { key: 't', label: 'techniques', run: () => (techniquesOf = bench.line?.chosen ? 0 : null) },
       { key: 'g', label: 'ladder of the exercise', run: () => (ladderOf = bench.line?.chosen ? 0 : null) },
@@ -84,7 +84,7 @@
       {
         key: 'k',
         label: 'calibration session on or off',
-        run: () => bench.result && void bench.decide.toggleCalibration(),
+        run: () => bench.proposal.result && void bench.decide.toggleCalibration(),
       },
       { key: 'r', label: 'rebuild', run: () => void bench.rebuildAgain() },
       { key: 'p', label: 'same week, next place', run: nextPlace },
@@ -92,17 +92,17 @@
         key: 'p',
         shift: true,
         label: 'this week at two places',
-        run: () => (atTwoPlaces = bench.result !== null),
+        run: () => (atTwoPlaces = bench.proposal.result !== null),
       },
       { key: 'u', label: 'undo', run: () => void bench.undo() },
       { key: 'u', shift: true, label: 'redo', run: () => void bench.redo() },
-      { key: 's', label: 'save now', saves: true, run: () => void bench.save() },
+      { key: 's', label: 'save now', saves: true, run: () => void bench.saving.save() },
       { key: 'h', label: 'open the hand-out', run: () => void handout() },
       { key: 'o', label: 'send the plan out to the client', run: () => void send() },
     ]);
     return () => {
       off();
-      keeping.release(bench.keeper);
+      keeping.release(bench.saving.keeper);
       keeping.release(bench.gym.keeper);
     };
   });
@@ -125,7 +125,7 @@
       plan: bench.versions.plan?.id,
       week: bench.gym.weekId,
       place: bench.placeId,
-      line: bench.result ? bench.selected + 1 : null,
+      line: bench.proposal.result ? bench.proposal.selected + 1 : null,
     });
   });
 
@@ -133,32 +133,37 @@
     const line = asked('line');
     const key = asked('key');
     await bench.open(id, { plan: asked('plan'), week: asked('week'), place: asked('place'), line });
-    const at = key ? bench.lines.findIndex((l) => l.gym.key === key) : (line ?? 1) - 1;
-    bench.selected = Math.min(Math.max(0, at), Math.max(0, bench.lines.length - 1));
+    const at = key ? bench.proposal.lines.findIndex((l) => l.gym.key === key) : (line ?? 1) - 1;
+    bench.proposal.selected = Math.min(Math.max(0, at), Math.max(0, bench.proposal.lines.length - 1));
   }
 
   function move(by: number): void {
-    bench.selected = Math.min(Math.max(0, bench.selected + by), Math.max(0, bench.lines.length - 1));
+    bench.proposal.selected = Math.min(
+      Math.max(0, bench.proposal.selected + by),
+      Math.max(0, bench.proposal.lines.length - 1),
+    );
   }
 
   function take(index: number): void {
     const candidate = bench.line?.candidates[index];
-    if (candidate && !bench.editing) void bench.decide.choose(candidate.id);
+    if (candidate && !bench.proposal.editing) void bench.decide.choose(candidate.id);
   }
 
   function moveDay(by: number): void {
-    const at = bench.days.findIndex((day) => day.lines.some((l) => l.index === bench.selected));
-    const first = bench.days[at + by]?.lines[0];
-    if (first) bench.selected = first.index;
+    const at = bench.proposal.days.findIndex((day) =>
+      day.lines.some((l) => l.index === bench.proposal.selected),
+    );
+    const first = bench.proposal.days[at + by]?.lines[0];
+    if (first) bench.proposal.selected = first.index;
   }
 
   function typeFigures(): void {
-    if (!bench.editing && bench.line) bench.marks.typingIn = bench.line.gym.key;
+    if (!bench.proposal.editing && bench.line) bench.marks.typingIn = bench.line.gym.key;
   }
 
   function ban(): void {
     const home = bench.line?.chosen?.exercises[0];
-    if (home && !bench.editing) void bench.ban(home.exerciseId, home.name);
+    if (home && !bench.proposal.editing) void bench.ban(home.exerciseId, home.name);
   }
 
   function nextPlace(): void {
@@ -170,12 +175,16 @@
   let sending = $state(false);
   /** What is sent is a version: what is not saved yet is saved first. */
   async function send(): Promise<void> {
-    if (!bench.result || ((bench.unsaved || !bench.versions.plan) && !(await bench.save()))) return;
+    if (
+      !bench.proposal.result ||
+      ((bench.proposal.unsaved || !bench.versions.plan) && !(await bench.saving.save()))
+    )
+      return;
     sending = bench.versions.plan !== null;
   }
 
   async function handout(): Promise<void> {
-    if ((bench.unsaved || !bench.versions.plan) && !(await bench.save())) return;
+    if ((bench.proposal.unsaved || !bench.versions.plan) && !(await bench.saving.save())) return;
     if (bench.versions.plan)
       await navigate('/plans/:id/handout', { params: { id: String(bench.versions.plan.id) } });
   }
@@ -215,30 +224,30 @@
       client={bench.client}
       onapproach={(approach) => (askedApproach = { approach })}
       onplaces={() => (atTwoPlaces = true)}
-      onsave={() => void bench.save()}
+      onsave={() => void bench.saving.save()}
       onhandout={() => void handout()}
       onsend={() => void send()}
     />
 
-    <RestoredBar keeper={bench.keeper} ondrop={() => void bench.drop()} />
+    <RestoredBar keeper={bench.saving.keeper} ondrop={() => void bench.saving.drop()} />
     <RestoredBar keeper={bench.gym.keeper} ondrop={() => bench.gym.drop()} />
-    {#if bench.versions.drift?.text && !bench.unsaved && !bench.editing}
+    {#if bench.versions.drift?.text && !bench.proposal.unsaved && !bench.proposal.editing}
       <p
         class="rule-b flex flex-wrap items-center gap-x-4 gap-y-1 border-l-4 border-l-secondary px-4 py-1"
         role="status"
       >
         <span>{bench.versions.drift.text}</span>
-        <button class="btn btn-xs" disabled={bench.busy} onclick={() => void bench.catchUp()}
+        <button class="btn btn-xs" disabled={bench.proposal.busy} onclick={() => void bench.catchUp()}
           >Rebuild {count(bench.versions.drift.lines, 'line')}, keep your choices</button
         >
       </p>
     {/if}
-    {#if bench.editing}
+    {#if bench.proposal.editing}
       <GymWeekEditor {bench} />
-    {:else if bench.result}
+    {:else if bench.proposal.result}
       <div
         class="grid min-h-0 flex-1 lg:min-h-64 lg:grid-cols-[minmax(0,1fr)_minmax(340px,30vw)]"
-        aria-busy={bench.busy}
+        aria-busy={bench.proposal.busy}
       >
         <section aria-label="Gym plan facing home plan" class="scrolls min-w-0 max-lg:overflow-visible">
           <div
@@ -254,12 +263,12 @@
               1
                 ? 'waits'
                 : 'wait'}.
-              <button class="link" onclick={() => (bench.editing = true)}
+              <button class="link" onclick={() => (bench.proposal.editing = true)}
                 >Mend {bench.gym.errors.length === 1 ? 'it' : 'them'}</button
               >
             </p>
           {/if}
-          {#each bench.days as day (day.name)}<DaySection
+          {#each bench.proposal.days as day (day.name)}<DaySection
               {bench}
               {day}
               under={narrow.current ? beneath : undefined}
@@ -272,7 +281,7 @@
           </aside>
         {/if}
       </div>
-      <BenchFoot {bench} result={bench.result} />
+      <BenchFoot {bench} result={bench.proposal.result} />
     {/if}
   {:else}
     <div class="p-6">
@@ -288,10 +297,10 @@
 
 <ConflictDialog
   what="plan"
-  open={bench.deciding}
-  onmine={() => bench.keepMine()}
-  ontheirs={() => void bench.takeTheirs()}
-  onclose={() => (bench.deciding = false)}
+  open={bench.saving.deciding}
+  onmine={() => bench.saving.keepMine()}
+  ontheirs={() => void bench.saving.takeTheirs()}
+  onclose={() => (bench.saving.deciding = false)}
 />
 <ConflictDialog
   what="gym week"

@@ -1,21 +1,11 @@
-import { localIso } from '../keep/server';
 import type { Store } from '../keep/store';
 import type { Sync } from '../keep/sync.svelte';
-import type {
-  FloorSession,
-  Joint,
-  LoggedSet,
-  ReleaseExercise,
-  SentRelease,
-  SetPart,
-  SwapReason,
-  Turn,
-} from '../types';
+import type { Joint, LoggedSet, ReleaseExercise, SentRelease, SetPart, SwapReason, Turn } from '../types';
 import { repsCounted } from './count';
+import { begun, minutesOf, sessionOf, walkOf, type Running } from './running';
 import type { Sound } from './sound';
 import {
   exerciseOf,
-  logged,
   nextTurn,
   partsOf,
   plannedOf,
@@ -24,35 +14,6 @@ import {
   type OnTheFloor,
   type Walk,
 } from './walk';
-
-/** Everything of a session that runs; kept as it is, so that a phone that goes off in the middle of a set knows where it was. */
-export interface Running {
-  key: string;
-  revision: number;
-  /** The release as it was when the session began: a new one does not shift under it. */
-  sent: SentRelease;
-  day: number;
-  course: number;
-  startedAt: string;
-  form: string | null;
-  hurts: Joint | null;
-  stage: 'warm-up' | 'set' | 'rest' | 'end' | 'done';
-  warmedUp: number[];
-  decided: Record<string, OnTheFloor>;
-  done: Done[];
-  /** Turns that were skipped. */
-  passed: number[];
-  turn: number;
-  part: number;
-  /** When a count or a hold was started, by the clock; null while none runs. */
-  countingSince: number | null;
-  /** Until when there is rest, by the clock; null for none. */
-  restUntil: number | null;
-  restSeconds: number;
-  effort: number | null;
-  note: string;
-  endedAt: number | null;
-}
 
 const now = (): number => Date.now();
 
@@ -71,8 +32,7 @@ export class Training {
   }
 
   get walk(): Walk {
-    const r = this.#must();
-    return { day: r.sent.release.days[r.day]!, course: r.course, decided: r.decided };
+    return walkOf(this.#must());
   }
 
   get turn(): Turn {
@@ -116,29 +76,8 @@ export class Training {
   }
 
   begin(sent: SentRelease, day: number, course: number, form: string | null, hurts: Joint | null): void {
-    this.running = {
-      key: crypto.randomUUID(),
-      revision: 0,
-      sent: $state.snapshot(sent) as SentRelease,
-      day,
-      course,
-      startedAt: localIso(now()),
-      form,
-      hurts,
-      stage: 'warm-up',
-      warmedUp: [],
-      decided: {},
-      done: [],
-      passed: [],
-      turn: 0,
-      part: 0,
-      countingSince: null,
-      restUntil: null,
-      restSeconds: 0,
-      effort: null,
-      note: '',
-      endedAt: null,
-    };
+    const plain = $state.snapshot(sent) as SentRelease;
+    this.running = begun({ sent: plain, day, course, form, hurts }, now());
     this.#keep();
   }
 
@@ -293,8 +232,7 @@ export class Training {
 
   /** Minutes from the beginning to the end. */
   get minutes(): number {
-    const r = this.#must();
-    return Math.max(1, Math.min(600, Math.round(((r.endedAt ?? now()) - Date.parse(r.startedAt)) / 60_000)));
+    return minutesOf(this.#must(), now());
   }
 
   /** Back to the first screen: what is done stays with the coach and in the list. */
@@ -405,25 +343,6 @@ export class Training {
     r.revision++;
     const plain = $state.snapshot(r) as Running;
     void this.store.put('running', plain);
-    if (plain.done.length > 0 || plain.stage === 'done') void this.sync.keep(this.#session(plain));
-  }
-
-  #session(r: Running): FloorSession {
-    return {
-      key: r.key,
-      revision: r.revision,
-      release: r.sent.id,
-      day: r.day,
-      course: r.course,
-      startedAt: r.startedAt,
-      sentAt: localIso(now()),
-      finished: r.stage === 'done',
-      exercises: logged({ day: r.sent.release.days[r.day]!, course: r.course, decided: r.decided }, r.done),
-      form: r.form,
-      hurts: r.hurts,
-      effort: r.effort,
-      minutes: r.endedAt ? this.minutes : null,
-      note: r.note,
-    };
+    if (plain.done.length > 0 || plain.stage === 'done') void this.sync.keep(sessionOf(plain, now()));
   }
 }

@@ -20,7 +20,7 @@
 
   const all = $derived(trade.summary?.approaches ?? []);
   const approach = $derived(all.find((a) => a.id === id));
-  const now = $derived(all.find((a) => a.id === bench.approachOn(asked?.day)));
+  const now = $derived(all.find((a) => a.id === bench.proposal.approachOn(asked?.day)));
 
   $effect(() => {
     if (asked) id = asked.approach;
@@ -51,7 +51,7 @@
   open={asked !== null}
   {onclose}
 >
-  {#if asked && bench.result}
+  {#if asked && bench.proposal.result}
     <p class="mt-2">
       {approach?.idea}
       {#if approach?.conditioning}<b class="text-error">Conditioning more than strength.</b>{/if}
@@ -61,7 +61,12 @@
       {approach?.against} The default is Mirror: the gym plan was written for this client.
       <a class="link" href={p('/approaches')}>All approaches; copy one and change it</a>
     </p>
-    <PlanCompareTable here={bench.result} hereLabel="Now, {now?.name ?? 'Mirror'}" {there} only={asked.day}>
+    <PlanCompareTable
+      here={bench.proposal.result}
+      hereLabel="Now, {now?.name ?? 'Mirror'}"
+      {there}
+      only={asked.day}
+    >
       {#snippet thereLabel()}
         <label class="inline-block"
           ><span class="sr-only">Approach</span>

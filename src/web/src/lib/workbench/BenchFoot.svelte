@@ -14,15 +14,15 @@
     Object.fromEntries(result.plan.hardSets.map((s) => [s.muscle, s[of] / most]));
 
   const figureOf = (line: number): FigureAsked | undefined => {
-    const home = bench.lines.find((l) => l.gym.key === line)?.chosen?.exercises[0];
+    const home = bench.proposal.lines.find((l) => l.gym.key === line)?.chosen?.exercises[0];
     return home && { ...home, statureCm: bench.client?.value.profile.statureCm };
   };
 
   /** A finding about a line opens it. */
   function open(line: number | null | undefined): void {
-    bench.selected = Math.max(
+    bench.proposal.selected = Math.max(
       0,
-      bench.lines.findIndex((l) => l.gym.key === line),
+      bench.proposal.lines.findIndex((l) => l.gym.key === line),
     );
   }
 </script>
@@ -45,7 +45,7 @@
     <p class="soft mb-1 text-note">Plan check and what to know</p>
     <FindingList
       findings={result.plan.findings}
-      busy={bench.busy}
+      busy={bench.proposal.busy}
       onopen={open}
       {figureOf}
       onremedy={(remedy) => void bench.decide.remedy(remedy)}

@@ -45,7 +45,8 @@
     <div class="flex items-baseline justify-between gap-2">
       <label for="place" class="soft text-note">Place <span class="keycap">P</span></label>
       {#if bench.places.length > 1}
-        <button class="link text-note" disabled={!bench.result} onclick={() => onplaces()}>Two at once</button
+        <button class="link text-note" disabled={!bench.proposal.result} onclick={() => onplaces()}
+          >Two at once</button
         >
       {/if}
     </div>
@@ -76,17 +77,17 @@
         >Approach <span class="keycap">A</span>
         <select
           class="select select-xs w-auto font-semibold"
-          disabled={!bench.result || bench.busy}
-          value={bench.approachOn()}
+          disabled={!bench.proposal.result || bench.proposal.busy}
+          value={bench.proposal.approachOn()}
           onchange={(event) => {
             const approach = event.currentTarget.value;
-            event.currentTarget.value = bench.approachOn();
+            event.currentTarget.value = bench.proposal.approachOn();
             onapproach(approach);
           }}
         >
           {#each trade.summary?.approaches ?? [] as a (a.id)}<option value={a.id}
-              >{a.name}{bench.decided.phase && a.id === bench.approachOn()
-                ? `: ${bench.decided.phase}`
+              >{a.name}{bench.proposal.decided.phase && a.id === bench.proposal.approachOn()
+                ? `: ${bench.proposal.decided.phase}`
                 : ''}</option
             >{/each}
         </select>
@@ -105,37 +106,41 @@
     >
   </div>
   <div class="rule-l grid grid-cols-3 content-start gap-x-1 gap-y-1 px-3 py-2">
-    <button class="btn btn-sm" onclick={() => (bench.editing = !bench.editing)} aria-pressed={bench.editing}
-      >Gym week <span class="keycap">E</span></button
+    <button
+      class="btn btn-sm"
+      onclick={() => (bench.proposal.editing = !bench.proposal.editing)}
+      aria-pressed={bench.proposal.editing}>Gym week <span class="keycap">E</span></button
     >
-    <button class="btn btn-sm" disabled={!bench.canUndo || bench.busy} onclick={() => bench.undo()}
+    <button class="btn btn-sm" disabled={!bench.canUndo || bench.proposal.busy} onclick={() => bench.undo()}
       >Undo <span class="keycap">U</span></button
     >
-    <button class="btn btn-sm" disabled={!bench.canRedo || bench.busy} onclick={() => bench.redo()}
+    <button class="btn btn-sm" disabled={!bench.canRedo || bench.proposal.busy} onclick={() => bench.redo()}
       >Redo</button
     >
     <button
       class={['btn btn-sm', !bench.versions.plan && 'btn-primary']}
-      disabled={!bench.result || bench.busy || (!bench.unsaved && bench.versions.plan !== null)}
+      disabled={!bench.proposal.result ||
+        bench.proposal.busy ||
+        (!bench.proposal.unsaved && bench.versions.plan !== null)}
       onclick={onsave}
       >{!bench.versions.plan
         ? 'Save'
-        : bench.unsaved
+        : bench.proposal.unsaved
           ? 'Saving …'
           : `Saved, v${bench.versions.plan.value.version}`}
       <span class="keycap">S</span></button
     >
-    <button class="btn btn-sm" disabled={!bench.result || bench.busy} onclick={onhandout}
+    <button class="btn btn-sm" disabled={!bench.proposal.result || bench.proposal.busy} onclick={onhandout}
       >Hand-out <span class="keycap">H</span></button
     >
     <button
       class="btn btn-sm"
-      aria-pressed={bench.decided.calibrate}
+      aria-pressed={bench.proposal.decided.calibrate}
       title="The last set of what was never logged is open where that is safe; the log then sets the dose"
-      disabled={!bench.result || bench.busy}
+      disabled={!bench.proposal.result || bench.proposal.busy}
       onclick={() => void bench.decide.toggleCalibration()}>Calibrate <span class="keycap">K</span></button
     >
-    <button class="btn btn-sm" disabled={!bench.result || bench.busy} onclick={onsend}
+    <button class="btn btn-sm" disabled={!bench.proposal.result || bench.proposal.busy} onclick={onsend}
       >Send <span class="keycap">O</span></button
     >
     {#if bench.versions.plan}
@@ -146,12 +151,12 @@
         >Log</a
       >
     {/if}
-    {#each [bench.keeper, bench.gym.keeper] as keeper, i (i)}
+    {#each [bench.saving.keeper, bench.gym.keeper] as keeper, i (i)}
       {#if ['refused', 'conflict', 'unreachable'].includes(keeper.state)}
         <span class="col-span-3"
           ><KeptMark
             keeper={keeper as Keeper<unknown>}
-            onconflict={() => (i === 0 ? (bench.deciding = true) : (bench.gym.deciding = true))}
+            onconflict={() => (i === 0 ? (bench.saving.deciding = true) : (bench.gym.deciding = true))}
           /></span
         >
       {/if}

@@ -33,7 +33,7 @@
         label="This"
         {line}
         candidate={left}
-        busy={bench.busy}
+        busy={bench.proposal.busy}
         onswitch={(id) => (ids[0] = id)}
         ontake={() => void take(left.id)}
       />
@@ -41,7 +41,7 @@
         label="Against this"
         {line}
         candidate={right}
-        busy={bench.busy}
+        busy={bench.proposal.busy}
         onswitch={(id) => (ids[1] = id)}
         ontake={() => void take(right.id)}
       />

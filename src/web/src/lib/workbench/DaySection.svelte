@@ -31,11 +31,11 @@
       <select
         class="select select-xs w-auto"
         aria-label="Approach of {day.name}"
-        disabled={bench.busy}
-        value={bench.approachOn(day.name)}
+        disabled={bench.proposal.busy}
+        value={bench.proposal.approachOn(day.name)}
         onchange={(event) => {
           const wanted = event.currentTarget.value;
-          event.currentTarget.value = bench.approachOn(day.name);
+          event.currentTarget.value = bench.proposal.approachOn(day.name);
           onapproach(wanted, day.name);
         }}
       >
@@ -50,17 +50,17 @@
       {#if over}<span class="sr-only">too long</span>{/if}
     </p>
   </div>
-  {#if day.cut.length > 0 || !bench.decided.fitToMinutes}
+  {#if day.cut.length > 0 || !bench.proposal.decided.fitToMinutes}
     <p class="rule-b flex flex-wrap items-baseline gap-x-3 bg-base-200 px-4 py-1 text-note">
       {#if day.cut.length > 0}<span class="min-w-0 flex-1"
           ><b>Cut to fit {day.limit} min:</b>
           {day.cut.join(' ')}</span
-        ><button class="btn btn-xs" disabled={bench.busy} onclick={() => bench.decide.fit(false)}
+        ><button class="btn btn-xs" disabled={bench.proposal.busy} onclick={() => bench.decide.fit(false)}
           >Leave it whole</button
         >
       {:else if day.limit !== null && day.minutes > day.limit}<span class="min-w-0 flex-1"
           >Left whole, {day.minutes - day.limit} minutes over.</span
-        ><button class="btn btn-xs" disabled={bench.busy} onclick={() => bench.decide.fit(true)}
+        ><button class="btn btn-xs" disabled={bench.proposal.busy} onclick={() => bench.decide.fit(true)}
           >Cut to fit</button
         >
       {/if}
@@ -74,10 +74,10 @@
         {line}
         label={day.labels[line.gym.key] ?? ''}
         group={block}
-        under={index === bench.selected ? under : undefined}
+        under={index === bench.proposal.selected ? under : undefined}
         index={i}
-        selected={index === bench.selected}
-        onselect={() => (bench.selected = index)}
+        selected={index === bench.proposal.selected}
+        onselect={() => (bench.proposal.selected = index)}
       />
     {/each}
   </ol>

@@ -134,11 +134,12 @@
   <div class="mt-3 flex flex-wrap items-center gap-3">
     <button
       class="btn btn-primary"
-      disabled={bench.busy || bench.gym.text.trim() === ''}
+      disabled={bench.proposal.busy || bench.gym.text.trim() === ''}
       onclick={() => bench.propose()}
-      >{bench.busy ? 'Rebuilding …' : 'Rebuild'} <span class="keycap">Ctrl ↵</span></button
+      >{bench.proposal.busy ? 'Rebuilding …' : 'Rebuild'} <span class="keycap">Ctrl ↵</span></button
     >
-    {#if bench.result}<button class="btn" onclick={() => (bench.editing = false)}>Back to the plan</button
+    {#if bench.proposal.result}<button class="btn" onclick={() => (bench.proposal.editing = false)}
+        >Back to the plan</button
       >{/if}
     {#if bench.client}
       <a class="btn" href={p('/clients/:id/program', { params: { id: String(bench.client.id) } })}

@@ -25,7 +25,7 @@
   let { bench, line, oncompare, ontechniques, onladder }: Props = $props();
   const chosen = $derived(line.chosen);
   const roles = $derived(trade.summary?.clientWords.roles ?? []);
-  const roleSet = $derived(bench.decided.choices.find((c) => c.line === line.gym.key)?.role);
+  const roleSet = $derived(bench.proposal.decided.choices.find((c) => c.line === line.gym.key)?.role);
 </script>
 
 <div class="rule-b p-4">
@@ -54,7 +54,7 @@
       <select
         class="select select-xs w-auto"
         value={roleSet ?? ''}
-        disabled={bench.busy}
+        disabled={bench.proposal.busy}
         onchange={(event) =>
           bench.decide.setRole((event.currentTarget.value || null) as HomeLine['role'] | null)}
       >
@@ -145,7 +145,7 @@
             {#if out.code === 'off-by-default'}
               <button
                 class="btn btn-xs"
-                disabled={bench.busy}
+                disabled={bench.proposal.busy}
                 onclick={() => bench.allow(out.exerciseId, out.name)}
                 >Offer it to this client all the same</button
               >
@@ -165,7 +165,7 @@
       </h3>
       <button
         class="btn btn-ghost btn-xs"
-        disabled={bench.busy}
+        disabled={bench.proposal.busy}
         aria-label="Leave {home.name} out for this client"
         onclick={() => bench.ban(home.exerciseId, home.name)}
         >Leave out for this client {#if i === 0}<span class="keycap">B</span>{/if}</button
@@ -219,7 +219,7 @@
       <p class="mt-1 text-plain text-secondary">{instruction}</p>
     {/each}
     <div class="mt-2 flex flex-wrap gap-2">
-      <button class="btn btn-sm" disabled={bench.busy} onclick={() => ontechniques(i)}
+      <button class="btn btn-sm" disabled={bench.proposal.busy} onclick={() => ontechniques(i)}
         >Techniques {#if i === 0}<span class="keycap">T</span>{/if}</button
       >
       <button class="btn btn-sm" onclick={() => onladder(i)}
@@ -227,7 +227,7 @@
       >
       <button
         class="btn btn-sm"
-        disabled={bench.busy || !bench.marks.lastEdit}
+        disabled={bench.proposal.busy || !bench.marks.lastEdit}
         onclick={() => bench.decide.repeatEdit()}>Repeat the last edit <span class="keycap">.</span></button
       >
     </div>

@@ -40,8 +40,8 @@
 <Dialog title="The same week at two places" wide {open} {onclose}>
   {#if !other}
     <p class="mt-3">This client has only one place. Add another in the kit screen, then compare.</p>
-  {:else if bench.result}
-    <PlanCompareTable here={bench.result} hereLabel={bench.place?.value.name ?? 'Here'} {there}>
+  {:else if bench.proposal.result}
+    <PlanCompareTable here={bench.proposal.result} hereLabel={bench.place?.value.name ?? 'Here'} {there}>
       {#snippet thereLabel()}
         <label class="inline-block"
           ><span class="sr-only">Other place</span>

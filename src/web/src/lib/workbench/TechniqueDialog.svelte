@@ -66,7 +66,7 @@
             on && 'font-semibold text-primary',
           ]}
           aria-pressed={on}
-          disabled={bench.busy}
+          disabled={bench.proposal.busy}
           onclick={() => toggle(step.id)}
         >
           <span class="keycap">{i < 9 && i < fitting.length ? i + 1 : ''}</span>
@@ -85,7 +85,7 @@
   {#snippet actions()}
     <button
       class="btn"
-      disabled={bench.busy || home.dose.techniques.length === 0}
+      disabled={bench.proposal.busy || home.dose.techniques.length === 0}
       onclick={() => bench.decide.edit({ line, exerciseId: home.exerciseId, techniques: [] })}
       >Straight sets <span class="keycap">0</span></button
     >

@@ -9,13 +9,12 @@ function bench(takes: boolean): { decide: Decisions; marks: Marks; asked: PlanDe
   const asked: PlanDecision[] = [];
   const decide = new Decisions({
     line: undefined,
-    decided: decidedIn(),
+    proposal: { decided: decidedIn(), tried: () => Promise.reject(new Error('not asked')) },
     marks,
     take: (decision) => {
       asked.push(decision);
       return Promise.resolve(takes);
     },
-    tried: () => Promise.reject(new Error('not asked')),
     undo: () => Promise.resolve(),
   });
   return { decide, marks, asked };

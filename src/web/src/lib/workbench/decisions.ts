@@ -8,12 +8,14 @@ import type { Marks } from './marks.svelte';
 /** What decisions are taken on. */
 interface Bench {
   readonly line: HomeLine | undefined;
-  readonly decided: Decided;
+  readonly proposal: {
+    readonly decided: Decided;
+    /** The plan that a decision would give; nothing here changes. */
+    tried(decision: PlanDecision): Promise<RebuildResult>;
+  };
   readonly marks: Marks;
   /** Takes a decision; undo takes it back. False when it was refused. */
   take(decision: PlanDecision): Promise<boolean>;
-  /** The plan that a decision would give; nothing here changes. */
-  tried(decision: PlanDecision): Promise<RebuildResult>;
   undo(): Promise<void>;
 }
 
@@ -27,7 +29,7 @@ export class Decisions {
 
   /** What the week would be under an approach, for looking before taking. */
   underApproach(approach: string, day?: string): Promise<RebuildResult> {
-    return this.#bench.tried({ kind: 'follow-approach', approach, day });
+    return this.#bench.proposal.tried({ kind: 'follow-approach', approach, day });
   }
 
   follow(approach: string, day?: string): Promise<boolean> {
@@ -81,7 +83,7 @@ export class Decisions {
 
   /** Opens the last set of what was never logged, so that the log can set the dose, or closes it again. */
   toggleCalibration(): Promise<boolean> {
-    return this.#bench.take({ kind: 'calibrate', on: !this.#bench.decided.calibrate });
+    return this.#bench.take({ kind: 'calibrate', on: !this.#bench.proposal.decided.calibrate });
   }
 
   /** Does in one press what a finding proposes. */
