@@ -14,6 +14,13 @@
 
   let { own, onsaved }: Props = $props();
 
+  const ticks = [
+    ['keepsHeavy', 'heavy main lifts keep their reps'],
+    ['halvedPerSide', 'half the reps on each side'],
+    ['fitsByPairing', 'pair lines when time is short'],
+    ['conditioning', 'show it as conditioning'],
+  ] as const;
+
   async function save(revision?: number): Promise<void> {
     const saved = await own.save(revision);
     if (saved) onsaved(saved);
@@ -82,7 +89,7 @@
         </label>
       </div>
       <div class="flex flex-wrap gap-x-6 gap-y-1">
-        {#each [['keepsHeavy', 'heavy main lifts keep their reps'], ['halvedPerSide', 'half the reps on each side'], ['fitsByPairing', 'pair lines when time is short'], ['conditioning', 'show it as conditioning']] as const as [key, text] (key)}
+        {#each ticks as [key, text] (key)}
           <label class="inline-flex items-center gap-2 py-1">
             <input type="checkbox" class="checkbox checkbox-sm" bind:checked={own.draft[key]} />
             {text}

@@ -1,4 +1,5 @@
 import type { BlockCell, BlockEdit, BlockSetup, BlockWeek } from '../api/types';
+import { doseAsTyped } from '../doseAsTyped';
 
 /** A row of the table: an exercise, with its cell of each week. */
 export interface BlockRow {
@@ -32,8 +33,7 @@ export const figuresOf = (cell: BlockCell): string =>
   cell.dose.figures + (cell.externalKg > 0 ? ` ${Math.round(cell.externalKg * 10) / 10} kg` : '');
 
 /** A cell as it is typed. */
-export const textOf = ({ dose, externalKg }: BlockCell): string =>
-  `${dose.scheme ? `${dose.sets}x${dose.target.max}` : dose.figures}${externalKg > 0 ? ` @ ${externalKg} kg` : ''} ${dose.tempo} ${dose.restSeconds} s RIR ${dose.rir}`;
+export const textOf = ({ dose, externalKg }: BlockCell): string => doseAsTyped(dose, externalKg);
 
 /** Everything about a cell that a coach can see, to tell whether it changed. */
 const seen = (cell: BlockCell | undefined): string => (cell ? textOf(cell) : '');

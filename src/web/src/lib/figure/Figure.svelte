@@ -1,6 +1,7 @@
 <script lang="ts">
   import { arrow, boxOf, ghost, ground, labels, lookOf, picture, type FigureDrawing } from './drawing';
   import { shareAt, stretches } from './rep';
+  import type { Shape } from './shapes';
 
   interface Props {
     drawing: FigureDrawing;
@@ -55,6 +56,13 @@
   const stills = $derived(pair && drawing.frames.length > 1 ? [0, 1] : [1]);
   /** Words can be read from this size on. */
   const written = $derived((size ?? 0) >= 110);
+  /** All that is drawn, what lies behind first. */
+  const shapes = (at: number, before: boolean, after: boolean): Shape[] => [
+    ground(box),
+    ...(before ? ghost(drawing, look) : []),
+    ...picture(drawing, at, look, marked),
+    ...(after ? arrow(drawing, look) : []),
+  ];
   const viewBox = $derived(`${box.x} ${box.y} ${box.width} ${box.height}`);
 </script>
 
@@ -67,7 +75,7 @@
       height={fit && box.height * fit}
       aria-hidden="true"
     >
-      {#each [ground(box), ...(before ? ghost(drawing, look) : []), ...picture(drawing, share, look, marked), ...(after ? arrow(drawing, look) : [])] as shape, i (i)}
+      {#each shapes(share, before, after) as shape, i (i)}
         <path d={shape.d} class={shape.ink} stroke-width={shape.width} style:stroke-width={shape.width} />
       {/each}
     </svg>

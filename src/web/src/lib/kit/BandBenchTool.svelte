@@ -4,7 +4,7 @@
   import { toasts } from '../toasts.svelte';
   import { trade } from '../trade.svelte';
   import QuantityField from '../ui/QuantityField.svelte';
-  import { number } from '../words';
+  import { count, number } from '../words';
   import BandCurve from './BandCurve.svelte';
   import type { KitBench } from './kitBench.svelte';
   import LiveScale from './LiveScale.svelte';
@@ -74,7 +74,8 @@
 
   const basis = $derived(
     found?.curve?.basis === 'calibrated'
-      ? `fitted to ${measured.length} measured ${measured.length === 1 ? 'point' : 'points'}, off by ${(found.curve.errorKg ?? 0).toFixed(2)} kg on average; used up to ${number(found.curve.limit)} times its length`
+      ? `fitted to ${count(measured.length, 'measured point')}, off by ${(found.curve.errorKg ?? 0).toFixed(2)} kg on average; ` +
+          `used up to ${number(found.curve.limit)} times its length`
       : found?.curve?.basis === 'size'
         ? 'estimated from width and thickness, natural rubber: calibrate it to be sure'
         : 'estimated from its nominal force at twice its length: calibrate it to be sure',

@@ -1,4 +1,5 @@
 import type { HomeEdit, PlanDecision, Proposal } from '../api/types';
+import { doseAsTyped } from '../doseAsTyped';
 
 export const keyOf = (of: { line: number; exerciseId: string }): string => `${of.line}/${of.exerciseId}`;
 
@@ -31,8 +32,7 @@ export function shown(proposal: Proposal): { dose: Proposal['dose']; kg: number 
 }
 
 /** The dose of a proposal as it is typed into a cell. */
-export const textOf = ({ dose, externalKg }: Proposal): string =>
-  `${dose.figures}${externalKg > 0 ? ` @ ${externalKg} kg` : ''}${dose.timed ? '' : ` ${dose.tempo}`} ${dose.restSeconds} s${dose.timed ? '' : ` RIR ${dose.rir}`}`;
+export const textOf = ({ dose, externalKg }: Proposal): string => doseAsTyped(dose, externalKg);
 
 /** Accepting proposals, as they are or with what the coach typed in their place. */
 export const acceptance = (proposals: Proposal[], typed: Record<string, HomeEdit>): PlanDecision => ({

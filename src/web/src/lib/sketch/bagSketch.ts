@@ -37,6 +37,16 @@ export function bagSketch(bag: PackedBag): Sketch {
 }
 
 const outline = (worn: boolean): string =>
-  worn
-    ? `M${left} ${top + 10}Q${left} ${top} ${left + 12} ${top}L${left + inner - 22} ${top}Q${left + inner} ${top + 4} ${left + inner} ${top + 34}L${left + inner} ${top + deep - 12}Q${left + inner} ${top + deep} ${left + inner - 14} ${top + deep}L${left} ${top + deep}Z${path([left, top + 12], [left - 9, top + 36], [left - 9, top + 84], [left, top + 100])}`
-    : `${rect(left, top, inner, deep)}M${left + 24} ${top}q18 -22 36 0`;
+  worn ? rucksack() : `${rect(left, top, inner, deep)}M${left + 24} ${top}q18 -22 36 0`;
+
+/** Its back straight, its front round, and a strap. */
+function rucksack(): string {
+  const [right, bottom] = [left + inner, top + deep];
+  const strap = path([left, top + 12], [left - 9, top + 36], [left - 9, top + 84], [left, top + 100]);
+  return [
+    `M${left} ${top + 10}Q${left} ${top} ${left + 12} ${top}`,
+    `L${right - 22} ${top}Q${right} ${top + 4} ${right} ${top + 34}`,
+    `L${right} ${bottom - 12}Q${right} ${bottom} ${right - 14} ${bottom}L${left} ${bottom}Z`,
+    strap,
+  ].join('');
+}

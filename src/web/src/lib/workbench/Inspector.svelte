@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { HomeLine } from '../api/types';
+  import { doseAsTyped } from '../doseAsTyped';
   import FigureOf from '../figure/FigureOf.svelte';
   import SetupSketches from '../sketch/SetupSketches.svelte';
   import MuscleCompare from '../figure/MuscleCompare.svelte';
@@ -232,7 +233,7 @@
       >
     </div>
     <div class="mt-3">
-      {#key `${line.gym.key}/${home.exerciseId}/${home.dose.figures}/${home.dose.tempo}/${home.dose.restSeconds}/${home.dose.rir}/${home.externalKg}`}
+      {#key `${line.gym.key}/${home.exerciseId}/${doseAsTyped(home.dose, home.externalKg)}`}
         <DoseEditor line={line.gym.key} {home} onedit={(edit) => bench.decide.edit(edit)} />
       {/key}
     </div>
