@@ -46,6 +46,26 @@ public class LogMessageTests
     public void A_word_that_tells_it_apart_is_enough(string text, int? line) =>
         Reader.Read(text).Parts.Where(p => p.Line is not null).Select(p => p.Line!.Value.Value).ShouldBe(line is { } l ? [l] : []);
 
+    /// <summary>Loads that differ stand at their sets, whichever of the two comes first; one that holds for all stands at the end. A bare
+    /// figure that changes from set to set is a load and no effort.</summary>
+    [Theory]
+    [InlineData("curls 10 kg 12, 12 kg 10 8", "12@20,10@24,8@24")]
+    [InlineData("curls 12 @ 10, 10 @ 12, 8 @ 14", "12@20,10@24,8@28")]
+    [InlineData("curls 12 @ 10, 10 @ 9", "12@20,10@18")]
+    [InlineData("curls 10 kg 12, 10 kg 10", "12,10 @20kg")]
+    [InlineData("curls 12 @ 10, 10 8", "12,10,8 @20kg")]
+    [InlineData("squats 12 12 12 @ 8", "12,12,12 r2")]
+    public void Loads_stand_at_their_sets(string text, string said) => Reader.Read(text).Parts.ShouldHaveSingleItem().Text.ShouldBe(said);
+
+    [Fact]
+    public void No_more_than_thirty_sets_are_read()
+    {
+        var many = LogShorthand.Read(Reader.Read("curls 10 kg 12, 12 kg " + string.Join(' ', Enumerable.Repeat("10", 40))).Parts[0].Text);
+
+        many.Sets.Length.ShouldBe(30);
+        many.Sets[^1].LoadKg.ShouldBe(24);
+    }
+
     /// <summary>A joint is one that hurts only where something hurts; an effort is no part of a name.</summary>
     [Theory]
     [InlineData("knee raises 12 12 12", false)]

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.KeepingOn.Ladders;
 using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Core.Knowledge.TradeData;
@@ -20,7 +21,8 @@ internal static class FloorPress
         double? minutes = null,
         string? harder = null,
         Trade? cost = null,
-        double setSeconds = double.PositiveInfinity
+        double setSeconds = double.PositiveInfinity,
+        ImmutableArray<StepTo>? others = null
     ) =>
         DoubleProgression.Next(
             new LineKey(1),
@@ -44,6 +46,7 @@ internal static class FloorPress
                 Costs = cost,
                 Techniques = Examples.TechniquesFor("dumbbell-floor-press"),
                 SetSeconds = setSeconds,
+                Others = others ?? [],
             },
             sets
         );

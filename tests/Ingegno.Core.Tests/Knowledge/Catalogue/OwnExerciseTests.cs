@@ -125,6 +125,17 @@ public class OwnExerciseTests
             .ShouldContain(f => f.Contains("rests on gig"));
     }
 
+    /// <summary>A thing without a role of its own plays the one of its name; with one it plays that alone.</summary>
+    [Fact]
+    public void A_thing_plays_its_own_name_where_it_has_no_role()
+    {
+        Setup Under(string text, string? role) => Own.Setups[0] with { Text = text, Checks = [], Needs = new Requirement { Thing = "table", As = role } };
+
+        Faults(Own with { Setups = [Under("Under the {table}", null)] }).ShouldNotContain(f => f.Contains("plays the role"));
+        Faults(Own with { Setups = [Under("Under the {table}", "post")] }).ShouldContain(f => f.Contains("plays the role {table}"));
+        Faults(Own with { Setups = [Under("Under the {post}", "post")] }).ShouldNotContain(f => f.Contains("plays the role"));
+    }
+
     private static Setup OnHands(Setup setup, string role) =>
         setup with
         {

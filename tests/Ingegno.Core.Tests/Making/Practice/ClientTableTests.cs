@@ -48,6 +48,19 @@ public class ClientTableTests
         client.Profile.Level.ShouldBe(Level.Beginner, "the safe side");
     }
 
+    /// <summary>Heads as they are typed: with a unit in brackets, a colon, a dash or an underscore; what is a bracket alone heads nothing.</summary>
+    [Theory]
+    [InlineData("Name:", "Weight (kg)")]
+    [InlineData(" name ", "Body-mass")]
+    [InlineData("NAME.", "body_mass:")]
+    [InlineData("Name (of the rower)", "Weight(kg)")]
+    public void Heads_are_read_as_they_are_typed(string name, string mass)
+    {
+        var client = ClientTable.Preview(Table([name, "(kg)", mass], ["Ines", "12", "70"])).Clients.ShouldHaveSingleItem();
+
+        (client.Name, client.Profile.BodyMassKg).ShouldBe(("Ines", 70));
+    }
+
     /// <summary>A cell that names its unit stands, whatever its column is about.</summary>
     [Fact]
     public void A_cell_with_a_unit_of_its_own_keeps_it() =>

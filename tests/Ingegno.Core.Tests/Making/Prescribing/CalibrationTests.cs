@@ -49,6 +49,18 @@ public class CalibrationTests
         notice.Text.Said().ShouldContain("Dumbbell curl (high blood pressure)");
     }
 
+    /// <summary>What was open only to find the dose is closed after it; what a coach left open stays so.</summary>
+    [Fact]
+    public void It_closes_once_it_is_done()
+    {
+        var found = Curl(Client).Dose;
+        var closed = Calibration.Close(found);
+        (closed.Calibrates, closed.LastSetOpen).ShouldBe((false, false));
+
+        var open = found with { Calibrates = false };
+        Calibration.Close(open).ShouldBe(open);
+    }
+
     [Fact]
     public void Nobody_tests_a_bar_alone()
     {

@@ -379,6 +379,35 @@ public class SessionPlannerTests
         groups.Any(g => g.Why?.Code == "group.pre-exhaust").ShouldBe(joined);
     }
 
+    /// <summary>
+    /// A client who has less time today: the warm-up is shortened where a quarter of the time is less than it takes, and that is said;
+    /// what stands in turn stays so, in the order that it had.
+    /// </summary>
+    [Theory]
+    [InlineData(30, 7)]
+    [InlineData(50, null)]
+    public void A_shorter_day_says_what_its_warm_up_lost(int minutes, int? warmUp)
+    {
+        var day = Rebuild("density", null, Day);
+        var client = Examples.ClientA with { MinutesPerSession = 60 };
+        var shorter = new SessionPlanner(Trade.Shipped, client).Shorter(
+            day.Lines,
+            day.Days[0].Groups,
+            Trade.Shipped.ApproachOf("density"),
+            minutes
+        );
+
+        shorter.Cut.FirstOrDefault(c => c.Code == "fit.warm-up")?["minutes"].ShouldBe(warmUp);
+        shorter.Cut.Any(c => c.Code == "fit.warm-up").ShouldBe(warmUp is not null);
+        shorter.Minutes.Limit.ShouldBe(minutes);
+        shorter.Minutes.Total.ShouldBeLessThanOrEqualTo(minutes);
+        shorter.Lines.ShouldAllBe(l => !l.Locked, "nothing is sacred to a client without time");
+        foreach (var group in shorter.Groups.Where(g => g.Lines.Length > 1))
+        {
+            day.Days[0].Groups.ShouldContain(g => group.Lines.All(g.Lines.Contains) || g.Lines.Length == 1);
+        }
+    }
+
     private static Core.Ground.Body.Muscle MainMuscle(HomePlan plan, LineKey line) =>
         Examples.Exercise(plan.Lines.First(l => l.Gym.Key == line).Chosen!.Exercises[0].ExerciseId).Muscles.MaxBy(m => m.Value).Key;
 
