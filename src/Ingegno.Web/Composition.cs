@@ -1,5 +1,4 @@
 using System.Reflection;
-using System.Security.Cryptography.X509Certificates;
 using System.Text.Json.Serialization;
 using FluentValidation;
 using Ingegno.Core.AtHome.Kit;
@@ -21,21 +20,8 @@ using Ingegno.Web.Demo;
 using Ingegno.Web.Devices;
 using Ingegno.Web.Features;
 using Ingegno.Web.Infrastructure;
-using Microsoft.AspNetCore.Authentication;
-using Microsoft.AspNetCore.Authentication.Cookies;
-using Microsoft.AspNetCore.Authorization;
-using Microsoft.AspNetCore.DataProtection;
-using Microsoft.AspNetCore.DataProtection.KeyManagement;
-using Microsoft.AspNetCore.DataProtection.Repositories;
-using Microsoft.AspNetCore.DataProtection.XmlEncryption;
-using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.Identity;
-using Microsoft.AspNetCore.RateLimiting;
-using Microsoft.Extensions.Logging.Abstractions;
 using Microsoft.Extensions.Options;
-using OpenTelemetry.Metrics;
-using OpenTelemetry.Resources;
-using OpenTelemetry.Trace;
 using Serilog;
 
 namespace Ingegno.Web;
@@ -60,7 +46,7 @@ public static class Composition
                 )
         );
 
-        AddTelemetry(services, builder.Configuration);
+        services.AddTelemetry(builder.Configuration);
         services.AddSingleton(TimeProvider.System);
 
         // Every request works with the trade of the signed-in practice: what ships, and its own exercises.
@@ -143,8 +129,8 @@ public static class Composition
         services.AddSingleton<DemoSeeder>();
         services.AddValidatorsFromAssemblyContaining<IngegnoOptions>(ServiceLifetime.Singleton);
 
-        AddSignIn(services);
-        AddProxies(services);
+        services.AddSignIn(IsDescribingApi);
+        services.AddNamedProxies();
         services.AddSingleton(Phrasebook.English);
         services.ConfigureHttpJsonOptions(json =>
         {
@@ -260,163 +246,4 @@ public static class Composition
             );
         }
     }
-
-    /// <summary>Metrics and traces, to where the operator says and nowhere else. Addresses carry keys of rows, never names; those of calendars
-    /// are secrets and stay out.</summary>
-    private static void AddTelemetry(IServiceCollection services, IConfiguration settings)
-    {
-        if (settings.GetValue<Uri?>(nameof(IngegnoOptions.OtlpEndpoint)) is not { } endpoint)
-        {
-            return;
-        }
-
-        services
-            .AddOpenTelemetry()
-            .ConfigureResource(resource => resource.AddService("ingegno"))
-            .WithMetrics(metrics =>
-                metrics.AddAspNetCoreInstrumentation().AddMeter("System.Runtime").AddOtlpExporter(to => to.Endpoint = endpoint)
-            )
-            .WithTracing(traces =>
-                traces
-                    .AddAspNetCoreInstrumentation(web => web.Filter = c => !c.Request.Path.StartsWithSegments("/calendar"))
-                    .AddOtlpExporter(to => to.Endpoint = endpoint)
-            );
-    }
-
-    /// <summary>Headers of a proxy count only when they come from one that is named.</summary>
-    private static void AddProxies(IServiceCollection services) =>
-        services
-            .AddOptions<ForwardedHeadersOptions>()
-            .Configure<IOptions<IngegnoOptions>>(
-                (forwarded, options) =>
-                {
-                    forwarded.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto;
-                    forwarded.KnownProxies.Clear();
-                    forwarded.KnownIPNetworks.Clear();
-                    foreach (var proxy in options.Value.Proxies)
-                    {
-                        forwarded.KnownProxies.Add(proxy);
-                    }
-                }
-            );
-
-    private static void AddSignIn(IServiceCollection services)
-    {
-        AddKeys(services);
-        services
-            .AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme)
-            .AddCookie(cookie =>
-            {
-                cookie.Cookie.Name = "ingegno";
-                cookie.Cookie.HttpOnly = true;
-                cookie.Cookie.SameSite = SameSiteMode.Strict;
-                cookie.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest; // HTTPS reaches us as such through a named proxy.
-                cookie.ExpireTimeSpan = TimeSpan.FromDays(365); // The server says when a session is over.
-                cookie.SlidingExpiration = true;
-                cookie.Events.OnValidatePrincipal = context =>
-                {
-                    var (services, user) = (context.HttpContext.RequestServices, context.Principal);
-                    var options = services.GetRequiredService<IOptions<IngegnoOptions>>().Value;
-                    if (
-                        user?.SessionKey() is not { } key
-                        || !services
-                            .GetRequiredService<SignedInStore>()
-                            .Runs(
-                                key,
-                                user.CoachId(),
-                                TimeSpan.FromDays(options.SessionIdleDays),
-                                TimeSpan.FromDays(options.SessionLongestDays)
-                            )
-                    )
-                    {
-                        context.RejectPrincipal();
-                    }
-
-                    return Task.CompletedTask;
-                };
-                cookie.Events.OnRedirectToLogin = context =>
-                    Refuse(
-                        context.HttpContext,
-                        StatusCodes.Status401Unauthorized,
-                        "signed-out",
-                        "You are signed out",
-                        "Sign in again; what you typed is still here."
-                    );
-                cookie.Events.OnRedirectToAccessDenied = context =>
-                    Refuse(
-                        context.HttpContext,
-                        StatusCodes.Status403Forbidden,
-                        "forbidden",
-                        "That is not yours to open",
-                        "Sign in as the coach it belongs to."
-                    );
-                cookie.Events.OnRedirectToLogout = _ => Task.CompletedTask;
-            })
-            .AddScheme<AuthenticationSchemeOptions, LinkSignIn>(LinkSignIn.SchemeName, null);
-
-        // Everything is closed unless it says otherwise; a test lists what does. A client's link opens the session application and nothing else.
-        services
-            .AddAuthorizationBuilder()
-            .SetFallbackPolicy(new AuthorizationPolicyBuilder().RequireAuthenticatedUser().Build())
-            .AddPolicy(LinkSignIn.Policy, policy => policy.AddAuthenticationSchemes(LinkSignIn.SchemeName).RequireAuthenticatedUser());
-        services.AddAntiforgery(antiforgery =>
-        {
-            antiforgery.HeaderName = AntiforgeryCheck.Header;
-            antiforgery.Cookie.Name = "ingegno-antiforgery";
-            antiforgery.Cookie.SameSite = SameSiteMode.Strict;
-            antiforgery.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
-        });
-        services.AddRateLimiter(limiter =>
-        {
-            limiter.OnRejected = async (context, _) =>
-                await Refuse(
-                    context.HttpContext,
-                    StatusCodes.Status429TooManyRequests,
-                    "too-many-tries",
-                    "Too many tries",
-                    "Wait a minute, then try again."
-                );
-            // Hashing a password costs on purpose: a crowd of guesses queues and leaves the rest of the machine alone.
-            limiter.AddConcurrencyLimiter(
-                SessionEndpoints.RateLimit,
-                hashing => (hashing.PermitLimit, hashing.QueueLimit) = (Environment.ProcessorCount, 100)
-            );
-        });
-    }
-
-    /// <summary>
-    /// Keys that protect cookies: in a folder of their own account beside the database, locked by a certificate where one is named;
-    /// while the API is described nothing is written.
-    /// </summary>
-    private static void AddKeys(IServiceCollection services)
-    {
-        var protection = services.AddDataProtection().SetApplicationName("Ingegno");
-        if (IsDescribingApi)
-        {
-            protection.UseEphemeralDataProtectionProvider();
-            return;
-        }
-
-        services
-            .AddOptions<KeyManagementOptions>()
-            .Configure<IOptions<IngegnoOptions>>(
-                (keys, options) =>
-                {
-                    if (options.Value.KeyCertificate is { } certificate)
-                    {
-                        keys.XmlEncryptor = new CertificateXmlEncryptor(
-                            X509CertificateLoader.LoadPkcs12FromFile(certificate, options.Value.KeyCertificatePassword),
-                            NullLoggerFactory.Instance
-                        );
-                    }
-                }
-            )
-            .Configure<IOptions<IngegnoOptions>, ILoggerFactory>(
-                (keys, options, logs) =>
-                    keys.XmlRepository = new FileSystemXmlRepository(new DirectoryInfo(Path.Combine(options.Value.Data, "keys")), logs)
-            );
-    }
-
-    private static Task Refuse(HttpContext context, int status, string code, string title, string detail) =>
-        Problems.Make(status, code, title, detail).ExecuteAsync(context);
 }

@@ -113,7 +113,19 @@ public sealed record ResistanceRules(
 /// <param name="Cost">What doing two costs of the match.</param>
 /// <param name="FirstHalf">Share of the resistance part that the half with the load makes.</param>
 /// <param name="Structure">Structure part of a pair.</param>
-public sealed record PairRules(double EnoughPrimeMovers, double PoorResistance, double Cost, double FirstHalf, double Structure);
+/// <param name="Tiring">What a pair costs more that only tires one muscle.</param>
+/// <param name="LeastOfTiring">Resistance part that its first half has at least.</param>
+/// <param name="LeastOfTired">Resistance part that its second half has at least by itself.</param>
+public sealed record PairRules(
+    double EnoughPrimeMovers,
+    double PoorResistance,
+    double Cost,
+    double FirstHalf,
+    double Structure,
+    double Tiring,
+    double LeastOfTiring,
+    double LeastOfTired
+);
 
 /// <summary>What makes a rig unhandy, counted as so many things more.</summary>
 /// <param name="PartOfThing">The back or the arm of a sofa in place of a thing of its own.</param>

@@ -37,13 +37,22 @@ public sealed class CandidateWriter(ClientAtPlace at)
         Reason[] lead = [Reason.Of("why.pair")];
         return Build(
             $"{pair.First.Exercise.Id}+{pair.Second.Exercise.Id}",
-            [Home(line, pair.First), Home(line, pair.Second)],
+            [Home(line, pair.First), Home(line, pair.SecondIsTired ? Tired(pair.Second) : pair.Second)],
             pair.Match,
             pair.Parts,
             lead,
             []
         );
     }
+
+    /// <summary>What is left of the reps of a muscle that another movement has tired (the table of techniques says how much).</summary>
+    private Scored Tired(Scored second) =>
+        at.Trade.Techniques.FirstOrDefault(t => t.Scheme == SetScheme.PreExhaust) is { } tiring && second.Loaded.Reps is { } reps
+            ? second with
+            {
+                Loaded = second.Loaded with { Reps = reps.Times(tiring.RepsLeft) },
+            }
+            : second;
 
     private Candidate Build(
         string id,

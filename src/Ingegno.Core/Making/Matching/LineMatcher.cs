@@ -165,16 +165,10 @@ public sealed class LineMatcher(ClientAtPlace at)
     {
         var another = line.Exercise.Structure == ExerciseStructure.Compound && line.Exercise.Id != exercise.Id;
         var share = another ? OfCompound(line.Role, exercise, scores) : 1;
-        return (scores.Match(line.Role, Rules, IsAnsweredBySpeed(line, exercise, scores)) * share)
+        return (scores.Match(line.Role, Rules, line.IsAnsweredBySpeed(exercise, scores.Resistance, Rules)) * share)
             + (Kinship(line.Exercise, exercise) * (0.5 + (0.5 * Math.Min(1, scores.Resistance / Rules.Kinship.FromResistance))))
             - JointSparing.Cost(exercise, at.Client, Rules.Sparing);
     }
-
-    /// <summary>Few reps of the line's own movement: where the load is light, and yet no toy, it is moved fast (docs/trade/prescription).</summary>
-    private bool IsAnsweredBySpeed(LineToMatch line, Exercise exercise, MatchScores scores) =>
-        line.Line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } }
-        && exercise.Pattern == line.Exercise.Pattern
-        && scores.Resistance >= Rules.HopelessBelow;
 
     /// <summary>What falls short of the planned reps loses; less so the movement itself, done with what is here.</summary>
     private double Shrinks(LineToMatch line, Exercise exercise, LoadedSetup loaded) =>

@@ -31,6 +31,19 @@ public sealed record LineToMatch(GymLine Line, Exercise Exercise, LineRole Role,
             : this;
     }
 
+    /// <summary>Few reps of the line's own movement: where the load is light, and yet no toy, it is moved fast (docs/trade/prescription).</summary>
+    /// <param name="home">What is done at home.</param>
+    /// <param name="resistance">Its resistance part, 0–1.</param>
+    /// <param name="rules">Thresholds.</param>
+    public bool IsAnsweredBySpeed(Exercise home, double resistance, MatchRules rules)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        ArgumentNullException.ThrowIfNull(rules);
+        return Line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } }
+            && home.Pattern == Exercise.Pattern
+            && resistance >= rules.HopelessBelow;
+    }
+
     /// <summary>Reps to failure that count as on target, with the tolerance of the role.</summary>
     public RepAim Aim(MatchRules rules)
     {

@@ -10,11 +10,21 @@ using Ingegno.Core.Written.Plans;
 namespace Ingegno.Core.Making.Matching;
 
 /// <summary>Two exercises done as a superset in place of one heavy line.</summary>
-public sealed record ScoredPair(Scored First, Scored Second, ImmutableArray<PartScore> Parts, double Match);
+/// <param name="First">The half that takes the load near failure.</param>
+/// <param name="Second">The half that follows at once.</param>
+/// <param name="Parts">What the two are for the line together.</param>
+/// <param name="Match">Match of the two, 0–1.</param>
+public sealed record ScoredPair(Scored First, Scored Second, ImmutableArray<PartScore> Parts, double Match)
+{
+    /// <summary>The second half finds its own muscle tired, not another one.</summary>
+    public bool SecondIsTired =>
+        First.Exercise.Structure == ExerciseStructure.Isolation
+        && First.Exercise.PrimeMovers().Intersect(Second.Exercise.PrimeMovers()).Any();
+}
 
 /// <summary>
-/// Finds the best pair when no single exercise will do: a set cover over the prime movers of a main or secondary
-/// line (docs/trade/substitution).
+/// Finds the best pair when no single exercise will do, for a main or secondary line (docs/trade/substitution): two that reach the prime
+/// movers between them, or one that tires a prime mover so that a load too light for it becomes work.
 /// </summary>
 public static class PairFinder
 {
@@ -22,7 +32,7 @@ public static class PairFinder
 
     /// <summary>
     /// The best pair for the line, or null when a single exercise reaches most prime movers at a sufficient
-    /// resistance, or no pair does better than it.
+    /// resistance, or there is no pair.
     /// </summary>
     public static ScoredPair? Best(LineToMatch line, ImmutableArray<Scored> usable, MatchRules rules)
     {
@@ -33,7 +43,6 @@ public static class PairFinder
             line.Role is not (LineRole.Main or LineRole.Secondary)
             || line.Exercise.Structure == ExerciseStructure.Isolation
             || line.Exercise.IsForPower // speed is lost behind another exercise
-            || prime.Count < 2
             || usable.IsEmpty
         )
         {
@@ -61,7 +70,7 @@ public static class PairFinder
             {
                 var (a, b) = (pool[i], pool[j]);
                 if (
-                    Complete(a, b, prime, rules)
+                    IsWorth(a, b, single, prime, rules)
                     && Score(line, a, b, prime, rules) is var pair
                     && (best is null || pair.Match > best.Match + 1e-9)
                 )
@@ -71,21 +80,33 @@ public static class PairFinder
             }
         }
 
-        return best is not null && best.Match > single.Match ? best : null;
+        return best;
     }
 
-    /// <summary>
-    /// Each half must bring a prime mover that the other lacks, one of them must be hard enough by itself, and they
-    /// must not fight over one rig.
-    /// </summary>
-    private static bool Complete(Scored a, Scored b, List<Muscle> prime, MatchRules rules) =>
+    /// <summary>One of them is at least as hard as the single one, and they do not fight over one rig.</summary>
+    private static bool IsWorth(Scored a, Scored b, Scored single, List<Muscle> prime, MatchRules rules) =>
         a.Exercise.Id != b.Exercise.Id
-        && Math.Max(a.Of(MatchPart.Resistance), b.Of(MatchPart.Resistance)) >= rules.Pairs.PoorResistance
-        && prime.Any(m => Covers(a, m) && !Covers(b, m))
-        && prime.Any(m => Covers(b, m) && !Covers(a, m))
+        && Math.Max(a.Of(MatchPart.Resistance), b.Of(MatchPart.Resistance))
+            >= Math.Min(rules.Pairs.PoorResistance, single.Of(MatchPart.Resistance))
+        && (Complete(a, b, prime) || Tires(a, b, prime, rules) || Tires(b, a, prime, rules))
         && !RigConflict.Between(a.Loaded.External.ItemIds, a.Loaded.External.MassKg, b.Loaded.External.ItemIds, b.Loaded.External.MassKg);
 
+    /// <summary>Each half brings a prime mover that the other lacks.</summary>
+    private static bool Complete(Scored a, Scored b, List<Muscle> prime) =>
+        prime.Any(m => Covers(a, m) && !Covers(b, m)) && prime.Any(m => Covers(b, m) && !Covers(a, m));
+
+    /// <summary>A small movement tires a prime mover, and a compound that is too light for it goes on with it.</summary>
+    private static bool Tires(Scored first, Scored second, List<Muscle> prime, MatchRules rules) =>
+        Small(first)
+        && second.Exercise.Structure == ExerciseStructure.Compound
+        && first.Of(MatchPart.Resistance) >= rules.Pairs.LeastOfTiring
+        && second.Of(MatchPart.Resistance) >= rules.Pairs.LeastOfTired
+        && second.Of(MatchPart.Resistance) <= first.Of(MatchPart.Resistance)
+        && prime.Any(m => Covers(first, m) && Covers(second, m));
+
     private static bool Covers(Scored scored, Muscle muscle) => scored.Exercise.InvolvementOf(muscle) >= Exercise.PrimeMoverInvolvement;
+
+    private static bool Small(Scored scored) => scored.Exercise.Structure == ExerciseStructure.Isolation;
 
     /// <summary>The pair of two given exercises, the harder one first.</summary>
     public static ScoredPair Of(LineToMatch line, Scored a, Scored b, MatchRules rules)
@@ -97,9 +118,13 @@ public static class PairFinder
         return Score(line, a, b, [.. line.Exercise.PrimeMovers()], rules);
     }
 
-    private static ScoredPair Score(LineToMatch line, Scored a, Scored b, List<Muscle> prime, MatchRules rules)
+    private static ScoredPair Score(LineToMatch line, Scored one, Scored other, List<Muscle> prime, MatchRules rules)
     {
         var weights = rules.Weights[line.Role];
+
+        // The harder half goes first: it must not be done tired. Of equals the small movement, which tires less.
+        var turned = (other.Of(MatchPart.Resistance), Small(other)).CompareTo((one.Of(MatchPart.Resistance), Small(one))) > 0;
+        var (a, b) = turned ? (other, one) : (one, other);
 
         // The sets of both halves add up, as they do when hard sets are counted: two half involvements make a whole.
         var union = a
@@ -113,7 +138,7 @@ public static class PairFinder
         var (la, lb) = (a.Of(MatchPart.Resistance) + 0.05, b.Of(MatchPart.Resistance) + 0.05);
         double ByLoad(MatchPart part) => ((la * a.Of(part)) + (lb * b.Of(part))) / (la + lb);
         var halves = Reason.Of(
-            "pair.covers",
+            Complete(a, b, prime) ? "pair.covers" : "pair.tires",
             ("first", a.Exercise.Name),
             ("by_first", FactList.Of(prime.Where(m => Covers(a, m)))),
             ("second", b.Exercise.Name),
@@ -122,9 +147,7 @@ public static class PairFinder
         var heavier = pa >= pb ? a : b;
 
         // The first half takes the load near failure; the second follows on tired muscles, so its own part may be light.
-        var resistance =
-            (rules.Pairs.FirstHalf * Math.Max(a.Of(MatchPart.Resistance), b.Of(MatchPart.Resistance)))
-            + ((1 - rules.Pairs.FirstHalf) * Math.Min(a.Of(MatchPart.Resistance), b.Of(MatchPart.Resistance)));
+        var resistance = (rules.Pairs.FirstHalf * a.Of(MatchPart.Resistance)) + ((1 - rules.Pairs.FirstHalf) * b.Of(MatchPart.Resistance));
         ImmutableArray<PartScore> parts =
         [
             new(MatchPart.Muscles, muscles.Score, weights[MatchPart.Muscles], halves),
@@ -168,13 +191,14 @@ public static class PairFinder
             ),
         ];
 
-        // The harder half goes first: it must not be done tired.
-        var (first, second) = a.Of(MatchPart.Resistance) >= b.Of(MatchPart.Resistance) ? (a, b) : (b, a);
+        var fast = new[] { a, b }.Any(half => line.IsAnsweredBySpeed(half.Exercise, half.Of(MatchPart.Resistance), rules));
         return new ScoredPair(
-            first,
-            second,
+            a,
+            b,
             parts,
-            rules.Combine(line.Role, parts.Sum(p => p.Score * p.Weight), resistance) - rules.Pairs.Cost
+            rules.Combine(line.Role, parts.Sum(p => p.Score * p.Weight), resistance, fast)
+                - rules.Pairs.Cost
+                - (Complete(a, b, prime) ? 0 : rules.Pairs.Tiring)
         );
     }
 }

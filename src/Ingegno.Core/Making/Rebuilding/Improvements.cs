@@ -29,6 +29,7 @@ public static class Improvements
                 .Where(r => r.Match > now + Clear)
                 .OrderByDescending(r => r.Match)
                 .ThenBy(r => r.Row.ExerciseId, StringComparer.Ordinal)
+                .DistinctBy(r => r.Row.Reason) // the same thing to buy is said once
                 .Take(Most)
                 .Select(r =>
                     Reason.Of(

@@ -129,7 +129,13 @@ public class OwnExerciseTests
     [Fact]
     public void A_thing_plays_its_own_name_where_it_has_no_role()
     {
-        Setup Under(string text, string? role) => Own.Setups[0] with { Text = text, Checks = [], Needs = new Requirement { Thing = "table", As = role } };
+        Setup Under(string text, string? role) =>
+            Own.Setups[0] with
+            {
+                Text = text,
+                Checks = [],
+                Needs = new Requirement { Thing = "table", As = role },
+            };
 
         Faults(Own with { Setups = [Under("Under the {table}", null)] }).ShouldNotContain(f => f.Contains("plays the role"));
         Faults(Own with { Setups = [Under("Under the {table}", "post")] }).ShouldContain(f => f.Contains("plays the role {table}"));

@@ -111,6 +111,55 @@ public class PairFiguresTests
         (PairFinder.Best(Squat, [single, thighs, hips], Rules) is not null).ShouldBe(looked);
     }
 
+    /// <summary>The pull-up of who has nothing to hang from: a pullover tires the lats, and a row that is light for them goes on.</summary>
+    [Theory]
+    [Trait("source", "common practice: pre-exhaust")]
+    [InlineData(0.35, 0.15, true)]
+    [InlineData(0.34, 0.15, false)] // what tires is work by itself
+    [InlineData(0.35, 0.14, false)] // what follows is some
+    [InlineData(0.35, 0.36, false)] // what is harder goes first, and is no second half
+    public void A_small_movement_tires_what_a_light_compound_goes_on_with(double tiring, double tired, bool found)
+    {
+        var pullover = Part("pullover-on-the-floor", tiring, Muscle.Quads);
+        var row = Part("one-arm-dumbbell-row", tired, Muscle.Quads);
+        var single = row with { Scores = row.Scores with { Resistance = 0.1 } };
+
+        var pair = PairFinder.Best(Squat, [single, pullover, row], Rules);
+
+        (pair?.First.Exercise.Id).ShouldBe(found ? "pullover-on-the-floor" : null);
+        pair?.SecondIsTired.ShouldBeTrue();
+        pair?.Parts.First(p => p.Part == MatchPart.Muscles).Reason.Code.ShouldBe("pair.tires");
+        PairFinder
+            .Best(Squat, [single, row with { Exercise = row.Exercise with { Id = "other" } }, row], Rules)
+            .ShouldBeNull("two compounds");
+    }
+
+    [Fact]
+    public void To_tire_one_muscle_costs_five_hundredths_more()
+    {
+        var (pullover, row) = (Part("pullover-on-the-floor", 0.6, Muscle.Quads), Part("one-arm-dumbbell-row", 0.6, Muscle.Quads));
+        var free = Rules with { Pairs = Rules.Pairs with { Tiring = 0 } };
+
+        (PairFinder.Of(Squat, pullover, row, free).Match - PairFinder.Of(Squat, pullover, row, Rules).Match).ShouldBe(0.05, 1e-9);
+        PairFinder.Of(Squat, row, pullover, Rules).First.ShouldBe(pullover, "of equals the small movement");
+        var (hips, thighs) = (Part("glute-bridge", 0.6, Muscle.Glutes), Part("back-squat", 0.6, Muscle.Quads));
+        PairFinder.Of(Squat, hips, thighs, free).Match.ShouldBe(PairFinder.Of(Squat, hips, thighs, Rules).Match, "each brings its own");
+    }
+
+    /// <summary>The harder half of two that reach more is as hard as the single one, at least; what is hard by itself is hard enough.</summary>
+    [Theory]
+    [InlineData(0.3, 0.29, false)]
+    [InlineData(0.3, 0.3, true)]
+    [InlineData(0.9, 0.55, true)]
+    [InlineData(0.9, 0.54, false)]
+    public void A_pair_is_no_easier_than_the_single_one(double aloneIs, double half, bool found)
+    {
+        var (thighs, hips) = (Part("back-squat", half, Muscle.Quads), Part("glute-bridge", 0.1, Muscle.Glutes));
+        var alone = Part("front-squat", aloneIs, Muscle.Erectors); // reaches no prime mover, so a pair is looked for
+
+        (PairFinder.Best(Squat, [alone, thighs, hips], Rules) is not null).ShouldBe(found);
+    }
+
     [Fact]
     public void Two_halves_never_want_one_bag_at_two_loads()
     {
