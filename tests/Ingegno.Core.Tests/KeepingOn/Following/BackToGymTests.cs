@@ -42,6 +42,32 @@ public class BackToGymTests
         back.Lines[4].Reason.Said().ShouldContain("by feel");
     }
 
+    /// <summary>Half a percent is nothing that a plate could show.</summary>
+    [Theory]
+    [InlineData(null, "back.not-known")]
+    [InlineData(0.0, "back.held")]
+    [InlineData(0.004, "back.held")]
+    [InlineData(-0.004, "back.held")]
+    [InlineData(0.006, "back.rose")]
+    [InlineData(-0.006, "back.fell")]
+    public void What_strength_did_is_told_and_what_nobody_saw_is_not(double? change, string code)
+    {
+        var seen = change is { } known ? new[] { ("bench-press", known) } : [];
+
+        Plan(12, 0.5, seen).Lines[0].Reason.Code.ShouldBe(code);
+    }
+
+    [Fact]
+    public void Of_sets_with_loads_of_their_own_the_heaviest_is_the_old_load()
+    {
+        var back = new BackToGym(Trade.Shipped).Plan(
+            "Deadlift 5/3/1 @ 100/140/120 kg",
+            new TimeAtHome(12, 0.5, ImmutableDictionary<string, double>.Empty)
+        );
+
+        back.Lines[0].OldKg.ShouldBe(140);
+    }
+
     [Fact]
     public void Who_comes_back_is_told_to_expect_sore_muscles()
     {

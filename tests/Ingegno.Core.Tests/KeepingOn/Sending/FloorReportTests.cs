@@ -113,6 +113,22 @@ public class FloorReportTests
     }
 
     [Fact]
+    public void A_figure_that_was_asked_about_and_meant_is_told()
+    {
+        var remark = Of(Done(First, Set(8), Set(40)) with { Meant = [2] }).Remarks().ShouldHaveSingleItem();
+
+        (remark.Kind, remark.Text.Code).ShouldBe((FloorRemarkKind.Doubted, "came-in.meant"));
+        Of(Done(First, Set(8), Set(40))).Remarks().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void What_was_skipped_is_not_in_the_log() =>
+        Session(Done(First, Set(8), Set(7)), Done(Second) with { Skipped = true })
+            .Logged()
+            .Select(e => (e.Line, e.ExerciseId, e.Sets.Length))
+            .ShouldBe([(First.Line, First.ExerciseId, 2)]);
+
+    [Fact]
     public void A_shorter_way_is_left_out_and_the_full_one_is_not()
     {
         Sent.Days[0].Courses.Length.ShouldBeGreaterThan(1, "or the case shows nothing");

@@ -305,6 +305,24 @@ public class PlanCheckTests
         after.Findings[^1].Key.ShouldBe(finding.Key);
     }
 
+    /// <summary>One thing that could hurt outweighs all, three to change are few; what a coach let stand counts no more.</summary>
+    [Theory]
+    [InlineData("verdict.sound")]
+    [InlineData("verdict.hints", Severity.Hint)]
+    [InlineData("verdict.good", Severity.Warning, Severity.Warning, Severity.Warning, Severity.Hint)]
+    [InlineData("verdict.workable", Severity.Warning, Severity.Warning, Severity.Warning, Severity.Warning)]
+    [InlineData("verdict.serious", Severity.Serious, Severity.Hint)]
+    public void The_verdict_counts_what_is_open(string code, params Severity[] severities)
+    {
+        ImmutableArray<Finding> open =
+        [
+            .. severities.Select((s, i) => new Finding($"a/{i}", "a", s, Core.Ground.Reasons.Reason.None, Core.Ground.Reasons.Reason.None)),
+        ];
+
+        PlanCheck.Verdict(open).Code.ShouldBe(code);
+        PlanCheck.Verdict([.. open.Select(f => f with { Accepted = "talked over" })]).Code.ShouldBe("verdict.sound");
+    }
+
     [Theory]
     [InlineData("Push-up 3x8-10\nTable row 3x8-10", "Sound")]
     [InlineData("Reverse lunge 3x8-10", "to change")]

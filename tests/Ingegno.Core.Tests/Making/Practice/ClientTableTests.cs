@@ -61,6 +61,14 @@ public class ClientTableTests
         (client.Name, client.Profile.BodyMassKg).ShouldBe(("Ines", 70));
     }
 
+    [Fact]
+    public void A_row_may_be_shorter_than_its_heads()
+    {
+        var client = ClientTable.Preview(Table(["Name", "Age", "Weight (kg)"], ["Ines", "34"])).Clients.ShouldHaveSingleItem();
+
+        (client.Profile.AgeYears, client.Profile.BodyMassKg).ShouldBe((34, null));
+    }
+
     /// <summary>A cell that names its unit stands, whatever its column is about.</summary>
     [Fact]
     public void A_cell_with_a_unit_of_its_own_keeps_it() =>

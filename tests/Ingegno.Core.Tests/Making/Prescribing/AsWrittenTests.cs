@@ -68,6 +68,29 @@ public class AsWrittenTests
         engine.Rebuild(request with { Edits = [edit] }).Plan.Lines[0].Chosen!.Why[0].Code.ShouldBe("gym.pause-lost");
     }
 
+    [Theory]
+    [InlineData("2-0-X-0", "gym.explosive-kept")]
+    [InlineData("2-0-1-0", "gym.explosive-lost")]
+    public void The_plan_says_what_became_of_speed(string tempo, string code)
+    {
+        var request = new RebuildRequest
+        {
+            Client = Examples.ClientA,
+            Kit = Examples.Kit(),
+            GymLines = ["Explosive push-ups 4x5"],
+        };
+        var engine = new Core.Making.Rebuilding.RebuildEngine(Trade.Shipped);
+        var home = engine.Rebuild(request).Plan.Lines[0];
+        var edit = new HomeEdit
+        {
+            Line = home.Gym.Key,
+            ExerciseId = home.Chosen!.Exercises[0].ExerciseId,
+            Tempo = Tempo.Parse(tempo),
+        };
+
+        engine.Rebuild(request with { Edits = [edit] }).Plan.Lines[0].Chosen!.Why[0].Code.ShouldBe(code);
+    }
+
     [Fact]
     public void A_drop_set_of_the_gym_is_asked_for_at_home()
     {
