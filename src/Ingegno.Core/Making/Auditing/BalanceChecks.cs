@@ -81,10 +81,15 @@ internal static class BalanceChecks
             )
         );
 
+    /// <summary>A top set and its back-off sets are meant to be one lift.</summary>
+    private static bool StandsTwiceInTheGym(AuditedExercise first, AuditedExercise second) =>
+        first.StandsFor is { } one && second.StandsFor is { } other && one.ExerciseId == other.ExerciseId;
+
     private static IEnumerable<Finding> Twice(AuditedPlan plan) =>
         from day in plan.Exercises.GroupBy(e => e.Day)
         from pair in Pairs([.. day])
         where pair.First.Line != pair.Second.Line && Stimulus.IsSame(pair.First.Exercise, pair.Second.Exercise, plan.Parts)
+        where !StandsTwiceInTheGym(pair.First, pair.Second)
         select new Finding(
             $"twice/{pair.First.Line}/{pair.Second.Line}",
             "twice",

@@ -208,6 +208,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     {
         var way = here.Way;
         var (effort, high) = (line.Effort, pair.High);
+        straight = straight.Times(InEverySet(exercise, way, line));
         var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high, pair.Limits);
         var reps = Scale(straight, techniques.RepsLeft);
         var closeness = pair.IsFast
@@ -250,6 +251,32 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         {
             AsNamed = isNamed,
         };
+    }
+
+    /// <summary>
+    /// What the line says is done in every set of it, not in a fresh one alone: a lighter load of the same exercise is no harder, and nobody
+    /// takes six kilograms where ten are here for one who does three twelves with fourteen (common practice). By how much more reps the line
+    /// speaks than the estimate; 1 where it says nothing of this load, or logs or a typed lift know better.
+    /// </summary>
+    private double InEverySet(Exercise exercise, Way way, LineToMatch line)
+    {
+        if (
+            exercise.Id != line.Exercise.Id
+            || line.Line is not { Load: { } told, Timed: false, Target.IsOpen: false }
+            || exercise is not { Structure: ExerciseStructure.Compound, Strength: { } relation }
+            || way.Load is not { Band: null, MassKg: var here }
+            || TypedLoad.TotalKg(told, exercise) is var named && here > named
+            || line.Effort.Aim <= line.Effort.Low
+            || at.Client.Learned.Any(l => l.Anchor == relation.Anchor)
+            || at.Client.KnownLifts.Any(k => k.Anchor == relation.Anchor && k.Line is null)
+            || at.Strength.For(exercise) is not { } estimate
+        )
+        {
+            return 1;
+        }
+
+        var atNamed = ClientStrength.RepsAt(estimate, way.System.Kg + named - here, relation.Curve).Mid;
+        return atNamed <= 0 ? 1 : Math.Clamp(line.Effort.Aim / atNamed, 1, line.Effort.Aim / line.Effort.Low);
     }
 
     /// <summary>What is done for speed need not come near failure.</summary>

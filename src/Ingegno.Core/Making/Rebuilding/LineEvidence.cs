@@ -56,9 +56,17 @@ public static class LineEvidence
                     )
                 );
             }
-            else if (typed is null && apart > 1 + (trade.Strength.Evidence.MostSpreads * expected.Spread))
+            else if (typed is null && 1 + (trade.Strength.Evidence.MostSpreads * expected.Spread) is var likely && apart > likely)
             {
-                asked.Add(Reason.Of("evidence.not-believed", ("line", most.Text), ("times", Math.Round(apart, 1))));
+                var code = most.HasLoad ? "evidence.taken-lower" : "evidence.not-believed";
+                asked.Add(Reason.Of(code, ("line", most.Text), ("times", Math.Round(apart, 1)), ("taken", Math.Round(likely, 1))));
+
+                // A load that somebody wrote down says more than a table of levels, as far as is likely; a body may have been helped.
+                if (most.HasLoad)
+                {
+                    var body = trade.Strength.Find(family.Key)!.BodyShare(client.Sex) * strength.BodyMassKg;
+                    known.Add(most.Lift with { LoadKg = Math.Round(Math.Max(1, (likely * expected.OneRepMaxKg) - body), 1) });
+                }
             }
             else if (typed is null && !(most.AtLeast && apart < 1) && !client.Learned.Any(l => l.Anchor == family.Key))
             {
@@ -87,8 +95,9 @@ public static class LineEvidence
     /// <param name="SystemKg">The anchor's one-rep maximum that follows, kg.</param>
     /// <param name="Text">The line.</param>
     /// <param name="AtLeast">It says what the client does at least: fifteen bridges may be all that was asked. A hang is near the limit.</param>
+    /// <param name="HasLoad">Its load was written down.</param>
     /// <param name="IsTheLift">It is the anchor itself, or as good as it: both sides together, and nearly its load.</param>
-    private sealed record Told(KnownLift Lift, double SystemKg, string Text, bool AtLeast, bool IsTheLift);
+    private sealed record Told(KnownLift Lift, double SystemKg, string Text, bool AtLeast, bool HasLoad, bool IsTheLift);
 
     /// <summary>What one's own body weighs in an exercise that needs nothing but floor and wall, kg; null for any other.</summary>
     private static double? OwnBody(Exercise exercise, ClientAtPlace anywhere) =>
@@ -135,6 +144,7 @@ public static class LineEvidence
             system,
             Shorthand.Write(line),
             AtLeast: own is not null && !hangs && line.Load is null,
+            HasLoad: line.Load is not null,
             IsTheLift: exercise.Sides == Sides.Bilateral
                 && Math.Abs(relation.Ratio - 1) <= trade.Strength.Evidence.AsGoodAs
                 && (own is not null || IsLoadedLikeALift(exercise))

@@ -8,6 +8,9 @@ export const sentence = (text: string): string => text.charAt(0).toUpperCase() +
 export const rest = (seconds: number): string =>
   seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 
+/** What follows a set: a rest, or within a pair the other half at once. */
+export const after = (seconds: number, goesOn: boolean): string => (goesOn ? 'then at once' : rest(seconds));
+
 /** At most one decimal, none when whole. */
 export const number = (value: number): string => String(Math.round(value * 10) / 10);
 

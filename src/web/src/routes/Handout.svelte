@@ -4,7 +4,7 @@
   import type { HomeExercise, LinkState, SavedClient, SavedPlan } from '../lib/api/types';
   import { crumbs } from '../lib/crumbs.svelte';
   import { keys } from '../lib/keys.svelte';
-  import { count, day as dateOf, rest } from '../lib/words';
+  import { after, count, day as dateOf, rest } from '../lib/words';
   import { byDay, inOrder, type DayOfPlan } from '../lib/workbench/days';
   import FigureOf from '../lib/figure/FigureOf.svelte';
   import SetupSketches from '../lib/sketch/SetupSketches.svelte';
@@ -167,6 +167,7 @@
           <ol class="grid gap-3 print:gap-1">
             {#each inOrder(day).filter((l) => l.line.chosen) as { line } (line.gym.key)}
               {#each line.chosen?.exercises ?? [] as home, half (home.exerciseId)}
+                {@const goesOn = half < (line.chosen?.exercises.length ?? 0) - 1}
                 <li
                   class="grid grid-cols-[2rem_minmax(0,1fr)_minmax(0,15rem)] gap-x-3 border-t border-base-300 pt-2 break-inside-avoid max-sm:grid-cols-[2rem_minmax(0,1fr)] print:grid-cols-[1.6rem_minmax(0,1fr)_78mm] print:border-base-content print:pt-1"
                 >
@@ -215,7 +216,7 @@
                         >{/if}
                     </p>
                     <p class="text-sm">
-                      rest {rest(home.dose.restSeconds)}{home.dose.timed
+                      {goesOn ? '' : 'rest '}{after(home.dose.restSeconds, goesOn)}{home.dose.timed
                         ? ''
                         : `, ${home.dose.rir} left in reserve`}
                     </p>

@@ -305,6 +305,16 @@ public class PlanCheckTests
         after.Findings[^1].Key.ShouldBe(finding.Key);
     }
 
+    [Fact]
+    public void A_lift_that_the_gym_day_has_twice_is_no_second_stimulus()
+    {
+        bool Twice(params string[] lines) =>
+            Rebuild(Request(lines, kit: ["barbell 60"])).Findings.Any(f => f.Code == "twice");
+
+        Twice("Floor press 3x5", "Floor press 3x8").ShouldBeFalse();
+        Check(Examples.ClientA, "Push-up 3x8\nWide push-up 3x8").ShouldContain(f => f.Code == "twice");
+    }
+
     /// <summary>One thing that could hurt outweighs all, three to change are few; what a coach let stand counts no more.</summary>
     [Theory]
     [InlineData("verdict.sound")]

@@ -36,5 +36,24 @@ public class TypedLoadTests
         Read(Shorthand.Write(line)).Load.ShouldBe(line.Load);
     }
 
+    /// <summary>Three twelves with fourteen in the gym: ten or twelve at home, and never six, whatever a first set leaves of a last one.</summary>
+    [Theory]
+    [Trait("source", "common practice")]
+    [InlineData("kettlebells 6, 10 and 16 kg", 10, 16)]
+    [InlineData("kettlebells 6 and 12 kg", 12, 12)]
+    [InlineData("rucksack; 12 books 1 kg", 10, 13)]
+    [InlineData("jerrycan 10 L", 9, 11)]
+    public void What_is_done_in_every_set_of_the_gym_is_done_at_home(string kit, double least, double most)
+    {
+        foreach (var who in new[] { Examples.ClientA with { KnownLifts = [] }, Examples.ClientB })
+        {
+            var home = Examples.Rebuild(who, Examples.KitOf(kit), "Goblet squat 3x12 @ 14 kg").Plan.Lines[0].Chosen!.Exercises[0];
+
+            home.ExerciseId.ShouldBe("goblet-squat");
+            home.Dose.Target.Max.ShouldBeInRange(12, 15);
+            home.ExternalKg.ShouldBeInRange(least, most, $"{who.Sex} {who.Level}");
+        }
+    }
+
     private static GymLine Read(string text) => new ShorthandParser(Trade.Shipped.Names).Parse(text).Lines.Single();
 }

@@ -202,6 +202,25 @@ public class LineEvidenceTests
         asked.ShouldHaveSingleItem().Code.ShouldBe("evidence.not-believed");
     }
 
+    /// <summary>
+    /// A beginner who presses 70 kg for five and two in reserve (86 kg once) against 45 of the table: 2.2 spreads of .35 above it, 1.77 times,
+    /// are taken. Whoever means 400 kg is taken no stronger than that.
+    /// </summary>
+    [Theory]
+    [InlineData("Bench press 4x5 @ 70 kg RIR 2")]
+    [InlineData("Bench press 4x5 @ 400 kg RIR 2")]
+    public void A_load_that_the_table_cannot_explain_is_asked_and_taken_as_far_as_is_likely(string line)
+    {
+        var beginner = Unknown with { Level = Level.Beginner, BodyMassKg = 72 };
+        var table = Strength(beginner, "bench-press").OneRepMaxKg;
+
+        var (client, asked) = Join(beginner, line);
+
+        asked.ShouldHaveSingleItem().Code.ShouldBe("evidence.taken-lower");
+        Strength(client, "bench-press").OneRepMaxKg.ShouldBe(1.77 * table, 0.5);
+        Join(beginner, "Bench press 4x5 @ 60 kg RIR 2").Asked.ShouldBeEmpty();
+    }
+
     [Fact]
     public void Machines_and_small_muscles_say_nothing_of_the_big_lifts() =>
         Join(Unknown, "Leg press 3x10 @ 180 kg", "Barbell curl 3x10 @ 30 kg", "Plank 3x60 s").Client.KnownLifts.ShouldBeEmpty();

@@ -2,7 +2,7 @@
   import type { Candidate, HomeLine } from '../api/types';
   import FigureOf from '../figure/FigureOf.svelte';
   import ResistanceChart from '../kit/ResistanceChart.svelte';
-  import { rest } from '../words';
+  import { after } from '../words';
   import Joint from './Joint.svelte';
   import TempoLine from './TempoLine.svelte';
   import { nameOf } from './days';
@@ -38,7 +38,7 @@
       >{taken ? 'Taken' : 'Take this one'}</button
     >
   </div>
-  {#each candidate.exercises as home (home.exerciseId)}
+  {#each candidate.exercises as home, half (home.exerciseId)}
     <div class="rule-b pb-2 text-plain">
       <FigureOf of={home} size={150} pair told />
       {#if candidate.exercises.length > 1}<p class="font-semibold">{home.name}</p>{/if}
@@ -47,7 +47,7 @@
         {#if !home.dose.timed}<span class="flex items-center gap-1"
             >{home.dose.tempo} <TempoLine tempo={home.dose.tempo} /></span
           >{/if}
-        <span>{rest(home.dose.restSeconds)}</span>
+        <span>{after(home.dose.restSeconds, half < candidate.exercises.length - 1)}</span>
       </p>
       <p>{home.setup}</p>
       <div class="mt-1 flex items-center gap-2">

@@ -3,7 +3,7 @@
   import { api, ask } from '../api/client';
   import type { HomeExercise } from '../api/types';
   import { toasts } from '../toasts.svelte';
-  import { rest } from '../words';
+  import { after } from '../words';
   import TempoLine from './TempoLine.svelte';
   import type { Workbench } from './workbench.svelte';
 
@@ -13,9 +13,11 @@
     home: HomeExercise;
     /** The line is selected, so that the key opens this cell. */
     active: boolean;
+    /** The other half of a pair follows at once. */
+    goesOn?: boolean;
   }
 
-  let { bench, line, home, active }: Props = $props();
+  let { bench, line, home, active, goesOn = false }: Props = $props();
   const dose = $derived(home.dose);
   let typing = $state(false);
   let text = $state('');
@@ -101,16 +103,16 @@
   <button
     bind:this={button}
     class="figures relative z-20 -ml-1 mt-0.5 flex max-w-full cursor-text flex-wrap items-center gap-x-4 rounded px-1 text-left hover:bg-base-200"
-    aria-label="Set the dose of {home.name}: {dose.figures}, {dose.timed ? '' : `${dose.tempo}, `}rest {rest(
-      dose.restSeconds,
-    )}{dose.timed ? '' : `, ${dose.rir} in reserve`}"
+    aria-label="Set the dose of {home.name}: {dose.figures}, {dose.timed ? '' : `${dose.tempo}, `}{goesOn
+      ? ''
+      : 'rest '}{after(dose.restSeconds, goesOn)}{dose.timed ? '' : `, ${dose.rir} in reserve`}"
     onclick={open}
   >
     <b class="text-figure tracking-tight">{dose.figures}</b>
     {#if !dose.timed}<span class="flex items-center gap-2 text-plain"
         >{dose.tempo} <TempoLine tempo={dose.tempo} /></span
       >{/if}
-    <span class="text-plain">{rest(dose.restSeconds)}</span>
+    <span class="text-plain">{after(dose.restSeconds, goesOn)}</span>
     {#if !dose.timed}<span class="text-plain text-primary">RIR {dose.rir}</span>{/if}
     {#if home.editedByCoach}<span class="soft text-note">set by you</span>{/if}
   </button>

@@ -90,7 +90,13 @@
               >{/if}
           </p>
           <p class="soft text-note leading-snug">{home.setup}</p>
-          <DoseCell {bench} line={line.gym.key} {home} active={selected && i === 0} />
+          <DoseCell
+            {bench}
+            line={line.gym.key}
+            {home}
+            active={selected && i === 0}
+            goesOn={i < (line.chosen?.exercises.length ?? 0) - 1}
+          />
           {#if selected && home.effect}
             <p class="text-note" aria-live="polite">
               {#each consequences(home.effect) as text, n (n)}{n > 0 ? ' · ' : ''}<span
