@@ -308,8 +308,7 @@ public class PlanCheckTests
     [Fact]
     public void A_lift_that_the_gym_day_has_twice_is_no_second_stimulus()
     {
-        bool Twice(params string[] lines) =>
-            Rebuild(Request(lines, kit: ["barbell 60"])).Findings.Any(f => f.Code == "twice");
+        bool Twice(params string[] lines) => Rebuild(Request(lines, kit: ["barbell 60"])).Findings.Any(f => f.Code == "twice");
 
         Twice("Floor press 3x5", "Floor press 3x8").ShouldBeFalse();
         Check(Examples.ClientA, "Push-up 3x8\nWide push-up 3x8").ShouldContain(f => f.Code == "twice");
