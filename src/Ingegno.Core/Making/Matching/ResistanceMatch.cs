@@ -18,6 +18,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
 {
     private ResistanceRules Rules => at.Trade.Match.Resistance;
 
+    private readonly NamedLoad _named = new(at);
     private readonly Dictionary<Setup, Prepared> _prepared = new(ReferenceEqualityComparer.Instance);
     private readonly ImmutableArray<Technique> _possible = [.. at.Trade.Techniques.Where(t => at.Kit.Meets(t.Needs).Possible)];
     private readonly Dictionary<string, Reason> _lacking = [];
@@ -208,7 +209,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     {
         var way = here.Way;
         var (effort, high) = (line.Effort, pair.High);
-        straight = straight.Times(InEverySet(exercise, way, line));
+        straight = straight.Times(_named.InEverySet(exercise, way, line));
         var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high, pair.Limits);
         var reps = Scale(straight, techniques.RepsLeft);
         var closeness = pair.IsFast
@@ -216,15 +217,17 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             : Worth(Times(reps, here.BeyondCounting), effort.Low, high, pair.TooEasySpread)
                 * Math.Pow(techniques.RepsLeft, at.Trade.Match.TechniqueCost[line.Role]);
         var (isNamed, asNamed) = (false, (double?)null);
-        if (NamedKg(exercise, way, line) is { } named)
+        if (_named.Kg(exercise, way, line) is { } named)
         {
             asNamed = Bell(Math.Log((way.Load.MassKg + 1) / (named + 1)), Rules.LoadSpread);
             isNamed = asNamed >= Rules.NearlyNamed; // what the line says goes before what would suit it even better
             (closeness, techniques, reps) =
-                isNamed ? (1, TechniqueSet.None, AsSaid(line, straight))
-                : IsNextWeight(way, named, line) && FromNamed(exercise, line, named, way.Load.MassKg) is var next && next.Mid > reps.Mid
+                isNamed ? (1, TechniqueSet.None, NamedLoad.AsSaid(line, straight))
+                : _named.IsNextWeight(way, named, line)
+                && NamedLoad.FromNamed(exercise, line, named, way.Load.MassKg) is var next
+                && next.Mid > reps.Mid
                     ? (Math.Max(closeness, Rules.NextWeight), TechniqueSet.None, next)
-                : asNamed >= closeness ? (asNamed.Value, TechniqueSet.None, AsSaid(line, straight))
+                : asNamed >= closeness ? (asNamed.Value, TechniqueSet.None, NamedLoad.AsSaid(line, straight))
                 : (closeness, techniques, reps);
         }
 
@@ -253,88 +256,9 @@ public sealed class ResistanceMatch(ClientAtPlace at)
         };
     }
 
-    /// <summary>
-    /// What the line says is done in every set of it, not in a fresh one alone: a lighter load of the same exercise is no harder, and nobody
-    /// takes six kilograms where ten are here for one who does three twelves with fourteen (common practice). By how much more reps the line
-    /// speaks than the estimate; 1 where it says nothing of this load, or logs or a typed lift know better.
-    /// </summary>
-    private double InEverySet(Exercise exercise, Way way, LineToMatch line)
-    {
-        if (
-            exercise.Id != line.Exercise.Id
-            || line.Line is not { Load: { } told, Timed: false, Target.IsOpen: false }
-            || exercise is not { Structure: ExerciseStructure.Compound, Strength: { } relation }
-            || way.Load is not { Band: null, MassKg: var here }
-            || TypedLoad.TotalKg(told, exercise) is var named && here > named
-            || line.Effort.Aim <= line.Effort.Low
-            || at.Client.Learned.Any(l => l.Anchor == relation.Anchor)
-            || at.Client.KnownLifts.Any(k => k.Anchor == relation.Anchor && k.Line is null)
-            || at.Strength.For(exercise) is not { } estimate
-        )
-        {
-            return 1;
-        }
-
-        var atNamed = ClientStrength.RepsAt(estimate, way.System.Kg + named - here, relation.Curve).Mid;
-        return atNamed <= 0 ? 1 : Math.Clamp(line.Effort.Aim / atNamed, 1, line.Effort.Aim / line.Effort.Low);
-    }
-
     /// <summary>What is done for speed need not come near failure.</summary>
     private double Fast(Exercise exercise, Way way, LineToMatch line, double reps, double high) =>
         Closeness(reps, line.Effort.Low, high, Rules.TooEasySpread) * FreeLoads.Fast(exercise, way, line, at.Strength.BodyMassKg, Rules);
-
-    /// <summary>
-    /// A small muscle's load is nowhere measured but in the line: who does fifteen with it in the gym does not fail at five here, whatever the
-    /// usual relations between lifts say. What a stack weighs is told by nothing but the line either.
-    /// </summary>
-    private static RepRange AsSaid(LineToMatch line, RepRange straight) =>
-        line.Line.Load is not null
-        && (line.Exercise.IsOnStack || (line.Exercise.Structure == ExerciseStructure.Isolation && straight.Mid < line.Effort.Low))
-            ? new RepRange(line.Effort.Low, line.Effort.Aim, Math.Max(line.Effort.High, line.Effort.Aim))
-            : straight;
-
-    /// <summary>
-    /// A small muscle's weight that is the next on the rack: who raises a pair of six for fifteen takes sevens for fewer, and nobody looks
-    /// for another exercise (common practice).
-    /// </summary>
-    private bool IsNextWeight(Way way, double namedKg, LineToMatch line)
-    {
-        var hands = way.Load.Source is LoadSource.Pair or LoadSource.Mixed ? 2 : 1;
-        return line.Line is { Load: not null, Timed: false, Target.IsOpen: false }
-            && line.Exercise.Structure == ExerciseStructure.Isolation
-            && way.Load.Band is null
-            && Math.Abs(way.Load.MassKg - namedKg) <= (Rules.NextWeightKg * hands) + 1e-9;
-    }
-
-    /// <summary>Reps to failure at a load, from those that the line names with another.</summary>
-    private static RepRange FromNamed(Exercise exercise, LineToMatch line, double namedKg, double kg)
-    {
-        var (effort, curve) = (line.Effort, exercise.Strength?.Curve ?? CurveKind.SingleJoint);
-        var mid = RepMaxCurve.RepsAt(kg, RepMaxCurve.OneRepMax(namedKg, effort.Aim, curve), curve);
-        return new RepRange(mid * effort.Low / effort.Aim, mid, mid * Math.Max(effort.High, effort.Aim) / effort.Aim);
-    }
-
-    /// <summary>External load in kg that the line itself names, where its own exercise is done: in kg, or as a share of the bar's
-    /// maximum. A small muscle's load holds for the same movement with other things.</summary>
-    private double? NamedKg(Exercise exercise, Way way, LineToMatch line)
-    {
-        if (exercise.Id != line.Exercise.Id)
-        {
-            return line.Line.Load is { } told && SmallMuscle.AreKin(line.Exercise, exercise, at.Trade.Names)
-                ? TypedLoad.TotalKg(told, line.Exercise) * SmallMuscle.Times(exercise, line.Exercise, at.Client.Level)
-                : null;
-        }
-
-        if (line.Line.Load is { } load)
-        {
-            return TypedLoad.TotalKg(load, line.Exercise);
-        }
-
-        var body = way.System.Kg - way.Load.MassKg;
-        return line.Line.WorkingShare is { } share && at.Strength.For(exercise) is { } estimate
-            ? share * Math.Max(0, estimate.OneRepMaxKg - body)
-            : null;
-    }
 
     /// <summary>What gives out first is none of the line's muscles: they stay far from failure.</summary>
     private bool IsLimitedElsewhere(Exercise exercise, LineToMatch line) =>
