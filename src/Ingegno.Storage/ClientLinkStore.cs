@@ -28,6 +28,13 @@ public sealed record ClientLink(
 {
     /// <summary>Whether it opens something.</summary>
     public bool RunsAt(DateTimeOffset now) => RevokedAt is null && !(ExpiresAt <= now);
+
+    /// <summary>Days after its end in which it still takes what was trained (own decision: a holiday without a net is over by then).</summary>
+    public const int DaysOfDelivery = 30;
+
+    /// <summary>Whether it still takes what was trained while it ran; it shows nothing any more.</summary>
+    public bool DeliversAt(DateTimeOffset now) =>
+        RunsAt(now) || new[] { RevokedAt, ExpiresAt }.OfType<DateTimeOffset>().Min() is var ended && now < ended.AddDays(DaysOfDelivery);
 }
 
 /// <summary>Links of clients. Of a client the last one made runs at most.</summary>

@@ -169,6 +169,40 @@ public sealed class FloorStore(Database database, LogStore logs, TimeProvider cl
         return Find(connection, clientId, session.Key)!.ToRecord();
     }
 
+    /// <summary>A session of a client's phone by its key; null when there is none.</summary>
+    public FloorRecord? Find(long coachId, long clientId, string key)
+    {
+        using var connection = database.Open();
+        return connection
+            .QuerySingleOrDefault<Row>(
+                $"SELECT {Columns} FROM floor_session f WHERE f.coach_id = @coachId AND f.client_id = @clientId AND f.key = @key",
+                new
+                {
+                    coachId,
+                    clientId,
+                    key,
+                }
+            )
+            ?.ToRecord();
+    }
+
+    /// <summary>Whether a client's phone sent a session of that key.</summary>
+    public bool Has(long clientId, string key)
+    {
+        using var connection = database.Open();
+        return connection.ExecuteScalar<bool>(
+            "SELECT EXISTS (SELECT 1 FROM floor_session WHERE client_id = @clientId AND key = @key)",
+            new { clientId, key }
+        );
+    }
+
+    /// <summary>How many sessions of a client are kept.</summary>
+    public int CountOf(long clientId)
+    {
+        using var connection = database.Open();
+        return connection.ExecuteScalar<int>("SELECT count(*) FROM floor_session WHERE client_id = @clientId", new { clientId });
+    }
+
     /// <summary>Sessions of a client's phone from a day on, newest first.</summary>
     public IReadOnlyList<FloorRecord> OfClient(long coachId, long clientId, DateOnly since) =>
         Read(
@@ -290,7 +324,8 @@ public sealed class FloorStore(Database database, LogStore logs, TimeProvider cl
             return (before?.SessionId, before?.SessionRevision, before?.Differs is > 0);
         }
 
-        if (before?.Finished is not > 0)
+        // By the session's own key: it stands in the log once, whatever it was in between, finished, gone on with, finished without a set.
+        if (before is null or { SessionId: null, SessionRevision: null })
         {
             return (logs.Insert(connection, transaction, coachId, planId, logged), 1, false);
         }

@@ -7,7 +7,7 @@ namespace Ingegno.Storage;
 /// <param name="ClientId">Client it is for; null for one to the coach.</param>
 /// <param name="Address">Where it goes.</param>
 /// <param name="Subject">Its subject.</param>
-/// <param name="Message">The whole of it, as RFC 5322 writes it.</param>
+/// <param name="Message">The whole of it, the bytes that RFC 5322 writes; once it is handed over without what is secret in it.</param>
 /// <param name="MadeAt">When it was made.</param>
 /// <param name="SentAt">When it was handed over; null before.</param>
 /// <param name="Tries">How often it was tried.</param>
@@ -17,7 +17,7 @@ public sealed record OutboxMail(
     long? ClientId,
     string Address,
     string Subject,
-    string Message,
+    ReadOnlyMemory<byte> Message,
     DateTimeOffset MadeAt,
     DateTimeOffset? SentAt,
     int Tries,
@@ -37,7 +37,7 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
 
         public string Subject { get; init; } = string.Empty;
 
-        public string Message { get; init; } = string.Empty;
+        public byte[] Message { get; init; } = [];
 
         public string MadeAt { get; init; } = string.Empty;
 
@@ -62,10 +62,10 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
     }
 
     private const string Columns =
-        "id AS Id, client_id AS ClientId, address AS Address, subject AS Subject, message AS Message, made_at AS MadeAt, sent_at AS SentAt, tries AS Tries, fault AS Fault";
+        "id AS Id, client_id AS ClientId, address AS Address, subject AS Subject, CAST(message AS BLOB) AS Message, made_at AS MadeAt, sent_at AS SentAt, tries AS Tries, fault AS Fault";
 
     /// <summary>Adds a mail; null when the client is not this coach's.</summary>
-    public OutboxMail? Add(long coachId, long clientId, string address, string subject, string message, string? once = null)
+    public OutboxMail? Add(long coachId, long clientId, string address, string subject, byte[] message, string? once = null)
     {
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
@@ -105,7 +105,7 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
     }
 
     /// <summary>Adds a mail to the coach, for instance with a link to set a password.</summary>
-    public void AddToCoach(long coachId, string address, string subject, string message)
+    public void AddToCoach(long coachId, string address, string subject, byte[] message)
     {
         using var connection = database.Open();
         connection.Execute(
@@ -151,13 +151,20 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
         ];
     }
 
-    /// <summary>It was handed over; the text of one to a coach, which may hold a secret, goes.</summary>
-    public void Sent(long id)
+    /// <summary>It was handed over: what stays of it holds no secret.</summary>
+    /// <param name="id">The mail.</param>
+    /// <param name="stays">What stays of it.</param>
+    public void Sent(long id, byte[] stays)
     {
         using var connection = database.Open();
         connection.Execute(
-            "UPDATE outbox SET sent_at = @now, tries = tries + 1, fault = NULL, message = CASE WHEN client_id IS NULL THEN '' ELSE message END WHERE id = @id",
-            new { id, now = Timestamps.Write(clock.GetUtcNow()) }
+            "UPDATE outbox SET sent_at = @now, tries = tries + 1, fault = NULL, message = @stays WHERE id = @id",
+            new
+            {
+                id,
+                stays,
+                now = Timestamps.Write(clock.GetUtcNow()),
+            }
         );
     }
 

@@ -93,7 +93,11 @@ public static class Composition
                 ? ActivatorUtilities.CreateInstance<SmtpMailCarrier>(s)
                 : new SimulatedMailCarrier()
         );
+        // No work in the background takes the server along: what fails is logged, and tried again by its own rules.
+        services.Configure<HostOptions>(host => host.BackgroundServiceExceptionBehavior = BackgroundServiceExceptionBehavior.Ignore);
         services.AddHostedService(s => s.GetRequiredService<Postman>());
+        services.AddHostedService(s => s.GetRequiredService<PasswordResetMails>());
+        services.AddHostedService(s => s.GetRequiredService<PulseRenewal>());
         services.AddHostedService<NightlyBackup>().AddHostedService<WarmUp>();
         services.AddSingleton<ClientTransfer>().AddSingleton<ClientFiles>();
         services
@@ -124,6 +128,8 @@ public static class Composition
             .AddSingleton<OutboxStore>()
             .AddSingleton<PasswordResetStore>()
             .AddSingleton<Postman>()
+            .AddSingleton<PasswordResetMails>()
+            .AddSingleton<PulseRenewal>()
             .AddScoped<ReleaseWriter>();
         services.AddSingleton<IPasswordHasher<Coach>, PasswordHasher<Coach>>();
         services.AddSingleton<DemoSeeder>();
@@ -141,6 +147,7 @@ public static class Composition
             json.SerializerOptions.Converters.Add(new SpokenReasons(Phrasebook.English));
         });
         services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
+        services.AddCompression();
         services.AddProblemDetails();
         services.AddExceptionHandler<ProblemHandler>();
         services.AddOpenApi(openApi =>
@@ -157,6 +164,7 @@ public static class Composition
         app.UseExceptionHandler();
         app.UseHsts(); // Says nothing on plain HTTP, nor on this machine.
         app.UseSecurityHeaders();
+        app.UseCompression();
         if (!IsDescribingApi)
         {
             app.UseDefaultFiles();
@@ -172,7 +180,7 @@ public static class Composition
 
         app.MapHealth();
 
-        var api = app.MapGroup("/api/v1");
+        var api = app.MapGroup("/api/v1").RequireRateLimiting(FairShare.Policy);
         api.MapSession();
         api.MapSecondFactor();
         api.MapPasswordReset();

@@ -60,6 +60,12 @@ public sealed class IngegnoOptions
     /// <summary>Sender of mail; null for the coach's own address. Answers go to the coach either way.</summary>
     public string? MailFrom { get; set; }
 
+    /// <summary>
+    /// Address under which coaches reach this installation, for instance <c>https://training.boathouse.example</c>: mailed links begin with
+    /// it. Null to mail none, for what a request calls this server is for whoever sends the request to say.
+    /// </summary>
+    public Uri? PublicAddress { get; set; }
+
     /// <summary>Folder of the backups.</summary>
     public string BackupFolder => Backups.Length > 0 ? Backups : Path.Combine(Data, "backups");
 

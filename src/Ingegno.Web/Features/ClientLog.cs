@@ -166,6 +166,9 @@ public sealed class ClientLog(
         }
 
         var (proposals, matched) = Review(coach, planId, plan.Value);
+        var counts = plan
+            .Value.Document.Plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Key, e)))
+            .ToDictionary(at => (at.Key, at.e.ExerciseId), at => at.e.Dose.CountsAfter);
         pulses.Put(
             coach,
             planId,
@@ -176,7 +179,13 @@ public sealed class ClientLog(
                 [
                     .. proposals.Select(p =>
                     {
-                        var history = next.History(p.Line, p.ExerciseId, matched.Sessions, Today);
+                        var history = next.History(
+                            p.Line,
+                            p.ExerciseId,
+                            matched.Sessions,
+                            Today,
+                            counts.GetValueOrDefault((p.Line, p.ExerciseId))
+                        );
                         var worst = history.Days.IsEmpty ? null : history.Days[0].Worst;
                         return new PulseLine(p.Name, p.Decision, p.Reason, worst?.Pain, worst?.PainJoint, history.Stalled);
                     }),

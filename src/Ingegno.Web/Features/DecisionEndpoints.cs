@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using FluentValidation;
+using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Plans.Decisions;
@@ -18,7 +19,12 @@ public sealed record DecisionsToTake(RebuildRequest Request, ImmutableArray<Stan
 /// <summary>The plan once decisions are taken.</summary>
 /// <param name="Request">What it is built from now.</param>
 /// <param name="Result">The plan.</param>
-public sealed record DecidedPlan(RebuildRequest Request, RebuildResult Result);
+/// <param name="Beside">Lines that no decision is about and that it changes all the same; a coach is told before it is kept.</param>
+public sealed record DecidedPlan(RebuildRequest Request, RebuildResult Result, ImmutableArray<ChangedLine> Beside)
+{
+    /// <summary>Figures that a coach had typed and that did not go along to the exercise chosen in place of theirs.</summary>
+    public ImmutableArray<DroppedFigures> Dropped { get; init; } = [];
+}
 
 public sealed class DecisionsToTakeValidator : AbstractValidator<DecisionsToTake>
 {
@@ -32,6 +38,7 @@ public sealed class DecisionsToTakeValidator : AbstractValidator<DecisionsToTake
             .Must(s => s is { Day: not null, GymExerciseId: not null, CandidateId: not null })
             .WithMessage("A standing line names its day, its gym exercise and what stands for it.")
             .When(d => !d.Standing.IsDefault);
+        RuleForEach(d => d.Standing).ChildRules(s => s.RuleForEach(l => l.Figures).SetValidator(new HomeEditValidator()));
         RuleFor(d => d.Decisions)
             .Must(d => d is { IsDefaultOrEmpty: false, Length: <= 2 * Limits.GymLines })
             .WithMessage("Name at least one decision, and not more than two for each line.");
@@ -51,7 +58,8 @@ public sealed class DecisionsToTakeValidator : AbstractValidator<DecisionsToTake
             or TakeRemedy { Remedy: null }
             or SetFigures { Edits.IsDefault: true } => false,
             TakeRemedy { Remedy: var r } => !r.Edits.IsDefault && !r.Choices.IsDefault,
-            AcceptProposals { Proposals.IsDefault: true } or TakeWeek { Cells.IsDefault: true } => false,
+            KeepStanding { Lines.IsDefault: true } or AcceptProposals { Proposals.IsDefault: true } or TakeWeek { Cells.IsDefault: true } =>
+                false,
             _ => decision is not null,
         };
 }
@@ -63,7 +71,7 @@ public static class DecisionEndpoints
         api.MapPost("/decisions", Decide).Validate<DecisionsToTake>().WithTags("rebuild").ProducesProblem(StatusCodes.Status400BadRequest);
 
     /// <summary>The plan that decisions give, with what it is built from.</summary>
-    private static Results<Ok<DecidedPlan>, ProblemHttpResult> Decide(DecisionsToTake ask, RebuildEngine engine)
+    private static Results<Ok<DecidedPlan>, ProblemHttpResult> Decide(DecisionsToTake ask, RebuildEngine engine, Trade trade)
     {
         var request = PlanDecisions.Take(ask.Request, ask.Standing, ask.Decisions);
 
@@ -82,7 +90,15 @@ public static class DecisionEndpoints
             );
         }
 
-        return TypedResults.Ok(new DecidedPlan(request with { Keyed = result.Keyed }, result));
+        var beside = PlanChanges.Beside(ask.Standing, ask.Decisions, result.Plan, NameOf);
+        return TypedResults.Ok(
+            new DecidedPlan(request with { Keyed = result.Keyed }, result, beside)
+            {
+                Dropped = PlanChanges.Dropped(ask.Request.Edits, ask.Decisions, result.Plan, NameOf),
+            }
+        );
+
+        string NameOf(string id) => trade.Catalogue.Find(id)?.Name ?? id;
     }
 
     private static string Has(IEnumerable<KeyedLine> lines) =>

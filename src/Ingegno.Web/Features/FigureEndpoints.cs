@@ -7,6 +7,8 @@ using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Options;
 
 namespace Ingegno.Web.Features;
 
@@ -41,7 +43,12 @@ public static class FigureEndpoints
             .WithTags("trade")
             .ProducesProblem(StatusCodes.Status400BadRequest)
             .ProducesProblem(StatusCodes.Status404NotFound);
-        api.MapGroup("/training").WithTags("training").RequireAuthorization(LinkSignIn.Policy).MapGet("/figures", OfReleases);
+        api.MapGroup("/training")
+            .WithTags("training")
+            .RequireAuthorization(LinkSignIn.Policy)
+            .MapGet("/figures", OfReleases)
+            .Produces<ImmutableArray<ReleaseFigure>>()
+            .Produces(StatusCodes.Status304NotModified);
     }
 
     private static Results<Ok<FigureDrawing>, ProblemHttpResult> One(
@@ -94,8 +101,10 @@ public static class FigureEndpoints
         );
     }
 
-    private static Ok<ImmutableArray<ReleaseFigure>> OfReleases(
+    private static IResult OfReleases(
         ClaimsPrincipal user,
+        HttpContext context,
+        IOptions<JsonOptions> json,
         ReleaseStore releases,
         ClientStore clients,
         PracticeTrades trades
@@ -104,7 +113,8 @@ public static class FigureEndpoints
         var link = LinkHolder.Of(user);
         var trade = trades.Of(link.CoachId);
         var stature = clients.Find(link.CoachId, link.ClientId)?.Value.Profile.StatureCm;
-        return TypedResults.Ok(
+        return TaggedJson.Of(
+            context,
             releases
                 .Current(link.CoachId, link.ClientId)
                 .SelectMany(r => r.Release.Days)
@@ -117,7 +127,8 @@ public static class FigureEndpoints
                         : null
                 )
                 .OfType<ReleaseFigure>()
-                .ToImmutableArray()
+                .ToImmutableArray(),
+            json.Value.SerializerOptions
         );
     }
 }

@@ -15,7 +15,7 @@ public static partial class HealthEndpoints
         app.MapGet("/readyz", Ready).AllowAnonymous().ExcludeFromDescription();
     }
 
-    /// <summary>Reads and writes the database, looks for room on the disk, and uses the keys of the cookies. It tells no details to strangers.</summary>
+    /// <summary>Reads and writes the database, looks for room on the disk, and uses the keys of the cookies. What is wrong goes into the log and tells nothing to strangers.</summary>
     private static ContentHttpResult Ready(
         Database database,
         IOptions<IngegnoOptions> options,
@@ -30,7 +30,7 @@ public static partial class HealthEndpoints
         }
 
         LogNotReady(logs.CreateLogger(typeof(HealthEndpoints)), wrong);
-        return TypedResults.Text($"not ready: {wrong}", statusCode: StatusCodes.Status503ServiceUnavailable);
+        return TypedResults.Text("not ready", statusCode: StatusCodes.Status503ServiceUnavailable);
     }
 
     /// <summary>What keeps the server from its work; empty when nothing does.</summary>

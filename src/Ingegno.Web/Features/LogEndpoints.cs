@@ -144,6 +144,7 @@ public static class LogEndpoints
         PlanStore plans,
         LogStore logs,
         ClientLog log,
+        PulseRenewal renewal,
         OnceKey once
     )
     {
@@ -180,7 +181,7 @@ public static class LogEndpoints
             return Problems.NotFound("plan version");
         }
 
-        log.RenewPulse(coach, planId);
+        renewal.Ask(coach, planId);
         return TypedResults.Ok(new LogAnswer(id, []));
     }
 
@@ -191,7 +192,8 @@ public static class LogEndpoints
         ClaimsPrincipal user,
         PlanStore plans,
         LogStore logs,
-        ClientLog log
+        ClientLog log,
+        PulseRenewal renewal
     )
     {
         var coach = user.CoachId();
@@ -220,7 +222,7 @@ public static class LogEndpoints
                 Exercises = log.Stamped(trained, change.Value.Exercises),
             }
         );
-        log.RenewPulse(coach, planId);
+        renewal.Ask(coach, planId);
         return written.ToResult(What);
     }
 
@@ -229,7 +231,8 @@ public static class LogEndpoints
         long sessionId,
         ClaimsPrincipal user,
         LogStore logs,
-        ClientLog log
+        ClientLog log,
+        PulseRenewal renewal
     )
     {
         if (!logs.Delete(user.CoachId(), planId, sessionId))
@@ -237,7 +240,7 @@ public static class LogEndpoints
             return Problems.NotFound(What);
         }
 
-        log.RenewPulse(user.CoachId(), planId);
+        renewal.Ask(user.CoachId(), planId);
         return TypedResults.NoContent();
     }
 
@@ -248,7 +251,8 @@ public static class LogEndpoints
         ClaimsPrincipal user,
         PlanStore plans,
         LogReader reader,
-        ClientLog log
+        ClientLog log,
+        PulseRenewal renewal
     )
     {
         if (plans.Find(user.CoachId(), planId) is not { } plan)
@@ -277,6 +281,7 @@ public static class LogEndpoints
         PlanStore plans,
         LogStore logs,
         ClientLog log,
+        PulseRenewal renewal,
         OnceKey once
     )
     {
@@ -313,7 +318,7 @@ public static class LogEndpoints
         }
 
         var added = logs.AddAll(coach, planId, records, once.Value);
-        log.RenewPulse(coach, planId);
+        renewal.Ask(coach, planId);
         return added is null ? Problems.NotFound("plan version") : TypedResults.Ok(added);
     }
 

@@ -94,8 +94,8 @@ public static class OutboxEndpoints
 
     private static MailInOutbox Read(OutboxMail mail)
     {
-        using var source = new MemoryStream(System.Text.Encoding.UTF8.GetBytes(mail.Message));
-        var text = MimeMessage.Load(source).TextBody ?? string.Empty;
+        using var source = new MemoryStream(mail.Message.ToArray());
+        var text = mail.Message.IsEmpty ? string.Empty : MimeMessage.Load(source).TextBody ?? string.Empty;
         return new MailInOutbox(
             mail.Id,
             mail.ClientId ?? 0,

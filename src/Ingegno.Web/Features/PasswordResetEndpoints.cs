@@ -3,6 +3,7 @@ using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Identity;
+using Microsoft.Extensions.Options;
 
 namespace Ingegno.Web.Features;
 
@@ -59,11 +60,10 @@ public static class PasswordResetEndpoints
     private static Results<Ok<ResetAsked>, ProblemHttpResult> Ask(
         ForgottenPassword forgotten,
         HttpContext context,
-        CoachStore coaches,
-        PasswordResetStore resets,
+        PasswordResetMails resets,
         Postman postman,
-        SignInGuard guard,
-        AuditStore audit
+        IOptions<IngegnoOptions> options,
+        SignInGuard guard
     )
     {
         var address = SessionEndpoints.AddressOf(context);
@@ -73,18 +73,14 @@ public static class PasswordResetEndpoints
         }
 
         guard.Wrong(Account, address); // Each mail counts as a try, so that nobody's box is filled.
-        if (postman.Leaves && coaches.Find(forgotten.Email.Trim()) is { } coach)
+        var mails = postman.Leaves && options.Value.PublicAddress is not null;
+        if (mails)
         {
-            var link = $"{context.Request.Scheme}://{context.Request.Host}/#reset={resets.Begin(coach.Id)}";
-            postman.WriteToCoach(
-                coach,
-                "Another password for Ingegno",
-                $"Somebody asked for another password for this address. If it was you, open this link within an hour and choose one:\n\n{link}\n\nIf it was not you, leave it: nothing has changed."
-            );
-            audit.Note(coach.Id, "password-reset-asked");
+            // Written later, so that the answer takes as long for an address that nobody signs in with.
+            resets.Ask(forgotten.Email.Trim());
         }
 
-        return TypedResults.Ok(new ResetAsked(postman.Leaves));
+        return TypedResults.Ok(new ResetAsked(mails));
     }
 
     private static Results<NoContent, ProblemHttpResult> Use(
@@ -98,14 +94,15 @@ public static class PasswordResetEndpoints
         AuditStore audit
     )
     {
+        // A right secret is never shut out by somebody else's tries, for 256 random bits are not guessed.
         var address = SessionEndpoints.AddressOf(context);
-        if (guard.Wait(Account, address) is { Ticks: > 0 } wait)
-        {
-            return SessionEndpoints.TooMany(context, wait);
-        }
-
         if (resets.Use(chosen.Secret) is not { } id || coaches.Find(id) is not { } coach)
         {
+            if (guard.Wait(Account, address) is { Ticks: > 0 } wait)
+            {
+                return SessionEndpoints.TooMany(context, wait);
+            }
+
             guard.Wrong(Account, address);
             return Problems.Make(
                 StatusCodes.Status400BadRequest,

@@ -39,7 +39,20 @@ public sealed class RebuildRequestValidator : AbstractValidator<RebuildRequest>
             .Must(a => a is { Key: not null, Note.Length: <= 300 })
             .WithMessage("An accepted finding has a key, and a note of at most 300 characters.");
         RuleForEach(r => r.Edits).SetValidator(new HomeEditValidator());
+        RuleFor(r => r.Stands)
+            .Must(s => s is null || IsWhole(s))
+            .WithMessage($"What stands names figures, lines in turn and lines left out, of at most {Limits.GymLines} lines.");
+        RuleForEach(r => r.Stands!.Figures).SetValidator(new HomeEditValidator()).When(r => r.Stands is { Figures.IsDefault: false });
     }
+
+    private static bool IsWhole(StandingWeek stands) =>
+        stands
+            is {
+                Figures: { IsDefault: false, Length: <= 2 * Limits.GymLines },
+                InTurn: { IsDefault: false, Length: <= Limits.GymLines } inTurn,
+                LeftOut: { IsDefault: false, Length: <= Limits.GymLines }
+            }
+        && inTurn.All(group => group is { IsDefault: false, Length: <= Limits.GymLines });
 }
 
 public sealed class HomeEditValidator : AbstractValidator<HomeEdit>
@@ -53,6 +66,8 @@ public sealed class HomeEditValidator : AbstractValidator<HomeEdit>
         RuleFor(e => e.RestSeconds)
             .InclusiveBetween(0, ShorthandLimits.RestSeconds)
             .WithMessage($"A rest lies between 0 and {ShorthandLimits.RestSeconds} s.");
+        RuleFor(e => e.SetupId).MaximumLength(100).WithMessage("A set-up has a key of at most 100 characters.");
+        RuleFor(e => e.Spots).MaximumLength(1000).WithMessage("What plays the roles of a set-up is named in at most 1,000 characters.");
         RuleFor(e => e.Rir).InclusiveBetween(0, 10).WithMessage("RIR runs from 0 to 10.");
         RuleFor(e => e.ExternalKg)
             .InclusiveBetween(0, ShorthandLimits.LoadKg)

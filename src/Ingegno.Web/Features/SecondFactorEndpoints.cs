@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
+using FluentValidation;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -18,8 +19,19 @@ public sealed record DeviceCode(string Code);
 /// <summary>The recovery codes, told once.</summary>
 public sealed record RecoveryCodes(ImmutableArray<string> Codes);
 
-/// <summary>The password, to take the second factor away.</summary>
+/// <summary>The password, to begin with a second factor or to take it away.</summary>
 public sealed record ByPassword(string Password);
+
+public sealed class DeviceCodeValidator : AbstractValidator<DeviceCode>
+{
+    public DeviceCodeValidator() => RuleFor(c => c.Code).NotNull().MaximumLength(40).WithMessage("A code has at most 40 characters.");
+}
+
+public sealed class ByPasswordValidator : AbstractValidator<ByPassword>
+{
+    public ByPasswordValidator() =>
+        RuleFor(p => p.Password).NotNull().MaximumLength(Passwords.Most).WithMessage("A password has at most 200 characters.");
+}
 
 /// <summary>The second factor of the signed-in coach.</summary>
 public static class SecondFactorEndpoints
@@ -28,12 +40,22 @@ public static class SecondFactorEndpoints
     {
         var factor = api.MapGroup("/second-factor").WithTags("session");
         factor.MapGet("", State);
-        factor.MapPost("", Begin).ProducesProblem(StatusCodes.Status409Conflict);
+        factor
+            .MapPost("", Begin)
+            .RequireRateLimiting(SessionEndpoints.RateLimit)
+            .Validate<ByPassword>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status409Conflict);
         factor
             .MapPost("/confirm", Confirm)
             .RequireRateLimiting(SessionEndpoints.RateLimit)
+            .Validate<DeviceCode>()
             .ProducesProblem(StatusCodes.Status400BadRequest);
-        factor.MapPost("/off", Off).RequireRateLimiting(SessionEndpoints.RateLimit).ProducesProblem(StatusCodes.Status400BadRequest);
+        factor
+            .MapPost("/off", Off)
+            .RequireRateLimiting(SessionEndpoints.RateLimit)
+            .Validate<ByPassword>()
+            .ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
     private static Ok<SecondFactorState> State(ClaimsPrincipal user, SecondFactorStore store) =>
@@ -43,12 +65,23 @@ public static class SecondFactorEndpoints
                 : new SecondFactorState(false, 0)
         );
 
+    /// <summary>Asks for the password: whoever finds an open screen must not lock its coach out with a device of their own.</summary>
     private static Results<Ok<SecondFactorSecret>, ProblemHttpResult> Begin(
-        ClaimsPrincipal user,
+        ByPassword by,
+        HttpContext context,
         CoachStore coaches,
-        SecondFactors factors
-    ) =>
-        factors.Begin(coaches.Find(user.CoachId())!) is { } secret
+        SecondFactors factors,
+        IPasswordHasher<Coach> hasher,
+        SignInGuard guard
+    )
+    {
+        var coach = coaches.Find(context.User.CoachId())!;
+        if (Refused(by, coach, context, hasher, guard) is { } refused)
+        {
+            return refused;
+        }
+
+        return factors.Begin(coach) is { } secret
             ? TypedResults.Ok(secret)
             : Problems.Make(
                 StatusCodes.Status409Conflict,
@@ -56,6 +89,31 @@ public static class SecondFactorEndpoints
                 "The second factor is on already",
                 "Take it away first, with your password; then begin anew."
             );
+    }
+
+    /// <summary>Why a password does not serve; null when it does.</summary>
+    private static ProblemHttpResult? Refused(
+        ByPassword by,
+        Coach coach,
+        HttpContext context,
+        IPasswordHasher<Coach> hasher,
+        SignInGuard guard
+    )
+    {
+        var address = SessionEndpoints.AddressOf(context);
+        if (guard.Wait(coach.Email, address) is { Ticks: > 0 } wait)
+        {
+            return SessionEndpoints.TooMany(context, wait);
+        }
+
+        if (hasher.VerifyHashedPassword(coach, coach.PasswordHash, by.Password) == PasswordVerificationResult.Failed)
+        {
+            guard.Wrong(coach.Email, address);
+            return Problems.Invalid("password", "The password is wrong. Nothing was changed.");
+        }
+
+        return null;
+    }
 
     private static Results<Ok<RecoveryCodes>, ProblemHttpResult> Confirm(
         DeviceCode code,
@@ -93,16 +151,9 @@ public static class SecondFactorEndpoints
     )
     {
         var coach = coaches.Find(context.User.CoachId())!;
-        var address = SessionEndpoints.AddressOf(context);
-        if (guard.Wait(coach.Email, address) is { Ticks: > 0 } wait)
+        if (Refused(by, coach, context, hasher, guard) is { } refused)
         {
-            return SessionEndpoints.TooMany(context, wait);
-        }
-
-        if (hasher.VerifyHashedPassword(coach, coach.PasswordHash, by.Password) == PasswordVerificationResult.Failed)
-        {
-            guard.Wrong(coach.Email, address);
-            return Problems.Invalid("password", "The password is wrong. Nothing was changed.");
+            return refused;
         }
 
         store.Remove(coach.Id);

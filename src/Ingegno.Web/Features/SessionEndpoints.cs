@@ -38,9 +38,23 @@ public sealed record FirstCoach(string Name, string Email, string Password, stri
 /// <param name="Next">The new one, 12 characters at least.</param>
 public sealed record PasswordChange(string Present, string Next);
 
+public sealed class SignInValidator : AbstractValidator<SignIn>
+{
+    public SignInValidator()
+    {
+        RuleFor(s => s.Email).NotNull().MaximumLength(200).WithMessage("An address has at most 200 characters.");
+        RuleFor(s => s.Password).NotNull().MaximumLength(Passwords.Most).WithMessage("A password has at most 200 characters.");
+        RuleFor(s => s.Code).MaximumLength(40).WithMessage("A code has at most 40 characters.");
+    }
+}
+
 public sealed class PasswordChangeValidator : AbstractValidator<PasswordChange>
 {
-    public PasswordChangeValidator() => RuleFor(c => c.Next).StrongEnough();
+    public PasswordChangeValidator()
+    {
+        RuleFor(c => c.Present).NotNull().MaximumLength(Passwords.Most).WithMessage("A password has at most 200 characters.");
+        RuleFor(c => c.Next).StrongEnough();
+    }
 }
 
 public sealed class FirstCoachValidator : AbstractValidator<FirstCoach>
@@ -50,6 +64,7 @@ public sealed class FirstCoachValidator : AbstractValidator<FirstCoach>
         RuleFor(c => c.Name).NotEmpty().MaximumLength(80).WithMessage("Your name takes 1 to 80 characters.");
         RuleFor(c => c.Email).EmailAddress().MaximumLength(200).WithMessage("That is not an e-mail address.");
         RuleFor(c => c.Password).StrongEnough();
+        RuleFor(c => c.SetupCode).MaximumLength(100).WithMessage("A setup code is shorter.");
     }
 }
 
@@ -63,7 +78,12 @@ public static class SessionEndpoints
     {
         var session = api.MapGroup("/session").WithTags("session");
         session.MapGet("/", State).AllowAnonymous();
-        session.MapPost("/", Enter).AllowAnonymous().RequireRateLimiting(RateLimit).ProducesProblem(StatusCodes.Status401Unauthorized);
+        session
+            .MapPost("/", Enter)
+            .AllowAnonymous()
+            .RequireRateLimiting(RateLimit)
+            .Validate<SignIn>()
+            .ProducesProblem(StatusCodes.Status401Unauthorized);
         session.MapDelete("/", Leave);
         api.MapGet("/signed-in", List).WithTags("session");
         api.MapDelete("/signed-in/others", EndOthers).WithTags("session");

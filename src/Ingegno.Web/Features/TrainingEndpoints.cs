@@ -5,6 +5,8 @@ using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Options;
 
 namespace Ingegno.Web.Features;
 
@@ -63,6 +65,11 @@ public sealed record PhoneSession(
         );
     }
 }
+
+/// <summary>A session that another phone goes on with.</summary>
+/// <param name="Session">As it was sent last.</param>
+/// <param name="Sent">The release that is trained.</param>
+public sealed record SessionToTakeOver(FloorSession Session, SentRelease Sent);
 
 /// <summary>A note as the client has it.</summary>
 public sealed record PhoneNote(string Session, string? ExerciseId, bool Mine, string Text, DateTimeOffset At);
@@ -138,6 +145,12 @@ internal static class FloorLimits
     /// <summary>Sessions that a client may send within the weeks that are looked back.</summary>
     public const int Sessions = 400;
 
+    /// <summary>Sessions of a client that are kept in all: ten a week for six years.</summary>
+    public const int SessionsInAll = 3000;
+
+    /// <summary>Notes of a client that are kept in all, the coach's among them.</summary>
+    public const int NotesInAll = 3000;
+
     /// <summary>Days that a phone is told of.</summary>
     public const int DaysBack = 42;
 }
@@ -148,7 +161,13 @@ public static class TrainingEndpoints
     public static void MapTraining(this IEndpointRouteBuilder api)
     {
         var training = api.MapGroup("/training").WithTags("training").RequireAuthorization(LinkSignIn.Policy);
-        training.MapGet("", Content).ProducesProblem(StatusCodes.Status401Unauthorized).ProducesProblem(StatusCodes.Status410Gone);
+        training.MapGet("/sessions/{key}", Take).ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status410Gone);
+        training
+            .MapGet("", Content)
+            .Produces<PhoneContent>()
+            .Produces(StatusCodes.Status304NotModified)
+            .ProducesProblem(StatusCodes.Status401Unauthorized)
+            .ProducesProblem(StatusCodes.Status410Gone);
         training
             .MapPut("/sessions/{key}", Keep)
             .Validate<FloorSession>()
@@ -157,8 +176,10 @@ public static class TrainingEndpoints
         training.MapPost("/notes", Say).Validate<NewPhoneNote>().ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
-    private static Ok<PhoneContent> Content(
+    private static IResult Content(
         ClaimsPrincipal user,
+        HttpContext context,
+        IOptions<JsonOptions> json,
         ReleaseStore releases,
         FloorStore floor,
         CoachStore coaches,
@@ -177,7 +198,7 @@ public static class TrainingEndpoints
             [.. notes.Select(n => new PhoneNote(n.Session, n.ExerciseId, n.FromClient, n.Text, n.At))]
         );
         floor.ReadByClient(link.ClientId);
-        return TypedResults.Ok(content);
+        return TaggedJson.Of(context, content, json.Value.SerializerOptions);
     }
 
     private static Results<Ok<PhoneSession>, ProblemHttpResult> Keep(
@@ -188,6 +209,7 @@ public static class TrainingEndpoints
         FloorStore floor,
         PlanStore plans,
         ClientLog log,
+        PulseRenewal renewal,
         TimeProvider clock
     )
     {
@@ -218,6 +240,17 @@ public static class TrainingEndpoints
             return Problems.Invalid("startedAt", wrong);
         }
 
+        // Nobody trains a plan before it was sent; a day is let for clocks and time zones.
+        if (day < DateOnly.FromDateTime(release.MadeAt.Date).AddDays(-1))
+        {
+            return Problems.Invalid("startedAt", "The day of the session lies before the plan was sent: look at the phone's clock.");
+        }
+
+        if (floor.CountOf(link.ClientId) >= FloorLimits.SessionsInAll && !floor.Has(link.ClientId, key))
+        {
+            return Problems.Invalid("key", $"At most {FloorLimits.SessionsInAll} sessions of a client are kept.");
+        }
+
         var since = log.Today.AddDays(-FloorLimits.DaysBack);
         var before = floor.OfClient(link.CoachId, link.ClientId, since);
         if (before.Count >= FloorLimits.Sessions && before.All(s => s.Session.Key != key))
@@ -232,15 +265,39 @@ public static class TrainingEndpoints
             session,
             FloorLog.Of(link.CoachId, release, session, day, plan.Value, log)
         );
-        log.RenewPulse(link.CoachId, release.PlanId);
+        renewal.Ask(link.CoachId, release.PlanId);
         return TypedResults.Ok(PhoneSession.Of(kept));
+    }
+
+    /// <summary>A session as the server has it, with its release: another phone goes on with it.</summary>
+    private static Results<Ok<SessionToTakeOver>, ProblemHttpResult> Take(
+        string key,
+        ClaimsPrincipal user,
+        ReleaseStore releases,
+        FloorStore floor
+    )
+    {
+        var link = LinkHolder.Of(user);
+        return
+            floor.Find(link.CoachId, link.ClientId, key) is { } record && releases.Find(link.CoachId, record.Session.Release) is { } release
+            ? TypedResults.Ok(new SessionToTakeOver(record.Session, release))
+            : Problems.NotFound("session");
     }
 
     private static Results<Ok<PhoneNote>, ProblemHttpResult> Say(NewPhoneNote note, ClaimsPrincipal user, FloorStore floor)
     {
         var link = LinkHolder.Of(user);
-        var thread = floor.Notes(link.CoachId, link.ClientId).Where(n => n.Session == note.Session).ToList();
-        if (thread.Count >= FloorLimits.NotesOfSession)
+        if (!floor.Has(link.ClientId, note.Session))
+        {
+            return Problems.NotFound("session");
+        }
+
+        var notes = floor.Notes(link.CoachId, link.ClientId);
+        var thread = notes.Where(n => n.Session == note.Session).ToList();
+        if (
+            (thread.Count >= FloorLimits.NotesOfSession || notes.Count >= FloorLimits.NotesInAll)
+            && thread.All(n => n.Text != note.Text.Trim())
+        )
         {
             return Problems.Invalid("text", "This thread is full; write to your coach another way.");
         }

@@ -18,6 +18,7 @@ public sealed class LinkSignIn(
     ILoggerFactory logs,
     UrlEncoder encoder,
     ClientLinkStore links,
+    ClientStore clients,
     SignInGuard guard,
     LinkPace pace,
     TimeProvider clock
@@ -56,9 +57,15 @@ public sealed class LinkSignIn(
             return Refused();
         }
 
-        if (!link.RunsAt(clock.GetUtcNow()))
+        if (!link.RunsAt(clock.GetUtcNow()) || clients.Find(link.CoachId, link.ClientId) is not { Value.Archived: false })
         {
-            // Gone: the phone erases what it keeps.
+            // Nothing opens any more, but what was trained while it ran still comes in: work is never lost to a new link.
+            if (Delivers && link.DeliversAt(clock.GetUtcNow()) && pace.May(link.Id))
+            {
+                return Task.FromResult(AuthenticateResult.Success(new AuthenticationTicket(LinkHolder.PrincipalOf(link), SchemeName)));
+            }
+
+            // Gone: the phone erases the plans that it keeps; what it has not sent stays there.
             _refused = Problems.Make(StatusCodes.Status410Gone, "link-ended", "This link has ended", "Ask your coach for a new one.");
             return Refused();
         }
@@ -83,6 +90,11 @@ public sealed class LinkSignIn(
                 "Open the link that your coach sent, whole, or ask for a new one."
             )
         ).ExecuteAsync(Context);
+
+    /// <summary>The request brings what was done and takes nothing.</summary>
+    private bool Delivers =>
+        (HttpMethods.IsPut(Request.Method) && Request.Path.StartsWithSegments("/api/v1/training/sessions"))
+        || (HttpMethods.IsPost(Request.Method) && Request.Path.StartsWithSegments("/api/v1/training/notes"));
 
     private static Task<AuthenticateResult> Refused() => Task.FromResult(AuthenticateResult.Fail("no link that runs"));
 }

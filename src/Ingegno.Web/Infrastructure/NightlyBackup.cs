@@ -33,7 +33,7 @@ public sealed partial class NightlyBackup(
                     LogMade(made);
                 }
             }
-            catch (Exception failed) when (failed is StartException or Microsoft.Data.Sqlite.SqliteException or IOException)
+            catch (Exception failed) when (!stoppingToken.IsCancellationRequested)
             {
                 LogFailed(failed.Message);
             }

@@ -1,14 +1,20 @@
 using System.Text;
+using System.Text.RegularExpressions;
 using Ingegno.Storage;
-using MailKit;
+using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.Options;
 using MimeKit;
 
 namespace Ingegno.Web.Infrastructure;
 
 /// <summary>Writes mail into the outbox, and carries it from there: at once, and again after a while where that fails.</summary>
-public sealed class Postman(OutboxStore outbox, IMailCarrier carrier, IOptions<IngegnoOptions> options, TimeProvider clock)
-    : BackgroundService
+public sealed partial class Postman(
+    OutboxStore outbox,
+    IMailCarrier carrier,
+    IOptions<IngegnoOptions> options,
+    TimeProvider clock,
+    ILogger<Postman> logger
+) : BackgroundService
 {
     private static readonly TimeSpan Look = TimeSpan.FromSeconds(5);
     private static readonly TimeSpan First = TimeSpan.FromMinutes(1);
@@ -35,7 +41,7 @@ public sealed class Postman(OutboxStore outbox, IMailCarrier carrier, IOptions<I
         }
 
         var message = Message(coach, address, subject, body.ToMessageBody());
-        return outbox.Add(coach.Id, client, address, subject, message.ToString(), once);
+        return outbox.Add(coach.Id, client, address, subject, Bytes(message), once);
     }
 
     /// <summary>Puts a mail to the coach into the outbox.</summary>
@@ -46,7 +52,7 @@ public sealed class Postman(OutboxStore outbox, IMailCarrier carrier, IOptions<I
             coach.Id,
             coach.Email,
             subject,
-            Message(coach, coach.Email, subject, new TextPart("plain") { Text = text }).ToString()
+            Bytes(Message(coach, coach.Email, subject, new TextPart("plain") { Text = text }))
         );
     }
 
@@ -85,32 +91,91 @@ public sealed class Postman(OutboxStore outbox, IMailCarrier carrier, IOptions<I
         }
     }
 
+    /// <summary>
+    /// Hands over what is due. Whatever goes wrong with one mail, an answer of the relay, a line that breaks, a locked database, stays with that
+    /// mail: it is tried again later, the others go, and the server goes on.
+    /// </summary>
     private async Task CarryDue(CancellationToken stop)
     {
-        foreach (var mail in outbox.Due())
+        if (Due() is not { } due)
+        {
+            return;
+        }
+
+        foreach (var mail in due)
         {
             try
             {
-                using var source = new MemoryStream(Encoding.UTF8.GetBytes(mail.Message));
-                await carrier.Carry(await MimeMessage.LoadAsync(source, stop), stop);
-                outbox.Sent(mail.Id);
+                using var source = new MemoryStream(mail.Message.ToArray());
+                var message = await MimeMessage.LoadAsync(source, stop);
+                await carrier.Carry(message, stop);
+                outbox.Sent(mail.Id, mail.ClientId is null ? [] : Bytes(WithoutSecrets(message)));
             }
-            catch (Exception e)
-                when (e
-                        is IOException
-                            or CommandException
-                            or ProtocolException
-                            or System.Net.Sockets.SocketException
-                            or FormatException
-                            or MailKit.Security.AuthenticationException
-                            or MailKit.Security.SslHandshakeException
-                            or TimeoutException
-                )
+            catch (Exception failed) when (!stop.IsCancellationRequested)
             {
-                outbox.Failed(mail.Id, e.Message, Later(mail.Tries));
+                Failed(mail, failed);
             }
         }
     }
+
+    private IReadOnlyList<OutboxMail>? Due()
+    {
+        try
+        {
+            return outbox.Due();
+        }
+        catch (SqliteException failed)
+        {
+            LogCannotLook(failed.Message);
+            return null;
+        }
+    }
+
+    private void Failed(OutboxMail mail, Exception why)
+    {
+        try
+        {
+            outbox.Failed(mail.Id, why.Message, Later(mail.Tries));
+        }
+        catch (SqliteException failed)
+        {
+            // It stays due and is tried at the next look: nothing could be noted.
+            LogCannotLook(failed.Message);
+        }
+    }
+
+    /// <summary>
+    /// What stays of a mail that has left: its text, without the secrets of links and calendars. Whoever reads the database, or a backup, must
+    /// not be able to open a client's link.
+    /// </summary>
+    private static MimeMessage WithoutSecrets(MimeMessage sent)
+    {
+        var stays = new MimeMessage
+        {
+            Subject = sent.Subject ?? string.Empty,
+            Date = sent.Date,
+            Body = new TextPart("plain") { Text = Secret().Replace(sent.TextBody ?? string.Empty, "…") },
+        };
+        stays.From.AddRange(sent.From);
+        stays.ReplyTo.AddRange(sent.ReplyTo);
+        stays.To.AddRange(sent.To);
+        return stays;
+    }
+
+    /// <summary>32 random bytes as links and calendars carry them, base64url.</summary>
+    [GeneratedRegex("(?<![A-Za-z0-9_-])[A-Za-z0-9_-]{43}(?![A-Za-z0-9_-])", RegexOptions.CultureInvariant)]
+    private static partial Regex Secret();
+
+    /// <summary>The mail as it goes over the line. A string of it would be read as Latin-1 and come out garbled.</summary>
+    private static byte[] Bytes(MimeMessage message)
+    {
+        using var target = new MemoryStream();
+        message.WriteTo(target);
+        return target.ToArray();
+    }
+
+    [LoggerMessage(LogLevel.Warning, "The outbox cannot be read or written now: {Why}")]
+    private partial void LogCannotLook(string why);
 
     /// <summary>Doubles with every try: a minute, two, four … six hours.</summary>
     private static TimeSpan Later(int tries) => tries > 9 ? Longest : First * Math.Min(Longest / First, Math.Pow(2, tries));

@@ -59,11 +59,9 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
                 "The caller has gone",
                 "Nothing more was done for it."
             ),
-            OperationCanceledException when httpContext.RequestServices.GetService<RequestDeadline>() is { } late => Problems.Make(
-                StatusCodes.Status422UnprocessableEntity,
-                "too-much-work",
-                "This takes too long",
-                $"It was given up after {late.Longest.TotalSeconds:0.#} s. Ask for fewer lines or weeks at once, or try again when the server has less to do; a reload shows what stands."
+            OperationCanceledException when httpContext.RequestServices.GetService<RequestDeadline>() is { } late => Late(
+                httpContext,
+                late
             ),
             SqliteException { SqliteErrorCode: SqliteBusy or SqliteLocked } => Busy(httpContext),
             // The framework's own sentence speaks to who wrote the endpoint, not to who calls it.
@@ -110,6 +108,17 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
             "disk",
             "The server cannot store it now",
             "Its disk is full or failing. Nothing was changed; tell whoever runs the server, and keep this page open."
+        );
+    }
+
+    private static Microsoft.AspNetCore.Http.HttpResults.ProblemHttpResult Late(HttpContext context, RequestDeadline late)
+    {
+        context.Response.Headers.RetryAfter = "10";
+        return Problems.Make(
+            StatusCodes.Status503ServiceUnavailable,
+            "too-much-work",
+            "This takes too long",
+            $"It was given up after {late.Longest.TotalSeconds:0.#} s. Ask for fewer lines or weeks at once, or try again when the server has less to do; a reload shows what stands."
         );
     }
 

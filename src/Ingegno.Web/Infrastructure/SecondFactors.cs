@@ -58,7 +58,7 @@ public sealed class SecondFactors(SecondFactorStore store, IDataProtectionProvid
         [
             .. Enumerable
                 .Range(0, RecoveryCodes)
-                .Select(_ => $"{RandomNumberGenerator.GetString(Signs, 5)}-{RandomNumberGenerator.GetString(Signs, 5)}"),
+                .Select(_ => $"{RandomNumberGenerator.GetString(Signs, HalfOfCode)}-{RandomNumberGenerator.GetString(Signs, HalfOfCode)}"),
         ];
         store.Confirm(coachId, step, codes.Select(Hash));
         return codes;
@@ -72,11 +72,7 @@ public sealed class SecondFactors(SecondFactorStore store, IDataProtectionProvid
     {
         ArgumentNullException.ThrowIfNull(code);
         return store.Find(coachId) is { Confirmed: true } factor
-            && (
-                StepOf(factor, code) is { } step
-                    ? store.UseStep(coachId, step)
-                    : store.UseRecoveryCode(coachId, Hash(code.Trim().ToLowerInvariant()))
-            );
+            && (StepOf(factor, code) is { } step ? store.UseStep(coachId, step) : store.UseRecoveryCode(coachId, Hash(AsTold(code))));
     }
 
     /// <summary>The step of a code: the present one, or its neighbour where clocks differ by half a minute.</summary>
@@ -88,9 +84,28 @@ public sealed class SecondFactors(SecondFactorStore store, IDataProtectionProvid
             return null;
         }
 
-        var totp = new Totp(Base32Encoding.ToBytes(_lock.Unprotect(factor.Secret)));
+        byte[] secret;
+        try
+        {
+            secret = Base32Encoding.ToBytes(_lock.Unprotect(factor.Secret));
+        }
+        catch (CryptographicException)
+        {
+            return null; // The keys of the installation are gone; a recovery code, which stands hashed, still opens.
+        }
+
+        var totp = new Totp(secret);
         return totp.VerifyTotp(clock.GetUtcNow().UtcDateTime, figures, out var step, new VerificationWindow(1, 1)) ? step : null;
     }
+
+    /// <summary>A recovery code as it was told, however it is typed: without its hyphen, with blanks, in capitals.</summary>
+    private static string AsTold(string code)
+    {
+        var signs = new string([.. code.ToLowerInvariant().Where(char.IsAsciiLetterOrDigit)]);
+        return signs.Length == 2 * HalfOfCode ? $"{signs[..HalfOfCode]}-{signs[HalfOfCode..]}" : signs;
+    }
+
+    private const int HalfOfCode = 5;
 
     /// <summary>A hash is enough: a recovery code has 49 random bits, and guesses are slowed.</summary>
     private static string Hash(string code) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(code)));

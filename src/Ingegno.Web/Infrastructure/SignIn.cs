@@ -89,13 +89,30 @@ public static class SignIn
         services.AddRateLimiter(limiter =>
         {
             limiter.OnRejected = async (context, _) =>
+            {
+                var guesses = context.HttpContext.GetEndpoint()?.Metadata.GetMetadata<EnableRateLimitingAttribute>()?.PolicyName;
+                if (guesses == SessionEndpoints.RateLimit)
+                {
+                    await Refuse(
+                        context.HttpContext,
+                        StatusCodes.Status429TooManyRequests,
+                        "too-many-tries",
+                        "Too many tries",
+                        "Wait a minute, then try again."
+                    );
+                    return;
+                }
+
+                context.HttpContext.Response.Headers.RetryAfter = "5";
                 await Refuse(
                     context.HttpContext,
-                    StatusCodes.Status429TooManyRequests,
-                    "too-many-tries",
-                    "Too many tries",
-                    "Wait a minute, then try again."
+                    StatusCodes.Status503ServiceUnavailable,
+                    "busy",
+                    "Too much at once",
+                    "More was asked for than the server does at the same time. Nothing was changed; try again in a moment."
                 );
+            };
+            limiter.AddPolicy(FairShare.Policy, FairShare.Of);
             // Hashing a password costs on purpose: a crowd of guesses queues and leaves the rest of the machine alone.
             limiter.AddConcurrencyLimiter(
                 SessionEndpoints.RateLimit,

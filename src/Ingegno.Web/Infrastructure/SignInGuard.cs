@@ -1,4 +1,6 @@
 using System.Collections.Concurrent;
+using System.Security.Cryptography;
+using System.Text;
 
 namespace Ingegno.Web.Infrastructure;
 
@@ -78,6 +80,14 @@ public sealed class SignInGuard(TimeProvider clock)
     /// <summary>Memory stays bounded whoever tries how many accounts.</summary>
     private void Tidy()
     {
+        if (_known.Count > MostKept)
+        {
+            foreach (var old in _known.OrderBy(k => k.Value).Take(MostKept / 4).Select(k => k.Key).ToList())
+            {
+                _known.TryRemove(old, out _);
+            }
+        }
+
         if (_tries.Count <= MostKept)
         {
             return;
@@ -89,5 +99,7 @@ public sealed class SignInGuard(TimeProvider clock)
         }
     }
 
-    private static string Plain(string account) => account.Trim().ToUpperInvariant();
+    /// <summary>A hash of the account: however long a name somebody makes up, remembering it costs the same.</summary>
+    private static string Plain(string account) =>
+        Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(account.Trim().ToUpperInvariant())));
 }

@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Trainee.Clients;
 
@@ -29,15 +28,17 @@ public sealed partial class WarmUp(KitShorthand kit, ILogger<WarmUp> log) : Back
         {
             _ = first();
         }
-        catch (RegexMatchTimeoutException late)
+#pragma warning disable CA1031 // Nothing that is only made early may take the server along.
+        catch (Exception late)
+#pragma warning restore CA1031
         {
-            NotWarmed(log, late.MatchTimeout.TotalMilliseconds);
+            NotWarmed(log, late.Message);
         }
     }
 
     [LoggerMessage(
         Level = LogLevel.Information,
-        Message = "A pattern took more than {Milliseconds} ms to begin with; the first request may be slow."
+        Message = "The first request may be slow, for what it needs could not be made before: {Why}"
     )]
-    private static partial void NotWarmed(ILogger log, double milliseconds);
+    private static partial void NotWarmed(ILogger log, string why);
 }

@@ -27,6 +27,7 @@ public static class AfterCalibration
         return request with
         {
             Edits = [.. request.Edits.Where(e => !open.Contains((e.Line, e.ExerciseId)))],
+            Stands = request.Stands?.Without(line => open.Any(o => o.Key == line)),
             Choices = PlanDecisions.Kept(plan.Standing),
         };
     }
@@ -73,6 +74,7 @@ public static class AfterCalibration
             Dose = set.Dose with { DecidedAfter = said.Dose.DecidedAfter, BlockWeek = said.Dose.BlockWeek },
             ExternalKg = set.ExternalKg,
             Load = set.ExternalKg > 0 ? $"{Words.Number(set.ExternalKg)} kg" : string.Empty,
+            AsBuilt = set,
             FlagsCoach = false,
             ToExerciseId = null,
         };

@@ -34,11 +34,17 @@ public sealed record LineDay(DateOnly Day, ImmutableArray<LoggedSet> Sets, doubl
 }
 
 /// <summary>What is known of an exercise of a plan when its next session is decided.</summary>
-/// <param name="Days">Its logged days, newest first.</param>
+/// <param name="Days">Its logged days that still decide, newest first.</param>
 /// <param name="Today">The day of the decision.</param>
 /// <param name="LastTrained">Last day on which anything of the plan was trained; null when nothing was.</param>
 public sealed record LineHistory(ImmutableArray<LineDay> Days, DateOnly Today, DateOnly? LastTrained)
 {
+    /// <summary>
+    /// All its days, newest first, those among them that decide nothing more: pain has a longer memory than loads. As <see cref="Days"/>
+    /// where nothing else is said.
+    /// </summary>
+    public ImmutableArray<LineDay> WithPain { get; init; } = Days;
+
     /// <summary>Sessions in a row without gain that make a stall (docs/trade/progression).</summary>
     public const int SessionsOfStall = 3;
 
@@ -60,14 +66,14 @@ public sealed record LineHistory(ImmutableArray<LineDay> Days, DateOnly Today, D
     public bool ShortAgain => Days.Length > 1 && Days.Take(2).All(d => d.Sets.Any(s => s.Reps < s.Stamp?.PlannedReps));
 
     /// <summary>Two sessions running hurt in the same joint by more than what is tolerable.</summary>
-    public Joint? HurtTwice => Days.Length > 1 && Hurt(Days[0]) is { } joint && Hurt(Days[1]) == joint ? joint : null;
+    public Joint? HurtTwice => WithPain.Length > 1 && Hurt(WithPain[0]) is { } joint && Hurt(WithPain[1]) == joint ? joint : null;
 
     /// <summary>Pain above what is tolerable and clearly more than the session before.</summary>
     public bool PainRises =>
-        Days.Length > 1
-        && Days[0].Worst?.Pain > DoubleProgression.TolerablePain
-        && Days[0].Worst!.Pain - (Days[1].Worst?.Pain ?? 0) >= 2
-        && Days[1].Worst?.Pain > 0;
+        WithPain.Length > 1
+        && WithPain[0].Worst?.Pain > DoubleProgression.TolerablePain
+        && WithPain[0].Worst!.Pain - (WithPain[1].Worst?.Pain ?? 0) >= 2
+        && WithPain[1].Worst?.Pain > 0;
 
     private static Joint? Hurt(LineDay day) =>
         day.Worst is { } worst && (worst.Pain > DoubleProgression.TolerablePain || worst.Sharp) ? worst.PainJoint : null;

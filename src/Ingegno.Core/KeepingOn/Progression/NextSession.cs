@@ -84,7 +84,9 @@ public sealed class NextSession(Trade trade)
     {
         var past = log.Where(s => s.Day <= today).OrderByDescending(s => s.Day).ToList();
         var decided = contexts
-            .Select(c => (c.Line, c.Context, History: History(c.Line, c.Context.Home.ExerciseId, past, today)))
+            .Select(c =>
+                (c.Line, c.Context, History: History(c.Line, c.Context.Home.ExerciseId, past, today, c.Context.Home.Dose.CountsAfter))
+            )
             .Select(c => (c.Context, c.History, Proposal: Next(c.Line, c.Context, c.History, room)))
             .ToList();
         var tired = Fatigue.Of(
@@ -112,11 +114,30 @@ public sealed class NextSession(Trade trade)
     {
         var said = tired is not null && MayDeload(decided) ? DoubleProgression.Deload(decided.Line, context, history, tired) : decided;
         said = guide?.Guide(said, context, history) ?? said;
-        return said.Decision == Decision.Wait ? said : said with { Dose = said.Dose with { DecidedAfter = history.Days[0].Day } };
+        return said.Decision == Decision.Wait ? said : Dated(said, history.Days[0].Day);
     }
 
+    /// <summary>The proposal, and what stands behind it where no other exercise is found, as an answer to the log of a day.</summary>
+    private static Proposal Dated(Proposal said, DateOnly day) =>
+        said with
+        {
+            Dose = said.Dose with { DecidedAfter = day },
+            Otherwise = said.Otherwise is { } other ? Dated(other, day) : null,
+        };
+
     /// <summary>What is known of an exercise of a plan.</summary>
-    public LineHistory History(LineKey line, string exerciseId, IReadOnlyCollection<LoggedSession> log, DateOnly today)
+    /// <param name="line">Key of its line.</param>
+    /// <param name="exerciseId">The exercise.</param>
+    /// <param name="log">Sessions of the plan.</param>
+    /// <param name="today">The day for which it is asked.</param>
+    /// <param name="countsAfter">Day up to which sessions decide nothing more; null when all count.</param>
+    public LineHistory History(
+        LineKey line,
+        string exerciseId,
+        IReadOnlyCollection<LoggedSession> log,
+        DateOnly today,
+        DateOnly? countsAfter = null
+    )
     {
         ArgumentNullException.ThrowIfNull(log);
         var exercise = trade.Catalogue.Find(exerciseId);
@@ -127,8 +148,12 @@ public sealed class NextSession(Trade trade)
             )
             .GroupBy(d => d.Day)
             .Select(g => g.MaxBy(d => d.Sets.Length)!) // logged twice: the fuller entry decides, both stay visible
-            .OrderByDescending(d => d.Day);
-        return new LineHistory([.. days], today, log.Count == 0 ? null : log.Max(s => s.Day));
+            .OrderByDescending(d => d.Day)
+            .ToImmutableArray();
+        return new LineHistory([.. days.Where(d => !(d.Day <= countsAfter))], today, log.Count == 0 ? null : log.Max(s => s.Day))
+        {
+            WithPain = days,
+        };
     }
 
     /// <summary>A lighter week lies among the last sessions, or is planned: it must show first.</summary>

@@ -53,6 +53,10 @@ public sealed record Proposal(
     [JsonIgnore]
     public bool Eases { get; init; }
 
+    /// <summary>The exercise as the engine built it, where its set-up comes along; null where it stays in the one that it has.</summary>
+    [JsonIgnore]
+    public HomeExercise? AsBuilt { get; init; }
+
     /// <summary>What is proposed where no other exercise is found.</summary>
     [JsonIgnore]
     public Proposal? Otherwise { get; init; }
@@ -63,12 +67,16 @@ public sealed record Proposal(
         || Decision
             is not (Decision.Wait or Decision.Repeat or Decision.Swap or Decision.Change or Decision.CheckForm or Decision.NewPhase);
 
-    /// <summary>What accepting it does: its figures, or none where the engine prescribes anew after a step or a calibration.</summary>
+    /// <summary>
+    /// What accepting it does: exactly what it shows. Sessions up to the log that decided do so once: where another exercise, rung or load
+    /// begins, only what is done from then on counts.
+    /// </summary>
     public AcceptedProposal Accepted =>
         Replacement is { } other
-            ? new AcceptedProposal(Line, ExerciseId, Decision == Decision.TryAgain ? other.Figures(Line, Dose.DecidedAfter) : null)
+            ? new AcceptedProposal(Line, ExerciseId, other.Figures(Line, Dose.DecidedAfter)[0])
             {
                 ToCandidateId = other.CandidateId,
+                Others = other.Figures(Line, Dose.DecidedAfter)[1..],
                 Rests =
                     Decision == Decision.Swap && Joint is { } joint
                         ? new RestingExercise(Line, other.InPlaceOf, joint, Dose.DecidedAfter ?? default)
@@ -77,22 +85,26 @@ public sealed record Proposal(
             : new AcceptedProposal(Line, ExerciseId, Figures, ToExerciseId);
 
     /// <summary>Figures of the exercise that stays, or of the one that is stepped to.</summary>
-    private HomeEdit? Figures =>
-        ToExerciseId is { } to ? FiguresThere(to)
-        : Decision == Decision.Calibrated ? null
-        : HomeEdit.Of(Line, ExerciseId, Dose, ExternalKg) with { FindAnew = FindsAnew };
-
-    /// <summary>The load that makes it a step, or a last set that finds the dose anew; null where the engine knows better.</summary>
-    private HomeEdit? FiguresThere(string to) =>
-        ToKg is null && !FindsAnew
-            ? null
-            : new HomeEdit
+    private HomeEdit Figures =>
+        ToExerciseId is { } to
+            ? new HomeEdit
             {
                 Line = Line,
                 ExerciseId = to,
                 ExternalKg = ToKg,
+                DecidedAfter = Dose.DecidedAfter,
+                CountsAfter = Dose.DecidedAfter,
+                FindAnew = FindsAnew,
+            }
+            : HomeEdit.Of(Line, ExerciseId, Dose, ExternalKg) with
+            {
+                SetupId = AsBuilt?.SetupId,
+                Spots = AsBuilt?.Spots,
+                CountsAfter = BeginsAnew ? Dose.DecidedAfter : Dose.CountsAfter,
                 FindAnew = FindsAnew,
             };
+
+    private bool BeginsAnew => Decision is Decision.Calibrated or Decision.StepBack or Decision.EaseIn;
 
     private bool FindsAnew => Decision == Decision.EaseIn && Dose.Calibrates;
 }
@@ -103,13 +115,7 @@ public sealed record Proposal(
 /// <param name="InPlaceOf">Key of the candidate whose place it takes.</param>
 public sealed record Replacement(string CandidateId, ImmutableArray<HomeExercise> Exercises, string InPlaceOf)
 {
-    /// <summary>More in reserve for the first time back; the load is the engine's. It waits to be trained: the log that hurt has been answered.</summary>
-    internal HomeEdit Figures(LineKey line, DateOnly? decidedAfter) =>
-        new()
-        {
-            Line = line,
-            ExerciseId = Exercises[0].ExerciseId,
-            Rir = Exercises[0].Dose.Rir,
-            DecidedAfter = decidedAfter,
-        };
+    /// <summary>Its exercises as they are shown. They wait to be trained: the log that asked for them has been answered.</summary>
+    internal ImmutableArray<HomeEdit> Figures(LineKey line, DateOnly? decidedAfter) =>
+        [.. Exercises.Select(e => HomeEdit.Of(line, e) with { DecidedAfter = decidedAfter, CountsAfter = decidedAfter })];
 }

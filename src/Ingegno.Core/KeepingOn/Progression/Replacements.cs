@@ -49,10 +49,22 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
                     Decision.Swap => StaysOut(Sparing(p, request, plan) is { } other ? Said(p, other) : p, log),
                     Decision.Change => Another(p, request, plan) is { } other ? Said(p, other) : p.Otherwise ?? p,
                     Decision.Ease or Decision.Wait or Decision.EaseIn => p,
-                    _ => Again(p, request, plan, log) ?? Held(p, request, log),
+                    _ => Again(p, request, plan, log) ?? Stepped(Held(p, request, log), request, plan),
                 }
             ),
         ];
+    }
+
+    /// <summary>A step to another exercise with the dose that the plan will hold: what is announced is what comes.</summary>
+    private Proposal Stepped(Proposal said, RebuildRequest request, HomePlan plan)
+    {
+        if (said.ToExerciseId is null)
+        {
+            return said;
+        }
+
+        var stepped = PlanDecisions.Take(request, plan.Standing, new AcceptProposals([said.Accepted]));
+        return Of(said.Line, engine.Rebuild(stepped).Plan, plan)?.Replacement is { } there ? said with { Replacement = there } : said;
     }
 
     /// <summary>While an exercise rests nothing steps up to it, nor to what loads its joint as much.</summary>
@@ -183,6 +195,7 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             Client = client with { Refuses = [.. client.Refuses, said.ExerciseId] },
             Choices = [.. PlanDecisions.Kept(plan.Standing).Select(c => c.Line == said.Line ? c with { CandidateId = null } : c)],
             Edits = [.. request.Edits.Where(e => e.Line != said.Line)],
+            Stands = request.Stands?.Without(line => line == said.Line),
         };
         return Of(said.Line, engine.Rebuild(asked).Plan, plan, leastMatch);
     }
@@ -233,6 +246,7 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
                     Rir = Spared,
                 },
             ],
+            Stands = request.Stands?.Without(line => line == said.Line),
         };
         return Of(said.Line, engine.Rebuild(asked).Plan, plan)?.Replacement is { } back && back.CandidateId == rests.CandidateId
             ? said with

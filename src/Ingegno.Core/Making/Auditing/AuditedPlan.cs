@@ -40,7 +40,11 @@ public sealed record AuditedExercise(
     LineRole? Role = null,
     GymLine? Gym = null,
     GymLine? StandsFor = null
-);
+)
+{
+    /// <summary>The coach typed the reps in reserve.</summary>
+    public bool RirTyped { get; init; }
+}
 
 /// <summary>A plan under check.</summary>
 public sealed record AuditedPlan
@@ -124,7 +128,10 @@ public sealed record AuditedPlan
                     home,
                     line.Role,
                     StandsFor: line.Gym
-                ),
+                )
+                {
+                    RirTyped = request.Edits.Any(e => e is { Rir: not null, IsTyped: true } && e.IsOf(line.Gym.Key, home.ExerciseId)),
+                },
             ],
         };
     }

@@ -20,6 +20,9 @@ internal static class DoseChecks
     /// <summary>Share of the one-rep maximum below which a set does less.</summary>
     private const double LightShare = 0.3;
 
+    /// <summary>Reps beyond a typed reserve that even the low end of what is expected must leave before it is doubted (own decision).</summary>
+    private const int TrustedReserve = 2;
+
     public static IEnumerable<Finding> Find(AuditedPlan plan) => plan.Exercises.SelectMany(e => Of(plan, e)).Concat(GoingOn(plan));
 
     private static IEnumerable<Finding> Of(AuditedPlan plan, AuditedExercise at)
@@ -98,7 +101,23 @@ internal static class DoseChecks
         // Reps fall from set to set: the first keeps a reserve so that the last has its reps.
         var last = plan.Fatigue?.BySet(toFailure, at.Sets, at.RestSeconds ?? UsualRest, at.Rir ?? 2)[^1] ?? toFailure;
         var reserve = (int)Math.Floor(last) - at.Target.Max;
-        if (reserve > DosePrescriber.FarFromFailure && at.Target.Max < DosePrescriber.MostUsefulReps)
+        if (
+            at is { RirTyped: true, Home.Expected: { } expected }
+            && at.Rir is { } typed
+            && Math.Floor(expected.Low) - at.Target.Max is var left
+            && left > typed + TrustedReserve
+        )
+        {
+            yield return new Finding(
+                $"reserve/{at.Line}",
+                "reserve",
+                Severity.Warning,
+                Reason.Of("finding.reserve", ("exercise", name), ("rir", typed), ("left", left)),
+                Reason.Of("evidence.could-be-done", ("reps", at.Target.InWords), ("able", Math.Floor(toFailure))),
+                at.Line
+            );
+        }
+        else if (reserve > DosePrescriber.FarFromFailure && at.Target.Max < DosePrescriber.MostUsefulReps)
         {
             var more = Math.Min(DosePrescriber.MostUsefulReps, (int)Math.Floor(last) - (at.Rir ?? 2));
             yield return new Finding(

@@ -25,6 +25,7 @@ public static class PlanCheck
     [
         "light",
         "far-from-failure",
+        "reserve",
         "untested",
         "muscle-lost",
         "knee-above-hip",

@@ -103,75 +103,27 @@ public sealed class CandidateWriter(ClientAtPlace at)
         }
     }
 
-    /// <summary>What bands, objects and things that nobody tested yet add.</summary>
-    private static IEnumerable<Reason> LoadCautions(LoadedSetup loaded)
-    {
-        if (loaded.External.Warning is { } warning)
-        {
-            yield return warning;
-        }
-
-        foreach (var check in loaded.Checks.Where(c => c.Verdict == Verdict.Care))
-        {
-            yield return Reason.Of("caution.object", ("thing", check.Thing), ("sum", check.Sum), ("advice", check.Advice));
-        }
-
-        var untested = loaded
-            .Bindings.Select(b => b.Thing)
-            .Where(t => t.Kind.FirstUse.Except(t.Item.Tested).Any())
-            .Select(t => t.InWords)
-            .Distinct()
-            .ToList();
-        if (untested.Count > 0 && loaded.Setup.Checks.Any(c => c.Kind != CheckKind.HeightFits))
-        {
-            yield return Reason.Of("caution.untested", ("things", FactList.Of(untested)));
-        }
-    }
-
     private HomeExercise Home(LineToMatch line, Scored scored)
     {
         var (exercise, loaded) = (scored.Exercise, scored.Loaded);
-        var load = loaded.External.InWords;
-        var setup = SetupText.Fill(loaded.Setup.Text, loaded.Bindings, load);
-        return new HomeExercise
+        var home = new HomeExercise
         {
             ExerciseId = exercise.Id,
             Name = exercise.Name,
             SetupId = loaded.Setup.Id,
-            Spots = Binding.Spots(loaded.Bindings),
-            DrawnWith = FigureSetting.Of(loaded.Bindings, loaded.External, at.Kit),
-            Setup = setup,
-            ExternalKg = Math.Round(loaded.External.MassKg, 2),
-            SystemLoadKg = loaded.System is { } system ? Math.Round(system.Kg, 1) : null,
-            Resistance = loaded.System is { Range: var range }
-                ? new ResistanceRange(Math.Round(range.Start, 1), Math.Round(range.Middle, 1), Math.Round(range.End, 1))
-                : null,
-            LoadEstimated = loaded.System is { Estimated: true },
-            LoadBasis = loaded.System?.Basis,
-            Checks = loaded.Checks,
-            Bag = loaded.External.Bag,
-            Bands = loaded.External.Rigged,
+            Setup = string.Empty,
+            ExternalKg = 0,
             Expected = loaded.Reps,
             Wanted = loaded.Reps is null ? null : new Bounds((int)Math.Floor(line.Effort.Low), (int)Math.Ceiling(line.Effort.High)),
             Aim = loaded.Reps is null ? null : line.Aim(at.Trade.Match),
             RestsOn = loaded.RestsOn,
             Dose = Dose(line, exercise, loaded),
-            Steps = [.. loaded.Setup.Steps.Select(s => SetupText.Fill(s, loaded.Bindings, load))],
             How = exercise.How,
             Cues = exercise.Cues,
-            Cautions =
-            [
-                .. exercise.Cautions.Concat(loaded.Setup.Cautions).Select(Reason.Text),
-                .. CandidateFilter.Cautions(exercise, at.Client),
-                .. LoadCautions(loaded),
-            ],
             EasierName = exercise.Easier is { } easier ? at.Trade.Catalogue.Find(easier)?.Name : null,
             HarderName = exercise.Harder is { } harder ? at.Trade.Catalogue.Find(harder)?.Name : null,
-            UsesItems =
-            [
-                .. loaded.Bindings.Select(b => b.Thing.Id).Concat(loaded.External.ItemIds).Distinct().Order(StringComparer.Ordinal),
-            ],
         };
+        return Rigging.On(home, exercise, loaded.Way, loaded.System, at);
     }
 
     private Dose Dose(LineToMatch line, Exercise exercise, LoadedSetup loaded)

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading;
 using Ingegno.Core.AtHome.Loading.Objects;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
@@ -34,4 +35,10 @@ public sealed record LoadedSetup(
 
     /// <summary>What was checked of the objects.</summary>
     public ImmutableArray<ObjectVerdict> Checks { get; init; } = [];
+
+    /// <summary>The same as a way to do it.</summary>
+    public Way Way => new(Setup, Bindings, External, System ?? NotMeasured, Checks);
+
+    /// <summary>Stands where load is not the measure; nobody reads it.</summary>
+    private static readonly SystemLoad NotMeasured = new(ResistanceRange.Even(0), false, Reason.None);
 }

@@ -13,11 +13,12 @@ namespace Ingegno.Core.Making.Rebuilding;
 /// <item>The gym line under its approach (<see cref="ApproachIntent"/>): before anything is matched, for what is wanted decides what is found.</item>
 /// <item>What the load makes of it (<see cref="DosePrescriber"/>) and</item>
 /// <item>how its sets run (<see cref="SetSchemeChoice"/>): both for every candidate, which shows its dose before it is taken.</item>
+/// <item>What stands though nobody decided on it, to the gram (<see cref="StandingWeek"/>).</item>
 /// <item>Figures of the coach, of a proposal that was accepted or of a block (<see cref="HomeEdits"/>).</item>
 /// <item>Calibration, where it is on (<see cref="Calibration"/>): a last set without a figure.</item>
 /// <item>The day (<see cref="SessionPlanner"/>): tired beforehand, done in turn, cut to the minutes; what a coach set is not cut.</item>
 /// </list>
-/// This file runs the last three, once the week's exercises are chosen.
+/// This file runs the last four, once the week's exercises are chosen.
 /// </summary>
 internal sealed class DosePipeline(RebuildRequest request, ClientAtPlace at)
 {
@@ -26,10 +27,22 @@ internal sealed class DosePipeline(RebuildRequest request, ClientAtPlace at)
     /// <param name="days">Days of the week.</param>
     public ImmutableArray<LaidOutSession> Run(IEnumerable<HomeLine> chosen, ImmutableArray<GymDay> days)
     {
-        var figures = new HomeEdits(request.Edits, at);
+        var figures = new HomeEdits(request.Edits, at, request.Stands);
         var lines = chosen.Select(figures.Apply).Select(Calibrated).ToLookup(l => l.Gym.Day);
         var planner = new SessionPlanner(at.Trade, request.Client);
-        return [.. days.Select(d => Shown(planner.Plan([.. lines[d.Index]], request.ApproachOn(d.Name, at.Trade), request.FitToMinutes)))];
+        return
+        [
+            .. days.Select(d =>
+                Shown(
+                    planner.Plan(
+                        [.. lines[d.Index]],
+                        request.ApproachOn(d.Name, at.Trade),
+                        request.FitToMinutes,
+                        request.Stands?.InTurn ?? []
+                    )
+                )
+            ),
+        ];
     }
 
     private HomeLine Calibrated(HomeLine line) =>
@@ -40,10 +53,14 @@ internal sealed class DosePipeline(RebuildRequest request, ClientAtPlace at)
                 var exercise = at.Trade.Catalogue.Get(home.ExerciseId);
                 return request.Edits.Any(e => e.FindAnew && e.IsOf(line.Gym.Key, home.ExerciseId))
                         ? Calibration.Again(home, exercise, request.Client, at.Kit).Home
-                    : request.Calibrate ? Calibration.Open(home, exercise, request.Client, at.Kit).Home
+                    : request.Calibrate && !HasSaidOpen(line.Gym.Key, home) ? Calibration.Open(home, exercise, request.Client, at.Kit).Home
                     : home;
             }
         );
+
+    /// <summary>Whether its last set is open stands already, for it was trained or decided so.</summary>
+    private bool HasSaidOpen(LineKey line, HomeExercise home) =>
+        request.Edits.Concat(request.Stands?.Figures ?? []).Any(f => f.LastSetOpen is not null && f.IsOf(line, home.ExerciseId));
 
     /// <summary>What is shown of a final dose: its effect, the techniques that could be added.</summary>
     private LaidOutSession Shown(LaidOutSession session) =>

@@ -12,10 +12,15 @@ using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Making.Rebuilding;
 
-/// <summary>Applies the coach's figures to the lines they belong to; what is expected follows the figures.</summary>
-public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
+/// <summary>
+/// Applies what stands, and the coach's figures over it, to the lines they belong to; what is expected follows the figures.
+/// </summary>
+/// <param name="edits">Figures that a coach set or accepted.</param>
+/// <param name="at">The client at the place.</param>
+/// <param name="stands">What stands though nobody decided on it; null for nothing.</param>
+public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at, StandingWeek? stands = null)
 {
-    /// <summary>The line with every edit of its exercises applied.</summary>
+    /// <summary>The line with what stands of its exercises, and every edit of them over it.</summary>
     public HomeLine Apply(HomeLine line)
     {
         ArgumentNullException.ThrowIfNull(line);
@@ -24,13 +29,47 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
             return line;
         }
 
-        var exercises = chosen
-            .Exercises.Select(e =>
-                edits.LastOrDefault(x => x.Line == line.Gym.Key && x.ExerciseId == e.ExerciseId) is { } edit ? Apply(e, edit, line.Gym) : e
-            )
-            .ToImmutableArray();
+        var exercises = chosen.Exercises.Select(e => Edited(Standing(e, line.Gym), line.Gym)).ToImmutableArray();
         return line with { Chosen = chosen with { Exercises = exercises } };
     }
+
+    private HomeExercise Edited(HomeExercise home, GymLine gym) =>
+        edits.LastOrDefault(e => e.IsOf(gym.Key, home.ExerciseId)) is { } edit ? Apply(home, Fitting(home, edit), gym) : home;
+
+    /// <summary>Reps that were typed for one exercise are no seconds of another.</summary>
+    private HomeEdit Fitting(HomeExercise home, HomeEdit edit) =>
+        edit.CarriedFrom is { } from
+        && at.Trade.Catalogue.Find(from) is { } before
+        && before.Measure != at.Trade.Catalogue.Get(home.ExerciseId).Measure
+            ? edit with
+            {
+                Target = null,
+            }
+            : edit;
+
+    private HomeExercise Standing(HomeExercise home, GymLine gym)
+    {
+        if (stands?.Figures.LastOrDefault(f => f.IsOf(gym.Key, home.ExerciseId)) is not { } stood || !CanBeDone(home, stood))
+        {
+            return home;
+        }
+
+        var held = Figures(home, stood, gym);
+        return held with
+        {
+            Stands = !stands.MayGiveWay,
+            Dose = held.Dose with
+            {
+                Reason = HomeEdit.Of(gym.Key, home).AsksTheSameAs(HomeEdit.Of(gym.Key, held)) ? home.Dose.Reason : Reason.Of("dose.stands"),
+            },
+        };
+    }
+
+    /// <summary>The set-up and the load are still here; what hung on things that are gone is the engine's again.</summary>
+    private bool CanBeDone(HomeExercise home, HomeEdit stood) =>
+        stood.SetupId is not { } setup
+        || at.Ways.Of(home with { SetupId = setup, Spots = stood.Spots ?? string.Empty })
+            ?.Safe.Any(w => stood.ExternalKg is not { } kg || SameLoad.Of(w.Load.MassKg, kg)) == true;
 
     /// <summary>The exercise of a gym line with the figures of an edit; what is expected follows them.</summary>
     public HomeExercise Apply(HomeExercise home, HomeEdit edit, GymLine gym)
@@ -38,13 +77,19 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(edit);
         ArgumentNullException.ThrowIfNull(gym);
-        var changed = home;
+        var changed = Figures(home, edit, gym);
+        return changed with { Dose = changed.Dose with { Reason = Reason.Of("dose.by-coach") }, EditedByCoach = true, Stands = false };
+    }
+
+    private HomeExercise Figures(HomeExercise home, HomeEdit edit, GymLine gym)
+    {
+        var changed = edit.SetupId is { } setup && (setup != home.SetupId || edit.Spots != home.Spots) ? SetUp(home, setup, edit) : home;
         if (edit.ExternalKg is { } kg)
         {
             changed = Load(changed, kg);
         }
 
-        if (edit.Techniques is { } techniques)
+        if (edit.Techniques is { } techniques && !techniques.SequenceEqual(changed.Dose.Techniques))
         {
             changed = With(changed, techniques, gym);
         }
@@ -60,15 +105,24 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
             Sets = edit.Sets ?? changed.Dose.Sets,
             Target = edit.Target ?? changed.Dose.Target,
             Zone = edit.Zone ?? (edit.Target is null ? changed.Dose.Zone : null), // other reps typed are a zone of their own
-            SetsBefore = edit.SetsBefore,
-            DecidedAfter = edit.DecidedAfter,
-            BlockWeek = edit.BlockWeek,
+            SetsBefore = edit.SetsBefore ?? changed.Dose.SetsBefore,
+            DecidedAfter = edit.DecidedAfter ?? changed.Dose.DecidedAfter,
+            CountsAfter = edit.CountsAfter ?? changed.Dose.CountsAfter,
+            BlockWeek = edit.BlockWeek ?? changed.Dose.BlockWeek,
+            LastSetOpen = edit.LastSetOpen ?? changed.Dose.LastSetOpen,
+            Calibrates = edit.Calibrates ?? changed.Dose.Calibrates,
             RestSeconds = edit.RestSeconds ?? changed.Dose.RestSeconds,
             Rir = edit.Rir ?? changed.Dose.Rir,
-            Reason = Reason.Of("dose.by-coach"),
         };
-        return changed with { Dose = SetSchemeChoice.SaidAnew(dose), EditedByCoach = true };
+        return changed with { Dose = SetSchemeChoice.SaidAnew(dose) };
     }
+
+    /// <summary>The exercise in another set-up, or on other things; as it is where that cannot be done here any more.</summary>
+    private HomeExercise SetUp(HomeExercise home, string setup, HomeEdit edit) =>
+        at.Ways.Of(home with { SetupId = setup, Spots = edit.Spots ?? string.Empty }) is { } here
+        && here.Safe.MinBy(w => Math.Abs(w.Load.MassKg - (edit.ExternalKg ?? home.ExternalKg))) is { } way
+            ? Moved(home, way)
+            : home;
 
     /// <summary>The exercise with these techniques in place of those it has; straight sets when none is named.</summary>
     private HomeExercise With(HomeExercise home, ImmutableArray<string> ids, GymLine gym)
@@ -108,19 +162,17 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at)
             return home; // the load that it has: nothing is reckoned anew from rounded figures
         }
 
-        return home.WithReps(Reps(home, way.System.Kg)) with
-        {
-            ExternalKg = Math.Round(way.Load.MassKg, 2),
-            SystemLoadKg = home.SystemLoadKg is null ? null : Math.Round(way.System.Kg, 1),
-            Resistance = home.SystemLoadKg is null ? null : way.System.Range,
-            Setup = SetupText.Fill(way.Setup.Text, way.Bindings, way.Load.InWords),
-            DrawnWith = FigureSetting.Of(way.Bindings, way.Load, at.Kit),
-            Bag = way.Load.Bag,
-            Bands = way.Load.Rigged,
-            Checks = way.Checks,
-            UsesItems = [.. way.Bindings.Select(b => b.Thing.Id).Concat(way.Load.ItemIds).Distinct().Order(StringComparer.Ordinal)],
-        };
+        return Moved(home, way);
     }
+
+    private HomeExercise Moved(HomeExercise home, Way way) =>
+        Rigging.On(
+            home.WithReps(Reps(home, way.System.Kg)),
+            at.Trade.Catalogue.Get(home.ExerciseId),
+            way,
+            home.SystemLoadKg is null ? null : way.System,
+            at
+        );
 
     /// <summary>Expected reps at another system load, with the same techniques.</summary>
     private RepRange? Reps(HomeExercise home, double systemKg)

@@ -62,7 +62,16 @@ public sealed class RebuildEngine(Trade trade, CancellationToken stop = default)
         var taken = choice.Choose(options, request.Client.MinutesPerSession);
         var because = choice.Because(options, taken, request.Client.MinutesPerSession);
         var chosen = drafts.Select(
-            (d, i) => d.Home with { Chosen = taken[i] < 0 ? null : ForTheWeek(d.Options[taken[i]], because[i], d.Home.Locked) }
+            (d, i) =>
+                !d.Home.Locked && request.Stands is { } stands && stands.LeftOut.Contains(d.Home.Gym.Key)
+                    ? d.Home with
+                    {
+                        LeftOut = true,
+                    }
+                    : d.Home with
+                    {
+                        Chosen = taken[i] < 0 ? null : ForTheWeek(d.Options[taken[i]], because[i], d.Home.Locked),
+                    }
         );
         var sessions = new DosePipeline(request, at).Run(chosen, parsed.Days);
         var lines = sessions.SelectMany(s => s.Lines).OrderBy(l => l.Gym.Line).ToImmutableArray();

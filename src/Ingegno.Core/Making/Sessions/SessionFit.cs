@@ -53,7 +53,7 @@ internal static class SessionFit
         return said.ToImmutable();
     }
 
-    private static bool MayGive(HomeLine line) => line.Role != LineRole.Main && line.Chosen!.Exercises.All(e => !e.EditedByCoach);
+    private static bool MayGive(HomeLine line) => line.Role != LineRole.Main && line.Chosen!.Exercises.All(e => e.MayGiveWay);
 
     private static void Pair(SessionDraft draft, Approach approach, int limit, ImmutableArray<Reason>.Builder said)
     {
@@ -194,7 +194,7 @@ internal static class SessionFit
         var (fewest, ofMain) = draft.Trade.Dose.FewestSets;
         int Sets(HomeLine line) => line.Chosen!.Exercises[^1].Dose.Sets;
         bool Small(HomeLine line) => line.Role > LineRole.Secondary && IsIsolation(draft, line);
-        var lines = draft.Lines.Where(l => l.Chosen is not null && l.Chosen.Exercises.All(e => !e.EditedByCoach)).ToList();
+        var lines = draft.Lines.Where(l => l.Chosen is not null && l.Chosen.Exercises.All(e => e.MayGiveWay)).ToList();
         return Of(l => l.Role != LineRole.Main && Sets(l) > fewest)
             ?? Of(l => l.Role == LineRole.Main && Sets(l) > ofMain)
             ?? Of(l => Small(l) && Sets(l) > 1)

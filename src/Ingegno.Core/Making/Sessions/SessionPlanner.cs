@@ -7,6 +7,7 @@ using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Making.Sessions;
 
@@ -17,10 +18,25 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
     /// <param name="lines">Lines of the day in the order of the gym text.</param>
     /// <param name="approach">Approach of the day.</param>
     /// <param name="fit">Whether it may be cut to the client's minutes.</param>
-    public LaidOutSession Plan(ImmutableArray<HomeLine> lines, Approach approach, bool fit)
+    /// <param name="inTurn">Lines that are done in turn as they stand; those of other days among them.</param>
+    public LaidOutSession Plan(
+        ImmutableArray<HomeLine> lines,
+        Approach approach,
+        bool fit,
+        ImmutableArray<ImmutableArray<LineKey>> inTurn = default
+    )
     {
         ArgumentNullException.ThrowIfNull(approach);
         var draft = new SessionDraft(lines, trade, client.MinutesPerSession);
+        foreach (var group in inTurn.IsDefault ? [] : inTurn)
+        {
+            var together = group.Select(key => draft.Free.FirstOrDefault(l => l.Gym.Key == key)).OfType<HomeLine>().ToList();
+            if (together.Count == group.Length)
+            {
+                draft.Join(together, Reason.Of("group.stands"));
+            }
+        }
+
         if (approach.Prefers.Contains(TechniqueName.PreExhaust))
         {
             PreExhaust(draft);
@@ -75,7 +91,7 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
             Chosen = line.Chosen is { } chosen
                 ? chosen with
                 {
-                    Exercises = [.. chosen.Exercises.Select(e => e with { EditedByCoach = false })],
+                    Exercises = [.. chosen.Exercises.Select(e => e with { EditedByCoach = false, Stands = false })],
                 }
                 : null,
         };
@@ -84,7 +100,7 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
     {
         if (approach.Pairing == PairingRule.Opposite)
         {
-            var free = draft.Free.Where(l => l.Role != LineRole.Activation).ToList();
+            var free = draft.Free.Where(l => l.Role != LineRole.Activation && l.Chosen!.Exercises.All(e => !e.Stands)).ToList();
             foreach (var (first, second, fit) in Pairing.Find(free, 2, trade.Catalogue))
             {
                 draft.Join([first, second], Reason.Of(fit == 3 ? "group.opposite" : "group.halves"));
@@ -107,6 +123,7 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
             var muscles = trade.Catalogue.Get(line.Chosen!.Exercises[0].ExerciseId).PrimeMovers().ToList();
             var first = draft.Free.FirstOrDefault(l =>
                 l.Gym.Key != line.Gym.Key
+                && l.Chosen!.Exercises.All(e => e.MayGiveWay)
                 && IsIsolation(l)
                 && trade.Catalogue.Get(l.Chosen!.Exercises[0].ExerciseId).PrimeMovers().Intersect(muscles).Any()
                 && !RigUse.Conflict(l.Chosen.Exercises[0], line.Chosen.Exercises[0])
@@ -130,7 +147,7 @@ public sealed class SessionPlanner(Trade trade, ClientProfile client)
         line
             is {
                 Role: LineRole.Main or LineRole.Secondary,
-                Chosen.Exercises: [{ EditedByCoach: false, Dose.Scheme: null, Expected: not null, Wanted: not null } home]
+                Chosen.Exercises: [{ MayGiveWay: true, Dose.Scheme: null, Expected: not null, Wanted: not null } home]
             }
         && home.Expected.Mid > home.Wanted.Max * trade.Dose.TooEasy
         && technique.Fits(trade.Catalogue.Get(home.ExerciseId), client);

@@ -23,6 +23,12 @@ public sealed record Dose
     /// decided.</summary>
     public DateOnly? DecidedAfter { get; init; }
 
+    /// <summary>
+    /// Logged day on which the exercise, its rung or its load was changed: sessions up to it belong to what it was and decide nothing
+    /// more; null when all of them count.
+    /// </summary>
+    public DateOnly? CountsAfter { get; init; }
+
     /// <summary>First day of the week of a block for which the dose was decided; null outside a block.</summary>
     public DateOnly? BlockWeek { get; init; }
 

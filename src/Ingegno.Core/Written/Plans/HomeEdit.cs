@@ -1,5 +1,7 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Written.Plans;
@@ -26,6 +28,21 @@ public sealed record HomeEdit
     /// <summary>Logged day on which the figures were decided; null when a log did not decide them.</summary>
     public DateOnly? DecidedAfter { get; init; }
 
+    /// <summary>Logged day up to which sessions decide nothing more, see <see cref="Dose.CountsAfter"/>; null when all count.</summary>
+    public DateOnly? CountsAfter { get; init; }
+
+    /// <summary>Set-up of the exercise; null to leave it to the engine. With <see cref="Spots"/> it says where and on what it is done.</summary>
+    public string? SetupId { get; init; }
+
+    /// <summary>Things, and their parts, that play the roles of the set-up (<see cref="HomeExercise.Spots"/>); null to leave them.</summary>
+    public string? Spots { get; init; }
+
+    /// <summary>Whether the last set is open; null to leave it.</summary>
+    public bool? LastSetOpen { get; init; }
+
+    /// <summary>Whether the open last set is there to find out what the client can do; null to leave it.</summary>
+    public bool? Calibrates { get; init; }
+
     /// <summary>Sets before a lighter week halved them; null outside one.</summary>
     public int? SetsBefore { get; init; }
 
@@ -46,6 +63,47 @@ public sealed record HomeEdit
 
     /// <summary>The last set is open where that is safe, so that the log sets the dose anew: after a long absence what was logged tells little.</summary>
     public bool FindAnew { get; init; }
+
+    /// <summary>Exercise that the figures were typed for before another one took its place; null when it is this one.</summary>
+    public string? CarriedFrom { get; init; }
+
+    /// <summary>A coach typed it; a log or a block decided nothing.</summary>
+    [JsonIgnore]
+    public bool IsTyped => DecidedAfter is null && BlockWeek is null && !FindAnew;
+
+    /// <summary>
+    /// The figures for an exercise that takes the place of theirs: sets, reps, rest and reserve go along; load, tempo, techniques and
+    /// set-up belong to the exercise. Null where nothing goes along.
+    /// </summary>
+    /// <param name="exerciseId">The exercise that comes.</param>
+    public HomeEdit? CarriedTo(string exerciseId) =>
+        !IsTyped || (Sets, Target, RestSeconds, Rir) is (null, null, null, null)
+            ? null
+            : new HomeEdit
+            {
+                Line = Line,
+                ExerciseId = exerciseId,
+                CarriedFrom = CarriedFrom ?? ExerciseId,
+                Sets = Sets,
+                Target = Target,
+                RestSeconds = RestSeconds,
+                Rir = Rir,
+            };
+
+    /// <summary>Its figures as a coach would type them: <c>3x8-12 @ 16 kg 3-0-1-0 90 s RIR 2</c>; what is left open is not written.</summary>
+    [JsonIgnore]
+    public string InShorthand =>
+        string.Join(
+            ' ',
+            new[]
+            {
+                Sets is { } sets ? $"{sets}x{Target?.Written ?? "?"}{(LastSetOpen == true ? " + AMRAP" : string.Empty)}" : Target?.Written,
+                ExternalKg is > 0 and var kg ? $"@ {Words.Number(kg)} kg" : null,
+                Tempo?.ToString(),
+                RestSeconds is { } rest ? $"{rest} s" : null,
+                Rir is { } rir ? $"RIR {rir}" : null,
+            }.Where(part => !string.IsNullOrEmpty(part))
+        );
 
     /// <summary>Belongs to that exercise of that line.</summary>
     public bool IsOf(LineKey line, string exerciseId) => Line == line && ExerciseId == exerciseId;
@@ -72,6 +130,11 @@ public sealed record HomeEdit
             Target = Target ?? others.Target,
             Zone = Zone ?? others.Zone,
             DecidedAfter = DecidedAfter ?? others.DecidedAfter,
+            CountsAfter = CountsAfter ?? others.CountsAfter,
+            SetupId = SetupId ?? others.SetupId,
+            Spots = SetupId is null ? others.Spots : Spots,
+            LastSetOpen = LastSetOpen ?? others.LastSetOpen,
+            Calibrates = Calibrates ?? others.Calibrates,
             SetsBefore = SetsBefore ?? others.SetsBefore,
             BlockWeek = BlockWeek ?? others.BlockWeek,
             Tempo = Tempo ?? others.Tempo,
@@ -99,6 +162,9 @@ public sealed record HomeEdit
             Zone = dose.Zone,
             SetsBefore = dose.SetsBefore,
             DecidedAfter = dose.DecidedAfter,
+            CountsAfter = dose.CountsAfter,
+            LastSetOpen = dose.LastSetOpen,
+            Calibrates = dose.Calibrates,
             BlockWeek = dose.BlockWeek,
             Tempo = dose.Tempo,
             Techniques = dose.Techniques,
@@ -106,5 +172,34 @@ public sealed record HomeEdit
             Rir = dose.Rir,
             ExternalKg = externalKg,
         };
+    }
+
+    /// <summary>A home exercise as it stands: its set-up, its load and all figures of its dose.</summary>
+    /// <param name="line">Key of the gym line.</param>
+    /// <param name="home">The home exercise.</param>
+    public static HomeEdit Of(LineKey line, HomeExercise home)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        return Of(line, home.ExerciseId, home.Dose, home.ExternalKg) with { SetupId = home.SetupId, Spots = home.Spots };
+    }
+
+    /// <summary>The same without what the log and the block know of it: two that ask the same of the client are equal.</summary>
+    public HomeEdit AsAsked() =>
+        this with
+        {
+            DecidedAfter = null,
+            CountsAfter = null,
+            BlockWeek = null,
+            CarriedFrom = null,
+            Techniques = null, // compared apart: arrays are equal by reference
+            Zone = null,
+        };
+
+    /// <summary>Asks the same of the client: exercise, set-up, load, sets, reps, tempo, techniques, rest and reserve.</summary>
+    /// <param name="other">The other figures.</param>
+    public bool AsksTheSameAs(HomeEdit other)
+    {
+        ArgumentNullException.ThrowIfNull(other);
+        return AsAsked() == other.AsAsked() && (Techniques ?? []).SequenceEqual(other.Techniques ?? []);
     }
 }

@@ -78,6 +78,13 @@ public sealed record HomeExercise
     /// <summary>A coach set figures of it; the engine leaves them alone.</summary>
     public bool EditedByCoach { get; init; }
 
+    /// <summary>It stands as it was, though nobody decided on it since; the engine leaves it alone.</summary>
+    public bool Stands { get; init; }
+
+    /// <summary>Sets and rests may give way to the client's minutes.</summary>
+    [JsonIgnore]
+    public bool MayGiveWay => !EditedByCoach && !Stands;
+
     /// <summary>What the expectation rests on.</summary>
     public Reason? RestsOn { get; init; }
 

@@ -23,17 +23,25 @@ public sealed record HomePlan
     /// <summary>What the plan check finds, the gravest first.</summary>
     public ImmutableArray<Finding> Findings { get; init; } = [];
 
-    /// <summary>What stands for each line that has something: what decisions about the plan start from.</summary>
+    /// <summary>
+    /// What stands for each line that has something, or that the minutes left out: what decisions about the plan start from.
+    /// </summary>
     public ImmutableArray<StandingLine> Standing =>
         [
             .. from line in Lines
-            where line.Chosen is not null
+            where line.Chosen is not null || line.LeftOut
+            let day = line.Gym.Day < Days.Length ? Days[line.Gym.Day] : null
             select new StandingLine(
                 line.Gym.Key,
-                line.Gym.Day < Days.Length ? Days[line.Gym.Day].Name : string.Empty,
+                day?.Name ?? string.Empty,
                 line.Gym.ExerciseId,
-                line.Chosen!.Id,
+                line.Chosen?.Id ?? string.Empty,
                 line.Role
-            ),
+            )
+            {
+                Figures = [.. (line.Chosen?.Exercises ?? []).Select(e => HomeEdit.Of(line.Gym.Key, e))],
+                InTurn = day?.Groups.FirstOrDefault(g => g.Lines.Length > 1 && g.Lines.Contains(line.Gym.Key))?.Lines ?? [],
+                LeftOut = line.LeftOut,
+            },
         ];
 }

@@ -28,6 +28,9 @@ public sealed record RebuildRequest
     /// <summary>Figures of home lines that the coach set.</summary>
     public ImmutableArray<HomeEdit> Edits { get; init; } = [];
 
+    /// <summary>What stands though nobody decided on it, under the coach's figures; null where the engine has every line.</summary>
+    public StandingWeek? Stands { get; init; }
+
     /// <summary>Approach that the week follows; null for the client's.</summary>
     public string? Approach { get; init; }
 

@@ -9,6 +9,7 @@
   import { trade } from '../lib/trade.svelte';
   import { showInAddress } from '../lib/ui/address';
   import ConflictDialog from '../lib/ui/ConflictDialog.svelte';
+  import BesideBar from '../lib/workbench/BesideBar.svelte';
   import BenchFoot from '../lib/workbench/BenchFoot.svelte';
   import BenchHead from '../lib/workbench/BenchHead.svelte';
   import ApproachDialog from '../lib/workbench/ApproachDialog.svelte';
@@ -55,9 +56,10 @@
       })),
       {
         key: 'l',
-        label: 'keep the choice, or leave it to the engine again',
-        run: () => void bench.decide.toggleLock(),
+        label: 'keep the choice',
+        run: () => void bench.decide.keep(),
       },
+      { key: 'x', label: 'hand the line back to the engine', run: () => void bench.decide.handBack() },
       {
         key: 'a',
         label: 'another approach',
@@ -242,6 +244,7 @@
         >
       </p>
     {/if}
+    <BesideBar {bench} />
     {#if bench.proposal.editing}
       <GymWeekEditor {bench} />
     {:else if bench.proposal.result}

@@ -147,16 +147,21 @@ public class DoubleProgressionTests
     }
 
     [Fact]
-    public void What_is_accepted_has_figures_unless_the_engine_prescribes_anew()
+    public void What_is_accepted_has_the_figures_that_were_shown_and_sessions_before_another_rung_decide_nothing_more()
     {
         var more = Next(Sets(9, 9, 9));
 
-        more.Accepted.Figures.ShouldNotBeNull();
-        (more with { ToExerciseId = "push-up" }).Accepted.ShouldSatisfyAllConditions(
-            a => a.Figures.ShouldBeNull(),
+        more.Accepted.Figures!.Target.ShouldBe(more.Dose.Target);
+        more.Accepted.Figures.CountsAfter.ShouldBeNull();
+        var decided = new DateOnly(2026, 5, 4);
+        var dated = more with { Dose = more.Dose with { DecidedAfter = decided } };
+        (dated with { ToExerciseId = "push-up" }).Accepted.ShouldSatisfyAllConditions(
+            a => a.Figures!.ExerciseId.ShouldBe("push-up"),
+            a => a.Figures!.CountsAfter.ShouldBe(decided),
             a => a.ToExerciseId.ShouldBe("push-up")
         );
-        (more with { Decision = Decision.Calibrated }).Accepted.Figures.ShouldBeNull();
+        (dated with { Decision = Decision.Calibrated }).Accepted.Figures!.CountsAfter.ShouldBe(decided);
+        (dated with { Decision = Decision.StepBack }).Accepted.Figures!.CountsAfter.ShouldBe(decided);
     }
 
     [Fact]

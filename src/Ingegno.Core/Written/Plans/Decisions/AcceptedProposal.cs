@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ingegno.Core.Written.Programs;
 
 namespace Ingegno.Core.Written.Plans.Decisions;
@@ -11,6 +12,9 @@ public sealed record AcceptedProposal(LineKey Line, string ExerciseId, HomeEdit?
 {
     /// <summary>Candidate that takes the place of the line's; null when the exercise stays, or steps.</summary>
     public string? ToCandidateId { get; init; }
+
+    /// <summary>Figures of the other half, where a pair takes the place of the line's; empty otherwise.</summary>
+    public ImmutableArray<HomeEdit> Others { get; init; } = [];
 
     /// <summary>What rests because it hurt; null when nothing does.</summary>
     public RestingExercise? Rests { get; init; }

@@ -20,11 +20,21 @@ namespace Ingegno.Core.Written.Plans.Decisions;
 [JsonDerivedType(typeof(Calibrate), "calibrate")]
 [JsonDerivedType(typeof(AcceptProposals), "accept-proposals")]
 [JsonDerivedType(typeof(TakeWeek), "take-week")]
+[JsonDerivedType(typeof(KeepStanding), "keep-standing")]
 public abstract record PlanDecision
 {
     /// <summary>Keys of the lines that a coach points at; none where a decision is about the plan, or takes what stood in another
     /// one.</summary>
     public virtual ImmutableArray<LineKey> PointsAt() => [];
+
+    /// <summary>Whether it is about a line: what it changes elsewhere is to be told (<see cref="PlanChanges"/>).</summary>
+    /// <param name="line">The line as it stands.</param>
+    public virtual bool IsAbout(StandingLine line)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        var lines = PointsAt();
+        return lines.IsEmpty || lines.Contains(line.Line);
+    }
 }
 
 /// <summary>Takes a candidate for a line and keeps it; what was said of its role stays.</summary>
@@ -52,7 +62,14 @@ public sealed record SetRole(LineKey Line, LineRole? Role) : PlanDecision
 
 /// <summary>Drops the choices that have an exercise, alone or in a pair: the client does not do it any more.</summary>
 /// <param name="ExerciseId">The exercise.</param>
-public sealed record LeaveOutExercise(string ExerciseId) : PlanDecision;
+public sealed record LeaveOutExercise(string ExerciseId) : PlanDecision
+{
+    public override bool IsAbout(StandingLine line)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        return line.CandidateId.Split('+').Contains(ExerciseId);
+    }
+}
 
 /// <summary>Sets figures of home exercises over those set before; what an edit leaves open stays as it was.</summary>
 /// <param name="Edits">The figures.</param>
@@ -79,7 +96,10 @@ public sealed record TakeRemedy(Remedy Remedy) : PlanDecision
 /// <summary>Lets a finding stand, with the reason; an empty one takes that back.</summary>
 /// <param name="Key">Key of the finding.</param>
 /// <param name="Note">The reason.</param>
-public sealed record AcceptFinding(string Key, string Note) : PlanDecision;
+public sealed record AcceptFinding(string Key, string Note) : PlanDecision
+{
+    public override bool IsAbout(StandingLine line) => false;
+}
 
 /// <summary>
 /// Follows another approach in the week, or on a day. A day that follows the week's needs none of its own; another approach of the
@@ -87,7 +107,14 @@ public sealed record AcceptFinding(string Key, string Note) : PlanDecision;
 /// </summary>
 /// <param name="Approach">Key of the approach.</param>
 /// <param name="Day">Name of the day; null for the week.</param>
-public sealed record FollowApproach(string Approach, string? Day = null) : PlanDecision;
+public sealed record FollowApproach(string Approach, string? Day = null) : PlanDecision
+{
+    public override bool IsAbout(StandingLine line)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        return Day is null || Day == line.Day;
+    }
+}
 
 /// <summary>Cuts the days to the client's minutes, or lets them take what they take.</summary>
 /// <param name="On">Whether they are cut.</param>
@@ -98,11 +125,27 @@ public sealed record FitToMinutes(bool On) : PlanDecision;
 public sealed record Calibrate(bool On) : PlanDecision;
 
 /// <summary>
-/// Accepts proposals for the next session. What was trained stays, whatever the engine would choose today; a step to another exercise
-/// takes that, and what was calibrated is prescribed anew.
+/// Accepts proposals for the next session. What was trained stays, whatever the engine would choose or prescribe today: lines that
+/// nobody decided on to the gram, accepted ones in their set-up; a step to another exercise takes that as it was shown.
 /// </summary>
 /// <param name="Proposals">What is accepted.</param>
-public sealed record AcceptProposals(ImmutableArray<AcceptedProposal> Proposals) : PlanDecision;
+public sealed record AcceptProposals(ImmutableArray<AcceptedProposal> Proposals) : PlanDecision
+{
+    public override bool IsAbout(StandingLine line)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        return Proposals.Any(p => p.Line == line.Line);
+    }
+}
+
+/// <summary>Keeps lines as they stand, to the gram: what is decided on others leaves them alone.</summary>
+/// <param name="Lines">Keys of the lines.</param>
+public sealed record KeepStanding(ImmutableArray<LineKey> Lines) : PlanDecision
+{
+    public override ImmutableArray<LineKey> PointsAt() => Lines;
+
+    public override bool IsAbout(StandingLine line) => false;
+}
 
 /// <summary>Takes a week of a block: its approach and phase, the exercises as they are, every figure of its cells.</summary>
 /// <param name="Approach">Approach of the week; null for that of the plan.</param>

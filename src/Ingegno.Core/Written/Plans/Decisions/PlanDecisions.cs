@@ -37,10 +37,15 @@ public static class PlanDecisions
     private static RebuildRequest Take(RebuildRequest now, ImmutableArray<StandingLine> standing, PlanDecision decision) =>
         decision switch
         {
-            ChooseCandidate choose => With(now, choose.Line, c => c with { CandidateId = choose.CandidateId }),
-            LeaveToEngine leave => With(now, leave.Line, c => c with { CandidateId = null }),
-            SetRole set => With(now, set.Line, c => c with { Role = set.Role }),
+            ChooseCandidate choose => With(
+                Freed(now with { Edits = Carried(now.Edits, standing, choose) }, choose.Line),
+                choose.Line,
+                c => c with { CandidateId = choose.CandidateId }
+            ),
+            LeaveToEngine leave => With(Freed(now, leave.Line), leave.Line, c => c with { CandidateId = null }),
+            SetRole set => With(Freed(now, set.Line), set.Line, c => c with { Role = set.Role }),
             LeaveOutExercise left => now with { Choices = [.. now.Choices.Where(c => !Has(c.CandidateId, left.ExerciseId))] },
+            KeepStanding keep => Keep(now, [.. standing.Where(s => keep.Lines.Contains(s.Line))]),
             SetFigures set => now with { Edits = Over(now.Edits, set.Edits) },
             RepeatFigures repeat => now with { Edits = Over(now.Edits, Repeated(repeat, standing)) },
             TakeRemedy { Remedy: var remedy } => remedy.Choices.Aggregate(
@@ -48,7 +53,7 @@ public static class PlanDecisions
                 {
                     Edits = Over(now.Edits, remedy.Edits),
                 },
-                (r, choice) => With(r, choice.Line, _ => choice)
+                (r, choice) => With(Freed(r, choice.Line), choice.Line, _ => choice)
             ),
             AcceptFinding accept => now with
             {
@@ -58,9 +63,9 @@ public static class PlanDecisions
                     .. accept.Note.Length > 0 ? [new AcceptedFinding(accept.Key, accept.Note)] : Array.Empty<AcceptedFinding>(),
                 ],
             },
-            FollowApproach follow => Follow(now, follow),
-            FitToMinutes fit => now with { FitToMinutes = fit.On },
-            Calibrate calibrate => now with { Calibrate = calibrate.On },
+            FollowApproach follow => Follow(Freed(now, [.. standing.Where(follow.IsAbout).Select(s => s.Line)]), follow),
+            FitToMinutes fit => now with { FitToMinutes = fit.On, Stands = fit.On ? now.Stands?.GivingWay() : null },
+            Calibrate calibrate => now with { Calibrate = calibrate.On, Stands = now.Stands?.WithoutOpenSets() },
             AcceptProposals accept => Accept(now, standing, accept.Proposals),
             TakeWeek week => now with
             {
@@ -68,15 +73,40 @@ public static class PlanDecisions
                 Phase = week.Phase,
                 Choices = Kept(standing),
                 Edits = week.Cells,
+                Stands = null, // the week says every figure
             },
             _ => throw new ArgumentOutOfRangeException(nameof(decision), decision, "There is no such decision."),
         };
 
     /// <summary>What stands, as choices: an accepted plan keeps its exercises.</summary>
-    public static ImmutableArray<CoachChoice> Kept(ImmutableArray<StandingLine> standing) => [.. standing.Select(s => s.AsChoice())];
+    public static ImmutableArray<CoachChoice> Kept(ImmutableArray<StandingLine> standing) =>
+        [.. standing.Where(s => !s.LeftOut).Select(s => s.AsChoice())];
 
     private static ImmutableArray<StoodBefore> Before(RebuildRequest request, ImmutableArray<StandingLine> standing) =>
-        standing.IsDefaultOrEmpty ? request.Before : [.. standing.Select(s => s.AsBefore())];
+        standing.IsDefaultOrEmpty ? request.Before : [.. standing.Where(s => !s.LeftOut).Select(s => s.AsBefore())];
+
+    /// <summary>The engine has the lines again: what stood for them does not hold them any more.</summary>
+    private static RebuildRequest Freed(RebuildRequest now, params ImmutableArray<LineKey> lines) =>
+        now with
+        {
+            Stands = now.Stands?.Without(lines.Contains),
+        };
+
+    private static RebuildRequest Keep(RebuildRequest now, ImmutableArray<StandingLine> kept)
+    {
+        var (lines, stands) = (kept.Select(k => k.Line).ToHashSet(), StandingWeek.Of(kept));
+        var others = now.Stands?.Without(lines.Contains) ?? new StandingWeek();
+        return now with
+        {
+            Choices = [.. now.Choices.Where(c => !lines.Contains(c.Line)), .. Kept(kept)],
+            Stands = others with
+            {
+                Figures = [.. others.Figures, .. stands.Figures],
+                InTurn = [.. others.InTurn, .. stands.InTurn.Where(t => t.All(lines.Contains))],
+                LeftOut = [.. others.LeftOut, .. stands.LeftOut],
+            },
+        };
+    }
 
     private static RebuildRequest With(RebuildRequest now, LineKey line, Func<CoachChoice, CoachChoice> change)
     {
@@ -86,6 +116,34 @@ public static class PlanDecisions
     }
 
     private static bool Has(string? candidateId, string exerciseId) => candidateId?.Split('+').Contains(exerciseId) ?? false;
+
+    /// <summary>
+    /// What the coach typed for an exercise goes along to the one chosen in its place, as far as it makes sense there; what was typed for that
+    /// one itself stands.
+    /// </summary>
+    private static ImmutableArray<HomeEdit> Carried(
+        ImmutableArray<HomeEdit> edits,
+        ImmutableArray<StandingLine> standing,
+        ChooseCandidate choose
+    )
+    {
+        var (stood, comes) = (
+            standing.FirstOrDefault(s => s.Line == choose.Line)?.CandidateId.Split('+') ?? [],
+            choose.CandidateId.Split('+')
+        );
+        var typed = edits.LastOrDefault(e => e.Line == choose.Line && stood.Contains(e.ExerciseId) && !comes.Contains(e.ExerciseId));
+        return typed is null
+            ? edits
+            :
+            [
+                .. edits.Where(e => !(e.Line == choose.Line && e.CarriedFrom is not null && comes.Contains(e.ExerciseId))),
+                .. from id in comes
+                where !edits.Any(e => e.CarriedFrom is null && e.IsOf(choose.Line, id))
+                let carried = typed.CarriedTo(id)
+                where carried is not null
+                select carried,
+            ];
+    }
 
     /// <summary>New figures over those set before, exercise by exercise.</summary>
     private static ImmutableArray<HomeEdit> Over(ImmutableArray<HomeEdit> edits, IEnumerable<HomeEdit> added)
@@ -109,7 +167,7 @@ public static class PlanDecisions
 
     private static IEnumerable<HomeEdit> Repeated(RepeatFigures repeat, ImmutableArray<StandingLine> standing) =>
         from line in standing
-        where repeat.Lines.Contains(line.Line)
+        where !line.LeftOut && repeat.Lines.Contains(line.Line)
         from exercise in line.CandidateId.Split('+')
         select repeat.Figures with
         {
@@ -151,7 +209,7 @@ public static class PlanDecisions
             let proposed = a.Figures is null ? kept : a.Figures.Replacing(kept)
             select a.Typed is null ? proposed : a.Typed.Replacing(proposed);
         var steps = accepted.Where(a => a is { Typed: null } and ({ ToExerciseId: not null } or { ToCandidateId: not null })).ToList();
-        var there = steps.Select(s => s.Figures).OfType<HomeEdit>().ToList();
+        var there = steps.SelectMany(s => s.Others.Prepend(s.Figures)).OfType<HomeEdit>().ToList();
         return now with
         {
             Edits =
@@ -162,6 +220,10 @@ public static class PlanDecisions
                 .. figures,
                 .. there,
             ],
+            Stands = StandingWeek
+                .Of(standing)
+                .Without(line => steps.Exists(s => s.Line == line))
+                .DecidedAnew((line, exercise) => accepted.Any(a => a.Line == line && a.ExerciseId == exercise)),
             Resting = Resting(now.Resting, steps),
             Choices =
             [

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import { api, ask } from '../api/client';
-  import type { HomeEdit, Proposal } from '../api/types';
+  import type { ChangedLine, HomeEdit, Proposal } from '../api/types';
   import { p } from '../../router';
   import { keeping } from '../keeping/keeping.svelte';
   import { toasts } from '../toasts.svelte';
@@ -57,6 +57,27 @@
   const taken = $derived(
     (next?.proposals ?? []).filter((x) => !left.includes(keyOf(x)) && (x.changes || changed[keyOf(x)])),
   );
+  /** The same again is decided, too: the log that asked has its answer. */
+  const same = $derived(
+    (next?.proposals ?? []).filter((x) => x.decision === 'repeat' && !x.changes && !taken.includes(x)),
+  );
+  const accepted = $derived([...taken, ...same]);
+  /** What accepting would change on lines that nobody decides on. */
+  let beside = $state<ChangedLine[]>([]);
+  $effect(() => {
+    const [asked, figures] = [accepted, $state.snapshot(changed) as Record<string, HomeEdit>];
+    if (asked.length === 0) {
+      beside = [];
+      return;
+    }
+    const soon = setTimeout(() => {
+      book.beside(asked, figures).then(
+        (lines) => asked === accepted && (beside = lines),
+        () => (beside = []), // accepting says what is wrong
+      );
+    }, 150);
+    return () => clearTimeout(soon);
+  });
   /** A phase that starts is said once, not on every line. */
   const phase = $derived(next?.phase);
   const shared = $derived(sharedReasons(next?.proposals ?? []));
@@ -65,8 +86,8 @@
   const needsWorkbench = ['swap', 'change', 'ease'];
 
   export async function accept(): Promise<void> {
-    if (taken.length === 0) return;
-    await book.accept(taken, $state.snapshot(changed) as Record<string, HomeEdit>, onPhone && sends);
+    if (accepted.length === 0) return;
+    await book.accept(accepted, $state.snapshot(changed) as Record<string, HomeEdit>, onPhone && sends);
     [left, changed, typed] = [[], {}, {}];
   }
 
@@ -111,9 +132,13 @@
         {/if}
         <button
           class="btn btn-primary btn-sm"
-          disabled={book.busy || taken.length === 0}
+          disabled={book.busy || accepted.length === 0}
           onclick={() => void accept()}
-          >Accept {taken.length > 0 ? count(taken.length, 'change') : 'all'}
+          >Accept {taken.length > 0
+            ? count(taken.length, 'change')
+            : same.length > 0
+              ? 'the same again'
+              : 'all'}{beside.length > 0 ? ` and ${beside.length} beside` : ''}
           <span class="keycap">A</span></button
         >
       {/if}
@@ -123,6 +148,17 @@
         ? `Proposed from all that was logged up to ${day(next.basedOn)}. Untick what shall stay; type over what you want otherwise.`
         : 'Nothing is logged yet: do the plan as written.'}
     </p>
+    {#if beside.length > 0}
+      <section class="mb-2 border-l-4 border-warning pl-3 text-sm" aria-labelledby="beside">
+        <h3 id="beside" class="font-semibold">Changes beside: {count(beside.length, 'line')} nobody decided on</h3>
+        <ul>
+          {#each beside as line (line.line)}
+            <li>{line.gym}: {line.before || 'left out'} → {line.after || 'left out'}</li>
+          {/each}
+        </ul>
+        <p class="soft">What they hung on is no longer here. To leave them, untick what you do not want.</p>
+      </section>
+    {/if}
     {#if phase}
       <p class="mb-2 border-l-4 border-secondary pl-3 text-sm">
         {phase}

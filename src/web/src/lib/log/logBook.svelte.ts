@@ -1,5 +1,6 @@
 import { api, ask } from '../api/client';
 import type {
+  ChangedLine,
   HomeEdit,
   LogDoubt,
   LoggedExercise,
@@ -235,6 +236,15 @@ export class LogBook {
       const saved = await put(session.revision, { ...before, exercises });
       toasts.done('The session is changed.', () => void this.#quietly(() => put(saved.revision, before)));
     });
+  }
+
+  /** Lines that accepting proposals would change though nobody decides on them: they are told before. */
+  async beside(proposals: Proposal[], changed: Record<string, HomeEdit>): Promise<ChangedLine[]> {
+    const { plan } = this;
+    if (!plan) return [];
+    const document = $state.snapshot(plan.value.document) as SavedPlan['value']['document'];
+    const decision = acceptance($state.snapshot(proposals) as Proposal[], changed);
+    return (await decided(document.request, document.plan.standing, [decision])).beside;
   }
 
   /** Accepts proposals, as they are or as the coach changed them: a new version of the plan. */

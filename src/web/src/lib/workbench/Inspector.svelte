@@ -42,9 +42,13 @@
       <button
         class={['btn btn-sm', line.locked && 'btn-neutral']}
         aria-pressed={line.locked}
-        onclick={() => bench.decide.toggleLock()}
-        >{line.locked ? 'Kept' : 'Keep'} <span class="keycap">L</span></button
+        onclick={() => bench.decide.keep()}>{line.locked ? 'Kept' : 'Keep'} <span class="keycap">L</span></button
       >
+      {#if line.locked}
+        <button class="btn btn-ghost btn-sm" onclick={() => bench.decide.handBack()}
+          >Hand back <span class="keycap">X</span></button
+        >
+      {/if}
     {/if}
   </div>
   <p class="soft flex flex-wrap items-center gap-x-2 text-sm">

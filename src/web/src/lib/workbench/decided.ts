@@ -10,6 +10,7 @@ export const decidedIn = (request: Partial<RebuildRequest> = {}): Decided => ({
   dayApproaches: request.dayApproaches ?? [],
   choices: request.choices ?? [],
   edits: request.edits ?? [],
+  stands: request.stands ?? null,
   before: request.before ?? [],
   accepted: request.accepted ?? [],
   fitToMinutes: request.fitToMinutes ?? true,

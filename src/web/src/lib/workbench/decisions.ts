@@ -41,12 +41,20 @@ export class Decisions {
     if (line) await this.#bench.take({ kind: 'choose-candidate', line: line.gym.key, candidateId });
   }
 
-  /** Keeps the present choice of the selected line, or leaves it to the engine again. */
-  async toggleLock(): Promise<void> {
+  /** Keeps the present choice of the selected line; one that is kept stays so. */
+  async keep(): Promise<void> {
     const line = this.#bench.line;
     if (!line?.chosen) return;
-    if (line.locked) await this.#bench.take({ kind: 'leave-to-engine', line: line.gym.key });
+    if (line.locked) toasts.done(`${line.chosen.name} is kept already. X hands the line back to the engine.`);
     else await this.choose(line.chosen.id, line);
+  }
+
+  /** Hands the selected line back to the engine: its choice and what was typed for it are no longer kept. */
+  async handBack(): Promise<void> {
+    const line = this.#bench.line;
+    if (!line?.locked) return;
+    if (!(await this.#bench.take({ kind: 'leave-to-engine', line: line.gym.key }))) return;
+    toasts.done(`${line.gymExerciseName}: the engine chooses again.`, () => void this.#bench.undo());
   }
 
   /** Corrects what the selected line is for; null leaves it to be inferred. */

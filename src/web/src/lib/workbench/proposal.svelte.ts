@@ -5,6 +5,7 @@ import type {
   RebuildRequest,
   RebuildResult,
   SavedPlace,
+  StandingLine,
 } from '../api/types';
 import { toasts } from '../toasts.svelte';
 import { byDay, stoodIn } from './days';
@@ -29,6 +30,8 @@ export class Proposal {
   /** The gym week is edited instead. */
   editing = $state(false);
   busy = $state(false);
+  /** What the last decision changed on lines that it was not about: the coach is told, and may have them back. */
+  beside = $state<DecidedPlan['beside']>([]);
   /** It is not what is saved. */
   unsaved = $state(false);
 
@@ -37,6 +40,8 @@ export class Proposal {
   readonly line = $derived<HomeLine | undefined>(this.lines[this.selected]);
 
   readonly #from: Basis;
+  /** What the last decision was taken on. */
+  #last: { request: RebuildRequest; standing: StandingLine[]; decisions: PlanDecision[] } | null = null;
   #working: Promise<unknown> = Promise.resolve();
 
   constructor(from: Basis) {
@@ -87,6 +92,23 @@ export class Proposal {
     return taken;
   }
 
+  /** The last decision once more, with what it changed beside left as it stood; false where there is nothing to leave. */
+  async takeWithoutTheRest(): Promise<boolean> {
+    const last = this.#last;
+    if (!last || this.beside.length === 0 || this.busy) return false;
+    this.busy = true;
+    try {
+      const keep: PlanDecision = { kind: 'keep-standing', lines: this.beside.map((line) => line.line) };
+      this.#put(await decided(last.request, last.standing, [...last.decisions, keep]), true);
+      return true;
+    } catch (error) {
+      toasts.problem(error);
+      return false;
+    } finally {
+      this.busy = false;
+    }
+  }
+
   /** The plan that a decision would give, for looking before taking; nothing here changes. */
   async tried(decision: PlanDecision): Promise<RebuildResult> {
     return (await this.#decided([decision])).result;
@@ -100,6 +122,7 @@ export class Proposal {
   /** Shows what a saved version was made from; its candidates are found again from the same request. */
   async show(request: RebuildRequest): Promise<void> {
     this.decided = decidedIn(request);
+    this.beside = [];
     this.result = await rebuilt(request);
     this.#from.gym.readAs(this.result.plan.lines.length, this.result.errors, this.result.rows);
     this.editing = false;
@@ -118,13 +141,12 @@ export class Proposal {
     this.busy = true;
     try {
       await this.#from.gym.keeper.flush();
-      const { request, result } = await this.#decided(decisions);
-      this.decided = decidedIn(request);
-      this.result = result;
-      this.#from.gym.readAs(result.plan.lines.length, result.errors, result.rows);
-      this.selected = Math.min(this.selected, Math.max(0, result.plan.lines.length - 1));
-      this.editing = result.plan.lines.length === 0;
-      this.unsaved = unsaved;
+      const request = this.request();
+      const standing = $state.snapshot(this.result?.plan.standing ?? []) as StandingLine[];
+      const got = await this.#decided(decisions, request);
+      this.#last = decisions.length > 0 ? { request, standing, decisions } : null;
+      this.#put(got, unsaved);
+      this.editing = got.result.plan.lines.length === 0;
       return true;
     } catch (error) {
       toasts.problem(error);
@@ -134,11 +156,21 @@ export class Proposal {
     }
   }
 
+  #put({ request, result, beside, dropped }: DecidedPlan, unsaved: boolean): void {
+    this.decided = decidedIn(request);
+    this.result = result;
+    this.beside = beside;
+    this.#from.gym.readAs(result.plan.lines.length, result.errors, result.rows);
+    this.selected = Math.min(this.selected, Math.max(0, result.plan.lines.length - 1));
+    this.unsaved = unsaved;
+    for (const { figures, from } of dropped ?? [])
+      toasts.done(`${figures}, typed for ${from}, does not go along to the other exercise.`);
+  }
+
   /** The plan that decisions give; without any, of what is decided already. */
-  async #decided(decisions: PlanDecision[]): Promise<DecidedPlan> {
-    const request = this.request();
+  async #decided(decisions: PlanDecision[], request = this.request()): Promise<DecidedPlan> {
     if (decisions.length > 0) return decided(request, this.result?.plan.standing ?? [], decisions);
     const result = await rebuilt(request);
-    return { request: { ...request, keyed: result.keyed }, result };
+    return { request: { ...request, keyed: result.keyed }, result, beside: [], dropped: [] };
   }
 }

@@ -228,6 +228,14 @@ export class Workbench {
     return done;
   }
 
+  /** Has the lines back that the last decision changed though it was not about them; a step of its own, so that undo takes it back. */
+  async keepTheRest(): Promise<void> {
+    const before = this.#step();
+    if (!(await this.proposal.takeWithoutTheRest())) return;
+    this.history.remember(before);
+    this.saving.keeper.changed();
+  }
+
   /** Leaves an exercise out for this client, from now on and everywhere; undo takes it back. */
   async ban(exerciseId: string, name: string): Promise<void> {
     const { refuses } = this.#client.wishes;
