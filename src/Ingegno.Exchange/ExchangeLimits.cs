@@ -9,6 +9,12 @@ public static class ExchangeLimits
     /// <summary>Most bytes that a packed file may unpack to.</summary>
     public const long UnpackedBytes = 48L * 1024 * 1024;
 
+    /// <summary>Most bytes of a part that a library builds a tree of: names of sheets, formats. Sheets and texts are read in passing.</summary>
+    public const long TreeBytes = 2L * 1024 * 1024;
+
+    /// <summary>Most texts that the cells of a file share.</summary>
+    public const int SharedTexts = 60_000;
+
     /// <summary>Most parts of a packed file.</summary>
     public const int Parts = 500;
 

@@ -10,15 +10,22 @@ public static class SafeCell
     /// <summary>Signs that start a formula, the wide ones of East Asian keyboards among them.</summary>
     private static readonly char[] Starts = ['=', '+', '-', '@', '＝', '＋', '－', '＠'];
 
+    /// <summary>Where a program of another country, or a paste, begins a new cell: there, too, nothing may begin a formula.</summary>
+    private const char Splits = ';';
+
     /// <summary>The text as a cell of a text table.</summary>
-    public static string Write(string cell) => OneLine(cell) is var line && StartsFormula(line) ? "'" + line : line;
+    public static string Write(string cell) => string.Join(Splits, OneLine(cell).Split(Splits).Select(Written));
 
     /// <summary>The text of a cell of a text table.</summary>
     public static string Read(string cell)
     {
         ArgumentNullException.ThrowIfNull(cell);
-        return cell.Length > 1 && cell[0] == '\'' && StartsFormula(cell[1..]) ? cell[1..] : cell;
+        return string.Join(Splits, cell.Split(Splits).Select(Plain));
     }
+
+    private static string Written(string part) => StartsFormula(part) ? "'" + part : part;
+
+    private static string Plain(string part) => part.Length > 1 && part[0] == '\'' && StartsFormula(part[1..]) ? part[1..] : part;
 
     /// <summary>The text in one line, without control characters and halves of characters.</summary>
     public static string OneLine(string text)

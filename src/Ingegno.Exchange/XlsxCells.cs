@@ -1,4 +1,5 @@
 using System.Globalization;
+using DocumentFormat.OpenXml;
 using DocumentFormat.OpenXml.Packaging;
 using DocumentFormat.OpenXml.Spreadsheet;
 using Ingegno.Core.Written.Programs.Exchange;
@@ -13,7 +14,7 @@ internal sealed class XlsxCells
 
     public XlsxCells(WorkbookPart workbook)
     {
-        _shared = [.. workbook.SharedStringTablePart?.SharedStringTable?.Elements<SharedStringItem>().Select(s => s.InnerText) ?? []];
+        _shared = Shared(workbook.SharedStringTablePart);
         var stylesheet = workbook.WorkbookStylesPart?.Stylesheet;
         var own =
             stylesheet
@@ -22,6 +23,42 @@ internal sealed class XlsxCells
                 .ToDictionary(g => g.Key, g => g.First().FormatCode?.Value ?? string.Empty)
             ?? [];
         _formats = [.. stylesheet?.CellFormats?.Elements<CellFormat>().Select(f => Format(f.NumberFormatId?.Value ?? 0, own)) ?? []];
+    }
+
+    /// <summary>Texts that cells share, read in passing: a tree of a packed file's worth of them would take some hundred megabytes.</summary>
+    private static string[] Shared(SharedStringTablePart? part)
+    {
+        if (part is null)
+        {
+            return [];
+        }
+
+        var texts = new List<string>();
+        using var reader = OpenXmlReader.Create(part);
+        var text = new System.Text.StringBuilder();
+        while (reader.Read())
+        {
+            if (reader.ElementType == typeof(SharedStringItem))
+            {
+                if (reader.IsEndElement)
+                {
+                    texts.Add(text.ToString());
+                    text.Clear();
+                    if (texts.Count > ExchangeLimits.SharedTexts)
+                    {
+                        throw new UnreadableFileException(
+                            $"The file holds more than {ExchangeLimits.SharedTexts:N0} texts; a gym program is never that large. Leave out what is not the program."
+                        );
+                    }
+                }
+            }
+            else if (reader.IsStartElement && reader.ElementType == typeof(Text) && text.Length < ExchangeLimits.CellLength)
+            {
+                text.Append(Cut(reader.GetText()));
+            }
+        }
+
+        return [.. texts];
     }
 
     /// <summary>The cell as a program reads it. A formula counts by the result that the file holds.</summary>

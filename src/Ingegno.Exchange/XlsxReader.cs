@@ -78,7 +78,7 @@ internal static class XlsxReader
         var rows = ImmutableArray.CreateBuilder<SheetRow>();
         var merged = new List<string>();
         using var reader = OpenXmlReader.Create(part);
-        var number = 0;
+        var (number, row) = (0, new List<SheetCell>());
         while (reader.Read())
         {
             stop.ThrowIfCancellationRequested();
@@ -96,27 +96,36 @@ internal static class XlsxReader
                     );
                 }
             }
-            else if (reader.IsStartElement && reader.ElementType == typeof(Row) && reader.LoadCurrentElement() is Row row)
+            else if (reader.ElementType == typeof(Row))
             {
-                number = (int?)row.RowIndex?.Value ?? number + 1;
-                var read = Read(row, number, cells);
-                left -= read.Cells.Length;
+                if (reader.IsStartElement)
+                {
+                    (number, row) = (NumberOf(reader) ?? number + 1, []);
+                }
+
+                if (reader.IsEndElement && row.Count > 0)
+                {
+                    if (row.Any(c => c.Text.Length > 0))
+                    {
+                        rows.Add(new SheetRow(number, [.. row]));
+                    }
+
+                    row = [];
+                    if (rows.Count > ExchangeLimits.Rows)
+                    {
+                        throw new UnreadableFileException(
+                            $"Sheet \"{name}\" has more than {ExchangeLimits.Rows:N0} rows; a gym program is never that long. Leave out what is not the program."
+                        );
+                    }
+                }
+            }
+            else if (reader.IsStartElement && reader.ElementType == typeof(Cell) && reader.LoadCurrentElement() is Cell cell)
+            {
+                left -= Put(cell, row, cells);
                 if (left < 0)
                 {
                     throw new UnreadableFileException(
                         $"The file holds more than {ExchangeLimits.Cells:N0} cells; a gym program is never that large. Leave out what is not the program."
-                    );
-                }
-
-                if (read.Cells.Any(c => c.Text.Length > 0))
-                {
-                    rows.Add(read);
-                }
-
-                if (rows.Count > ExchangeLimits.Rows)
-                {
-                    throw new UnreadableFileException(
-                        $"Sheet \"{name}\" has more than {ExchangeLimits.Rows:N0} rows; a gym program is never that long. Leave out what is not the program."
                     );
                 }
             }
@@ -125,25 +134,28 @@ internal static class XlsxReader
         return new Sheet(name, MergedCells.Fill(rows.ToImmutable(), merged));
     }
 
-    private static SheetRow Read(Row row, int number, XlsxCells cells)
+    private static int? NumberOf(OpenXmlReader row) =>
+        row.Attributes.FirstOrDefault(a => a.LocalName == "r").Value is { } said
+        && int.TryParse(said, CultureInfo.InvariantCulture, out var n)
+            ? n
+            : null;
+
+    /// <summary>Puts a cell into its row, empty ones before it where it stands further on; how many that makes. Cells are read one by one, for a row may be as long as the file.</summary>
+    private static int Put(Cell cell, List<SheetCell> row, XlsxCells cells)
     {
-        var read = new List<SheetCell>();
-        foreach (var cell in row.Elements<Cell>())
+        var column = cell.CellReference?.Value is { } reference ? MergedCells.Column(reference) : row.Count;
+        if (column >= ExchangeLimits.Columns || column < row.Count)
         {
-            var column = cell.CellReference?.Value is { } reference ? MergedCells.Column(reference) : read.Count;
-            if (column >= ExchangeLimits.Columns)
-            {
-                break;
-            }
-
-            while (read.Count < column)
-            {
-                read.Add(new SheetCell(string.Empty));
-            }
-
-            read.Add(cells.Read(cell));
+            return 1;
         }
 
-        return new SheetRow(number, [.. read]);
+        var before = row.Count;
+        while (row.Count < column)
+        {
+            row.Add(new SheetCell(string.Empty));
+        }
+
+        row.Add(cells.Read(cell));
+        return row.Count - before;
     }
 }

@@ -22,11 +22,24 @@ internal static class ZipGuard
             var (total, buffer) = (0L, new byte[64 * 1024]);
             foreach (var entry in zip.Entries)
             {
+                var length = 0L;
+                var inPassing =
+                    entry.FullName.StartsWith("xl/worksheets/", StringComparison.OrdinalIgnoreCase)
+                    || entry.FullName.StartsWith("xl/media/", StringComparison.OrdinalIgnoreCase)
+                    || entry.FullName.Equals("xl/sharedStrings.xml", StringComparison.OrdinalIgnoreCase);
                 using (var part = entry.Open())
                 {
                     for (int read; (read = part.Read(buffer)) > 0; )
                     {
                         total += read;
+                        length += read;
+                        if (!inPassing && length > ExchangeLimits.TreeBytes)
+                        {
+                            throw new UnreadableFileException(
+                                $"A part of the file that is no sheet ({entry.Name}) is larger than {ExchangeLimits.TreeBytes / 1024 / 1024} MB. Copy the program into a new spreadsheet and save that."
+                            );
+                        }
+
                         if (total > ExchangeLimits.UnpackedBytes)
                         {
                             throw new UnreadableFileException(

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.RegularExpressions;
 using Dapper;
 using Microsoft.Data.Sqlite;
 
@@ -14,7 +15,7 @@ public sealed record Backup(string Name, DateTimeOffset At, long Bytes);
 /// Backups of the running database: consistent whatever is written meanwhile, opened and checked before they count, and forgotten by a
 /// keep rule.
 /// </summary>
-public sealed class Backups(Database database, string folder, TimeProvider clock)
+public sealed partial class Backups(Database database, string folder, TimeProvider clock)
 {
     /// <summary>Newest backup of so many days is kept.</summary>
     public const int Days = 7;
@@ -65,6 +66,38 @@ public sealed class Backups(Database database, string folder, TimeProvider clock
         }
 
         return made;
+    }
+
+    /// <summary>
+    /// Forgets copies of every kind, those before a migration or a restore among them, once they are older than what was promised to whoever
+    /// was erased.
+    /// </summary>
+    public void ForgetOld()
+    {
+        if (!Directory.Exists(Folder))
+        {
+            return;
+        }
+
+        var oldest = clock.GetUtcNow().AddDays(-ForgottenAfterDays);
+        foreach (var file in Directory.EnumerateFiles(Folder, "*.db*").Where(f => MadeAt(f) <= oldest).ToList())
+        {
+            File.Delete(file);
+        }
+    }
+
+    [GeneratedRegex("[0-9]{8}-[0-9]{6}")]
+    private static partial Regex StampIn();
+
+    /// <summary>When a copy was made, by its name; null for a file with another one, which somebody put there.</summary>
+    private static DateTimeOffset? MadeAt(string file)
+    {
+        var name = Path.GetFileName(file);
+        return
+            StampIn().Match(name) is { Success: true } stamp
+            && DateTimeOffset.TryParseExact(stamp.Value, Stamp, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var at)
+            ? at
+            : null;
     }
 
     /// <summary>Those that the rule keeps: the newest of each of seven days, and of each of five weeks.</summary>

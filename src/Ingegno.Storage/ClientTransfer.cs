@@ -89,6 +89,18 @@ public sealed class ClientTransfer(
         );
     }
 
+    /// <summary>A file as it may come in to a practice: nothing in it takes the place of what is there.</summary>
+    /// <param name="coachId">The coach.</param>
+    /// <param name="file">The file.</param>
+    public FileToTake ToTake(long coachId, ClientFile file) =>
+        FileAdditions.Apart(
+            file,
+            Core.Knowledge.TradeData.Trade.Shipped,
+            [.. exercises.List(coachId).Select(e => e.Value)],
+            [.. approaches.List(coachId).Select(a => a.Value)],
+            [.. names.List(coachId).Select(n => n.Value)]
+        );
+
     /// <summary>Brings a client in with a new key; what the practice has of its own under the same key or name stays as it is.</summary>
     /// <param name="coachId">The coach.</param>
     /// <param name="file">The client.</param>
@@ -112,6 +124,17 @@ public sealed class ClientTransfer(
             .. into.Missing("taught_name", file.TaughtNames.Select(n => (n.Name, "$.name", n.Name, Write(n)))),
         ];
         var client = into.Document("client", null, file.Client.Name.Trim(), Write(file.Client));
+        connection.Execute(
+            "INSERT INTO brought_with_client (client_id, coach_id, kind, row_id) VALUES (@client, @coachId, @Table, @Id)",
+            own.Select(o => new
+            {
+                client,
+                coachId,
+                o.Table,
+                o.Id,
+            }),
+            transaction
+        );
         var at = file.Places.Select(p => into.Document("place", client, p.Name, Write(p))).ToList();
         var on = file.GymWeeks.Select(w => into.Document("gym_week", client, w.Name, Write(w))).ToList();
 
@@ -150,6 +173,59 @@ public sealed class ClientTransfer(
         DoneOnce.Forget(connection, transaction, coachId, [brought.Client, .. brought.Plans]);
         transaction.Commit();
     }
+
+    /// <summary>
+    /// Erases a client, and with it what came in with its file and no other client's program or plan names; false when it is not this
+    /// coach's. What was erased of the practice's own is to be forgotten by whoever keeps the trade.
+    /// </summary>
+    public bool Erase(long coachId, long clientId)
+    {
+        using var connection = database.Open();
+        using var transaction = connection.BeginTransaction();
+        var brought = connection
+            .Query<(string Table, long Id)>(
+                "SELECT kind, row_id FROM brought_with_client WHERE coach_id = @coachId AND client_id = @clientId",
+                new { coachId, clientId },
+                transaction
+            )
+            .ToList();
+        if (
+            connection.Execute("DELETE FROM client WHERE coach_id = @coachId AND id = @clientId", new { coachId, clientId }, transaction)
+            == 0
+        )
+        {
+            return false;
+        }
+
+        foreach (var (table, id) in brought.Where(b => OwnTables.Contains(b.Table) && !IsUsed(connection, transaction, coachId, b)))
+        {
+            connection.Execute($"DELETE FROM {table} WHERE coach_id = @coachId AND id = @id", new { coachId, id }, transaction);
+        }
+
+        transaction.Commit();
+        return true;
+    }
+
+    private static readonly string[] OwnTables = ["own_exercise", "own_approach", "taught_name"];
+
+    /// <summary>Another client's plan, program or profile names it, or came in with it, too.</summary>
+    private static bool IsUsed(SqliteConnection connection, SqliteTransaction transaction, long coachId, (string Table, long Id) row) =>
+        connection.ExecuteScalar<bool>(
+            $"""
+            WITH own AS (SELECT name, coalesce(json_extract(document, '$.id'), name) AS key FROM {row.Table} WHERE coach_id = @coachId AND id = @Id)
+            SELECT EXISTS (SELECT 1 FROM brought_with_client WHERE coach_id = @coachId AND kind = @Table AND row_id = @Id)
+                OR EXISTS (SELECT 1 FROM own, plan_version v WHERE v.coach_id = @coachId AND instr(v.document, '"' || own.key || '"') > 0)
+                OR EXISTS (SELECT 1 FROM own, client c WHERE c.coach_id = @coachId AND instr(c.document, '"' || own.key || '"') > 0)
+                OR EXISTS (SELECT 1 FROM own, gym_week w WHERE w.coach_id = @coachId AND instr(lower(w.document), lower(own.name)) > 0)
+            """,
+            new
+            {
+                coachId,
+                row.Table,
+                row.Id,
+            },
+            transaction
+        );
 
     private static long? Of(List<long> keys, int? at) => at is { } i && i >= 0 && i < keys.Count ? keys[i] : null;
 

@@ -239,7 +239,9 @@ public static class Composition
     public static void PrepareData(this WebApplication app)
     {
         ArgumentNullException.ThrowIfNull(app);
-        app.Services.GetRequiredService<Database>().Migrate(() => app.Services.GetRequiredService<Backups>().MakeBefore("migration"));
+        var backups = app.Services.GetRequiredService<Backups>();
+        app.Services.GetRequiredService<Database>().Migrate(() => backups.MakeBefore("migration"));
+        backups.ForgetOld();
         try
         {
             app.Services.GetRequiredService<DemoSeeder>().SeedIfAsked();

@@ -4,12 +4,56 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 import svelteConfig from './svelte.config.js';
 
+/** Parts of a thing by which a list may be keyed: they are unique by how they are made. */
+const keys = new Set(
+  'id key line code row joint muscle part number week reps field exerciseId candidateId index revision setupId version clientId planId slot session'.split(
+    ' ',
+  ),
+);
+
+/** Things of which a list holds each once, for they are words of an enumeration. */
+const enumerated = new Set(
+  'level goal sex joint muscle soreness measure hazard value family venue side mirror share role set row moment weekday of technique form rir half s load key id'.split(
+    ' ',
+  ),
+);
+
+/**
+ * Two equal texts stop a screen that keys its list by them, and texts come from outside. A list is keyed by an id, or by the place in it.
+ */
+const noTextKeys = {
+  meta: {
+    type: 'problem',
+    schema: [],
+    messages: { text: 'Key the list by an id or by its index: two equal texts stop the screen.' },
+  },
+  create: (context) => ({
+    SvelteEachBlock({ key, index, context: item }) {
+      if (!key || item?.type !== 'Identifier') return;
+      const fine =
+        key.type === 'Identifier'
+          ? key.name === index?.name || enumerated.has(key.name)
+          : key.type === 'MemberExpression'
+            ? keys.has(key.property.name)
+            : key.type === 'CallExpression' ||
+              key.type === 'BinaryExpression' ||
+              key.type === 'TemplateLiteral';
+      if (!fine) context.report({ node: key, messageId: 'text' });
+    },
+  }),
+};
+
 export default ts.config(
   { ignores: ['dist', 'src/lib/api/schema.d.ts'] },
   js.configs.recommended,
   ...ts.configs.strict,
   ...svelte.configs.recommended,
   { languageOptions: { globals: { ...globals.browser, ...globals.node } } },
+  {
+    files: ['**/*.svelte'],
+    plugins: { own: { rules: { 'no-text-keys': noTextKeys } } },
+    rules: { 'own/no-text-keys': 'error' },
+  },
   {
     files: ['**/*.svelte', '**/*.svelte.ts'],
     languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } },

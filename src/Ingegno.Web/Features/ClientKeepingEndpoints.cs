@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Globalization;
 using System.Security.Claims;
 using Ingegno.Core.Knowledge.TradeData;
@@ -14,7 +15,14 @@ public sealed record Archiving(bool Archived);
 
 /// <summary>A client that was taken out, here or elsewhere.</summary>
 /// <param name="Content">The bytes of the file, base64.</param>
-public sealed record ClientUpload(string Content);
+/// <param name="WithAdditions">Exercises, approaches and names of another practice's own that the file brings along come in, too.</param>
+public sealed record ClientUpload(string Content, bool WithAdditions = false);
+
+/// <summary>What a client's file would bring in.</summary>
+/// <param name="Name">Name of the client.</param>
+/// <param name="Comes">What of another practice's own comes along, under keys of its own.</param>
+/// <param name="StaysOut">Names that mean something here already and stay out.</param>
+public sealed record ClientInFile(string Name, ImmutableArray<Addition> Comes, ImmutableArray<Addition> StaysOut);
 
 /// <summary>What erasing a client takes away.</summary>
 /// <param name="Places">Places with their kit.</param>
@@ -32,6 +40,10 @@ public static class ClientKeepingEndpoints
     {
         clients.MapPut("/{id:long}/archived", Archive).ProducesProblem(StatusCodes.Status404NotFound);
         clients.MapGet("/{id:long}/export.{form:regex(^(zip|json)$)}", Export).ProducesProblem(StatusCodes.Status404NotFound);
+        clients
+            .MapPost("/import/look", Look)
+            .WithMetadata(new RequestSizeLimitAttribute(16 * 1024 * 1024))
+            .ProducesProblem(StatusCodes.Status400BadRequest);
         clients
             .MapPost("/import", Import)
             .WithMetadata(new RequestSizeLimitAttribute(16 * 1024 * 1024))
@@ -97,6 +109,7 @@ public static class ClientKeepingEndpoints
         BroughtIn? brought = null;
         try
         {
+            file = Taken(transfer.ToTake(coach, file), upload.WithAdditions);
             RefuseBadOwn(file);
             var came = transfer.Import(coach, file, once.Value);
             if (came.JustNow)
@@ -159,6 +172,33 @@ public static class ClientKeepingEndpoints
         }
     }
 
+    /// <summary>The file with what it brings along, or without: the practice's own catalogue grows by a coach's word alone.</summary>
+    private static ClientFile Taken(FileToTake file, bool withAdditions) =>
+        withAdditions ? file.File : file.File with { OwnExercises = [], OwnApproaches = [], TaughtNames = [] };
+
+    /// <summary>What a file would bring in; nothing is stored.</summary>
+    private static Results<Ok<ClientInFile>, ProblemHttpResult> Look(
+        ClientUpload upload,
+        ClaimsPrincipal user,
+        ClientFiles files,
+        ClientTransfer transfer
+    )
+    {
+        try
+        {
+            var file = transfer.ToTake(user.CoachId(), files.Read(Convert.FromBase64String(upload.Content)));
+            return TypedResults.Ok(new ClientInFile(file.File.Client.Name, file.Comes, file.StaysOut));
+        }
+        catch (UnreadableFileException wrong)
+        {
+            return Problems.Make(StatusCodes.Status400BadRequest, "unreadable-file", "The file cannot be read", wrong.Message);
+        }
+        catch (FormatException)
+        {
+            return Problems.Invalid("content", "The content is not base64.");
+        }
+    }
+
     /// <summary>What no practice lets its coaches add it does not take from a file either.</summary>
     private static void RefuseBadOwn(ClientFile file)
     {
@@ -183,15 +223,18 @@ public static class ClientKeepingEndpoints
     private static Results<NoContent, ProblemHttpResult> Erase(
         long id,
         ClaimsPrincipal user,
-        ClientStore clients,
+        ClientTransfer transfer,
+        PracticeTrades trades,
         Database database,
         AuditStore audit
     )
     {
-        if (!clients.Delete(user.CoachId(), id))
+        if (!transfer.Erase(user.CoachId(), id))
         {
             return Problems.NotFound("client");
         }
+
+        trades.Forget(user.CoachId());
 
         audit.Note(user.CoachId(), "client-erased", About(id));
         try

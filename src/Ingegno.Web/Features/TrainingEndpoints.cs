@@ -197,7 +197,11 @@ public static class TrainingEndpoints
             [.. sessions.Select(PhoneSession.Of)],
             [.. notes.Select(n => new PhoneNote(n.Session, n.ExerciseId, n.FromClient, n.Text, n.At))]
         );
-        floor.ReadByClient(link.ClientId);
+        if (!context.Request.Headers.ContainsKey(LinkSignIn.PreviewHeader))
+        {
+            floor.ReadByClient(link.ClientId);
+        }
+
         return TaggedJson.Of(context, content, json.Value.SerializerOptions);
     }
 

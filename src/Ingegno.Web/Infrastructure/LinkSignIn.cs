@@ -32,6 +32,9 @@ public sealed class LinkSignIn(
     /// <summary>Header that carries the secret.</summary>
     public const string Header = "X-Ingegno-Link";
 
+    /// <summary>Header of a coach who looks at what a client sees: it counts as nothing.</summary>
+    public const string PreviewHeader = "X-Ingegno-Preview";
+
     private const int LongestSecret = 100;
     private const string Account = "client link";
 
@@ -76,7 +79,10 @@ public sealed class LinkSignIn(
             return Refused();
         }
 
-        links.Seen(link);
+        if (!Request.Headers.ContainsKey(PreviewHeader))
+        {
+            links.Seen(link);
+        }
         return Task.FromResult(AuthenticateResult.Success(new AuthenticationTicket(LinkHolder.PrincipalOf(link), SchemeName)));
     }
 

@@ -17,7 +17,7 @@ public sealed partial class NightlyBackup(
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
-        if (!options.Value.NightlyBackups || options.Value.Demo || Composition.IsDescribingApi)
+        if (options.Value.Demo || Composition.IsDescribingApi)
         {
             return;
         }
@@ -27,7 +27,8 @@ public sealed partial class NightlyBackup(
             await Task.Delay(wait, clock, stoppingToken);
             try
             {
-                if (backups.MakeWhenDue() is { } made)
+                backups.ForgetOld(); // Whoever was erased is forgotten in time, also where no backups are made.
+                if (options.Value.NightlyBackups && backups.MakeWhenDue() is { } made)
                 {
                     database.Forget();
                     LogMade(made);

@@ -43,7 +43,23 @@
 {#if session.coach || session.expired}
   <div class="flex min-h-screen flex-col">
     <Header />
-    <Router />
+    <svelte:boundary onerror={(error) => console.error(error)}>
+      <Router />
+      {#snippet failed(error, reset)}
+        <main id="main" class="max-w-xl p-6">
+          <h1 class="text-2xl">This screen stopped</h1>
+          <p class="mt-2" role="alert">{error instanceof Error ? error.message : String(error)}</p>
+          <p class="mt-2">
+            What you typed is kept in this browser. Go on; if it stops again, open another screen and tell
+            whoever runs this server these words.
+          </p>
+          <p class="mt-3 flex gap-2">
+            <button class="btn btn-primary" onclick={reset}>Go on</button>
+            <button class="btn" onclick={() => location.reload()}>Reload the page</button>
+          </p>
+        </main>
+      {/snippet}
+    </svelte:boundary>
   </div>
   <KeysSheet />
   <LeaveDialog />

@@ -91,6 +91,22 @@ public sealed record KitKind
     /// <summary>True when the kind, or one of its abilities, is named <paramref name="thing"/>.</summary>
     public bool Is(string thing) => Id == thing || Can.Contains(thing);
 
+    private static readonly ImmutableHashSet<string> Bearing =
+    [
+        "surface",
+        "sit-on",
+        "step-on",
+        "lean-on",
+        "lie-on",
+        "pull-under",
+        "hang-from",
+        "support",
+        "straps",
+    ];
+
+    /// <summary>Somebody sits, stands, lies, leans or hangs on it.</summary>
+    public bool Bears => Can.Any(Bearing.Contains);
+
     /// <summary>True when the kind is described by the measure.</summary>
     public bool Has(KitMeasure measure) => Measures.Contains(measure);
 }

@@ -17,6 +17,7 @@ public sealed class KitKinds
         _abilities = document.Abilities.ToImmutableDictionary(StringComparer.Ordinal);
         All = document.Kinds;
         FirstUse = document.FirstUse;
+        PlainWords = [.. document.PlainWords];
         var unlabelled = document.Kinds.SelectMany(k => k.Can).FirstOrDefault(c => !_abilities.ContainsKey(c));
         if (unlabelled is not null)
         {
@@ -35,6 +36,9 @@ public sealed class KitKinds
     /// <summary>Steps of first-use tests, by key.</summary>
     public ImmutableArray<FirstUseStep> FirstUse { get; }
 
+    /// <summary>Words before the name of a thing that bears somebody which say nothing against that: a kitchen table is a table, a card table asks.</summary>
+    public ImmutableHashSet<string> PlainWords { get; }
+
     public KitKind? Find(string id) => _byId.GetValueOrDefault(id);
 
     /// <summary>True when the word is a kind or an ability, so that a requirement may name it.</summary>
@@ -50,4 +54,8 @@ public sealed record KitKindsDocument(
     ImmutableSortedDictionary<string, string> Abilities,
     ImmutableArray<FirstUseStep> FirstUse,
     ImmutableArray<KitKind> Kinds
-);
+)
+{
+    /// <summary>Words before the name of a thing that somebody stands, lies or hangs on which say nothing against that.</summary>
+    public ImmutableArray<string> PlainWords { get; init; } = [];
+}

@@ -105,6 +105,9 @@ internal static class KitLead
         "lot",
     ];
 
+    /// <summary>A word that leads to a thing and says nothing of it.</summary>
+    public static bool IsLead(string word) => Leading.Contains(word) || Counts.ContainsKey(word);
+
     private static readonly ImmutableDictionary<string, int> Counts = new Dictionary<string, int>
     {
         ["two"] = 2,

@@ -101,7 +101,10 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
             for (var at = words.Length - length; at >= 0; at--)
             {
                 var name = string.Join(' ', words[at..(at + length)]);
-                if (_names.FirstOrDefault(n => n.Normal == name) is { Item: { } item })
+                if (
+                    _names.FirstOrDefault(n => n.Normal == name) is { Item: { } item }
+                    && SaysNothingAgainst(item, at > 0 && !KitLead.IsLead(words[at - 1]) ? [words[at - 1]] : [])
+                )
                 {
                     return Measured(item with { Name = item.Name }, [.. KitQuantity.In(text)]);
                 }
@@ -124,7 +127,7 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
         for (var from = 0; from < parts.Length; from++)
         {
             var ending = string.Join(' ', parts[from..]);
-            if (_names.FirstOrDefault(n => n.Normal == ending) is { Item: { } item })
+            if (_names.FirstOrDefault(n => n.Normal == ending) is { Item: { } item } && SaysNothingAgainst(item, parts[..from]))
             {
                 return Measured(item with { Count = count, Name = from > 0 ? Words.Sentence(Tidy(words)) : item.Name }, quantities);
             }
@@ -142,6 +145,13 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
         var column = Math.Max(1, text.IndexOf(words.Split(' ', StringSplitOptions.RemoveEmptyEntries)[0], StringComparison.Ordinal) + 1);
         return new KitEntry(null, false, Reason.Of("kit.unknown", ("name", Tidy(words))), column, near);
     }
+
+    /// <summary>
+    /// A thing that bears somebody is only what it is called with words that are known: a detergent box is no box to step on, a card table
+    /// no table to hang under. What is not known never inherits what such things carry; it is asked.
+    /// </summary>
+    private bool SaysNothingAgainst(KitItem item, IEnumerable<string> before) =>
+        !kinds.Find(item.Kind)!.Bears || before.All(w => kinds.PlainWords.Contains(w) || w.All(char.IsAsciiDigit));
 
     private KitEntry Measured(KitItem item, List<KitQuantity> quantities)
     {

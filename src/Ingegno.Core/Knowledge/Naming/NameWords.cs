@@ -94,7 +94,7 @@ internal static class NameWords
     internal static string Singular(string word) =>
         word switch
         {
-            "biceps" or "triceps" or "quadriceps" or "abs" or "press" or "cross" or "grass" or "hiss" or "trx" => word,
+            "biceps" or "triceps" or "quadriceps" or "abs" or "press" or "cross" or "grass" or "hiss" => word,
             _ when word.Length > 3 && word.EndsWith("ies", StringComparison.Ordinal) => word[..^3] + "y",
             _ when word.Length > 4
                     && (word.EndsWith("ches", StringComparison.Ordinal) || word.EndsWith("sses", StringComparison.Ordinal)) => word[..^2],

@@ -1,12 +1,14 @@
 import { mount } from 'svelte';
 import './floor.css';
 import Floor from './Floor.svelte';
+import { coachLooksOn } from './keep/preview';
+import { Phone } from './keep/phone';
 import { secretIn } from './keep/secret';
-import { Store } from './keep/store';
+import { PassingStore, Store } from './keep/store';
 
 /**
- * The secret of the address counts before the one that is kept: another link was opened. It stays in the address, for a page that is put
- * on a home screen may have a store of its own and has nothing but its address then.
+ * The secret of the address counts before the one that was opened last. It stays in the address, for a page that is put on a home screen
+ * may have a store of its own and has nothing but its address then. Nothing that is kept under another link goes because of it.
  */
 async function open(): Promise<void> {
   const target = document.getElementById('app');
@@ -14,14 +16,18 @@ async function open(): Promise<void> {
   document.documentElement.dataset.theme = matchMedia('(prefers-color-scheme: dark)').matches
     ? 'slate'
     : 'paper';
-  const store = await Store.open();
-  const [given, kept] = [secretIn(location.hash), await store.secret()];
-  if (given !== null && given !== kept) {
-    await store.forget();
-    await store.put('secret', given);
-  }
-
-  mount(Floor, { target, props: { store, secret: given ?? kept } });
+  // Another link that is opened in this tab changes what stands behind the # alone.
+  const given = secretIn(location.hash);
+  addEventListener('hashchange', () => {
+    if (secretIn(location.hash) !== given) location.reload();
+  });
+  const phone = await Phone.open();
+  const secret = given ?? (await phone.last());
+  const preview = given !== null && !(await phone.knows(given)) && (await coachLooksOn());
+  if (secret !== null && !preview) await phone.use(secret);
+  const store = secret !== null && !preview ? await Store.open(secret) : new PassingStore();
+  mount(Floor, { target, props: { phone, store, secret, preview } });
+  if (preview) return;
   if (import.meta.env.PROD && 'serviceWorker' in navigator)
     await navigator.serviceWorker.register('/s/sw.js', { scope: '/s/' });
   await navigator.storage?.persist?.();

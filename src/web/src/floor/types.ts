@@ -17,6 +17,7 @@ export type ReleaseExercise = Schemas['ReleaseExercise'];
 export type ReleaseFigure = Schemas['ReleaseFigure'];
 export type RepPhase = Schemas['RepPhase'];
 export type SentRelease = Schemas['SentRelease'];
+export type SessionToTakeOver = Schemas['SessionToTakeOver'];
 export type SetPart = Schemas['SetPart'];
 export type SwapReason = NonNullable<Schemas['SwapReason']>;
 export type TimedStep = Schemas['TimedStep'];

@@ -188,7 +188,7 @@
         {/if}
       </div>
     {/if}
-    {#each book.kept?.value.block.notices ?? [] as notice (notice)}
+    {#each book.kept?.value.block.notices ?? [] as notice, i (i)}
       <p class="mb-2 border-l-4 border-warning pl-2 text-plain">{notice}</p>
     {/each}
     <div class="sheet p-4 print:border-0 print:bg-white print:p-0">

@@ -121,7 +121,7 @@
       >
     </div>
     <article class="sheet p-6 print:border-0 print:p-0">
-      {#each days as day, n (day.name)}
+      {#each days as day, n (n)}
         <section
           class={[
             'sheet-of-day',
@@ -154,11 +154,11 @@
             <section class="mb-2 text-sm" aria-label="Warm-up">
               <h3 class="text-base print:text-sm">Warm-up, 5–10 minutes</h3>
               <ol class="list-decimal pl-5 print:columns-2">
-                {#each day.warmUp as step (step)}<li>{step}</li>{/each}
+                {#each day.warmUp as step, at1 (at1)}<li>{step}</li>{/each}
               </ol>
             </section>
           {/if}
-          {#each day.blocks.filter((b) => b.lines.length > 1) as block (block.label)}
+          {#each day.blocks.filter((b) => b.lines.length > 1) as block, at1 (at1)}
             <p class="text-sm">
               <b class="figures">{block.label}</b>: {count(block.rounds, 'round')} of {block.lines.length} exercises
               in turn, then rest {rest(block.restSeconds)}.
@@ -190,9 +190,7 @@
                       {home.how ?? ''}
                     </p>
                     <p class="text-sm">{home.cues.join(' · ')}</p>
-                    {#each home.dose.instructions as instruction (instruction)}<p
-                        class="text-sm font-semibold"
-                      >
+                    {#each home.dose.instructions as instruction, at3 (at3)}<p class="text-sm font-semibold">
                         {instruction}
                       </p>{/each}
                     {#if home.cautions.length > 0}<p class="text-sm text-secondary print:text-black">

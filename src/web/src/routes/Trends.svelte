@@ -106,7 +106,7 @@
         </p>
         <table class="text-plain">
           <tbody>
-            {#each costs as cost (cost.of)}
+            {#each costs as cost, i (i)}
               <tr class="rule-b">
                 <th scope="row" class="py-1 pr-6 text-left font-normal">{costOf(cost)}</th>
                 <td class="py-1 pr-6 font-semibold">{costInWords(cost)}</td>

@@ -271,7 +271,7 @@
               >
             </p>
           {/if}
-          {#each bench.proposal.days as day (day.name)}<DaySection
+          {#each bench.proposal.days as day, i (i)}<DaySection
               {bench}
               {day}
               under={narrow.current ? beneath : undefined}

@@ -1,7 +1,7 @@
 import type { FigureDrawing } from '../../lib/figure/drawing';
 import type { ReleaseExercise, ReleaseFigure } from '../types';
 import type { Server } from './server';
-import type { Store } from './store';
+import type { Keep } from './store';
 
 const keyOf = (e: Pick<ReleaseExercise, 'exerciseId' | 'setupId' | 'drawnWith'>): string =>
   `${e.exerciseId}|${e.setupId}|${e.drawnWith ?? ''}`;
@@ -14,16 +14,17 @@ class Figures {
     return this.#all.get(keyOf(exercise));
   }
 
-  async restore(store: Store): Promise<void> {
+  async restore(store: Keep): Promise<void> {
     this.#take((await store.get<ReleaseFigure[]>('figures')) ?? []);
   }
 
   /** Fetches them anew; without a net those that are there stay. */
-  async fetch(store: Store, server: Server): Promise<void> {
-    const answer = await server.figures();
+  async fetch(store: Keep, server: Server): Promise<void> {
+    const answer = await server.figures(await store.get<string>('figuresTag'));
     if (answer.kind !== 'done') return;
     this.#take(answer.value);
     await store.put('figures', answer.value);
+    await store.put('figuresTag', answer.tag ?? null);
   }
 
   #take(list: readonly ReleaseFigure[]): void {

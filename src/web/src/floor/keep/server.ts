@@ -1,29 +1,61 @@
-import type { FloorSession, NewPhoneNote, PhoneContent, ReleaseFigure, TrainingDays } from '../types';
+import type {
+  FloorSession,
+  NewPhoneNote,
+  PhoneContent,
+  ReleaseFigure,
+  SessionToTakeOver,
+  TrainingDays,
+} from '../types';
 
 /** How a call to the server ended. */
 export type Answer<T> =
-  | { kind: 'done'; value: T }
+  | { kind: 'done'; value: T; tag?: string }
+  /** Nothing has changed since the answer with that tag. */
+  | { kind: 'same' }
   /** No net, or a server that cannot answer now: worth another try. */
   | { kind: 'later' }
-  /** The link has ended: what the phone keeps is erased. */
+  /** The link has ended, in the server's own words: its plans are erased; what was not delivered stays. */
   | { kind: 'ended' }
   /** The link opens nothing here. */
   | { kind: 'unknown' }
   /** The server will never take it; why, in its words. */
   | { kind: 'refused'; why: string };
 
+/** Answers after which the same may be taken another time. */
+const passing = new Set([401, 403, 408, 409, 410, 425, 429]);
+
+const isContent = (value: unknown): value is PhoneContent => {
+  const content = value as Partial<PhoneContent> | null;
+  return (
+    typeof content?.coach === 'string' &&
+    Array.isArray(content.releases) &&
+    content.releases.every((r) => Array.isArray(r?.release?.days)) &&
+    Array.isArray(content.sessions) &&
+    Array.isArray(content.notes)
+  );
+};
+
 /** Talks to the server with the secret of a link. */
 export class Server {
   constructor(
     private readonly secret: string,
     private readonly ask: typeof fetch = (input, init) => fetch(input, init),
+    /** A coach looks on: it counts as nothing. */
+    private readonly preview = false,
   ) {}
 
-  content(): Promise<Answer<PhoneContent>> {
-    return this.call('GET', '');
+  async content(tag?: string | null): Promise<Answer<PhoneContent>> {
+    const answer = await this.call<PhoneContent>('GET', '', undefined, tag);
+    // A page that some box between puts in place of the answer must not become the plan.
+    return answer.kind === 'done' && !isContent(answer.value) ? { kind: 'later' } : answer;
   }
 
-  keep(session: FloorSession): Promise<Answer<unknown>> {
+  /** A session that runs on another phone. */
+  session(key: string): Promise<Answer<SessionToTakeOver>> {
+    return this.call('GET', `/sessions/${key}`);
+  }
+
+  keep(session: FloorSession): Promise<Answer<{ revision: number }>> {
     return this.call('PUT', `/sessions/${session.key}`, { ...session, sentAt: localIso(Date.now()) });
   }
 
@@ -31,8 +63,9 @@ export class Server {
     return this.call('POST', '/notes', note);
   }
 
-  figures(): Promise<Answer<ReleaseFigure[]>> {
-    return this.call('GET', '/figures');
+  async figures(tag?: string | null): Promise<Answer<ReleaseFigure[]>> {
+    const answer = await this.call<ReleaseFigure[]>('GET', '/figures', undefined, tag);
+    return answer.kind === 'done' && !Array.isArray(answer.value) ? { kind: 'later' } : answer;
   }
 
   days(): Promise<Answer<TrainingDays>> {
@@ -43,7 +76,12 @@ export class Server {
     return this.call('PUT', '/days', { times });
   }
 
-  private async call<T>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
+  private async call<T>(
+    method: string,
+    path: string,
+    body?: unknown,
+    tag?: string | null,
+  ): Promise<Answer<T>> {
     let answer: Response;
     try {
       answer = await this.ask(`/api/v1/training${path}`, {
@@ -51,21 +89,29 @@ export class Server {
         headers: {
           'X-Ingegno-Link': this.secret,
           ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+          ...(tag ? { 'If-None-Match': tag } : {}),
+          ...(this.preview ? { 'X-Ingegno-Preview': '1' } : {}),
         },
         body: body === undefined ? undefined : JSON.stringify(body),
         credentials: 'omit',
         referrerPolicy: 'no-referrer',
         cache: 'no-store',
       });
-      if (answer.ok) return { kind: 'done', value: (await answer.json()) as T };
+      if (answer.status === 304) return { kind: 'same' };
+      if (answer.ok) {
+        const value = (await answer.json()) as T;
+        const told = answer.headers.get('ETag');
+        return told ? { kind: 'done', value, tag: told } : { kind: 'done', value };
+      }
     } catch {
       return { kind: 'later' };
     }
 
-    if (answer.status === 410) return { kind: 'ended' };
-    if (answer.status === 401) return { kind: 'unknown' };
-    if (answer.status === 429 || answer.status >= 500) return { kind: 'later' };
-    const problem = (await answer.json().catch(() => null)) as { detail?: string } | null;
+    // Only the server's own word ends a link, or says that there is none: a box between says 410 and 401 for reasons of its own.
+    const problem = (await answer.json().catch(() => null)) as { detail?: string; code?: string } | null;
+    if (problem?.code === 'link-ended') return { kind: 'ended' };
+    if (problem?.code === 'no-such-link') return { kind: 'unknown' };
+    if (!problem?.code || passing.has(answer.status) || answer.status >= 500) return { kind: 'later' };
     return { kind: 'refused', why: problem?.detail ?? `The server answered ${answer.status}.` };
   }
 }

@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { digest } from '../../lib/digest';
 import type { FloorSession, NewPhoneNote, PhoneContent } from '../types';
 
 /** Something that the server has not answered for yet. */
@@ -6,32 +7,50 @@ export type Waiting =
   | { key: string; kind: 'session'; session: FloorSession; refused?: string }
   | { key: string; kind: 'note'; note: NewPhoneNote; refused?: string };
 
-interface Kept extends DBSchema {
+/** What the session application needs to be kept. */
+export interface Keep {
+  content(): Promise<PhoneContent | null>;
+  get<T>(name: string): Promise<T | null>;
+  put(name: string, value: unknown): Promise<void>;
+  drop(name: string): Promise<void>;
+  waiting(): Promise<Waiting[]>;
+  wait(item: Waiting): Promise<void>;
+  answered(item: Waiting): Promise<void>;
+  forgetPlans(): Promise<void>;
+}
+
+export interface Kept extends DBSchema {
   kept: { key: string; value: unknown };
   waiting: { key: string; value: Waiting };
 }
 
-/** Everything that a phone keeps, in the browser's own database. */
-export class Store {
+/** Whether `now` is a later state of the same session as `then`: what was answered for then still waits. */
+const isLater = (now: Waiting | undefined, then: Waiting): boolean =>
+  now?.kind === 'session' && then.kind === 'session' && now.session.revision > then.session.revision;
+
+/** What is gone when a link has ended; what was done stays until the server has it. */
+const plans = ['content', 'contentTag', 'figures', 'figuresTag'];
+
+export const nameOf = (secret: string): string => `ingegno-session-${digest(secret)}`;
+
+export const openKept = (name: string): Promise<IDBPDatabase<Kept>> =>
+  openDB<Kept>(name, 1, {
+    upgrade(db) {
+      db.createObjectStore('kept');
+      db.createObjectStore('waiting', { keyPath: 'key' });
+    },
+  });
+
+/** Everything that a phone keeps under one link, in the browser's own database. Another link, of this client or of another, has another. */
+export class Store implements Keep {
   private constructor(private readonly db: IDBPDatabase<Kept>) {}
 
-  static async open(): Promise<Store> {
-    return new Store(
-      await openDB<Kept>('ingegno-session', 1, {
-        upgrade(db) {
-          db.createObjectStore('kept');
-          db.createObjectStore('waiting', { keyPath: 'key' });
-        },
-      }),
-    );
-  }
-
-  async secret(): Promise<string | null> {
-    return ((await this.db.get('kept', 'secret')) as string | undefined) ?? null;
+  static async open(secret: string): Promise<Store> {
+    return new Store(await openKept(nameOf(secret)));
   }
 
   async content(): Promise<PhoneContent | null> {
-    return ((await this.db.get('kept', 'content')) as PhoneContent | undefined) ?? null;
+    return this.get<PhoneContent>('content');
   }
 
   async get<T>(name: string): Promise<T | null> {
@@ -57,16 +76,49 @@ export class Store {
   /** Takes out what was answered, unless a later state of the same session waits by now. */
   async answered(item: Waiting): Promise<void> {
     const tx = this.db.transaction('waiting', 'readwrite');
-    const now = await tx.store.get(item.key);
-    const later =
-      now?.kind === 'session' && item.kind === 'session' && now.session.revision > item.session.revision;
-    if (!later) await tx.store.delete(item.key);
+    if (!isLater(await tx.store.get(item.key), item)) await tx.store.delete(item.key);
     await tx.done;
   }
 
-  /** Erases everything: the link has ended, or another was opened. */
-  async forget(): Promise<void> {
-    const tx = this.db.transaction(['kept', 'waiting'], 'readwrite');
-    await Promise.all([tx.objectStore('kept').clear(), tx.objectStore('waiting').clear(), tx.done]);
+  /** The link has ended: its plans go. What was done and not delivered stays. */
+  async forgetPlans(): Promise<void> {
+    await Promise.all(plans.map((name) => this.drop(name)));
+  }
+
+  close(): void {
+    this.db.close();
+  }
+}
+
+/** Keeps nothing beyond the page: a coach looks at what a client sees, and leaves no trace. */
+export class PassingStore implements Keep {
+  readonly #kept = new Map<string, unknown>();
+
+  async content(): Promise<PhoneContent | null> {
+    return this.get<PhoneContent>('content');
+  }
+
+  async get<T>(name: string): Promise<T | null> {
+    return (this.#kept.get(name) as T | undefined) ?? null;
+  }
+
+  async put(name: string, value: unknown): Promise<void> {
+    this.#kept.set(name, value);
+  }
+
+  async drop(name: string): Promise<void> {
+    this.#kept.delete(name);
+  }
+
+  async waiting(): Promise<Waiting[]> {
+    return [];
+  }
+
+  async wait(): Promise<void> {}
+
+  async answered(): Promise<void> {}
+
+  async forgetPlans(): Promise<void> {
+    this.#kept.clear();
   }
 }

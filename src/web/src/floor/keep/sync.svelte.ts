@@ -1,6 +1,6 @@
 import type { FloorSession, NewPhoneNote, PhoneContent } from '../types';
 import { Server, type Answer } from './server';
-import type { Store, Waiting } from './store';
+import type { Keep, Waiting } from './store';
 
 /** What the client reads of the way to the coach. */
 export type Way = 'sending' | 'sent' | 'waiting' | 'ended' | 'unknown';
@@ -22,14 +22,20 @@ export class Sync {
   content = $state<PhoneContent | null>(null);
   /** What the server will never take, with its words; it stays on the phone. */
   refused = $state<string[]>([]);
+  /** Sessions and notes that wait here: what is said before anything of this phone is forgotten. */
+  undelivered = $state(0);
+  /** Key of a session that another phone has gone on with; null when none is. */
+  takenOver = $state<string | null>(null);
 
   #running = false;
   #again = false;
   #delay = first;
   #scheduled = false;
+  /** What was refused before is tried once more with each opening of the page: the server may have learnt to take it. */
+  #triedRefused = false;
 
   constructor(
-    private readonly store: Store,
+    private readonly store: Keep,
     private readonly server: Server,
     private readonly around: Surroundings = { later: (run, ms) => void setTimeout(run, ms) },
   ) {}
@@ -71,23 +77,36 @@ export class Sync {
 
   async #once(): Promise<boolean> {
     this.way = 'sending';
-    for (const item of await this.store.waiting()) {
-      if (item.refused) continue;
+    this.undelivered = (await this.store.waiting()).length;
+    for (const item of inOrder(await this.store.waiting())) {
+      if (item.refused && this.#triedRefused) continue;
       const answer = await this.#send(item);
       if (answer.kind === 'refused') await this.store.wait({ ...item, refused: answer.why });
-      else if (answer.kind === 'done') await this.store.answered(item);
+      else if (answer.kind === 'done') await this.#answered(item, answer.value);
       else return this.#stop(answer);
     }
 
-    const content = await this.server.content();
-    if (content.kind !== 'done') return this.#stop(content);
-    this.content = content.value;
-    await this.store.put('content', content.value);
+    this.#triedRefused = true;
+    const content = await this.server.content(await this.store.get<string>('contentTag'));
+    if (content.kind === 'done') {
+      this.content = content.value;
+      await this.store.put('content', content.value);
+      await this.store.put('contentTag', content.tag ?? null);
+    } else if (content.kind !== 'same') return this.#stop(content);
+
     const left = await this.store.waiting();
+    this.undelivered = left.length;
     this.refused = left.flatMap((w) => (w.refused ? [w.refused] : []));
     this.way = left.some((w) => !w.refused) ? 'waiting' : 'sent';
     this.#delay = first;
     return true;
+  }
+
+  /** The server has it. Where it has a later state already, another phone has gone on with the session. */
+  async #answered(item: Waiting, value: unknown): Promise<void> {
+    await this.store.answered(item);
+    const there = (value as { revision?: number } | null)?.revision ?? 0;
+    if (item.kind === 'session' && there > item.session.revision) this.takenOver = item.key;
   }
 
   #send(item: Waiting): Promise<Answer<unknown>> {
@@ -96,7 +115,8 @@ export class Sync {
 
   async #stop(answer: Answer<unknown>): Promise<false> {
     if (answer.kind === 'ended') {
-      await this.store.forget();
+      await this.store.forgetPlans();
+      this.undelivered = (await this.store.waiting()).length;
       this.content = null;
       this.way = 'ended';
     } else if (answer.kind === 'unknown') {
@@ -116,3 +136,9 @@ export class Sync {
     return false;
   }
 }
+
+/** Sessions before the notes on them: a note on a session that the server does not have is none. */
+const inOrder = (waiting: Waiting[]): Waiting[] => [
+  ...waiting.filter((w) => w.kind === 'session'),
+  ...waiting.filter((w) => w.kind === 'note'),
+];

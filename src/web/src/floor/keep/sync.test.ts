@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { FloorSession, PhoneContent } from '../types';
 import { localIso, Server } from './server';
 import { secretIn } from './secret';
-import type { Store, Waiting } from './store';
+import type { Keep, Waiting } from './store';
 import { Sync } from './sync.svelte';
 
 /** The phone's store without a browser. */
@@ -24,9 +24,17 @@ class Memory {
   async put(name: string, value: unknown): Promise<void> {
     this.kept.set(name, value);
   }
-  async forget(): Promise<void> {
-    this.items.clear();
-    this.kept.clear();
+  async get<T>(name: string): Promise<T | null> {
+    return (this.kept.get(name) as T | undefined) ?? null;
+  }
+  async content(): Promise<PhoneContent | null> {
+    return this.get('content');
+  }
+  async drop(name: string): Promise<void> {
+    this.kept.delete(name);
+  }
+  async forgetPlans(): Promise<void> {
+    this.kept.delete('content');
   }
 }
 
@@ -61,7 +69,7 @@ function server(answers: (() => Response)[]): {
     if (!answer) return new Response(JSON.stringify(init?.method === 'GET' ? content : {}));
     return answer();
   };
-  const sync = new Sync(memory as unknown as Store, new Server('secret', ask), {
+  const sync = new Sync(memory as Keep, new Server('secret', ask), {
     later: (run, ms) => {
       later.push(run);
       waits.push(ms);
@@ -103,26 +111,89 @@ describe('the way to the coach', () => {
     expect(memory.items.size).toBe(0);
   });
 
-  it('erases everything when the link has ended', async () => {
-    const { sync, memory } = server([() => new Response('{}', { status: 410 })]);
+  const told = (status: number, code: string): Response =>
+    new Response(JSON.stringify({ code, detail: code }), { status });
+
+  it('erases the plans when the link has ended, and never what was done', async () => {
+    const { sync, memory } = server([() => told(410, 'link-ended')]);
+    await memory.put('content', content);
     await memory.put('running', {});
     await sync.keep(session(1));
     await settled();
     expect(sync.way).toBe('ended');
-    expect(memory.items.size + memory.kept.size).toBe(0);
+    expect([...memory.kept.keys()]).toEqual(['running']);
+    expect(memory.items.size).toBe(1);
+    expect(sync.undelivered).toBe(1);
+  });
+
+  it('delivers what was done under a link that has ended, before it hears of the end', async () => {
+    const { sync, memory, put } = server([
+      () => new Response('{"revision":1}'),
+      () => told(410, 'link-ended'),
+    ]);
+    await sync.keep(session(1));
+    await settled();
+    expect(put).toHaveLength(1);
+    expect(memory.items.size).toBe(0);
+    expect(sync.way).toBe('ended');
+  });
+
+  it.each([
+    [410, 'a box between says gone'],
+    [401, 'a box between asks for its own password'],
+    [403, 'a box between forbids'],
+  ])('waits and erases nothing when %i is not in the words of the server', async (status) => {
+    const { sync, memory } = server([() => new Response('<html>', { status })]);
+    await memory.put('content', content);
+    await sync.keep(session(1));
+    await settled();
+    expect(sync.way).toBe('waiting');
+    expect(memory.items.size).toBe(1);
+    expect(memory.kept.has('content')).toBe(true);
   });
 
   it('erases nothing when a server does not know the link', async () => {
-    const { sync, memory } = server([() => new Response('{}', { status: 401 })]);
+    const { sync, memory } = server([() => told(401, 'no-such-link')]);
     await sync.keep(session(1));
     await settled();
     expect(sync.way).toBe('unknown');
     expect(memory.items.size).toBe(1);
   });
 
+  it('never keeps an answer of another shape as the plan', async () => {
+    const { sync, memory } = server([() => new Response('{"hello":"hotel"}')]);
+    await memory.put('content', content);
+    await sync.run();
+    expect(sync.way).toBe('waiting');
+    expect(memory.kept.get('content')).toEqual(content);
+  });
+
+  it('sends sessions before the notes on them', async () => {
+    const { sync, memory, put } = server([down]);
+    await sync.say({ key: 'a-note-on-it', session: 'session-1', text: 'Hard.' });
+    await settled();
+    memory.items = new Map([
+      ...memory.items,
+      ['session-1', { key: 'session-1', kind: 'session', session: session(1) }],
+    ]);
+    await sync.run();
+    await settled();
+    expect(put).toHaveLength(1);
+    expect(memory.items.size).toBe(0);
+  });
+
+  it('says when another phone has gone on with a session', async () => {
+    const { sync } = server([() => new Response('{"revision":1005}')]);
+    await sync.keep(session(6));
+    await settled();
+    expect(sync.takenOver).toBe('session-1');
+  });
+
   it('keeps what the server will never take, says why, and goes on with the rest', async () => {
     const refusal = (): Response =>
-      new Response(JSON.stringify({ detail: 'Reps lie between 0 and 500.' }), { status: 400 });
+      new Response(JSON.stringify({ code: 'invalid', detail: 'Reps lie between 0 and 500.' }), {
+        status: 400,
+      });
     const { sync, memory, put } = server([refusal]);
     await sync.keep(session(1));
     await settled();

@@ -1,6 +1,6 @@
 import { localIso } from '../keep/server';
-import type { FloorSession, Joint, SentRelease } from '../types';
-import { logged, type Done, type OnTheFloor, type Walk } from './walk';
+import type { FloorSession, Joint, SentRelease, SessionToTakeOver } from '../types';
+import { logged, nextTurn, type Done, type OnTheFloor, type Walk } from './walk';
 
 /** Everything of a session that runs; kept as it is, so that a phone that goes off in the middle of a set knows where it was. */
 export interface Running {
@@ -29,7 +29,19 @@ export interface Running {
   effort: number | null;
   note: string;
   endedAt: number | null;
+  /** When something was done last, ms since 1970; missing in what an earlier version kept. */
+  touchedAt?: number;
 }
+
+/** Without a touch for so long nobody trains any more, ms: the longest rest is a quarter of an hour, a telephone call an hour. */
+const idleAfter = 2 * 60 * 60_000;
+
+/** Nobody has touched it for hours: it is asked whether it goes on. */
+export const isIdle = (r: Running, now: number): boolean =>
+  (r.stage === 'set' || r.stage === 'rest' || r.stage === 'warm-up') && now - lastTouch(r) > idleAfter;
+
+/** When something was done last. */
+export const lastTouch = (r: Running): number => r.touchedAt ?? Date.parse(r.startedAt);
 
 /** What a session begins with. */
 export type Begun = Pick<Running, 'sent' | 'day' | 'course' | 'form' | 'hurts'>;
@@ -53,7 +65,73 @@ export const begun = (what: Begun, now: number): Running => ({
   effort: null,
   note: '',
   endedAt: null,
+  touchedAt: now,
 });
+
+/** A session that another phone began, as this one goes on with it. */
+export function takenOver({ session, sent }: SessionToTakeOver, now: number): Running {
+  const day = sent.release.days[session.day];
+  if (!day) throw new Error(`The release has no day ${session.day + 1}.`);
+  const turns = day.courses[session.course ?? 0]?.turns ?? [];
+  const decided: Record<string, OnTheFloor> = {};
+  const done: Done[] = [];
+  for (const e of session.exercises) {
+    const planned = day.exercises.find(
+      (p) => p.line === e.line && p.exerciseId === (e.inPlaceOf ?? e.exerciseId),
+    );
+    if (!planned) continue;
+    const before = done.filter((d) => d.exercise === planned.key).length;
+    const places = turns.flatMap((turn, at) => (turn.exercise === planned.key ? [at] : []));
+    e.sets.forEach((set, i) => {
+      const turn = places[before + i];
+      if (turn !== undefined)
+        done.push({
+          turn,
+          exercise: planned.key,
+          exerciseId: e.exerciseId,
+          set,
+          meant: e.meant?.includes(i + 1) ?? false,
+        });
+    });
+    const on: OnTheFloor = { ...decided[planned.key] };
+    if (e.inPlaceOf) [on.swappedFor, on.why] = [e.exerciseId, e.why ?? 'dull'];
+    if (e.stopped) on.stopped = true;
+    if (e.skipped) on.skipped = true;
+    if (Object.keys(on).length > 0) decided[planned.key] = on;
+  }
+
+  const walk: Walk = { day, course: session.course ?? 0, decided };
+  const turn = nextTurn(
+    walk,
+    0,
+    done.map((d) => d.turn),
+  );
+  return {
+    ...begun(
+      {
+        sent,
+        day: session.day,
+        course: session.course ?? 0,
+        form: session.form ?? null,
+        hurts: session.hurts ?? null,
+      },
+      now,
+    ),
+    key: session.key,
+    // Far ahead of the other phone, whose touches are older from now on.
+    revision: session.revision + revisionsAhead,
+    startedAt: session.startedAt,
+    stage: turn === null ? 'end' : 'set',
+    decided,
+    done,
+    turn: turn ?? 0,
+    effort: session.effort ?? null,
+    note: session.note ?? '',
+    endedAt: turn === null ? now : null,
+  };
+}
+
+const revisionsAhead = 1000;
 
 /** The day, how short it is, and what was decided on the floor. */
 export function walkOf(r: Running): Walk {
@@ -65,6 +143,10 @@ export function walkOf(r: Running): Walk {
 /** Minutes from the beginning to the end, or until now. */
 export const minutesOf = (r: Running, now: number): number =>
   Math.max(1, Math.min(600, Math.round(((r.endedAt ?? now) - Date.parse(r.startedAt)) / 60_000)));
+
+/** When a session that is ended now did end: at the last touch, where that was hours ago. */
+export const endOf = (r: Running, now: number): number =>
+  now - lastTouch(r) > idleAfter ? lastTouch(r) : now;
 
 /** A session as it is sent. */
 export const sessionOf = (r: Running, now: number): FloorSession => ({

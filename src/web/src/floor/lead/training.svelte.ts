@@ -1,8 +1,27 @@
-import type { Store } from '../keep/store';
+import type { Keep } from '../keep/store';
 import type { Sync } from '../keep/sync.svelte';
-import type { Joint, LoggedSet, ReleaseExercise, SentRelease, SetPart, SwapReason, Turn } from '../types';
+import type {
+  Joint,
+  LoggedSet,
+  ReleaseExercise,
+  SentRelease,
+  SessionToTakeOver,
+  SetPart,
+  SwapReason,
+  Turn,
+} from '../types';
 import { repsCounted } from './count';
-import { begun, minutesOf, sessionOf, walkOf, type Running } from './running';
+import {
+  begun,
+  endOf,
+  isIdle,
+  lastTouch,
+  minutesOf,
+  sessionOf,
+  takenOver,
+  walkOf,
+  type Running,
+} from './running';
 import type { Sound } from './sound';
 import {
   exerciseOf,
@@ -22,7 +41,7 @@ export class Training {
   running = $state<Running | null>(null);
 
   constructor(
-    private readonly store: Store,
+    private readonly store: Keep,
     private readonly sync: Sync,
     private readonly sound: Sound,
   ) {}
@@ -79,6 +98,31 @@ export class Training {
     const plain = $state.snapshot(sent) as SentRelease;
     this.running = begun({ sent: plain, day, course, form, hurts }, now());
     this.#keep();
+  }
+
+  /** Goes on with a session that runs on another phone. */
+  takeOver(from: SessionToTakeOver): void {
+    this.sound.wake();
+    this.running = takenOver($state.snapshot(from) as SessionToTakeOver, now());
+    this.#keep();
+  }
+
+  /** Nobody has touched it for hours. */
+  idleAt(at: number): boolean {
+    return this.running !== null && isIdle(this.running, at);
+  }
+
+  /** When something was done last, ms since 1970. */
+  get lastTouch(): number {
+    return lastTouch(this.#must());
+  }
+
+  /** Goes on after hours: the rest is over, and the count has stopped. */
+  goOn(): void {
+    const r = this.#must();
+    [r.restUntil, r.countingSince] = [null, null];
+    if (r.stage === 'rest') this.onward();
+    else this.#keep();
   }
 
   /** Ticks a step of the warm-up off, or on again. */
@@ -211,7 +255,7 @@ export class Training {
     r.stage = 'end';
     r.restUntil = null;
     r.countingSince = null;
-    r.endedAt ??= now();
+    r.endedAt ??= endOf(r, now());
     this.#keep();
   }
 
@@ -341,6 +385,7 @@ export class Training {
   #keep(): void {
     const r = this.#must();
     r.revision++;
+    r.touchedAt = now();
     const plain = $state.snapshot(r) as Running;
     void this.store.put('running', plain);
     if (plain.done.length > 0 || plain.stage === 'done') void this.sync.keep(sessionOf(plain, now()));

@@ -133,7 +133,7 @@
     {#if hurting}
       <div class="mt-2 grid gap-3">
         <div role="radiogroup" aria-label="How much, 0 to 10" class="grid grid-cols-5 gap-2">
-          {#each Array.from({ length: 10 }, (_, i) => i + 1) as n (n)}
+          {#each Array.from({ length: 10 }, (_, i) => i + 1) as n, i (i)}
             <button
               class="tap figures px-1"
               role="radio"

@@ -25,7 +25,7 @@
     {:else}It goes to your coach as soon as there is a net. You can close this page.{/if}
   </p>
   <p class="soft">{count(training.setsDone, 'set')}, {count(training.minutes, 'minute')}.</p>
-  {#each sync.refused as why (why)}<p class="rounded-xl border border-error p-3" role="alert">
+  {#each sync.refused as why, i (i)}<p class="rounded-xl border border-error p-3" role="alert">
       {why} It stays on this phone; show it to your coach.
     </p>{/each}
   <Thread {sync} session={running.key} />

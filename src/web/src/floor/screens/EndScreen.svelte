@@ -25,14 +25,14 @@
     <section aria-labelledby="cool">
       <h2 id="cool" class="text-lead">Cool down</h2>
       <ul class="list-disc pl-6">
-        {#each day.coolDown as step (step.text)}<li>{step.text}</li>{/each}
+        {#each day.coolDown as step, i (i)}<li>{step.text}</li>{/each}
       </ul>
     </section>
   {/if}
   <section>
     <h2 id="effort" class="mb-1 text-lead">How hard was it in all?</h2>
     <div class="grid grid-cols-5 gap-2" role="radiogroup" aria-labelledby="effort">
-      {#each Array.from({ length: 10 }, (_, i) => i + 1) as n (n)}
+      {#each Array.from({ length: 10 }, (_, i) => i + 1) as n, i (i)}
         <button
           class="tap figures"
           role="radio"

@@ -29,6 +29,8 @@
   $effect(() => (running.restUntil !== null ? time.run() : undefined));
   const left = $derived(running.restUntil === null ? 0 : (running.restUntil - time.now) / 1000);
   const over = $derived(left <= 0);
+  /** Seconds beyond the rest from which how long it is over says nothing any more. */
+  const longOver = 599;
   let told = $state(false);
   $effect(() => {
     if (over && !told && running.restUntil !== null) {
@@ -53,7 +55,7 @@
       role="timer"
       aria-label={over ? 'Rest is over' : 'Rest'}
     >
-      {clock(left)}
+      {left < -longOver ? 'over' : clock(left)}
     </p>
     <div class="h-2 overflow-hidden rounded bg-base-300" aria-hidden="true">
       <div class="h-full bg-primary" style:width="{share * 100}%"></div>

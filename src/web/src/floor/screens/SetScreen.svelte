@@ -158,7 +158,7 @@
         through={count?.through ?? 0}
       />{/if}
   {/if}
-  {#each exercise.instructions as instruction (instruction)}<p class="font-semibold">{instruction}</p>{/each}
+  {#each exercise.instructions as instruction, i (i)}<p class="font-semibold">{instruction}</p>{/each}
   <p class="soft">
     {exercise.timed
       ? ''
@@ -192,14 +192,14 @@
     <div class="grid gap-2 py-2">
       {#if exercise.steps.length > 0}
         <ol class="list-decimal pl-6">
-          {#each exercise.steps as step (step)}<li>{step}</li>{/each}
+          {#each exercise.steps as step, i (i)}<li>{step}</li>{/each}
         </ol>
       {/if}
       {#if exercise.how}<p>{exercise.how}</p>{/if}
       <SetupSketches bag={exercise.bag} bands={exercise.bands} large />
       {#if exercise.cues.length > 1}
         <ul class="list-disc pl-6">
-          {#each exercise.cues.slice(1) as cue (cue)}<li>{cue}</li>{/each}
+          {#each exercise.cues.slice(1) as cue, i (i)}<li>{cue}</li>{/each}
         </ul>
       {/if}
       {#if training.planned.why}<p><b>Why.</b> {training.planned.why}</p>{/if}

@@ -85,7 +85,7 @@
     <section aria-labelledby="lay-out">
       <h2 id="lay-out" class="mb-1 text-lead">Lay out</h2>
       <ul class="flex flex-wrap gap-2">
-        {#each today.layOut as thing (thing)}
+        {#each today.layOut as thing, i (i)}
           <li class="rounded-lg border border-base-300 bg-base-100 px-3 py-2">{thing}</li>
         {/each}
       </ul>
@@ -144,7 +144,7 @@
         </li>
       {/if}
     {/each}
-    {#each today.kept as kept (kept)}
+    {#each today.kept as kept, i (i)}
       <li class="soft py-2">Also: {kept}</li>
     {/each}
   </ol>

@@ -1,3 +1,5 @@
+import { digest } from '../digest';
+
 /** A post on its way: what it says, and the key under which the server does it once. */
 interface OnItsWay {
   key: string;
@@ -58,15 +60,4 @@ function randomKey(): string {
   return [...crypto.getRandomValues(new Uint8Array(16))]
     .map((byte) => byte.toString(16).padStart(2, '0'))
     .join('');
-}
-
-/** Tells two posts of one tab apart (FNV-1a, twice, with the length); it guards nothing. */
-function digest(text: string): string {
-  let [one, two] = [0x811c9dc5, 0x1000193];
-  for (let at = 0; at < text.length; at++) {
-    one = Math.imul(one ^ text.charCodeAt(at), 0x01000193);
-    two = Math.imul(two ^ text.charCodeAt(at), 0x85ebca6b);
-  }
-
-  return `${text.length}-${one >>> 0}-${two >>> 0}`;
 }

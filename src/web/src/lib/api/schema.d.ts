@@ -968,7 +968,11 @@ export interface paths {
                 path?: never;
                 cookie?: never;
             };
-            requestBody?: never;
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ByPassword"];
+                };
+            };
             responses: {
                 /** @description OK */
                 200: {
@@ -977,6 +981,15 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["SecondFactorSecret"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
                     };
                 };
                 /** @description Conflict */
@@ -1114,6 +1127,13 @@ export interface paths {
                     content: {
                         "application/json": components["schemas"]["ReleaseFigure"][];
                     };
+                };
+                /** @description Not Modified */
+                304: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
                 };
             };
         };
@@ -1709,6 +1729,54 @@ export interface paths {
         };
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clients/import/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClientUpload"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ClientInFile"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -4687,7 +4755,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/training": {
+    "/api/v1/training/sessions/{key}": {
         parameters: {
             query?: never;
             header?: never;
@@ -4698,7 +4766,9 @@ export interface paths {
             parameters: {
                 query?: never;
                 header?: never;
-                path?: never;
+                path: {
+                    key: string;
+                };
                 cookie?: never;
             };
             requestBody?: never;
@@ -4709,11 +4779,11 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["PhoneContent"];
+                        "application/json": components["schemas"]["SessionToTakeOver"];
                     };
                 };
-                /** @description Unauthorized */
-                401: {
+                /** @description Not Found */
+                404: {
                     headers: {
                         [name: string]: unknown;
                     };
@@ -4732,22 +4802,6 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/training/sessions/{key}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
         put: {
             parameters: {
                 query?: never;
@@ -4792,6 +4846,66 @@ export interface paths {
                 };
             };
         };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/training": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PhoneContent"];
+                    };
+                };
+                /** @description Not Modified */
+                304: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Unauthorized */
+                401: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+                /** @description Gone */
+                410: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -5013,9 +5127,18 @@ export interface components {
             figures?: null | components["schemas"]["HomeEdit"];
             toExerciseId?: null | string;
             toCandidateId?: null | string;
+            others: components["schemas"]["HomeEdit"][];
             rests?: null | components["schemas"]["RestingExercise"];
             typed?: null | components["schemas"]["HomeEdit"];
         };
+        Addition: {
+            kind: components["schemas"]["AdditionKind"];
+            name: string;
+            /** @default  */
+            means: string;
+        };
+        /** @enum {unknown} */
+        AdditionKind: "exercise" | "approach" | "taught-name";
         Alternative: {
             exercise: components["schemas"]["ReleaseExercise"];
             helps: components["schemas"]["SwapReason"][];
@@ -5416,7 +5539,7 @@ export interface components {
              */
             budget?: null | number;
         };
-        /** @description The password, to take the second factor away. */
+        /** @description The password, to begin with a second factor or to take it away. */
         ByPassword: {
             password: string;
         };
@@ -5551,6 +5674,12 @@ export interface components {
             revision: number;
             value: components["schemas"]["TaughtName"];
         };
+        ChangedLine: {
+            line: components["schemas"]["LineKey"];
+            gym: string;
+            before: string;
+            after: string;
+        };
         /** @enum {unknown} */
         CheckKind: "tipping" | "rated" | "chair-back" | "height-fits" | "lifted";
         /** @description A line of a checked plan. */
@@ -5599,6 +5728,15 @@ export interface components {
         };
         /** @enum {unknown} */
         ClientField: "name" | "last-name" | "note" | "age" | "sex" | "body-mass" | "stature" | "days-per-week" | "minutes" | "goal" | "level" | "sore" | "health" | null;
+        /** @description What a client's file would bring in. */
+        ClientInFile: {
+            /** @description Name of the client. */
+            name: string;
+            /** @description What of another practice's own comes along, under keys of its own. */
+            comes: components["schemas"]["Addition"][];
+            /** @description Names that mean something here already and stay out. */
+            staysOut: components["schemas"]["Addition"][];
+        };
         ClientInTable: {
             /** Format: int32 */
             row: number;
@@ -5666,6 +5804,11 @@ export interface components {
         ClientUpload: {
             /** @description The bytes of the file, base64. */
             content: string;
+            /**
+             * @description Exercises, approaches and names of another practice's own that the file brings along come in, too.
+             * @default false
+             */
+            withAdditions: boolean;
         };
         /** @description Words that a client and the lines of a week are described with. */
         ClientWords: {
@@ -5725,6 +5868,10 @@ export interface components {
             request: components["schemas"]["RebuildRequest"];
             /** @description The plan. */
             result: components["schemas"]["RebuildResult"];
+            /** @description Lines that no decision is about and that it changes all the same; a coach is told before it is kept. */
+            beside: components["schemas"]["ChangedLine"][];
+            /** @description Figures that a coach had typed and that did not go along to the exercise chosen in place of theirs. */
+            dropped: components["schemas"]["DroppedFigures"][];
         };
         /** @enum {unknown} */
         Decision: "wait" | "repeat" | "more-load" | "more-reps" | "more-sets" | "fewer-sets" | "next-rung" | "technique-on" | "technique-off" | "step-back" | "fewer-reps" | "ease-in" | "longer-rest" | "shorter-rest" | "deload" | "resume" | "new-phase" | "as-planned" | "calibrated" | "check-form" | "change" | "ease" | "try-again" | "swap";
@@ -5773,6 +5920,8 @@ export interface components {
             standard?: null | number;
             /** Format: date */
             decidedAfter?: null | string;
+            /** Format: date */
+            countsAfter?: null | string;
             /** Format: date */
             blockWeek?: null | string;
             /** Format: int32 */
@@ -5833,6 +5982,11 @@ export interface components {
         };
         /** @enum {unknown} */
         Drift: "kit" | "profile" | "approach" | "gym-week" | "strength";
+        DroppedFigures: {
+            line: components["schemas"]["LineKey"];
+            figures: string;
+            from: string;
+        };
         Exercise: {
             id: string;
             name: string;
@@ -6154,6 +6308,12 @@ export interface components {
             zone?: null | components["schemas"]["SetTarget"];
             /** Format: date */
             decidedAfter?: null | string;
+            /** Format: date */
+            countsAfter?: null | string;
+            setupId?: null | string;
+            spots?: null | string;
+            lastSetOpen?: null | boolean;
+            calibrates?: null | boolean;
             /** Format: int32 */
             setsBefore?: null | number;
             /** Format: date */
@@ -6167,6 +6327,7 @@ export interface components {
             /** Format: double */
             externalKg?: null | number;
             findAnew?: boolean;
+            carriedFrom?: null | string;
         };
         HomeExercise: {
             exerciseId: string;
@@ -6195,6 +6356,7 @@ export interface components {
             effect?: null | components["schemas"]["DoseEffect"];
             techniquesThatFit: string[];
             editedByCoach: boolean;
+            stands: boolean;
             restsOn?: null | components["schemas"]["Reason"];
             dose: components["schemas"]["Dose"];
             steps: string[];
@@ -6434,6 +6596,7 @@ export interface components {
             mayBe: components["schemas"]["Hazard"][];
             firstUse: string[];
             source: string;
+            bears: boolean;
         };
         /** @enum {unknown} */
         KitMeasure: "mass" | "plates" | "force" | "rest-length" | "width" | "thickness" | "height" | "volume" | "density" | "max-load" | "overhang" | "leg-to-centre" | "anchor";
@@ -7091,7 +7254,7 @@ export interface components {
             /** @description What changed, in a few words. */
             note?: null | string;
         };
-        PlanDecision: components["schemas"]["PlanDecisionChooseCandidate"] | components["schemas"]["PlanDecisionLeaveToEngine"] | components["schemas"]["PlanDecisionSetRole"] | components["schemas"]["PlanDecisionLeaveOutExercise"] | components["schemas"]["PlanDecisionSetFigures"] | components["schemas"]["PlanDecisionRepeatFigures"] | components["schemas"]["PlanDecisionTakeRemedy"] | components["schemas"]["PlanDecisionAcceptFinding"] | components["schemas"]["PlanDecisionFollowApproach"] | components["schemas"]["PlanDecisionFitToMinutes"] | components["schemas"]["PlanDecisionCalibrate"] | components["schemas"]["PlanDecisionAcceptProposals"] | components["schemas"]["PlanDecisionTakeWeek"];
+        PlanDecision: components["schemas"]["PlanDecisionChooseCandidate"] | components["schemas"]["PlanDecisionLeaveToEngine"] | components["schemas"]["PlanDecisionSetRole"] | components["schemas"]["PlanDecisionLeaveOutExercise"] | components["schemas"]["PlanDecisionSetFigures"] | components["schemas"]["PlanDecisionRepeatFigures"] | components["schemas"]["PlanDecisionTakeRemedy"] | components["schemas"]["PlanDecisionAcceptFinding"] | components["schemas"]["PlanDecisionFollowApproach"] | components["schemas"]["PlanDecisionFitToMinutes"] | components["schemas"]["PlanDecisionCalibrate"] | components["schemas"]["PlanDecisionAcceptProposals"] | components["schemas"]["PlanDecisionTakeWeek"] | components["schemas"]["PlanDecisionKeepStanding"];
         PlanDecisionAcceptFinding: {
             /** @enum {string} */
             kind?: "accept-finding";
@@ -7124,6 +7287,11 @@ export interface components {
             kind?: "follow-approach";
             approach: string;
             day?: null | string;
+        };
+        PlanDecisionKeepStanding: {
+            /** @enum {string} */
+            kind?: "keep-standing";
+            lines: number[];
         };
         PlanDecisionLeaveOutExercise: {
             /** @enum {string} */
@@ -7474,6 +7642,7 @@ export interface components {
             keyed?: components["schemas"]["KeyedLine"][];
             choices?: components["schemas"]["CoachChoice"][];
             edits?: components["schemas"]["HomeEdit"][];
+            stands?: null | components["schemas"]["StandingWeek"];
             approach?: null | string;
             phase?: null | string;
             dayApproaches?: components["schemas"]["DayApproach"][];
@@ -7978,6 +8147,13 @@ export interface components {
              */
             sure: boolean;
         };
+        /** @description A session that another phone goes on with. */
+        SessionToTakeOver: {
+            /** @description As it was sent last. */
+            session: components["schemas"]["FloorSession"];
+            /** @description The release that is trained. */
+            sent: components["schemas"]["SentRelease"];
+        };
         SetAside: {
             /** Format: date */
             day: string;
@@ -8130,6 +8306,15 @@ export interface components {
             gymExerciseId: string;
             candidateId: string;
             role: components["schemas"]["LineRole"];
+            figures: components["schemas"]["HomeEdit"][];
+            inTurn: number[];
+            leftOut: boolean;
+        };
+        StandingWeek: {
+            figures?: components["schemas"]["HomeEdit"][];
+            inTurn?: number[][];
+            leftOut?: number[];
+            mayGiveWay?: boolean;
         };
         StoodBefore: {
             gymExerciseId: string;

@@ -56,7 +56,7 @@
     <section aria-label="Phases of a block">
       <h3 class="mb-1 text-lg">Phases of a block</h3>
       <ol class="flex max-w-xl gap-1">
-        {#each approach.phases as phase (phase.name)}
+        {#each approach.phases as phase, i (i)}
           <li class="min-w-0 border-t-4 border-primary pt-1" style:flex={phase.share / weeks}>
             <b>{phase.name}</b>
             <span class="figures block text-note"

@@ -107,7 +107,7 @@
       </label>
       {#if own.faults.length > 0}
         <ul class="border-l-4 border-error pl-3" role="alert">
-          {#each own.faults as fault (fault)}<li>{fault}</li>{/each}
+          {#each own.faults as fault, i (i)}<li>{fault}</li>{/each}
         </ul>
       {/if}
       {#if own.conflict}

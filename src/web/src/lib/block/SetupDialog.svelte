@@ -317,7 +317,7 @@
       Ends {day(draft.setup.ends ?? starts)}. Outlines are hard sets a week; hatched weeks are lighter.
     </p>
     <ul class="mt-1 text-plain">
-      {#each draft.block.notices as notice (notice)}<li class="border-l-4 border-warning pl-2">
+      {#each draft.block.notices as notice, i (i)}<li class="border-l-4 border-warning pl-2">
           {notice}
         </li>{/each}
     </ul>

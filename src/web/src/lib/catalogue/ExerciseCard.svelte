@@ -88,9 +88,9 @@
     <section aria-label="Cues">
       <h3 class="mb-1 text-base">Cues</h3>
       <ol class="list-decimal pl-5 text-plain">
-        {#each exercise.cues as cue (cue)}<li>{cue}</li>{/each}
+        {#each exercise.cues as cue, i (i)}<li>{cue}</li>{/each}
       </ol>
-      {#each exercise.cautions as caution (caution)}<p class="mt-1 border-l-2 border-warning pl-2 text-plain">
+      {#each exercise.cautions as caution, i (i)}<p class="mt-1 border-l-2 border-warning pl-2 text-plain">
           {caution}
         </p>{/each}
     </section>

@@ -261,7 +261,7 @@
         <div class="border-l-4 border-error pl-3" role="alert">
           <p class="font-semibold">It cannot be kept like this:</p>
           <ul class="list-disc pl-5">
-            {#each own.faults as fault (fault)}<li>{sentence(fault)}</li>{/each}
+            {#each own.faults as fault, i (i)}<li>{sentence(fault)}</li>{/each}
           </ul>
         </div>
       {/if}

@@ -186,7 +186,7 @@
       {/each}
     </div>
     <div aria-live="polite">
-      {#each faults as fault (fault)}<p class="border-l-2 border-warning pl-2 text-plain">{fault}</p>{/each}
+      {#each faults as fault, i (i)}<p class="border-l-2 border-warning pl-2 text-plain">{fault}</p>{/each}
     </div>
     <p class="flex flex-wrap items-center gap-3">
       {#if moves}

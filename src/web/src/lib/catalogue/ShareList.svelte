@@ -53,6 +53,6 @@
     }}
   >
     <option value="">add …</option>
-    {#each others as name (name)}<option value={name}>{inWords(name)}</option>{/each}
+    {#each others as name, i (i)}<option value={name}>{inWords(name)}</option>{/each}
   </select>
 </fieldset>

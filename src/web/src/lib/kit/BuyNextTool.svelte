@@ -156,7 +156,7 @@
     {:else}
       <p class="sr-only" role="status">{count(gains.length, 'offer')} would help.</p>
       <ol>
-        {#each gains as gain (gain.name)}
+        {#each gains as gain, i (i)}
           <li class="rule-b last:border-b-0">
             <div class="grid grid-cols-[minmax(0,1fr)_6rem] items-center gap-2 py-1.5">
               <button

@@ -43,7 +43,7 @@
     {#if find.entry.estimated}<span class="text-warning italic">estimated</span>{/if}
   {:else}
     <span class="text-error">{find.entry.error}</span>
-    {#each find.entry.suggestions as name (name)}
+    {#each find.entry.suggestions as name, i (i)}
       <button type="button" class="btn btn-xs" onclick={() => onmend(meant(name))}>{name}</button>
     {/each}
   {/if}

@@ -31,7 +31,7 @@
 >
   <line x1="4" y1={height - 14} x2={width - 4} y2={height - 14} class="axis" />
   <polyline points={points.map((p) => `${p.x},${y(p.kg)}`).join(' ')} class="line" />
-  {#each points as p (p.name)}
+  {#each points as p, i (i)}
     <circle cx={p.x} cy={y(p.kg)} r="3" class="dot" />
     <text x={p.x} y={y(p.kg) - 6} class="figure">{number(p.kg)}</text>
     <text x={p.x} y={height - 2} class="name">{p.name}</text>

@@ -72,7 +72,7 @@
         {count(range.setups.length, 'set-up')}; bars show the system load, body and load together
       </p>
       <ol>
-        {#each range.setups as setup, i (setup.text)}
+        {#each range.setups as setup, i (i)}
           <li class="rule-b last:border-b-0">
             <button
               class="grid w-full cursor-pointer grid-cols-[3.4rem_minmax(0,1fr)_5.2rem] items-center gap-2 py-1.5 text-left"
@@ -103,7 +103,7 @@
                   <p class={setup.estimated ? 'text-warning' : 'soft'}>
                     {setup.estimated ? 'Body share estimated: ' : 'Body share: '}{setup.basis}.
                   </p>
-                  {#each setup.warnings as warning (warning)}<p class="mt-1 border-l-2 border-warning pl-2">
+                  {#each setup.warnings as warning, at1 (at1)}<p class="mt-1 border-l-2 border-warning pl-2">
                       {warning}
                     </p>{/each}
                 </div>
@@ -113,7 +113,7 @@
         {/each}
       </ol>
     {/if}
-    {#each range.missing as missing (missing)}<p class="soft text-plain">{missing}</p>{/each}
+    {#each range.missing as missing, i (i)}<p class="soft text-plain">{missing}</p>{/each}
   {:else}
     <p class="soft" role="status">Counting what can be reached …</p>
   {/if}

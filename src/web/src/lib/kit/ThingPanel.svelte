@@ -174,7 +174,7 @@
     <fieldset>
       <legend class="mb-1 font-semibold">Can be anchored at</legend>
       <div class="flex flex-wrap gap-4">
-        {#each anchors as at (at)}
+        {#each anchors as at, i (i)}
           {@const set_ = (item.anchorAt ?? []).length > 0 ? item.anchorAt : kind.typicalAnchorAt}
           <label class="flex min-h-6 items-center gap-2 text-plain">
             <input

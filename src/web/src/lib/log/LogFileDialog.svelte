@@ -91,7 +91,7 @@
         ? `, ${count(preview.faults.length, 'row')} left out`
         : ''}.
     </p>
-    {#each preview.notes as note (note)}<p class="border-l-2 border-warning pl-2 text-plain">
+    {#each preview.notes as note, i (i)}<p class="border-l-2 border-warning pl-2 text-plain">
         {note}
       </p>{/each}
     {#if preview.faults.length > 0}
@@ -105,7 +105,7 @@
       </ul>
     {/if}
     <ul class="mt-3 max-h-72 overflow-y-auto text-plain">
-      {#each preview.sessions as session (session.day)}
+      {#each preview.sessions as session, i (i)}
         <li class="rule-b py-1">
           <b>{day(session.day)}</b>
           {#each session.exercises as exercise, i (i)}

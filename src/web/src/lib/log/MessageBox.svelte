@@ -44,7 +44,7 @@
   >
   {#if read}
     <ul class="mt-2 grid gap-0.5 text-note" aria-live="polite" aria-label="What was read">
-      {#each read.parts as part (part.source)}
+      {#each read.parts as part, i (i)}
         <li class={['border-l-4 pl-2', part.sure ? 'border-primary' : 'border-warning']}>
           “{part.source}” →
           {#if part.skipped}<b>{named(part.plannedId)}</b> was left out

@@ -150,7 +150,9 @@
     </p>
     {#if beside.length > 0}
       <section class="mb-2 border-l-4 border-warning pl-3 text-sm" aria-labelledby="beside">
-        <h3 id="beside" class="font-semibold">Changes beside: {count(beside.length, 'line')} nobody decided on</h3>
+        <h3 id="beside" class="font-semibold">
+          Changes beside: {count(beside.length, 'line')} nobody decided on
+        </h3>
         <ul>
           {#each beside as line (line.line)}
             <li>{line.gym}: {line.before || 'left out'} → {line.after || 'left out'}</li>

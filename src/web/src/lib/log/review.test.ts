@@ -26,7 +26,13 @@ const proposal = (decision: string, more: Partial<Proposal> = {}): Proposal =>
 
 describe('accepting proposals', () => {
   it('hands on what accepting each does, with what the coach typed', () => {
-    const accepted = { line: 2, exerciseId: 'push-up', figures: null, toExerciseId: 'archer-push-up' };
+    const accepted = {
+      line: 2,
+      exerciseId: 'push-up',
+      figures: null,
+      toExerciseId: 'archer-push-up',
+      others: [],
+    };
     const typed = { line: 2, exerciseId: 'push-up', sets: 5 };
     const [own, plain] = [proposal('next-rung', { accepted }), proposal('repeat', { line: 5 })];
     expect(acceptance([own, plain], { '2/push-up': typed })).toMatchObject({

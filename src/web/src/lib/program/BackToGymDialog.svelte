@@ -68,7 +68,7 @@
   </div>
   {#if back}
     <ul class="mt-3 grid gap-1">
-      {#each back.notes as note (note)}<li class="border-l-2 border-secondary pl-2 text-plain">
+      {#each back.notes as note, i (i)}<li class="border-l-2 border-secondary pl-2 text-plain">
           {note}
         </li>{/each}
     </ul>

@@ -76,7 +76,7 @@
         ? `, ${count(preview.faults.length, 'cell')} to mend`
         : ''}.
     </p>
-    {#each preview.notes as note (note)}<p class="mt-1 border-l-2 border-warning pl-2 text-plain">
+    {#each preview.notes as note, i (i)}<p class="mt-1 border-l-2 border-warning pl-2 text-plain">
         {note}
       </p>{/each}
     {#if preview.columns.length > 0}
@@ -122,7 +122,7 @@
         <table class="text-note">
           <thead>
             <tr>
-              {#each preview.columns as column, i (column.name)}
+              {#each preview.columns as column, i (i)}
                 <th scope="col" class="p-1 text-left align-bottom font-normal">
                   <span class="figures soft">{column.name}</span>
                   <b>{column.head}</b>
@@ -143,7 +143,7 @@
           <tbody>
             {#each [0, 1, 2] as row (row)}
               <tr class="rule-b"
-                >{#each preview.columns as column (column.name)}<td class="max-w-40 truncate p-1"
+                >{#each preview.columns as column, at1 (at1)}<td class="max-w-40 truncate p-1"
                     >{column.samples[row] ?? ''}</td
                   >{/each}</tr
               >

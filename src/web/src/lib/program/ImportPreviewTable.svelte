@@ -12,7 +12,7 @@
 
 <div class="mt-4 grid gap-5 md:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
   <section aria-label="What would come in">
-    {#each preview.weeks as week (week.name)}
+    {#each preview.weeks as week, i (i)}
       <details open={preview.weeks.length < 3}>
         <summary class="cursor-pointer py-1"
           ><b>{week.name}</b> <span class="soft">{count(week.lines, 'line')}</span></summary

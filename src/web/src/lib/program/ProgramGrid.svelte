@@ -139,7 +139,7 @@
             >line {fault.row + 1}, {gridColumns[c]?.label ?? fault.field}</button
           >
           {fault.message}
-          {#each fault.suggestions as name (name)}
+          {#each fault.suggestions as name, at1 (at1)}
             <button
               class="btn btn-xs ml-1"
               onclick={() => grid.edit(fault.row, fault.field as GridField, name)}>{name}</button

@@ -174,7 +174,7 @@
     {#if ladder.gaps.length > 0}
       <h3 class="mt-4 text-base">Steps that are too high, and what fills them</h3>
       <ul class="grid gap-2 text-plain">
-        {#each ladder.gaps as gap (gap.after)}
+        {#each ladder.gaps as gap, i (i)}
           <li class="border-l-4 border-error pl-2">
             <button class="link text-left" onclick={() => (at = gap.after + 1)}
               ><span class="figures">+{Math.round(gap.step * 100)} %</span> above {nameOf(gap.after)}</button

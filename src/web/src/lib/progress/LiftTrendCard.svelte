@@ -46,7 +46,7 @@
           <line x1="0" y1="0" x2="0" y2="6" stroke="currentColor" stroke-width="1" opacity="0.55" />
         </pattern>
       </defs>
-      {#each chart.ticks as tick (tick.text)}
+      {#each chart.ticks as tick, i (i)}
         <line x1="34" x2={width - 6} y1={tick.y} y2={tick.y} stroke="var(--rule)" />
         <text x="30" y={tick.y + 4} text-anchor="end" class="fill-current font-mono text-plain"
           >{tick.text}</text
@@ -65,7 +65,7 @@
           ><title>{dot.title}</title></circle
         >
       {/each}
-      {#each chart.days as mark, i (mark.text)}
+      {#each chart.days as mark, i (i)}
         <text
           x={mark.x}
           y={height - 3}
@@ -85,7 +85,7 @@
           ></thead
         >
         <tbody>
-          {#each trend.points.toReversed() as point (point.day)}
+          {#each trend.points.toReversed() as point, i (i)}
             <tr class="rule-b"
               ><td>{day(point.day)}</td><td>{point.bestSet}</td><td class="text-right"
                 >{number(point.estimateKg)}</td

@@ -35,7 +35,7 @@
       </tr>
     </thead>
     <tbody>
-      {#each weeks.toReversed() as week (week.monday)}
+      {#each weeks.toReversed() as week, i (i)}
         <tr class="rule-b">
           <th scope="row" class="p-1 text-left font-normal whitespace-nowrap">{day(week.monday)}</th>
           <td class="p-1">{week.sessions} of {week.plannedSessions}</td>

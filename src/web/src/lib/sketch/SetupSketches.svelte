@@ -30,7 +30,7 @@
       <SketchPicture sketch={bagSketch(bag)} />
       <div class={['min-w-40 flex-1', large ? 'text-body' : 'text-plain']}>
         <ol class="list-decimal pl-5">
-          {#each bag.contents as content (content.name)}
+          {#each bag.contents as content, i (i)}
             <li>
               {content.count > 1
                 ? `${content.count} × `

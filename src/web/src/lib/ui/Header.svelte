@@ -27,7 +27,7 @@
   >
   <nav aria-label="Where you are" class="min-w-0 flex-1">
     <ol class="soft flex flex-wrap items-center gap-x-2">
-      {#each crumbs.list as crumb, i (crumb.text)}
+      {#each crumbs.list as crumb, i (i)}
         <li class="flex items-center gap-2">
           {#if i > 0}<span aria-hidden="true">/</span>{/if}
           {#if crumb.href}

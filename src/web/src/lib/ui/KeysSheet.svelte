@@ -6,10 +6,10 @@
 </script>
 
 <Dialog title="All keys" open={keys.sheetOpen} onclose={() => (keys.sheetOpen = false)}>
-  {#each keys.groups as group (group.name)}
+  {#each keys.groups as group, i (i)}
     <h3 class="mt-4 mb-1 text-base">{group.name}</h3>
     <dl class="grid grid-cols-[5rem_1fr] gap-x-3 gap-y-1">
-      {#each group.bindings.filter((b) => b.label) as binding (binding.label)}
+      {#each group.bindings.filter((b) => b.label) as binding, at1 (at1)}
         <dt>
           <span class="keycap"
             >{binding.shown ??

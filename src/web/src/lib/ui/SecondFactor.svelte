@@ -19,8 +19,12 @@
     await run(async () => (factor = await ask(() => api.GET('/api/v1/second-factor'))));
   }
 
-  async function begin(): Promise<void> {
-    await run(async () => (secret = await ask(() => api.POST('/api/v1/second-factor'))));
+  async function begin(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    await run(async () => {
+      secret = await ask(() => api.POST('/api/v1/second-factor', { body: { password } }));
+      password = '';
+    });
   }
 
   async function confirm(event: SubmitEvent): Promise<void> {
@@ -60,7 +64,7 @@
       again.
     </p>
     <ul class="figures mt-2 grid grid-cols-2 gap-x-6" aria-label="Recovery codes">
-      {#each codes as recovery (recovery)}<li>{recovery}</li>{/each}
+      {#each codes as recovery, i (i)}<li>{recovery}</li>{/each}
     </ul>
     <button class="btn btn-sm mt-2" onclick={() => (codes = [])}>I have kept them</button>
   {:else if factor?.on}
@@ -107,7 +111,19 @@
     <p class="soft">
       Whoever learns your password is still not you: sign-in then asks for a code of your phone, too.
     </p>
-    <button class="btn btn-sm mt-2" onclick={() => void begin()}>Set it up</button>
+    <form class="mt-2 flex items-end gap-2" onsubmit={begin}>
+      <label class="flex-1">
+        <span class="label-text">Password, to set it up</span>
+        <input
+          class="input w-full"
+          type="password"
+          autocomplete="current-password"
+          required
+          bind:value={password}
+        />
+      </label>
+      <button class="btn">Set it up</button>
+    </form>
   {/if}
   {#if wrong}<p class="mt-1 text-error" role="alert">{wrong}</p>{/if}
 </section>

@@ -52,7 +52,7 @@
       onaccept={(key, note) => void bench.decide.accept(key, note)}
     />
     <ul class="mt-2 grid gap-1 text-plain">
-      {#each result.plan.notices as notice (notice.text)}
+      {#each result.plan.notices as notice, i (i)}
         <li class={notice.level === 'warning' ? 'font-semibold text-error' : ''}>{notice.text}</li>
       {:else}
         {#if result.plan.findings.length === 0}<li class="soft">Nothing stands in the way.</li>{/if}

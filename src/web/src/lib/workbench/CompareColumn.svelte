@@ -58,13 +58,13 @@
             : 'Set by position and time'}
         </p>
       </div>
-      {#each home.cautions as caution (caution)}<p class="mt-1 border-l-2 border-warning pl-2">
+      {#each home.cautions as caution, at1 (at1)}<p class="mt-1 border-l-2 border-warning pl-2">
           {caution}
         </p>{/each}
     </div>
   {/each}
   <div class="text-plain">
-    {#each candidate.lost as lost (lost)}
+    {#each candidate.lost as lost, i (i)}
       <p class="mt-1"><span class="font-semibold text-error">Lost:</span> {lost}</p>
     {:else}
       <p>Nothing worth naming is lost.</p>

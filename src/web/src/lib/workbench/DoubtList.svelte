@@ -36,7 +36,7 @@
           >
           <p>{error.message}</p>
           <p class="mt-1 flex flex-wrap gap-2">
-            {#each error.suggestions as name (name)}
+            {#each error.suggestions as name, at1 (at1)}
               <button class="btn btn-xs" onclick={() => onreplace(error, name)}>{name}</button>
             {/each}
             {#if nameOf(error)}
@@ -58,7 +58,7 @@
       <span class="soft text-sm">takes every likeliest reading; a name is remembered for the practice</span>
     </div>
     <ul class="grid gap-2 lg:grid-cols-2">
-      {#each doubtful as row (row.line + row.text)}
+      {#each doubtful as row, r (r)}
         {#each row.doubts as doubt, i (i)}
           <li class="sheet border-l-4 border-l-warning p-3" id={`doubt-${row.line}`}>
             <button
@@ -68,7 +68,7 @@
             <p>{doubt.message}</p>
             <p class="mt-1 flex flex-wrap gap-2">
               <button class="btn btn-primary btn-xs" onclick={() => onkeep(row, doubt)}>That is right</button>
-              {#each doubt.others as other, n (other.label)}
+              {#each doubt.others as other, n (n)}
                 <button class="btn btn-xs" onclick={() => ontake(row, other)}
                   >{#if i === 0 && n < 9}<span class="keycap">Alt {n + 1}</span>{/if}
                   {other.label}</button

@@ -42,7 +42,8 @@
       <button
         class={['btn btn-sm', line.locked && 'btn-neutral']}
         aria-pressed={line.locked}
-        onclick={() => bench.decide.keep()}>{line.locked ? 'Kept' : 'Keep'} <span class="keycap">L</span></button
+        onclick={() => bench.decide.keep()}
+        >{line.locked ? 'Kept' : 'Keep'} <span class="keycap">L</span></button
       >
       {#if line.locked}
         <button class="btn btn-ghost btn-sm" onclick={() => bench.decide.handBack()}
@@ -80,14 +81,14 @@
       {/each}
     </div>
     <ul class="mt-2 grid list-disc gap-1 pl-5 text-plain">
-      {#each chosen.why as why (why)}<li>{why}</li>{/each}
-      {#each chosen.lost as lost (lost)}<li class="text-error">
+      {#each chosen.why as why, i (i)}<li>{why}</li>{/each}
+      {#each chosen.lost as lost, i (i)}<li class="text-error">
           <span class="font-semibold">Lost:</span>
           {lost}
         </li>{/each}
     </ul>
   {/if}
-  {#each line.better as better (better)}
+  {#each line.better as better, i (i)}
     <p class="mt-2 border-l-2 border-secondary pl-2 text-plain">
       <span class="font-semibold">Better:</span>
       {better}
@@ -180,7 +181,7 @@
     {#if home.how}<p class="mt-1 text-plain">{home.how}</p>{/if}
     {#if home.steps.length > 0}
       <ol class="mt-1 list-decimal pl-5 text-plain">
-        {#each home.steps as step (step)}<li>{step}</li>{/each}
+        {#each home.steps as step, at1 (at1)}<li>{step}</li>{/each}
       </ol>
     {/if}
     <SetupSketches bag={home.bag} bands={home.bands} checks={home.checks} />
@@ -201,7 +202,7 @@
         </p>
       </div>
     {/if}
-    {#each home.checks as check (check.kind + check.thing)}
+    {#each home.checks as check, c (c)}
       <p
         class={[
           'mt-1 border-l-2 pl-2 text-note',
@@ -220,7 +221,7 @@
     {#if home.effect}
       <p class="mt-1 text-plain">{sentence(consequences(home.effect).join(' · '))}</p>
     {/if}
-    {#each home.dose.instructions as instruction (instruction)}
+    {#each home.dose.instructions as instruction, at1 (at1)}
       <p class="mt-1 text-plain text-secondary">{instruction}</p>
     {/each}
     <div class="mt-2 flex flex-wrap gap-2">
@@ -243,7 +244,7 @@
     </div>
     {#if home.cautions.length > 0}
       <ul class="mt-3 grid gap-1 text-plain">
-        {#each home.cautions as caution (caution)}
+        {#each home.cautions as caution, at1 (at1)}
           <li class="border-l-2 border-warning pl-2"><span class="sr-only">Caution:</span> {caution}</li>
         {/each}
       </ul>

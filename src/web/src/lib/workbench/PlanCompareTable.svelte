@@ -65,7 +65,7 @@
       </th>
     </tr>
   </thead>
-  {#each days as day (day.name)}
+  {#each days as day, i (i)}
     <tbody>
       <tr class="font-display">
         <th scope="rowgroup" class="pt-3 text-left">{day.name || 'The day'}</th>

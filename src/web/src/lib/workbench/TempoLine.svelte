@@ -12,7 +12,7 @@
 </script>
 
 <svg {width} {height} viewBox="0 0 {width} {height}" aria-hidden="true" class="shrink-0">
-  {#each segments as s (s.name)}
+  {#each segments as s, i (i)}
     <line
       x1={s.from[0]}
       y1={s.from[1]}

@@ -44,9 +44,10 @@ describe('a plan day by day', () => {
 
   it('remembers what stood, with its day', () => {
     const standing = [
-      { line: 1, day: 'Upper', gymExerciseId: 'bench-press', candidateId: 'push-up', role: 'main' as const },
-      { line: 2, day: '', gymExerciseId: 'row', candidateId: 'table-row', role: 'main' as const },
-    ];
+      { line: 1, day: 'Upper', gymExerciseId: 'bench-press', candidateId: 'push-up' },
+      { line: 2, day: '', gymExerciseId: 'row', candidateId: 'table-row' },
+      { line: 3, day: '', gymExerciseId: 'curl', candidateId: '', leftOut: true },
+    ].map((line) => ({ role: 'main' as const, figures: [], inTurn: [], leftOut: false, ...line }));
     expect(stoodIn({ ...plan, standing })).toEqual([
       { gymExerciseId: 'bench-press', candidateId: 'push-up', day: 'Upper' },
       { gymExerciseId: 'row', candidateId: 'table-row', day: null },

@@ -64,11 +64,13 @@ export function byDay(plan: HomePlan): DayOfPlan[] {
 
 /** What stands in a plan, as what stood before the next one. */
 export const stoodIn = (plan: HomePlan): StoodBefore[] =>
-  plan.standing.map(({ gymExerciseId, candidateId, day }) => ({
-    gymExerciseId,
-    candidateId,
-    day: day || null,
-  }));
+  plan.standing
+    .filter((line) => !line.leftOut)
+    .map(({ gymExerciseId, candidateId, day }) => ({
+      gymExerciseId,
+      candidateId,
+      day: day || null,
+    }));
 
 /** Match of a whole plan: the mean over its lines, a line without substitute counting nothing. */
 export const meanMatch = (plan: HomePlan): number =>
