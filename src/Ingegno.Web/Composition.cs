@@ -40,6 +40,8 @@ public static class Composition
         builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = Limits.RequestBytes);
         services.AddSerilog(log =>
             log.ReadFrom.Configuration(builder.Configuration)
+                // It warns of every call that asks for a token, of headers that we set as it does.
+                .MinimumLevel.Override("Microsoft.AspNetCore.Antiforgery", Serilog.Events.LogEventLevel.Error)
                 .WriteTo.Console(
                     standardErrorFromLevel: Serilog.Events.LogEventLevel.Verbose,
                     formatProvider: System.Globalization.CultureInfo.InvariantCulture
@@ -176,6 +178,7 @@ public static class Composition
         app.UseAuthentication();
         app.UseRateLimiter();
         app.UseAuthorization();
+        app.UsePageOwner();
         app.UseAntiforgeryCheck();
 
         app.MapHealth();

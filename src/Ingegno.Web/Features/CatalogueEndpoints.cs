@@ -4,8 +4,11 @@ using Ingegno.Core.AtHome.Loading.Bands;
 using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Naming;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Written.Programs;
+using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Web.Features;
@@ -72,9 +75,16 @@ public static class CatalogueEndpoints
     {
         api.MapGet("/trade", Summary).WithTags("trade");
         api.MapGet("/catalogue", All).WithTags("trade");
+        api.MapGet("/catalogue/names", Named).WithTags("trade").ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
     /// <summary>Every exercise with all that the catalogue says of it.</summary>
+    /// <summary>Exercises that a typed name may mean, likeliest first.</summary>
+    private static Results<Ok<ImmutableArray<FoundName>>, ProblemHttpResult> Named(Trade trade, string? wanted = null, int most = 12) =>
+        wanted?.Length > ShorthandLimits.LineLength || most is < 1 or > 100
+            ? Problems.Invalid("wanted", "A name has at most a line, and 1 to 100 exercises are found.")
+            : TypedResults.Ok(NameSearch.Find(trade.Catalogue.All, wanted ?? string.Empty, most));
+
     private static Ok<ImmutableArray<Exercise>> All(Trade trade) => TypedResults.Ok(trade.Catalogue.All);
 
     private static Ok<TradeSummary> Summary(Trade trade) =>

@@ -18,7 +18,10 @@ namespace Ingegno.Web.Features;
 public sealed record SessionState(CoachSummary? Coach, bool NeedsFirstCoach, string Token);
 
 /// <summary>The coach, as far as the interface shows it.</summary>
-public sealed record CoachSummary(string Name, string Email);
+/// <param name="Name">Name shown.</param>
+/// <param name="Email">Address to sign in with.</param>
+/// <param name="Key">What a page says it belongs to, see <see cref="PageOwner"/>.</param>
+public sealed record CoachSummary(string Name, string Email, string Key);
 
 /// <summary>Sign-in.</summary>
 /// <param name="Email">Address.</param>
@@ -109,7 +112,7 @@ public static class SessionEndpoints
         var known = context.User.Identity is { IsAuthenticated: true } ? coaches.Find(context.User.CoachId()) : null;
         return TypedResults.Ok(
             new SessionState(
-                known is null ? null : new CoachSummary(known.Name, known.Email),
+                known is null ? null : new CoachSummary(known.Name, known.Email, PageOwner.KeyOf(known.Id)),
                 known is null && coaches.IsEmpty(),
                 antiforgery.GetAndStoreTokens(context).RequestToken!
             )

@@ -38,10 +38,16 @@
   });
 </script>
 
-<svelte:window onkeydown={(event) => keys.handle(event)} />
+<!-- A file that is dropped beside a place for files must not take the page away. -->
+<svelte:window
+  onkeydown={(event) => keys.handle(event)}
+  ondragover={(event) => event.preventDefault()}
+  ondrop={(event) => event.preventDefault()}
+/>
 
 {#if session.coach || session.expired}
-  <div class="flex min-h-screen flex-col">
+  <!-- Behind the question who it is nothing can be read. -->
+  <div class={['flex min-h-screen flex-col', session.expired && 'invisible']} inert={session.expired}>
     <Header />
     <svelte:boundary onerror={(error) => console.error(error)}>
       <Router />

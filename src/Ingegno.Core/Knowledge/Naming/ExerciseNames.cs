@@ -177,12 +177,9 @@ public sealed class ExerciseNames
     {
         var (costs, best) = (_lexicon.Document.Costs, ranked[0]);
         var clear = best.Distance == 0 || ranked.Count == 1 || ranked[1].Distance - best.Distance >= costs.ClearBy;
-        var sure =
-            best.Distance <= costs.SureUpTo
-            && clear
-            && !best.Name.Nearest
-            && !phrase.Corrected
-            && phrase.Unread.All(w => best.Name.Phrase.Unread.Contains(w));
+        var asSpelt =
+            best.Distance <= costs.SureUpTo && clear && !best.Name.Nearest && phrase.Unread.All(w => best.Name.Phrase.Unread.Contains(w));
+        var sure = asSpelt && !phrase.Corrected;
         return new NameReading(
             best.Exercise,
             null,
@@ -195,7 +192,10 @@ public sealed class ExerciseNames
                     .Select(f => new NameModifier(f.Kind, f.Id)),
             ],
             [.. ranked.Skip(1).Where(r => r.Distance <= costs.OfferedUpTo).Take(Offered).Select(r => r.Exercise)]
-        );
+        )
+        {
+            OnlySpelling = asSpelt && phrase.Corrected && best.Distance == 0,
+        };
     }
 
     /// <summary>What the written name says that the exercise's own names do not.</summary>

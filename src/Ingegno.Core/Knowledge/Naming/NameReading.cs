@@ -44,4 +44,8 @@ public sealed record NameReading(
     Certainty Certainty,
     ImmutableArray<NameModifier> Modifiers,
     ImmutableArray<Exercise> Alternatives
-);
+)
+{
+    /// <summary>All that stands against it is a word spelt nearly so: as it should be spelt it is the exercise's own name.</summary>
+    public bool OnlySpelling { get; init; }
+}

@@ -49,7 +49,11 @@ public sealed record OtherReading(string Label, string Row, string? ExerciseId =
 /// <param name="Length">How many characters, at least 1.</param>
 /// <param name="Message">What is in doubt and how it was read.</param>
 /// <param name="Others">What else it could be, likeliest first.</param>
-public sealed record ReadingDoubt(int Column, int Length, Reason Message, ImmutableArray<OtherReading> Others);
+public sealed record ReadingDoubt(int Column, int Length, Reason Message, ImmutableArray<OtherReading> Others)
+{
+    /// <summary>A name is spelt nearly so, and nothing else is in doubt of it: it may be settled with others at once.</summary>
+    public bool OnlySpelling { get; init; }
+}
 
 /// <summary>A row as it was understood.</summary>
 /// <param name="Line">Line of the text, 1 first.</param>

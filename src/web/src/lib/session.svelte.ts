@@ -9,12 +9,17 @@ class Session {
   /** True while somebody has to sign in again without leaving the screen. */
   expired = $state(false);
   token = '';
+  /** Whose page this is, for its whole life; null until somebody has signed in. Its calls say so. */
+  owner: string | null = null;
 
   #waiting: (() => void)[] = [];
 
   async refresh(): Promise<void> {
     const response = await this.#send('GET', '/api/v1/session');
     const state = (await response.json()) as SessionState;
+    // Somebody else has signed in, in another tab: the screens and drafts here are not theirs.
+    if (this.owner !== null && state.coach && state.coach.key !== this.owner) return this.throwAway();
+    this.owner ??= state.coach?.key ?? null;
     this.coach = state.coach ?? null;
     this.needsFirstCoach = state.needsFirstCoach;
     this.token = state.token;
@@ -29,9 +34,23 @@ class Session {
     await this.#enter('/api/v1/first-coach', { name, email, password, setupCode });
   }
 
-  async signOut(): Promise<void> {
+  /** Ends the session, here and in every tab of this browser; the page is thrown away. */
+  async signOut(last: () => Promise<void> = () => Promise.resolve()): Promise<void> {
     await this.#send('DELETE', '/api/v1/session');
-    await this.refresh();
+    await last();
+    tabs?.postMessage({ signedOut: this.owner });
+    location.assign('/');
+  }
+
+  /** The page goes, for it belongs to somebody else than who is signed in. What was typed is kept under its own coach. */
+  throwAway(): Promise<never> {
+    location.assign('/');
+    return new Promise(() => undefined);
+  }
+
+  /** The coach has signed out in another tab: nothing of this page stays to be read. */
+  signedOutElsewhere(owner: string | null): void {
+    if (owner !== null && owner === this.owner) location.assign('/');
   }
 
   /** Resolves once the coach has signed in again in the dialog that this opens. */
@@ -42,12 +61,9 @@ class Session {
 
   async #enter(path: string, body: object): Promise<void> {
     // The token belongs to whoever asked for it, so it is fetched anew before and after.
-    const before = this.coach?.email;
     await this.refresh();
     await this.#send('POST', path, body);
     await this.refresh();
-    // Somebody else than whose session ended: the screen that is open is not theirs.
-    if (this.expired && before && before !== this.coach?.email) return location.assign('/');
     this.expired = false;
     for (const resolve of this.#waiting.splice(0)) resolve();
   }
@@ -58,6 +74,7 @@ class Session {
       response = await fetch(path, {
         method,
         headers: { 'Content-Type': 'application/json', 'X-Ingegno-Token': this.token },
+        cache: 'no-store',
         ...(body ? { body: JSON.stringify(body) } : {}),
       });
     } catch {
@@ -70,3 +87,13 @@ class Session {
 }
 
 export const session = new Session();
+
+/** All tabs of this browser. */
+const tabs = globalThis.BroadcastChannel ? new BroadcastChannel('ingegno-session') : null;
+tabs?.addEventListener('message', (event: MessageEvent<{ signedOut?: string | null }>) =>
+  session.signedOutElsewhere(event.data.signedOut ?? null),
+);
+// A page that comes back as it was left may be somebody else's by now.
+globalThis.addEventListener?.('pageshow', (event) => {
+  if ((event as PageTransitionEvent).persisted) location.reload();
+});

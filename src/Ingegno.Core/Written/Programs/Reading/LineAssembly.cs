@@ -120,7 +120,10 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             Math.Max(1, name.Length),
             Reason.Of("reading.name", ("name", name.Text), ("exercise", exercise.Name)),
             [.. name.Reading.Alternatives.Select(e => new OtherReading(e.Name, Shorthand.Write(line with { Name = e.Name }), e.Id))]
-        );
+        )
+        {
+            OnlySpelling = name.Reading.OnlySpelling,
+        };
     }
 
     private static ReadingDoubt Doubt(DraftDoubt doubt, string row, GymLine line)

@@ -21,6 +21,7 @@ api.use({
   onRequest({ request }) {
     const body = written;
     written = '';
+    if (session.owner !== null) request.headers.set('X-Ingegno-Coach', session.owner);
     if (request.method !== 'GET') request.headers.set('X-Ingegno-Token', session.token);
     if (request.method === 'POST') request.headers.set('Idempotency-Key', sent.keyOf(request.url, body));
     return request;
@@ -53,7 +54,11 @@ export async function ask<T>(call: () => Promise<Answer<T>>): Promise<T> {
     if (answer.response.ok) return answer.data as T;
     const problem = Problem.from(answer.response.status, answer.error);
     if (attempt < 2 && problem.code === 'signed-out') await session.signInAgain();
-    else if (attempt < 1 && problem.code === 'antiforgery') await session.refresh();
-    else throw problem;
+    else if (problem.code === 'other-coach') return session.throwAway();
+    else if (attempt < 1 && problem.code === 'antiforgery') {
+      await session.refresh();
+      // Signed out in another tab: whoever signs in here must be the same.
+      if (session.owner !== null && session.coach === null) await session.signInAgain();
+    } else throw problem;
   }
 }

@@ -445,6 +445,53 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/catalogue/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    wanted?: string;
+                    most?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["FoundName"][];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/figures/{exerciseId}": {
         parameters: {
             query?: never;
@@ -5827,8 +5874,12 @@ export interface components {
         };
         /** @description The coach, as far as the interface shows it. */
         CoachSummary: {
+            /** @description Name shown. */
             name: string;
+            /** @description Address to sign in with. */
             email: string;
+            /** @description What a page says it belongs to, see PageOwner. */
+            key: string;
         };
         Container: {
             id: string;
@@ -6224,6 +6275,12 @@ export interface components {
         /** @description A coach who forgot the password. */
         ForgottenPassword: {
             email: string;
+        };
+        FoundName: {
+            exerciseId: string;
+            name: string;
+            synonym: string;
+            exact: boolean;
         };
         /** @enum {unknown} */
         Goal: "strength" | "muscle" | "endurance" | "general-fitness";
@@ -7627,6 +7684,7 @@ export interface components {
             length: number;
             message: components["schemas"]["Reason"];
             others: components["schemas"]["OtherReading"][];
+            onlySpelling: boolean;
         };
         ReadyItem: {
             name: string;

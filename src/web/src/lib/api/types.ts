@@ -29,6 +29,7 @@ export type Finding = Schemas['Finding'];
 export type GymWeek = Schemas['GymWeek'];
 export type GymReturn = Schemas['GymReturn'];
 export type HomeEdit = Schemas['HomeEdit'];
+export type FoundName = Schemas['FoundName'];
 export type ClientInFile = Schemas['ClientInFile'];
 export type ChangedLine = Schemas['ChangedLine'];
 export type HomeDay = Schemas['HomeDay'];

@@ -14,6 +14,9 @@ export type DraftStorage = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 
 
 const prefix = 'ingegno-draft';
 
+/** Longest time that a draft is kept, ms: a week on, on a computer that others use too, it is nobody's help. */
+const longest = 7 * 24 * 3_600_000;
+
 /** How the names begin that pages go by until they know which tab they are. */
 export const firstMoments = 'new-';
 
@@ -83,6 +86,19 @@ export class Drafts {
   /** Forgets this tab's draft of a record. */
   drop(record: string): void {
     this.#storage.removeItem(this.#key(record, this.#tab));
+  }
+
+  /** Drafts of the coach that are kept, of every tab. */
+  get left(): number {
+    return this.#keys(this.#shelf()).length;
+  }
+
+  /** Forgets drafts that are older than a week, whoever's they are. */
+  forgetOld(now: number): void {
+    for (const key of this.#keys(`${prefix}:`)) {
+      const draft = this.#read<unknown>(key);
+      if (draft && now - draft.at > longest) this.#storage.removeItem(key);
+    }
   }
 
   /** Forgets all drafts of the coach, of every tab. */

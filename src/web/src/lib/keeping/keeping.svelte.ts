@@ -13,7 +13,7 @@ class Keeping {
   #asked = new WeakSet<Keeper<never>>();
 
   constructor() {
-    void draftsHere();
+    void draftsHere().then((drafts) => drafts.forgetOld(Date.now()));
     window.addEventListener('online', () => void this.flush());
     document.addEventListener('visibilitychange', () => {
       if (document.visibilityState === 'hidden') void this.flush();
@@ -66,7 +66,8 @@ class Keeping {
 
   /** Whether drafts may go for good, as they do at sign-out: what cannot be saved is asked about. */
   async mayForget(): Promise<boolean> {
-    if (await this.flush()) return true;
+    // Other tabs keep drafts of this coach, too: they go with these.
+    if ((await this.flush()) && (await draftsHere()).left === 0) return true;
     this.forgetting = true;
     const go = await new Promise<boolean>((answer) => (this.asking = { answer }));
     [this.asking, this.forgetting] = [null, false];

@@ -13,8 +13,7 @@
   /** Drafts leave the browser with the coach, so what is typed is saved or asked about first. */
   async function signOut(): Promise<void> {
     if (!(await keeping.mayForget())) return;
-    await session.signOut();
-    await keeping.forget();
+    await session.signOut(() => keeping.forget());
   }
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { count } from '../words';
   import type { OtherReading, ReadingDoubt, ReadRow, ShorthandError } from '../api/types';
 
   interface Props {
@@ -10,10 +11,12 @@
     ontake: (row: ReadRow, other: OtherReading) => void;
     onteach: (name: string, line: number) => void;
     onreplace: (error: ShorthandError, name: string) => void;
+    /** Rows of which nothing but the spelling of a name is in doubt. */
+    misspelt: number;
     onmend: () => void;
   }
 
-  let { rows, errors, onselect, onkeep, ontake, onteach, onreplace, onmend }: Props = $props();
+  let { rows, errors, onselect, onkeep, ontake, onteach, onreplace, misspelt, onmend }: Props = $props();
 
   /** The name that is not known: a line may hold other rows beside it. */
   const nameOf = (error: ShorthandError): string | undefined =>
@@ -54,8 +57,12 @@
   <section class="mt-4">
     <div class="mb-2 flex flex-wrap items-center gap-3">
       <h2 class="text-lg">In doubt</h2>
-      <button class="btn btn-sm" onclick={onmend}>Mend all</button>
-      <span class="soft text-sm">takes every likeliest reading; a name is remembered for the practice</span>
+      {#if misspelt > 0}
+        <button class="btn btn-sm" onclick={onmend}>Mend {count(misspelt, 'spelling')}</button>
+        <span class="soft text-sm"
+          >names that are spelt nearly right; what is asked below stays yours to answer</span
+        >
+      {/if}
     </div>
     <ul class="grid gap-2 lg:grid-cols-2">
       {#each doubtful as row, r (r)}

@@ -64,16 +64,15 @@
     else bench.gym.take(new Map([[row, other.row]]));
   }
 
-  /** Takes every likeliest reading at once. */
+  /** Rows of which nothing but the spelling of a name is in doubt: they are settled at once. Nothing is taught, and no question is answered. */
+  const misspelt = $derived(bench.gym.doubtful.filter((row) => row.doubts.every((d) => d.onlySpelling)));
+
   async function mendAll(): Promise<void> {
     const before = bench.gym.text;
-    for (const row of bench.gym.doubtful) {
-      if (row.certainty !== 'sure' && row.name && row.exerciseId) await names.teach(row.name, row.exerciseId);
-    }
-
-    bench.gym.take(new Map(bench.gym.doubtful.map((row) => [row, row.text])));
+    const rows = misspelt;
+    bench.gym.take(new Map(rows.map((row) => [row, row.text])));
     await bench.gym.read();
-    toasts.done('All likeliest readings are taken.', () => bench.gym.typed(before));
+    toasts.done(`${count(rows.length, 'name')} spelt as in the catalogue.`, () => bench.gym.typed(before));
   }
 
   /** Alt and a figure takes another reading of the row where the caret stands. */
@@ -166,6 +165,7 @@
       ontake={(row, other) => void take(row, other)}
       onteach={(name) => (teaching = name)}
       onreplace={replace}
+      misspelt={misspelt.length}
       onmend={() => void mendAll()}
     />
   </div>
