@@ -134,11 +134,10 @@ internal static class XlsxReader
         return new Sheet(name, MergedCells.Fill(rows.ToImmutable(), merged));
     }
 
+    /// <exception cref="FormatException">The row says a number that is none.</exception>
+    /// <exception cref="OverflowException">The number is too large.</exception>
     private static int? NumberOf(OpenXmlReader row) =>
-        row.Attributes.FirstOrDefault(a => a.LocalName == "r").Value is { } said
-        && int.TryParse(said, CultureInfo.InvariantCulture, out var n)
-            ? n
-            : null;
+        row.Attributes.FirstOrDefault(a => a.LocalName == "r").Value is { } said ? int.Parse(said, CultureInfo.InvariantCulture) : null;
 
     /// <summary>Puts a cell into its row, empty ones before it where it stands further on; how many that makes. Cells are read one by one, for a row may be as long as the file.</summary>
     private static int Put(Cell cell, List<SheetCell> row, XlsxCells cells)

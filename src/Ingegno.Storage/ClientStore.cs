@@ -1,3 +1,4 @@
+using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Trainee.Clients;
 
 namespace Ingegno.Storage;
@@ -37,5 +38,5 @@ public sealed class ClientStore(Database database, TimeProvider clock)
         return null;
     }
 
-    private protected override ClientRecord Tidy(ClientRecord value) => value with { Name = value.Name.Trim() };
+    private protected override ClientRecord Tidy(ClientRecord value) => value with { Name = PlainName.Of(value.Name) };
 }

@@ -105,12 +105,13 @@ public sealed class ClientTransfer(
     /// <param name="coachId">The coach.</param>
     /// <param name="file">The client.</param>
     /// <param name="once">Key of the post: sent again, it gives what was brought in then.</param>
-    public BroughtIn Import(long coachId, ClientFile file, string? once = null)
+    /// <param name="upload">What was sent, where that is more than the file; the same post is known by it.</param>
+    public BroughtIn Import(long coachId, ClientFile file, string? once = null, string? upload = null)
     {
         ArgumentNullException.ThrowIfNull(file);
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
-        var content = once is null ? string.Empty : $"import {Write(file)}";
+        var content = once is null ? string.Empty : $"import {upload ?? Write(file)}";
         if (DoneOnce.Find(connection, transaction, coachId, once, content) is [var before, .. var theirs])
         {
             return new BroughtIn(before, [.. theirs], [], false);

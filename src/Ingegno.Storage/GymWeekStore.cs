@@ -1,3 +1,5 @@
+using Ingegno.Core.Ground.Text;
+
 namespace Ingegno.Storage;
 
 /// <summary>A week of the gym program as the coach typed it, good lines and bad ones alike; its days stand under headings.</summary>
@@ -9,5 +11,7 @@ public sealed class GymWeekStore(Database database, TimeProvider clock)
 {
     /// <summary>Adds weeks in their order, all or none; null when the client is not this coach's.</summary>
     public IReadOnlyList<Saved<GymWeek>>? AddAll(long coachId, long clientId, IEnumerable<GymWeek> weeks, string? once = null) =>
-        Table.AddAll(coachId, clientId, weeks.Select(w => (w.Name, w)), once);
+        Table.AddAll(coachId, clientId, weeks.Select(w => (NameOf(w), Tidy(w))), once);
+
+    private protected override GymWeek Tidy(GymWeek value) => value with { Name = PlainName.Of(value.Name) };
 }

@@ -1,5 +1,6 @@
 using Dapper;
 using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Ground.Text;
 
 namespace Ingegno.Storage;
 
@@ -36,4 +37,6 @@ public sealed class PlaceStore(Database database, TimeProvider clock)
             )
             .ToLookup(p => p.ClientId);
     }
+
+    private protected override PlaceKit Tidy(PlaceKit value) => value with { Name = PlainName.Of(value.Name) };
 }

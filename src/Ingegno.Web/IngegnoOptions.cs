@@ -66,6 +66,12 @@ public sealed class IngegnoOptions
     /// </summary>
     public Uri? PublicAddress { get; set; }
 
+    /// <summary>
+    /// Address under which clients reach <c>/s/</c>, for instance <c>https://go.boathouse.example</c>: a host of its own keeps what a
+    /// browser holds for clients apart from what it holds for coaches. Null for <see cref="PublicAddress"/>.
+    /// </summary>
+    public Uri? ClientAddress { get; set; }
+
     /// <summary>Folder of the backups.</summary>
     public string BackupFolder => Backups.Length > 0 ? Backups : Path.Combine(Data, "backups");
 

@@ -25,6 +25,8 @@ public class SafeCellTests
         "\u2028x\u2029",
         "plain, with \"quotes\"",
         "'=1+1",
+        "x;=1+1",
+        "x; =cmd|' /C calc'!A0;+2",
     ];
 
     [Fact]

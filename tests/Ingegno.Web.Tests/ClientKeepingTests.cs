@@ -23,7 +23,7 @@ public class ClientKeepingTests
         {
             var id = row.GetProperty("id").GetInt64();
             var file = await (await from.Get($"/api/v1/clients/{id}/export.json")).Content.ReadAsByteArrayAsync();
-            var brought = await to.Make("/api/v1/clients/import", new { content = Convert.ToBase64String(file) });
+            var brought = await to.Make("/api/v1/clients/import", new { content = Convert.ToBase64String(file), withAdditions = true });
             var other = brought.GetProperty("id").GetInt64();
 
             Same(await from.Read($"/api/v1/clients/{id}"), await to.Read($"/api/v1/clients/{other}"));
@@ -162,6 +162,56 @@ public class ClientKeepingTests
     }
 
     [Fact]
+    public async Task A_file_takes_the_place_of_nothing_is_asked_and_goes_with_its_client()
+    {
+        await using var here = new TestServer();
+        await using var there = TestServer.Empty();
+        var (from, to) = (await here.SignedIn(), await NewCoach(there));
+        var goblet = (await to.Read("/api/v1/catalogue"))
+            .EnumerateArray()
+            .First(e => e.GetProperty("id").GetString() == "goblet-squat")
+            .ToString();
+        var file = JsonNode.Parse(await (await from.Get("/api/v1/clients/1/export.json")).Content.ReadAsStringAsync())!;
+        var own = JsonNode.Parse(goblet)!;
+        own["joints"] = new JsonObject();
+        file["ownExercises"] = new JsonArray(own);
+        file["taughtNames"] = new JsonArray(
+            new JsonObject { ["name"] = "back squat", ["exerciseId"] = "single-leg-deadlift-reach" },
+            new JsonObject { ["name"] = "the oar thing", ["exerciseId"] = "goblet-squat" }
+        );
+        var content = Convert.ToBase64String(Encoding.UTF8.GetBytes(file.ToJsonString()));
+
+        var look = await to.Make("/api/v1/clients/import/look", new { content });
+        look.GetProperty("comes").EnumerateArray().Select(c => c.GetProperty("kind").GetString()).ShouldBe(["exercise", "taught-name"]);
+        look.GetProperty("staysOut").EnumerateArray().Single().GetProperty("name").GetString().ShouldBe("back squat");
+        (await to.Read("/api/v1/clients")).GetArrayLength().ShouldBe(0);
+
+        // Without a word nothing of the practice's own comes along.
+        await to.Make("/api/v1/clients/import", new { content });
+        (await to.Read("/api/v1/own-exercises")).GetArrayLength().ShouldBe(0);
+        (await to.Read("/api/v1/taught-names")).GetArrayLength().ShouldBe(0);
+
+        var client = (await to.Make("/api/v1/clients/import", new { content, withAdditions = true })).GetProperty("id").GetInt64();
+        var added = (await to.Read("/api/v1/own-exercises")).EnumerateArray().Single().GetProperty("value");
+        added.GetProperty("id").GetString().ShouldBe("goblet-squat-2");
+        (await to.Read("/api/v1/taught-names"))
+            .EnumerateArray()
+            .Single()
+            .GetProperty("value")
+            .GetProperty("exerciseId")
+            .GetString()
+            .ShouldBe("goblet-squat-2");
+        var stands = (await to.Read("/api/v1/catalogue")).EnumerateArray().First(e => e.GetProperty("id").GetString() == "goblet-squat");
+        stands.ToString().ShouldBe(goblet);
+        var read = await to.Make("/api/v1/shorthand", new { text = "back squat 3x5" });
+        read.GetProperty("lines")[0].GetProperty("exerciseId").GetString().ShouldBe("back-squat");
+
+        (await to.Delete($"/api/v1/clients/{client}")).EnsureSuccessStatusCode();
+        (await to.Read("/api/v1/own-exercises")).GetArrayLength().ShouldBe(0);
+        (await to.Read("/api/v1/taught-names")).GetArrayLength().ShouldBe(0);
+    }
+
+    [Fact]
     public async Task A_file_that_is_refused_after_all_leaves_nothing_of_its_own_behind()
     {
         await using var here = new TestServer();
@@ -178,14 +228,17 @@ public class ClientKeepingTests
 
         to.Http.DefaultRequestHeaders.Add("Idempotency-Key", "0123456789abcdef");
         var content = Convert.ToBase64String(Encoding.UTF8.GetBytes(damaged.ToJsonString()));
-        await to.Post("/api/v1/clients/import", new { content }).Problem(400, "unreadable-file");
+        await to.Post("/api/v1/clients/import", new { content, withAdditions = true }).Problem(400, "unreadable-file");
         (await to.Read("/api/v1/clients")).GetArrayLength().ShouldBe(0);
         (await to.Read("/api/v1/own-exercises")).GetArrayLength().ShouldBe(0);
 
         // Sent again it is read again, not remembered as done.
-        await to.Post("/api/v1/clients/import", new { content }).Problem(400, "unreadable-file");
+        await to.Post("/api/v1/clients/import", new { content, withAdditions = true }).Problem(400, "unreadable-file");
         to.Http.DefaultRequestHeaders.Remove("Idempotency-Key");
-        await to.Make("/api/v1/clients/import", new { content = Convert.ToBase64String(Encoding.UTF8.GetBytes(whole)) });
+        await to.Make(
+            "/api/v1/clients/import",
+            new { content = Convert.ToBase64String(Encoding.UTF8.GetBytes(whole)), withAdditions = true }
+        );
         (await to.Read("/api/v1/own-exercises")).GetArrayLength().ShouldBe(1);
     }
 

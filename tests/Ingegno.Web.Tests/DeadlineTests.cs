@@ -58,7 +58,7 @@ public sealed class DeadlineTests
             },
         };
 
-        var problem = await browser.Post(path, body).Problem(422, "too-much-work");
+        var problem = await browser.Post(path, body).Problem(503, "too-much-work");
 
         problem.GetProperty("detail").GetString()!.ShouldContain("fewer lines or weeks");
     }

@@ -53,4 +53,70 @@ public class PasswordResetTests
 
         await stranger.Post("/api/v1/password-reset", new { email = TestServer.Email }).Problem(429, "too-many-tries");
     }
+
+    [Fact]
+    public async Task A_strangers_tries_do_not_lock_out_whoever_has_the_link()
+    {
+        await using var server = new TestServer();
+        var stranger = await server.Fresh();
+        for (var i = 0; i < 12; i++)
+        {
+            await stranger.Post("/api/v1/password-reset/use", new { secret = $"guess-{i}", next = Next });
+        }
+
+        await stranger.Post("/api/v1/password-reset/use", new { secret = "guess", next = Next }).Problem(429, "too-many-tries");
+        var secret = server.Services.GetRequiredService<PasswordResetStore>().Begin(1);
+        (await stranger.Post("/api/v1/password-reset/use", new { secret, next = Next })).EnsureSuccessStatusCode();
+    }
+
+    [Fact]
+    public async Task A_mailed_link_begins_with_the_configured_address_whatever_the_request_calls_the_server()
+    {
+        await using var server = new TestServer
+        {
+            Settings = host =>
+            {
+                host.UseSetting("SmtpHost", "127.0.0.1");
+                host.UseSetting("SmtpPort", "9");
+                host.UseSetting("PublicAddress", "https://training.boathouse.example");
+                host.UseSetting("AllowedHosts", "*");
+            },
+        };
+        var stranger = await server.Fresh();
+        stranger.Http.DefaultRequestHeaders.Host = "evil.example";
+        (await stranger.Make("/api/v1/password-reset", new { email = TestServer.Email })).GetProperty("byMail").GetBoolean().ShouldBeTrue();
+
+        var mail = await Waiting(server);
+        mail.ShouldContain("https://training.boathouse.example/#reset=");
+        mail.ShouldNotContain("evil");
+    }
+
+    [Fact]
+    public async Task Without_a_configured_address_nothing_is_mailed()
+    {
+        await using var server = new TestServer { Settings = host => host.UseSetting("SmtpHost", "127.0.0.1") };
+        var stranger = await server.Fresh();
+        (await stranger.Make("/api/v1/password-reset", new { email = TestServer.Email }))
+            .GetProperty("byMail")
+            .GetBoolean()
+            .ShouldBeFalse();
+    }
+
+    private static async Task<string> Waiting(TestServer server)
+    {
+        for (var i = 0; i < 100; i++)
+        {
+            using var connection = server.Services.GetRequiredService<Database>().Open();
+            using var command = connection.CreateCommand();
+            command.CommandText = "SELECT CAST(message AS TEXT) FROM outbox";
+            if (command.ExecuteScalar() is string mail)
+            {
+                return mail;
+            }
+
+            await Task.Delay(50);
+        }
+
+        return string.Empty;
+    }
 }

@@ -20,13 +20,30 @@ internal sealed class Phone(HttpClient http, string secret)
 
     public static string SecretOf(JsonElement link) => link.GetProperty("address").GetString()!.Split('#')[1];
 
-    public Task<HttpResponseMessage> Ask(HttpMethod method, string path, object? body = null)
+    public Task<HttpResponseMessage> Ask(
+        HttpMethod method,
+        string path,
+        object? body = null,
+        string? tag = null,
+        string? accept = null,
+        bool preview = false
+    )
     {
         var request = new HttpRequestMessage(method, path)
         {
             Content = body is null ? null : JsonContent.Create(body, options: TestServer.Json),
         };
         request.Headers.Add("X-Ingegno-Link", secret);
+        foreach (
+            var (name, value) in new[] { ("If-None-Match", tag), ("Accept-Encoding", accept), ("X-Ingegno-Preview", preview ? "1" : null) }
+        )
+        {
+            if (value is not null)
+            {
+                request.Headers.TryAddWithoutValidation(name, value);
+            }
+        }
+
         return http.SendAsync(request);
     }
 

@@ -24,7 +24,7 @@ public class SecondFactorTests
     {
         await using var server = new TestServer();
         var browser = await server.SignedIn();
-        var secret = (await browser.Make("/api/v1/second-factor", new { }))
+        var secret = (await browser.Make("/api/v1/second-factor", new { password = TestServer.Password }))
             .GetProperty("secret")
             .GetString()!
             .Replace(" ", "", StringComparison.Ordinal);
@@ -38,7 +38,7 @@ public class SecondFactorTests
             .Select(c => c.GetString()!)
             .ToList();
         codes.Count.ShouldBe(10);
-        await browser.Post("/api/v1/second-factor", new { }).Problem(409, "second-factor-on");
+        await browser.Post("/api/v1/second-factor", new { password = TestServer.Password }).Problem(409, "second-factor-on");
 
         var fresh = await server.Fresh();
         Task<HttpResponseMessage> Enter(string? code) =>
@@ -72,7 +72,7 @@ public class SecondFactorTests
     {
         await using var server = new TestServer();
         var browser = await server.SignedIn();
-        var secret = (await browser.Make("/api/v1/second-factor", new { }))
+        var secret = (await browser.Make("/api/v1/second-factor", new { password = TestServer.Password }))
             .GetProperty("secret")
             .GetString()!
             .Replace(" ", "", StringComparison.Ordinal);
@@ -83,5 +83,14 @@ public class SecondFactorTests
             using var reader = new StreamReader(stream, Encoding.Latin1);
             (await reader.ReadToEndAsync()).ShouldNotContain(secret, Case.Insensitive, path);
         }
+    }
+
+    [Fact]
+    public async Task It_is_begun_with_the_password_alone()
+    {
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+        await browser.Post("/api/v1/second-factor", new { password = "guess" }).Problem(400, "validation");
+        (await browser.Read("/api/v1/second-factor")).GetProperty("on").GetBoolean().ShouldBeFalse();
     }
 }

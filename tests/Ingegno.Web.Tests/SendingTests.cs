@@ -99,9 +99,10 @@ public class SendingTests
             session = "session-0001",
             text = "May I use the red band?",
         };
-        await LoggedPlan.Answer(await phone.Ask(HttpMethod.Post, "/api/v1/training/notes", note));
-        (await Asks()).ShouldBeFalse("a note waits for its session");
+        await phone.Ask(HttpMethod.Post, "/api/v1/training/notes", note).Problem(404, "not-found");
+        (await Asks()).ShouldBeFalse("there is no such session yet");
         await LoggedPlan.Answer(await phone.Put("session-0001", Phone.Session(await Release(phone), exercise)));
+        await LoggedPlan.Answer(await phone.Ask(HttpMethod.Post, "/api/v1/training/notes", note));
         (await Asks()).ShouldBeTrue();
         await Look();
         (await Asks()).ShouldBeFalse();

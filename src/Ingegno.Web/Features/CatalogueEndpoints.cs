@@ -44,7 +44,11 @@ public sealed record TradeSummary(
     ImmutableDictionary<string, ImmutableArray<string>> Vocabulary,
     ImmutableDictionary<string, int> SkillCeilings,
     ClientWords ClientWords
-);
+)
+{
+    /// <summary>Longest text of a gym week, characters.</summary>
+    public int GymTextLength => ShorthandLimits.TextLength;
+}
 
 /// <summary>Words that a client and the lines of a week are described with.</summary>
 public sealed record ClientWords(
@@ -78,13 +82,13 @@ public static class CatalogueEndpoints
         api.MapGet("/catalogue/names", Named).WithTags("trade").ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
-    /// <summary>Every exercise with all that the catalogue says of it.</summary>
     /// <summary>Exercises that a typed name may mean, likeliest first.</summary>
     private static Results<Ok<ImmutableArray<FoundName>>, ProblemHttpResult> Named(Trade trade, string? wanted = null, int most = 12) =>
         wanted?.Length > ShorthandLimits.LineLength || most is < 1 or > 100
             ? Problems.Invalid("wanted", "A name has at most a line, and 1 to 100 exercises are found.")
             : TypedResults.Ok(NameSearch.Find(trade.Catalogue.All, wanted ?? string.Empty, most));
 
+    /// <summary>Every exercise with all that the catalogue says of it.</summary>
     private static Ok<ImmutableArray<Exercise>> All(Trade trade) => TypedResults.Ok(trade.Catalogue.All);
 
     private static Ok<TradeSummary> Summary(Trade trade) =>

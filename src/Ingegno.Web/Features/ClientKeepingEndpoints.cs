@@ -111,7 +111,7 @@ public static class ClientKeepingEndpoints
         {
             file = Taken(transfer.ToTake(coach, file), upload.WithAdditions);
             RefuseBadOwn(file);
-            var came = transfer.Import(coach, file, once.Value);
+            var came = transfer.Import(coach, file, once.Value, $"{upload.WithAdditions} {upload.Content}");
             if (came.JustNow)
             {
                 brought = came;

@@ -85,7 +85,11 @@ public sealed class ClientLog(
     }
 
     /// <summary>What is proposed for the next session, and what of the log no line answers to.</summary>
-    public (ImmutableArray<Proposal> Proposals, MatchedLogs Logs) Review(long coach, long planId, PlanRecord plan)
+    /// <param name="coach">The coach.</param>
+    /// <param name="planId">The plan.</param>
+    /// <param name="plan">Its version that stands.</param>
+    /// <param name="built">Steps come with the dose that the plan will hold.</param>
+    public (ImmutableArray<Proposal> Proposals, MatchedLogs Logs) Review(long coach, long planId, PlanRecord plan, bool built = true)
     {
         ArgumentNullException.ThrowIfNull(plan);
         var matched = MatchedLogs.Of(plan.Document.Plan.Lines, Sessions(coach, planId));
@@ -110,7 +114,7 @@ public sealed class ClientLog(
             );
         }
 
-        return (replacements.Name(proposals, document.Request with { Client = client }, document.Plan, matched.Sessions), matched);
+        return (replacements.Name(proposals, document.Request with { Client = client }, document.Plan, matched.Sessions, built), matched);
     }
 
     /// <summary>Stamps exercises with what they were under a version of the plan.</summary>
@@ -165,7 +169,7 @@ public sealed class ClientLog(
             return;
         }
 
-        var (proposals, matched) = Review(coach, planId, plan.Value);
+        var (proposals, matched) = Review(coach, planId, plan.Value, built: false);
         var counts = plan
             .Value.Document.Plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Key, e)))
             .ToDictionary(at => (at.Key, at.e.ExerciseId), at => at.e.Dose.CountsAfter);

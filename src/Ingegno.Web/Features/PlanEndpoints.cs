@@ -4,6 +4,7 @@ using System.Text;
 using FluentValidation;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Ground.Text;
 using Ingegno.Core.KeepingOn.Following;
 using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Core.Knowledge.TradeData;
@@ -108,7 +109,7 @@ public static class PlanEndpoints
         var result = engine.Rebuild(request);
         var plan = result.Plan;
         return new PlanDocument(
-            title.Trim(),
+            PlainName.Of(title),
             request with
             {
                 Keyed = result.Keyed,

@@ -4,6 +4,7 @@ using FluentValidation;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Written.Programs.Reading;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -13,6 +14,7 @@ namespace Ingegno.Web.Features;
 /// <summary>How it stands with a client's link.</summary>
 /// <param name="Address">Address below the application's own; null where there is no link, or where this installation cannot show it
 /// again.</param>
+/// <param name="Whole">The whole address, under the host for clients where one is configured.</param>
 /// <param name="Picture">The whole address as a QR code, SVG.</param>
 /// <param name="MadeAt">When it was made; null where there is none.</param>
 /// <param name="ExpiresAt">When it ends by itself.</param>
@@ -23,6 +25,7 @@ namespace Ingegno.Web.Features;
 /// <param name="LastTrained">Day of the last session from the phone.</param>
 public sealed record LinkState(
     string? Address,
+    string? Whole,
     string? Picture,
     DateTimeOffset? MadeAt,
     DateTimeOffset? ExpiresAt,
@@ -36,7 +39,8 @@ public sealed record LinkState(
 /// <summary>A plan to send.</summary>
 /// <param name="Version">Version of the plan that the coach sees.</param>
 /// <param name="Word">A word to the client.</param>
-public sealed record PlanToSend(int Version, string Word = "");
+/// <param name="Sure">It is sent although lines of the gym week could not be read, and are not in it.</param>
+public sealed record PlanToSend(int Version, string Word = "", bool Sure = false);
 
 /// <summary>A plan that was sent.</summary>
 /// <param name="Release">The release.</param>
@@ -141,6 +145,7 @@ public static class SendingEndpoints
         PlanStore plans,
         RebuildEngine engine,
         ReleaseWriter writer,
+        ShorthandParser parser,
         SentPlans sent,
         AuditStore audit,
         OnceKey once
@@ -163,6 +168,16 @@ public static class SendingEndpoints
             return Problems.Invalid("plan", "The plan has no exercise that could be sent.");
         }
 
+        if (!send.Sure && Unread(document.Request.GymLines, parser) is [_, ..] unread)
+        {
+            return Problems.Make(
+                StatusCodes.Status409Conflict,
+                "unread-lines",
+                "Lines of the gym week are not in the plan",
+                $"They could not be read: {string.Join("; ", unread)}. Mend them at the workbench, or send the plan without them."
+            );
+        }
+
         var written = FloorLog.Release(document, engine, writer, send.Word);
         var release = sent.Add(coach, id, plan.Value, written, once.Value);
         if (release is null || sent.Link(coach, plan.Value.ClientId, context.Request, make: true) is not { } link)
@@ -175,6 +190,20 @@ public static class SendingEndpoints
             new PlanSent(SentPlans.InBrief(release, plan.Value.ClientId), sent.Message(release, link, context.Request), link)
         );
     }
+
+    /// <summary>Most unread lines that are named.</summary>
+    private const int LinesNamed = 6;
+
+    /// <summary>Lines that could not be read, with their places and words.</summary>
+    private static ImmutableArray<string> Unread(ImmutableArray<string> gymLines, ShorthandParser parser) =>
+        [
+            .. parser
+                .Parse(string.Join('\n', gymLines))
+                .Errors.Select(e => e.Line)
+                .Distinct()
+                .Take(LinesNamed)
+                .Select(line => $"line {line}, \"{(line <= gymLines.Length ? gymLines[line - 1].Trim() : string.Empty)}\""),
+        ];
 
     private static Results<Ok<LinkState>, ProblemHttpResult> Link(long id, HttpContext context, SentPlans sent) =>
         sent.Link(context.User.CoachId(), id, context.Request, make: false) is { } link

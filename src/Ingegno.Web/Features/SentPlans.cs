@@ -4,6 +4,7 @@ using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Language;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
+using Microsoft.Extensions.Options;
 
 namespace Ingegno.Web.Features;
 
@@ -15,6 +16,7 @@ public sealed class SentPlans(
     ClientStore clients,
     FloorStore floor,
     Phrasebook phrasebook,
+    IOptions<IngegnoOptions> options,
     TimeProvider clock
 )
 {
@@ -44,6 +46,7 @@ public sealed class SentPlans(
         var trained = floor.OfClient(coach, client, DateOnly.MinValue).FirstOrDefault(s => s.Session.SetsDone > 0);
         return new LinkState(
             address,
+            address is null ? null : Whole(request, address),
             address is null ? null : ClientLinks.Picture(Whole(request, address)),
             link?.MadeAt,
             link?.ExpiresAt,
@@ -81,5 +84,9 @@ public sealed class SentPlans(
         return new ReleaseInBrief(release.Id, client, release.PlanId, release.PlanVersion, release.Number, release.MadeAt);
     }
 
-    private static string Whole(HttpRequest request, string address) => $"{request.Scheme}://{request.Host}{address}";
+    /// <summary>The address as a client opens it: under the host for clients, or the installation's own, where they are configured.</summary>
+    private string Whole(HttpRequest request, string address) =>
+        (options.Value.ClientAddress ?? options.Value.PublicAddress) is { } here
+            ? new Uri(here, address).ToString()
+            : $"{request.Scheme}://{request.Host}{address}";
 }

@@ -95,7 +95,7 @@ public sealed partial class Postman(
     /// Hands over what is due. Whatever goes wrong with one mail, an answer of the relay, a line that breaks, a locked database, stays with that
     /// mail: it is tried again later, the others go, and the server goes on.
     /// </summary>
-    private async Task CarryDue(CancellationToken stop)
+    public async Task CarryDue(CancellationToken stop)
     {
         if (Due() is not { } due)
         {

@@ -31,11 +31,13 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
     /// <param name="request">What the plan is built from, the client as the logs teach.</param>
     /// <param name="plan">The plan.</param>
     /// <param name="log">Sessions of the plan.</param>
+    /// <param name="built">Steps come with the dose that the plan will hold; what is only counted goes without.</param>
     public ImmutableArray<Proposal> Name(
         ImmutableArray<Proposal> said,
         RebuildRequest request,
         HomePlan plan,
-        IReadOnlyCollection<LoggedSession> log
+        IReadOnlyCollection<LoggedSession> log,
+        bool built = true
     )
     {
         ArgumentNullException.ThrowIfNull(request);
@@ -49,7 +51,7 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
                     Decision.Swap => StaysOut(Sparing(p, request, plan) is { } other ? Said(p, other) : p, log),
                     Decision.Change => Another(p, request, plan) is { } other ? Said(p, other) : p.Otherwise ?? p,
                     Decision.Ease or Decision.Wait or Decision.EaseIn => p,
-                    _ => Again(p, request, plan, log) ?? Stepped(Held(p, request, log), request, plan),
+                    _ => Again(p, request, plan, log) ?? (built ? Stepped(Held(p, request, log), request, plan) : Held(p, request, log)),
                 }
             ),
         ];

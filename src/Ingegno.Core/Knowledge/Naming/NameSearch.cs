@@ -8,7 +8,7 @@ namespace Ingegno.Core.Knowledge.Naming;
 /// <param name="ExerciseId">The exercise.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="Synonym">The other name of it that was found; empty when it was its own.</param>
-/// <param name="Exact">The words are the whole name, its own or another of it, and of no other exercise.</param>
+/// <param name="Exact">The words are its own whole name; another name of it is shown first, for it may be meant otherwise.</param>
 public sealed record FoundName(string ExerciseId, string Name, string Synonym, bool Exact);
 
 /// <summary>
@@ -40,20 +40,16 @@ public static class NameSearch
             orderby best.Rank, best.Own, exercise.Name.Length, exercise.Name, exercise.Id
             select (Exercise: exercise, best.Name, best.Own, Exact: best.Rank == 0)
         ).ToList();
-        var exact = found.Count(f => f.Exact && f.Own == 0) is var own and > 0 ? own : found.Count(f => f.Exact);
         return
         [
             .. found
                 .Take(most)
-                .Select(
-                    (f, i) =>
-                        new FoundName(
-                            f.Exercise.Id,
-                            f.Exercise.Name,
-                            f.Own == 0 ? string.Empty : f.Name,
-                            words.Length > 0 && i == 0 && f.Exact && exact == 1
-                        )
-                ),
+                .Select(f => new FoundName(
+                    f.Exercise.Id,
+                    f.Exercise.Name,
+                    f.Own == 0 ? string.Empty : f.Name,
+                    f is { Exact: true, Own: 0 }
+                )),
         ];
     }
 

@@ -58,7 +58,10 @@ public sealed class RebuildEngine(Trade trade, CancellationToken stop = default)
             .ToImmutableArray();
         var choice = new WeekChoice(trade.Catalogue, trade.Match, trade.Dose.Kept);
         stop.ThrowIfCancellationRequested();
-        LineOptions[] options = [.. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before))];
+        LineOptions[] options =
+        [
+            .. drafts.Select(d => new LineOptions(d.Home.Gym, d.Home.Role, d.Options, d.Before) { Locked = d.Home.Locked }),
+        ];
         var taken = choice.Choose(options, request.Client.MinutesPerSession);
         var because = choice.Because(options, taken, request.Client.MinutesPerSession);
         var chosen = drafts.Select(

@@ -18,7 +18,11 @@ namespace Ingegno.Core.Making.Rebuilding;
 /// <param name="Role">What it is for.</param>
 /// <param name="Options">Proposals to choose among, best first; a locked line has one.</param>
 /// <param name="Kept">Id of the proposal that stood there before, null when there was none.</param>
-public sealed record LineOptions(GymLine Line, LineRole Role, ImmutableArray<Candidate> Options, string? Kept = null);
+public sealed record LineOptions(GymLine Line, LineRole Role, ImmutableArray<Candidate> Options, string? Kept = null)
+{
+    /// <summary>The coach has the word: what was chosen for two lines is done for both, be it the same.</summary>
+    public bool Locked { get; init; }
+}
 
 /// <summary>
 /// Chooses for the whole week, not line by line: no exercise twice on a day, hard sets per muscle near the gym week's,
@@ -163,7 +167,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, MatchRules match, Ke
         for (var before = line - 1; before >= 0 && lines[before].Line.Day == lines[line].Line.Day; before--)
         {
             var partners = lines[line].Line.SupersetLetter is { } letter && letter == lines[before].Line.SupersetLetter;
-            var again = lines[line].Line.ExerciseId == lines[before].Line.ExerciseId;
+            var again = lines[line].Line.ExerciseId == lines[before].Line.ExerciseId || (lines[line].Locked && lines[before].Locked);
             var costs = new double[rigs[line].Length, rigs[before].Length];
             for (var option = 0; option < rigs[line].Length; option++)
             {

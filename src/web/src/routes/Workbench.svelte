@@ -104,6 +104,7 @@
     ]);
     return () => {
       off();
+      bench.close();
       keeping.release(bench.saving.keeper);
       keeping.release(bench.gym.keeper);
     };
@@ -242,6 +243,12 @@
         <button class="btn btn-xs" disabled={bench.proposal.busy} onclick={() => void bench.catchUp()}
           >Rebuild {count(bench.versions.drift.lines, 'line')}, keep your choices</button
         >
+      </p>
+    {/if}
+    {#if bench.proposal.pending.length > 0}
+      <p class="rule-b border-l-4 border-l-warning px-4 py-1" role="status">
+        The server does not answer. {count(bench.proposal.pending.length, 'choice')}
+        {bench.proposal.pending.length === 1 ? 'is' : 'are'} kept here and taken as soon as it does.
       </p>
     {/if}
     <BesideBar {bench} />

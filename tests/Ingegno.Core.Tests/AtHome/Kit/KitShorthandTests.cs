@@ -40,7 +40,7 @@ public class KitShorthandTests
     {
         Item("jug 1 gal").VolumeL!.Value.ShouldBe(3.785411784, 1e-9);
         Item("step 12 in").HeightCm!.Value.ShouldBe(30.48, 1e-9);
-        Item("box 18\"").HeightCm!.Value.ShouldBe(45.72, 1e-9);
+        Item("plyo box 18\"").HeightCm!.Value.ShouldBe(45.72, 1e-9);
         Item("loop band 13 x 4.5 mm").ShouldSatisfyAllConditions(i => i.WidthMm.ShouldBe(13), i => i.ThicknessMm.ShouldBe(4.5));
         Item("6 bottles 1.5 L")
             .ShouldSatisfyAllConditions(i => i.Count.ShouldBe(6), i => i.MassKg!.Value.ShouldBe((1.5 * 0.998) + 0.03, 0.001));

@@ -13,6 +13,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
     private readonly ImmutableArray<KeptLine>.Builder _kept = ImmutableArray.CreateBuilder<KeptLine>();
     private readonly List<GymDay> _days = [];
     private readonly LineAssembly _assembly = new(names, usual);
+    private bool _daysFollow;
     private TableHead? _table;
     private int? _rounds;
 
@@ -26,6 +27,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
     {
         var headings = rows.Select(HeadingReader.Read).ToArray();
         var leads = rows.Select((row, i) => headings[i] is null ? LeadIn.Of(row, names) : null).ToArray();
+        _daysFollow = headings.Concat(leads.Select(l => l?.Heading)).Any(h => h?.Kind is HeadingKind.Day or HeadingKind.Split);
         var daysSaid = headings.Concat(leads.Select(l => l?.Heading)).Any(h => h?.Kind == HeadingKind.Day);
         for (var i = 0; i < rows.Length && _errors.Count < ShorthandLimits.Errors; i++)
         {
@@ -179,9 +181,27 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
             }
 
             var read = _assembly.Of(part.Row, number, draft, label ?? Own(part.Label, letter) ?? GroupLabel());
+            if (_days.Count == 0 && IsTitle(read, draft))
+            {
+                _rows.Add(new ReadRow(number, RowKind.Comment, part.Row.Trim()));
+                continue;
+            }
+
             Take(read, number, part.Place);
         }
     }
+
+    /// <summary>
+    /// A row above the first day that asks for nothing and is no exercise's name is what the program is called: never a day of its own, and
+    /// nothing to train. Where the text has no days, work that is known by its words alone stays work.
+    /// </summary>
+    private bool IsTitle(AssembledRow read, LineDraft draft) =>
+        draft.Groups.TrueForAll(g => g.Sets is null)
+        && (
+            read.Line is not null ? _daysFollow && read.Row.Certainty != Certainty.Sure
+            : read.Kept is { } kept ? _daysFollow || kept.Kind == OtherWork.Unknown
+            : _daysFollow
+        );
 
     /// <summary>Sets that the heading of a group names hold for its lines.</summary>
     private static void WithRounds(LineDraft draft, int rounds)

@@ -11,6 +11,11 @@ export class Problem extends Error {
     super(`${title}. ${detail}`);
   }
 
+  /** Nobody answered, or cannot now: the same may go through another time. */
+  get isPassing(): boolean {
+    return this.status === 0 || this.status >= 500;
+  }
+
   static from(status: number, body: unknown): Problem {
     const told = (typeof body === 'object' && body !== null ? body : {}) as Record<string, unknown>;
     return new Problem(

@@ -6815,6 +6815,8 @@ export interface components {
              *         again.
              */
             address?: null | string;
+            /** @description The whole address, under the host for clients where one is configured. */
+            whole?: null | string;
             /** @description The whole address as a QR code, SVG. */
             picture?: null | string;
             /**
@@ -7482,6 +7484,11 @@ export interface components {
              * @default
              */
             word: string;
+            /**
+             * @description It is sent although lines of the gym week could not be read, and are not in it.
+             * @default false
+             */
+            sure: boolean;
         };
         /** @enum {unknown} */
         Plane: "sagittal" | "frontal" | "transverse";
@@ -8435,6 +8442,11 @@ export interface components {
                 [key: string]: number;
             };
             clientWords: components["schemas"]["ClientWords"];
+            /**
+             * Format: int32
+             * @description Longest text of a gym week, characters.
+             */
+            gymTextLength: number;
         };
         /** @description When a client trains, and where a calendar finds it. */
         TrainingDays: {

@@ -296,7 +296,7 @@ export class LogBook {
     await ask(() =>
       api.POST('/api/v1/plans/{id}/releases', {
         params: { path: { id: this.id } },
-        body: { version, word: '' },
+        body: { version, word: '', sure: false },
       }),
     );
   }

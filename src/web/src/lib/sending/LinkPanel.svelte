@@ -14,7 +14,7 @@
   let days = $state('');
   let confirming = $state<'end' | 'renew' | null>(null);
   const params = $derived({ params: { path: { id: clientId } } });
-  const whole = $derived(link.address ? location.origin + link.address : '');
+  const whole = $derived(link.whole ?? (link.address ? location.origin + link.address : ''));
 
   async function copy(): Promise<void> {
     try {

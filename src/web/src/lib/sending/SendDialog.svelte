@@ -1,5 +1,6 @@
 <script lang="ts">
   import { api, ask } from '../api/client';
+  import { Problem } from '../api/problem';
   import type { LinkState, PlanSent } from '../api/types';
   import { forgetText, keptText } from '../keeping/keptText';
   import { toasts } from '../toasts.svelte';
@@ -26,12 +27,15 @@
 
   $effect(() => {
     if (!open) return;
-    sent = null;
+    [sent, unread] = [null, ''];
     ask(() => api.GET('/api/v1/clients/{id}/link', { params: { path: { id: clientId } } })).then(
       (found) => (link = found),
       (error: unknown) => toasts.problem(error),
     );
   });
+
+  /** Lines that could not be read and are not in the plan, in the server's words: they are asked about before anything goes out. */
+  let unread = $state('');
 
   async function send(event: SubmitEvent): Promise<void> {
     event.preventDefault();
@@ -40,15 +44,17 @@
       sent = await ask(() =>
         api.POST('/api/v1/plans/{id}/releases', {
           params: { path: { id: planId } },
-          body: { version, word },
+          body: { version, word, sure: unread !== '' },
         }),
       );
+      unread = '';
       link = sent.link;
       word = '';
       await forgetText(`word-${planId}`);
       onsent?.();
     } catch (error) {
-      toasts.problem(error);
+      if (error instanceof Problem && error.code === 'unread-lines') unread = error.detail;
+      else toasts.problem(error);
     } finally {
       busy = false;
     }
@@ -104,6 +110,9 @@
           {@attach keptText(`word-${planId}`)}
           bind:value={word}></textarea>
       </label>
+      {#if unread}
+        <p class="border-l-4 border-warning pl-3" role="alert">{unread}</p>
+      {/if}
       {#if link && link.madeAt}<LinkPanel {clientId} {link} onchange={(now) => (link = now)} />{/if}
     </form>
   {/if}
@@ -111,7 +120,7 @@
     <button class="btn" onclick={onclose}>Close</button>
     {#if !sent}
       <button class="btn btn-primary" form="send-plan" disabled={busy}
-        >{released ? `Send version ${version}` : 'Send'}</button
+        >{unread ? 'Send without them' : released ? `Send version ${version}` : 'Send'}</button
       >
     {/if}
   {/snippet}

@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { tick } from 'svelte';
+  import { onMount, tick } from 'svelte';
   import { api, ask } from '../api/client';
   import type { HomeExercise } from '../api/types';
+  import { draftsHere, draftsNow } from '../keeping/tab';
   import { toasts } from '../toasts.svelte';
   import { after } from '../words';
   import TempoLine from './TempoLine.svelte';
@@ -32,6 +33,21 @@
     if (active && bench.marks.typingIn === line && !typing) void open();
   });
 
+  /** What is being typed here is kept under this name until it is a dose: a reload or a step back loses none of it. */
+  const record = $derived(
+    `dose-${bench.client?.id ?? 0}-${bench.gym.weekId ?? 0}-${bench.placeId ?? 0}-${line}-${home.exerciseId}`,
+  );
+  const keep = (): void => void draftsNow().put(record, { value: text, base: null, at: Date.now() });
+  const forget = (): void => void draftsHere().then((drafts) => drafts.drop(record));
+  onMount(() => {
+    const name = record;
+    void draftsHere()
+      .then((drafts) => drafts.find<string>(name))
+      .then((draft) => {
+        if (draft && !typing && record === name) [text, before, wrong, typing] = [draft.value, '', '', true];
+      });
+  });
+
   async function open(): Promise<void> {
     bench.marks.typingIn = null;
     const load = home.externalKg > 0 ? ` @ ${home.externalKg} kg` : '';
@@ -49,6 +65,7 @@
   /** Back to the dose that stands; the keys of the line go on from there. */
   async function leave(): Promise<void> {
     typing = false;
+    forget();
     await tick();
     if (document.activeElement === document.body || !document.activeElement) button?.focus();
   }
@@ -77,6 +94,7 @@
     <input
       bind:this={input}
       bind:value={text}
+      oninput={keep}
       class={['figures input input-sm w-full', wrong && 'border-error']}
       aria-label="Dose of {home.name}, in shorthand"
       aria-invalid={wrong !== ''}

@@ -4,7 +4,8 @@
   import type { OtherReading, ReadingDoubt, ReadRow, ShorthandError } from '../api/types';
   import KeptMark from '../keeping/KeptMark.svelte';
   import { toasts } from '../toasts.svelte';
-  import { count } from '../words';
+  import { trade } from '../trade.svelte';
+  import { count, number } from '../words';
   import DoubtList from './DoubtList.svelte';
   import ReadRows from './ReadRows.svelte';
   import { TaughtNames } from './taughtNames.svelte';
@@ -20,6 +21,7 @@
   let area = $state<HTMLTextAreaElement>();
   let teaching = $state<string | null>(null);
   let listing = $state(false);
+  let tooLong = $state('');
   const names = new TaughtNames();
   const example = 'Day 1 – Upper\nBench 4x8-10 @ RPE 8, 90 s\nDB row 3x12/side 2 min';
 
@@ -38,6 +40,19 @@
     const row = typed[line - 1] ?? '';
     bench.gym.replace(new Map([[line, row.slice(0, column - 1) + name + row.slice(column - 1 + length)]]));
     area?.focus();
+  }
+
+  /** What is longer than a week may be is refused here, with the limit, and what stood there stays. */
+  function typedIn(field: HTMLTextAreaElement): void {
+    const most = trade.summary?.gymTextLength ?? Number.POSITIVE_INFINITY;
+    if (field.value.length > most) {
+      tooLong = `That is ${number(field.value.length)} characters; a gym week takes ${number(most)}. Nothing was taken over: paste it in parts.`;
+      field.value = bench.gym.text;
+      return;
+    }
+
+    tooLong = '';
+    bench.gym.typed(field.value);
   }
 
   async function teach(name: string, exerciseId: string): Promise<void> {
@@ -119,12 +134,13 @@
       aria-describedby="gym-day-help"
       placeholder={example}
       value={bench.gym.text}
-      oninput={(event) => bench.gym.typed(event.currentTarget.value)}
+      oninput={(event) => typedIn(event.currentTarget)}
       onkeydown={pressed}></textarea>
     <div class="bg-base-200 py-2 font-sans">
       <ReadRows {typed} rows={bench.gym.rows} errors={bench.gym.errors} onrow={toDoubt} />
     </div>
   </div>
+  {#if tooLong}<p class="mt-2 text-error" role="alert">{tooLong}</p>{/if}
   <p id="gym-day-help" class="soft mt-2 text-sm">
     Write or paste it the way you jot it down: names, sets and reps, load, effort, tempo and rest in any
     order. Headings such as <span class="figures">Day 1</span> or <span class="figures">Mon – Lower</span> part

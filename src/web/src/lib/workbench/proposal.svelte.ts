@@ -7,6 +7,7 @@ import type {
   SavedPlace,
   StandingLine,
 } from '../api/types';
+import { Problem } from '../api/problem';
 import { toasts } from '../toasts.svelte';
 import { byDay, stoodIn } from './days';
 import { decidedIn, type Decided } from './decided';
@@ -32,6 +33,8 @@ export class Proposal {
   busy = $state(false);
   /** What the last decision changed on lines that it was not about: the coach is told, and may have them back. */
   beside = $state<DecidedPlan['beside']>([]);
+  /** Decided while the server did not answer: kept, and taken as soon as it does. */
+  pending = $state<PlanDecision[]>([]);
   /** It is not what is saved. */
   unsaved = $state(false);
 
@@ -149,11 +152,24 @@ export class Proposal {
       this.editing = got.result.plan.lines.length === 0;
       return true;
     } catch (error) {
-      toasts.problem(error);
+      // What was pressed is not lost because nobody answered: it waits, and the screen says so.
+      const waits = decisions.length > 0 && error instanceof Problem && error.isPassing;
+      if (waits) this.pending = [...this.pending, ...decisions.filter((d) => !this.pending.includes(d))];
+      else toasts.problem(error);
       return false;
     } finally {
       this.busy = false;
     }
+  }
+
+  /** Takes what waits for the server; false when it still does not answer, and true when nothing waits any more. */
+  async takePending(): Promise<boolean> {
+    const decisions = $state.snapshot(this.pending) as PlanDecision[];
+    if (decisions.length === 0) return false;
+    this.pending = [];
+    const done = await this.#rebuild(true, decisions);
+    if (!done && this.pending.length === 0 && this.busy) this.pending = decisions;
+    return done;
   }
 
   #put({ request, result, beside, dropped }: DecidedPlan, unsaved: boolean): void {

@@ -1,4 +1,4 @@
-import type { SavedClient, SavedPlace, SavedPlan } from '../api/types';
+import type { PlanDecision, SavedClient, SavedPlace, SavedPlan } from '../api/types';
 import type { NotYet } from '../keeping/keeper.svelte';
 import { keeping } from '../keeping/keeping.svelte';
 import { toasts } from '../toasts.svelte';
@@ -12,6 +12,8 @@ import type { Versions } from './versions.svelte';
 interface Undecided {
   decided: Decided;
   planId: number | null;
+  /** Decided while the server did not answer. */
+  pending?: PlanDecision[];
 }
 
 /** What is saved. */
@@ -24,6 +26,8 @@ interface Bench {
   readonly versions: Versions;
   /** Shows a saved version. */
   show(plan: SavedPlan): Promise<void>;
+  /** Keeps what was decided while the server did not answer, and takes it once it does. */
+  waitForServer(): void;
 }
 
 /** What is decided at the workbench becomes versions of a plan: by itself, and at once when the coach says so. */
@@ -36,6 +40,7 @@ export class Saving {
       now: () => ({
         decided: $state.snapshot(this.#bench.proposal.decided),
         planId: this.#bench.versions.plan?.id ?? null,
+        pending: $state.snapshot(this.#bench.proposal.pending) as PlanDecision[],
       }),
       restore: (left) => this.#bringBack(left),
       save: (left, base) => this.#save(left, base),
@@ -112,6 +117,7 @@ export class Saving {
   async #save({ decided }: Undecided, base: number | null): Promise<number | NotYet> {
     const { client, gym, place, placeId, proposal, versions } = this.#bench;
     await proposal.settled();
+    if (proposal.pending.length > 0) return { because: 'A choice waits for the server; it is kept here.' };
     if (!client || !proposal.result) return { because: 'There is no home plan yet.' };
     const title = `${gym.week?.value.name ?? 'Gym week'}, ${place?.value.name ?? 'no place'}`;
     const plan = {
@@ -128,10 +134,12 @@ export class Saving {
   }
 
   /** Decisions that were left unsaved, taken up again. */
-  async #bringBack({ decided, planId }: Undecided): Promise<void> {
+  async #bringBack({ decided, planId, pending }: Undecided): Promise<void> {
     const { proposal, versions } = this.#bench;
     if (planId && versions.plan?.id !== planId) versions.show(await planWith(planId));
     proposal.decided = decidedIn(decided);
     await proposal.again(true);
+    proposal.pending = pending ?? [];
+    if (proposal.pending.length > 0) this.#bench.waitForServer();
   }
 }

@@ -57,6 +57,7 @@ export class Workbench {
 
   readonly #left = new LeftAtPlaces();
   #opening: Promise<void> = Promise.resolve();
+  #waiting: ReturnType<typeof setTimeout> | undefined;
 
   get client(): SavedClient | null {
     return this.#client.saved;
@@ -225,7 +226,29 @@ export class Workbench {
   async #take(decision: PlanDecision, first: () => void = () => undefined): Promise<boolean> {
     const done = await this.proposal.take(decision, { after: this.#opening, first });
     if (done) this.saving.keeper.changed();
+    else if (this.proposal.pending.length > 0) this.waitForServer();
     return done;
+  }
+
+  /** Keeps what was decided while the server did not answer, and takes it once it does. */
+  waitForServer(): void {
+    this.saving.keeper.changed();
+    clearTimeout(this.#waiting);
+    this.#waiting = setTimeout(() => void this.#takePending(), 3_000);
+  }
+
+  async #takePending(): Promise<void> {
+    if (this.proposal.pending.length === 0) return;
+    const before = this.#step();
+    if (await this.proposal.takePending()) {
+      this.history.remember(before);
+      this.saving.keeper.changed();
+    } else if (this.proposal.pending.length > 0) this.waitForServer();
+  }
+
+  /** The screen goes; what waits is kept in the browser. */
+  close(): void {
+    clearTimeout(this.#waiting);
   }
 
   /** Has the lines back that the last decision changed though it was not about them; a step of its own, so that undo takes it back. */
