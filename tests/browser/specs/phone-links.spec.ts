@@ -22,7 +22,7 @@ const coach = <T>(page: Page, method: string, path: string, body?: object): Prom
 async function sentPlan(
   page: Page,
   name: string,
-  text = '= Day 1\nGoblet squat 2x8 RIR 2 90 s',
+  text = '= Day 1\nDumbbell curl 2x8 RIR 2 90 s',
 ): Promise<Sent> {
   const client = await addClient(page, name, {
     profile: { minutesPerSession: 60 },
@@ -152,14 +152,14 @@ test('any 43 signs behind the # erase nothing, and the plan opens again without 
   await context.route('**/api/v1/training/sessions/**', (route) =>
     route.fulfill({ status: 410, body: '<html>gone' }),
   );
+  await floor.goto('about:blank');
   await floor.goto(`${server.url}/s/#${'x'.repeat(43)}`);
-  await floor.reload();
   await expect(floor.getByRole('heading', { name: 'Open the link of your coach' })).toBeVisible();
   await expect(floor.getByText('1 session or note not delivered')).toBeVisible();
 
   await context.unroute('**/api/v1/training/sessions/**');
+  await floor.goto('about:blank');
   await floor.goto(`${server.url}/s/`);
-  await floor.reload();
   await expect.poll(async () => (await logOf(page, plan)).length, { timeout: 20_000 }).toBe(1);
   await context.close();
 });

@@ -8,5 +8,5 @@ namespace Ingegno.Core.Ground.Text;
 public static class Patterns
 {
     /// <summary>Milliseconds after which a pattern gives up.</summary>
-    public const int TimeoutMs = 20_000;
+    public const int TimeoutMs = 5_000;
 }

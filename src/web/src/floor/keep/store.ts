@@ -39,6 +39,8 @@ export const openKept = (name: string): Promise<IDBPDatabase<Kept>> =>
       db.createObjectStore('kept');
       db.createObjectStore('waiting', { keyPath: 'key' });
     },
+    // It is to be erased, by this page or by another: whoever holds it lets go.
+    blocking: (_now, _wanted, event) => (event.target as IDBDatabase).close(),
   });
 
 /** Everything that a phone keeps under one link, in the browser's own database. Another link, of this client or of another, has another. */
