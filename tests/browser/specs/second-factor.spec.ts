@@ -25,6 +25,7 @@ test('a second factor is set up from the account, and sign-in asks for its code'
     await signIn(page, server.url);
     await page.getByRole('button', { name: 'Account' }).click();
     const factor = page.getByRole('region', { name: 'Second factor' });
+    await factor.getByLabel('Password, to set it up').fill(demoCoach.password);
     await factor.getByRole('button', { name: 'Set it up' }).click();
     await expectAccessible(page);
     const secret = await factor.locator('p.figures').innerText();

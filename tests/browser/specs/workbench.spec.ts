@@ -17,7 +17,9 @@ test('the keyboard alone does a coach’s work', async ({ page, server }) => {
   await expect(page).toHaveURL(/line=2/);
   await page.keyboard.press('3');
   await expect(inspector.getByRole('button', { name: /^Kept/ })).toBeVisible();
-  await page.keyboard.press('l');
+  await page.keyboard.press('l'); // keeps, and keeps what is kept
+  await expect(inspector.getByRole('button', { name: /^Kept/ })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('x');
   await expect(inspector.getByRole('button', { name: /^Keep/ })).toHaveAttribute('aria-pressed', 'false');
   await page.keyboard.press('s');
   await expect(page.getByText(/Saved as version \d+\./).last()).toBeVisible();

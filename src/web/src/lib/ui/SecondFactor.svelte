@@ -56,6 +56,22 @@
   }
 </script>
 
+{#snippet withPassword(send: (event: SubmitEvent) => void, label: string, name: string)}
+  <form class="mt-2 flex items-end gap-2" onsubmit={send}>
+    <label class="flex-1">
+      <span class="label-text">{label}</span>
+      <input
+        class="input w-full"
+        type="password"
+        autocomplete="current-password"
+        required
+        bind:value={password}
+      />
+    </label>
+    <button class="btn">{name}</button>
+  </form>
+{/snippet}
+
 <section class="mt-4" aria-labelledby="second-factor">
   <h3 id="second-factor" class="mb-1 text-base">Second factor</h3>
   {#if codes.length > 0}
@@ -71,19 +87,7 @@
     <p>
       Sign-in asks for a code of your device. {count(factor.codesLeft, 'recovery code')} left.
     </p>
-    <form class="mt-2 flex items-end gap-2" onsubmit={off}>
-      <label class="flex-1">
-        <span class="label-text">Password, to take it away</span>
-        <input
-          class="input w-full"
-          type="password"
-          autocomplete="current-password"
-          required
-          bind:value={password}
-        />
-      </label>
-      <button class="btn">Take it away</button>
-    </form>
+    {@render withPassword(off, 'Password, to take it away', 'Take it away')}
   {:else if secret}
     <p>Let the program that gives the codes read the picture, or type the secret into it.</p>
     <div class="mt-2 flex flex-wrap items-center gap-4">
@@ -111,19 +115,7 @@
     <p class="soft">
       Whoever learns your password is still not you: sign-in then asks for a code of your phone, too.
     </p>
-    <form class="mt-2 flex items-end gap-2" onsubmit={begin}>
-      <label class="flex-1">
-        <span class="label-text">Password, to set it up</span>
-        <input
-          class="input w-full"
-          type="password"
-          autocomplete="current-password"
-          required
-          bind:value={password}
-        />
-      </label>
-      <button class="btn">Set it up</button>
-    </form>
+    {@render withPassword(begin, 'Password, to set it up', 'Set it up')}
   {/if}
   {#if wrong}<p class="mt-1 text-error" role="alert">{wrong}</p>{/if}
 </section>
