@@ -163,7 +163,11 @@ public sealed partial class Postman(
     }
 
     /// <summary>32 random bytes as links and calendars carry them, base64url.</summary>
-    [GeneratedRegex("(?<![A-Za-z0-9_-])[A-Za-z0-9_-]{43}(?![A-Za-z0-9_-])", RegexOptions.CultureInvariant, Core.Ground.Text.Patterns.TimeoutMs)]
+    [GeneratedRegex(
+        "(?<![A-Za-z0-9_-])[A-Za-z0-9_-]{43}(?![A-Za-z0-9_-])",
+        RegexOptions.CultureInvariant,
+        Core.Ground.Text.Patterns.TimeoutMs
+    )]
     private static partial Regex Secret();
 
     /// <summary>The mail as it goes over the line. A string of it would be read as Latin-1 and come out garbled.</summary>

@@ -16,7 +16,10 @@ public class PatternTests
             .ToList();
 
         patterns.Count.ShouldBeGreaterThan(10);
-        patterns.Where(p => p.a.MatchTimeoutMilliseconds is <= 0 or > Ingegno.Core.Ground.Text.Patterns.TimeoutMs).Select(p => p.Where).ShouldBeEmpty();
+        patterns
+            .Where(p => p.a.MatchTimeoutMilliseconds is <= 0 or > Ingegno.Core.Ground.Text.Patterns.TimeoutMs)
+            .Select(p => p.Where)
+            .ShouldBeEmpty();
     }
 
     [Fact]
