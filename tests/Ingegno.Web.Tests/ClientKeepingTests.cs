@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.IO.Compression;
 using System.Net;
 using System.Net.Http.Json;
@@ -139,6 +140,55 @@ public class ClientKeepingTests
             (await browser.Get("/api/v1/clients")).StatusCode.ShouldBe(HttpStatusCode.OK);
         }
     }
+
+    /// <summary>What no hand could have typed does not come in by a file either: figures of a plan, its request, its block, what was sent.</summary>
+    [Theory]
+    [InlineData("plans/0/versions/0/document/plan/lines/0/chosen/exercises/0/dose/sets", 4000, "Sets lie between")]
+    [InlineData("plans/0/versions/0/document/plan/lines/0/chosen/exercises/0/externalKg", 90000, "A load lies between")]
+    [InlineData("plans/0/versions/0/document/plan/lines/0/chosen/exercises/0/dose/restSeconds", -5, "A rest lies between")]
+    [InlineData("plans/0/versions/0/document/plan/lines/0/chosen/exercises/0/name", "", "no name")]
+    [InlineData("plans/0/versions/0/document/request/approach", "+", "In a version of a plan")]
+    [InlineData("plans/0/versions/0/document/request/client/bodyMassKg", 9000, "In a version of a plan")]
+    [InlineData("plans/0/releases/0/release/word", "+", "longer than any")]
+    [InlineData("plans/0/releases/0/release/days/0/name", "+", "day of a release")]
+    [InlineData("plans/0/blocks/0/setup/phases", null, "block")]
+    public async Task What_no_door_would_let_in_does_not_come_in_by_a_file(string path, object? bent, string says)
+    {
+        await using var server = new TestServer();
+        var browser = await server.SignedIn();
+        JsonNode? whole = null;
+        var parts = path.Split('/');
+        foreach (var row in (await browser.Read("/api/v1/clients")).EnumerateArray().ToList())
+        {
+            var id = row.GetProperty("id").GetInt64();
+            var file = JsonNode.Parse(await (await browser.Get($"/api/v1/clients/{id}/export.json")).Content.ReadAsStringAsync())!;
+            if (parts.SkipLast(1).Aggregate((JsonNode?)file, Step) is not null)
+            {
+                whole = file;
+                break;
+            }
+        }
+
+        var at = parts.SkipLast(1).Aggregate(whole, Step).ShouldNotBeNull();
+        at[parts[^1]] = JsonValue.Create(bent is "+" ? new string('x', 5000) : bent);
+        var answer = await browser
+            .Post(
+                "/api/v1/clients/import",
+                new { content = Convert.ToBase64String(Encoding.UTF8.GetBytes(whole!.ToJsonString())), withAdditions = true }
+            )
+            .Problem(400, "unreadable-file");
+        answer.GetProperty("detail").GetString()!.ShouldContain(says);
+    }
+
+    private static JsonNode? Step(JsonNode? node, string part) =>
+        node switch
+        {
+            JsonArray list => int.Parse(part, CultureInfo.InvariantCulture) < list.Count
+                ? list[int.Parse(part, CultureInfo.InvariantCulture)]
+                : null,
+            JsonObject bag => bag[part],
+            _ => null,
+        };
 
     [Fact]
     public async Task What_a_phone_sent_goes_with_the_client()

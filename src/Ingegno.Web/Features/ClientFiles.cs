@@ -129,23 +129,23 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
     {
         var whole = file with
         {
-            Places = Or(file.Places),
-            GymWeeks = Or(file.GymWeeks),
-            Plans = Or(file.Plans),
-            OwnExercises = Or(file.OwnExercises),
-            OwnApproaches = Or(file.OwnApproaches),
-            TaughtNames = Or(file.TaughtNames),
-            Notes = Or(file.Notes),
+            Places = FileCheck.Or(file.Places),
+            GymWeeks = FileCheck.Or(file.GymWeeks),
+            Plans = FileCheck.Or(file.Plans),
+            OwnExercises = FileCheck.Or(file.OwnExercises),
+            OwnApproaches = FileCheck.Or(file.OwnApproaches),
+            TaughtNames = FileCheck.Or(file.TaughtNames),
+            Notes = FileCheck.Or(file.Notes),
         };
-        Ask(clients, whole.Client, "the client");
+        FileCheck.Ask(clients, whole.Client, "the client");
         foreach (var place in whole.Places)
         {
-            Ask(places, place, "a place");
+            FileCheck.Ask(places, place, "a place");
         }
 
         foreach (var week in whole.GymWeeks)
         {
-            Ask(weeks, week, "a gym week");
+            FileCheck.Ask(weeks, week, "a gym week");
         }
 
         if (
@@ -161,80 +161,13 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
 
         foreach (var note in whole.Notes)
         {
-            Ask(Notes, new NewPhoneNote(note.Key, note.Session, note.Text, note.ExerciseId), "a note");
+            FileCheck.Ask(Notes, new NewPhoneNote(note.Key, note.Session, note.Text, note.ExerciseId), "a note");
         }
 
         return whole with
         {
-            Plans = [.. whole.Plans.Select(Checked)],
+            Plans = [.. whole.Plans.Select(PlanInFileCheck.Checked)],
         };
-    }
-
-    private static PlanInFile Checked(PlanInFile plan)
-    {
-        var whole = plan with
-        {
-            Versions = Or(plan.Versions),
-            Blocks = Or(plan.Blocks),
-            Sessions = Or(plan.Sessions),
-            Releases = Or(plan.Releases),
-            PhoneSessions = Or(plan.PhoneSessions),
-        };
-        var numbers = whole.Versions.Select(v => v.Number).ToHashSet();
-        var sent = whole.Releases.Select(r => (long)r.Number).ToHashSet();
-        var told =
-            string.IsNullOrWhiteSpace(whole.Title) || whole.Title.Length > 80 ? "a plan has no title of at most 80 characters"
-            : !whole.Versions.Select(v => v.Number).SequenceEqual(Enumerable.Range(1, whole.Versions.Length))
-                ? "versions of a plan are missing"
-            : !numbers.Contains(whole.Head) ? "the version of a plan that stands is not there"
-            : whole.Versions.Any(v => v.Parent is { } parent && !(numbers.Contains(parent) && parent < v.Number))
-                ? "a version comes from one that is not there"
-            : whole.Versions.Any(v => v.Document?.Plan is null || v.Document.Request is null || v.Note is null)
-                ? "a version of a plan is empty"
-            : whole.Sessions.Any(s => !numbers.Contains(s.PlanVersion)) ? "a session belongs to a version that is not there"
-            : sent.Count < whole.Releases.Length || whole.Releases.Any(r => r.Number < 1 || !numbers.Contains(r.PlanVersion))
-                ? "a release belongs to a version that is not there"
-            : whole.PhoneSessions.Any(s => !sent.Contains(s.Session.Release))
-                ? "a session of the phone belongs to a release that is not there"
-            : whole.PhoneSessions.Any(s => s.LoggedAs is { } at && (at < 0 || at >= whole.Sessions.Length))
-                ? "a session of the phone is one of the log that is not there"
-            : null;
-        if (told is not null)
-        {
-            throw new UnreadableFileException($"The file is damaged: {told}.");
-        }
-
-        var sessions = new SessionRecordValidator();
-        foreach (var session in whole.Sessions)
-        {
-            Ask(sessions, session, "a session");
-        }
-
-        var onPhone = new FloorSessionValidator();
-        foreach (var session in whole.PhoneSessions)
-        {
-            Ask(onPhone, session.Session, "a session of the phone");
-        }
-
-        return whole;
-    }
-
-    private static ImmutableArray<T> Or<T>(ImmutableArray<T> list) =>
-        list.IsDefault ? []
-        : list.Any(x => x is null) ? throw new UnreadableFileException("The file is damaged: a list has an empty place.")
-        : list;
-
-    private static void Ask<T>(IValidator<T> validator, T value, string what)
-    {
-        if (value is null)
-        {
-            throw new UnreadableFileException($"The file is damaged: {what} is missing.");
-        }
-
-        if (validator.Validate(value) is { IsValid: false } wrong)
-        {
-            throw new UnreadableFileException($"In {what}: {wrong.Errors[0].ErrorMessage}");
-        }
     }
 
     private static readonly string[] LogHeads =
