@@ -51,6 +51,43 @@ test('undo goes back through saved versions too', async ({ page, server }) => {
   await expect(inspector.getByRole('heading', { level: 2 })).not.toHaveText(first);
 });
 
+test('undo in a tab that is behind says why and shows what is saved', async ({
+  page,
+  context,
+  server,
+  consoleErrors,
+}) => {
+  const id = await addClient(page, 'Behind', { text: day });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
+  await page.locator('body').press('r');
+  await page.getByRole('complementary', { name: 'Inspector' }).waitFor();
+  for (const choice of ['2', '3']) {
+    await page.keyboard.press(choice);
+    await page.keyboard.press('s');
+    await expect(page.getByText(/Saved as version \d+\./).last()).toBeVisible();
+  }
+
+  const address = page.url();
+  await page.reload(); // What is undone now is what is saved.
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+  const other = await context.newPage();
+  await other.goto(address);
+  const theirs = other.getByRole('complementary', { name: 'Inspector' }).getByRole('heading', { level: 2 });
+  const before = (await theirs.textContent()) ?? '';
+  await other.locator('body').press('1');
+  await expect(theirs).not.toHaveText(before);
+  await other.keyboard.press('s');
+  await expect(other.getByText(/Saved as version \d+\./).last()).toBeVisible();
+
+  await page.locator('body').press('u');
+  await expect(page.getByText(/Nothing was undone: the plan was saved in another tab/)).toBeVisible();
+  await expect(
+    page.getByRole('complementary', { name: 'Inspector' }).getByRole('heading', { level: 2 }),
+  ).toHaveText((await theirs.textContent()) ?? '');
+  consoleErrors.splice(0); // The refusal was asked for.
+});
+
 test('figures of a line are set in place', async ({ page, server }) => {
   const id = await addClient(page, 'Figures', { text: day });
   await page.goto(`${server.url}/clients/${id}/workbench`);

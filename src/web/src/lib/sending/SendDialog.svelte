@@ -53,7 +53,7 @@
       await forgetText(`word-${planId}`);
       onsent?.();
     } catch (error) {
-      if (error instanceof Problem && error.code === 'unread-lines') unread = error.detail;
+      if (error instanceof Problem && error.code === 'unread-lines') unread = error.message;
       else toasts.problem(error);
     } finally {
       busy = false;

@@ -97,10 +97,25 @@ export class Saving {
   /** Goes to the version before or after. */
   async move(way: 'undo' | 'redo'): Promise<void> {
     const shown = await this.#bench.versions.move(way);
-    if (!shown) return;
+    if (!shown) return this.#behind(way);
     await this.#bench.show(shown);
     this.keeper.settled(shown.revision);
     toasts.done(`Version ${shown.value.version} of ${shown.value.versions}.`);
+  }
+
+  /** The way back was refused because somebody saved meanwhile: says so and shows what is saved; what is not saved here is asked about. */
+  async #behind(way: 'undo' | 'redo'): Promise<void> {
+    const { proposal, versions } = this.#bench;
+    const theirs = versions.conflict;
+    if (!theirs) return; // Something else was wrong, and has been told.
+    if (proposal.unsaved) {
+      this.deciding = true;
+      return;
+    }
+    await this.takeTheirs();
+    toasts.done(
+      `Nothing was ${way === 'undo' ? 'undone' : 'redone'}: the plan was saved in another tab meanwhile. Version ${theirs.value.version} of ${theirs.value.versions} is shown now; go on from there.`,
+    );
   }
 
   /** Drops what was restored: the plan as it is saved, or the gym week. */
