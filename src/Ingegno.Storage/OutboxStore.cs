@@ -151,6 +151,21 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
         ];
     }
 
+    /// <summary>
+    /// Takes a mail up before it is handed over. Where this cannot be written down nothing is handed over: a mail that leaves while nobody can
+    /// note it would leave again at every look.
+    /// </summary>
+    /// <param name="id">The mail.</param>
+    /// <param name="again">When it is due again unless it is noted as sent.</param>
+    public void TakeUp(long id, TimeSpan again)
+    {
+        using var connection = database.Open();
+        connection.Execute(
+            "UPDATE outbox SET tries = tries + 1, next_try_at = @next WHERE id = @id",
+            new { id, next = Timestamps.Write(clock.GetUtcNow() + again) }
+        );
+    }
+
     /// <summary>It was handed over: what stays of it holds no secret.</summary>
     /// <param name="id">The mail.</param>
     /// <param name="stays">What stays of it.</param>
@@ -158,7 +173,7 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
     {
         using var connection = database.Open();
         connection.Execute(
-            "UPDATE outbox SET sent_at = @now, tries = tries + 1, fault = NULL, message = @stays WHERE id = @id",
+            "UPDATE outbox SET sent_at = @now, fault = NULL, message = @stays WHERE id = @id",
             new
             {
                 id,
@@ -168,18 +183,10 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
         );
     }
 
-    /// <summary>It could not be handed over, and is tried again later.</summary>
-    public void Failed(long id, string fault, TimeSpan again)
+    /// <summary>It could not be handed over; it is due again when it was said on taking it up.</summary>
+    public void Failed(long id, string fault)
     {
         using var connection = database.Open();
-        connection.Execute(
-            "UPDATE outbox SET tries = tries + 1, fault = @fault, next_try_at = @next WHERE id = @id",
-            new
-            {
-                id,
-                fault,
-                next = Timestamps.Write(clock.GetUtcNow() + again),
-            }
-        );
+        connection.Execute("UPDATE outbox SET fault = @fault WHERE id = @id", new { id, fault });
     }
 }

@@ -84,8 +84,20 @@ public class MailFaultTests
         async Task<int> Tries(string subject) => (await Of(subject)).GetProperty("tries").GetInt32();
     }
 
-    [Fact]
-    public async Task A_locked_database_leaves_the_server_up_and_the_mail_due()
+    /// <summary>A lock, and a disk that takes nothing more (a trigger stands for it): nothing leaves that could not be noted, and nothing twice.</summary>
+    [Theory]
+    [InlineData("BEGIN EXCLUSIVE", "ROLLBACK", 0)]
+    [InlineData(
+        "CREATE TRIGGER full BEFORE UPDATE ON outbox BEGIN SELECT RAISE(ABORT, 'database or disk is full'); END",
+        "DROP TRIGGER full",
+        0
+    )]
+    [InlineData(
+        "CREATE TRIGGER full BEFORE UPDATE OF sent_at ON outbox BEGIN SELECT RAISE(ABORT, 'database or disk is full'); END",
+        "DROP TRIGGER full",
+        1
+    )]
+    public async Task A_database_that_takes_nothing_leaves_the_server_up_and_no_mail_goes_twice(string fault, string mend, int gone)
     {
         using var relay = new Relay("EHLO=250 here");
         await using var server = With(relay.Port, plain: true);
@@ -93,13 +105,18 @@ public class MailFaultTests
         var postman = server.Services.GetRequiredService<Postman>();
         using (var holder = server.Services.GetRequiredService<Database>().Open())
         {
-            await holder.ExecuteAsync("BEGIN EXCLUSIVE");
+            await holder.ExecuteAsync(fault);
             await postman.CarryDue(CancellationToken.None);
             (await coach.Get("/healthz")).StatusCode.ShouldBe(HttpStatusCode.OK);
-            await holder.ExecuteAsync("ROLLBACK");
+            server.Clock.Pass(TimeSpan.FromHours(7));
+            await postman.CarryDue(CancellationToken.None);
+            relay.Messages.Count.ShouldBe(gone);
+            await holder.ExecuteAsync(mend);
         }
 
         await postman.CarryDue(CancellationToken.None);
+        await postman.CarryDue(CancellationToken.None);
+        relay.Messages.ShouldHaveSingleItem();
         (await coach.Read("/api/v1/outbox")).GetProperty("mails")[0].TryGetProperty("sentAt", out _).ShouldBeTrue();
     }
 

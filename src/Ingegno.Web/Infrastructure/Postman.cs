@@ -82,7 +82,7 @@ public sealed partial class Postman(
             using var tick = new PeriodicTimer(Look);
             while (await tick.WaitForNextTickAsync(stoppingToken))
             {
-                await CarryDue(stoppingToken);
+                await LookOnce(stoppingToken);
             }
         }
         catch (OperationCanceledException)
@@ -91,56 +91,77 @@ public sealed partial class Postman(
         }
     }
 
+    /// <summary>One look; whatever goes wrong in it does not end the looking.</summary>
+    private async Task LookOnce(CancellationToken stop)
+    {
+        try
+        {
+            await CarryDue(stop);
+        }
+        catch (Exception failed) when (!stop.IsCancellationRequested)
+        {
+            LogCannotLook(failed.Message);
+        }
+    }
+
+    /// <summary>What has left and could not be noted as sent: the mail and what stays of it. It is noted first of all and never leaves twice.</summary>
+    private readonly Dictionary<long, byte[]> _left = [];
+
     /// <summary>
-    /// Hands over what is due. Whatever goes wrong with one mail, an answer of the relay, a line that breaks, a locked database, stays with that
-    /// mail: it is tried again later, the others go, and the server goes on.
+    /// Hands over what is due. Whatever goes wrong with one mail, an answer of the relay, a line that breaks, a locked database, a full disk,
+    /// stays with that mail: it is tried again later, the others go, and the server goes on.
     /// </summary>
     public async Task CarryDue(CancellationToken stop)
     {
-        if (Due() is not { } due)
+        foreach (var (id, stays) in _left.ToList())
         {
+            Noted(() => outbox.Sent(id, stays), () => _left.Remove(id));
+        }
+
+        IReadOnlyList<OutboxMail> due = [];
+        Noted(() => due = outbox.Due());
+        foreach (var mail in due.Where(m => !_left.ContainsKey(m.Id)))
+        {
+            if (!Noted(() => outbox.TakeUp(mail.Id, Later(mail.Tries))))
+            {
+                return;
+            }
+
+            await CarryOne(mail, stop);
+        }
+    }
+
+    private async Task CarryOne(OutboxMail mail, CancellationToken stop)
+    {
+        try
+        {
+            using var source = new MemoryStream(mail.Message.ToArray());
+            var message = await MimeMessage.LoadAsync(source, stop);
+            await carrier.Carry(message, stop);
+            _left[mail.Id] = mail.ClientId is null ? [] : Bytes(WithoutSecrets(message));
+        }
+        catch (Exception failed) when (!stop.IsCancellationRequested)
+        {
+            Noted(() => outbox.Failed(mail.Id, failed.Message));
             return;
         }
 
-        foreach (var mail in due)
-        {
-            try
-            {
-                using var source = new MemoryStream(mail.Message.ToArray());
-                var message = await MimeMessage.LoadAsync(source, stop);
-                await carrier.Carry(message, stop);
-                outbox.Sent(mail.Id, mail.ClientId is null ? [] : Bytes(WithoutSecrets(message)));
-            }
-            catch (Exception failed) when (!stop.IsCancellationRequested)
-            {
-                Failed(mail, failed);
-            }
-        }
+        Noted(() => outbox.Sent(mail.Id, _left[mail.Id]), () => _left.Remove(mail.Id));
     }
 
-    private IReadOnlyList<OutboxMail>? Due()
+    /// <summary>True when the database took it; a fault of the database is logged, and the next look tries again.</summary>
+    private bool Noted(Action write, Action? then = null)
     {
         try
         {
-            return outbox.Due();
+            write();
+            then?.Invoke();
+            return true;
         }
         catch (SqliteException failed)
         {
             LogCannotLook(failed.Message);
-            return null;
-        }
-    }
-
-    private void Failed(OutboxMail mail, Exception why)
-    {
-        try
-        {
-            outbox.Failed(mail.Id, why.Message, Later(mail.Tries));
-        }
-        catch (SqliteException failed)
-        {
-            // It stays due and is tried at the next look: nothing could be noted.
-            LogCannotLook(failed.Message);
+            return false;
         }
     }
 
