@@ -17,7 +17,7 @@ test('things are typed in any unit, shown by what they can do, and kept over a r
   await page.goto(`${server.url}/clients/${id}/kit`);
   await expect(page.getByText('Nothing here yet', { exact: false })).toBeVisible();
   const input = page.getByLabel(/Add things/);
-  for (const text of ['pair of 20 lb dumbbells', 'rucksack 25 L', 'box 18 in', 'band 104 cm 13 mm']) {
+  for (const text of ['pair of 20 lb dumbbells', 'rucksack 25 L', 'plyo box 18 in', 'band 104 cm 13 mm']) {
     await input.fill(text);
     await expect(page.getByLabel('Words of this thing')).toHaveValue(text);
     await input.press('Enter');
