@@ -117,6 +117,7 @@ test('a couple on one phone: each session and note goes to its own coach thread,
   await trainedOffline(context, hers, 'PRIVATE OF HER');
   await hers.getByLabel('A note to your coach').fill('A NOTE OF HER');
   await hers.getByRole('button', { name: 'Send', exact: true }).click();
+  await expect(hers.getByText('A NOTE OF HER')).toBeVisible();
 
   // Her link ends while nothing of hers has been delivered; then his page alone is opened again.
   await hers.close();
@@ -126,11 +127,12 @@ test('a couple on one phone: each session and note goes to its own coach thread,
   await expect(his.getByText('Home of Him')).toBeVisible();
   await expect.poll(async () => (await logOf(page, one.plan)).length, { timeout: 20_000 }).toBe(1);
   expect(await logOf(page, two.plan)).toHaveLength(0);
-  const came = await coach<{ client: string; session: { note: string }; notes: { text: string }[] }[]>(
-    page,
-    'GET',
-    '/came-in',
-  );
+  const cameIn = (): Promise<{ client: string; session: { note: string }; notes: { text: string }[] }[]> =>
+    coach(page, 'GET', '/came-in');
+  await expect // The note follows its session.
+    .poll(async () => (await cameIn()).find((c) => c.client === 'Her')?.notes.length, { timeout: 20_000 })
+    .toBe(1);
+  const came = await cameIn();
   expect(came.filter((c) => c.client === 'Him')).toEqual([]);
   const her = came.find((c) => c.client === 'Her');
   expect(her?.session.note).toBe('PRIVATE OF HER');

@@ -12,12 +12,23 @@
   let said = $state<{ key: string; text: string }[]>([]);
   let text = $state('');
   const waiting = $derived(said.filter((s) => !notes.some((n) => n.mine && n.text === s.text)));
-  const send = (): void => {
+  let busy = $state(false);
+  let lost = $state(false);
+
+  /** A note stands as said once the phone keeps it; one that it cannot keep stays in the box. */
+  const send = async (): Promise<void> => {
     const note = { key: crypto.randomUUID(), session, text: text.trim() };
-    if (!note.text) return;
-    said = [...said, note];
-    text = '';
-    void sync.say(note);
+    if (!note.text || busy) return;
+    busy = true;
+    try {
+      await sync.say(note);
+      said = [...said, note];
+      [text, lost] = ['', false];
+    } catch {
+      lost = true;
+    } finally {
+      busy = false;
+    }
   };
 </script>
 
@@ -46,7 +57,7 @@
     class="flex gap-2"
     onsubmit={(e) => {
       e.preventDefault();
-      send();
+      void send();
     }}
   >
     <input
@@ -55,6 +66,7 @@
       maxlength="1000"
       bind:value={text}
     />
-    <button class="tap" disabled={!text.trim()}>Send</button>
+    <button class="tap" disabled={!text.trim() || busy}>Send</button>
   </form>
+  {#if lost}<p role="alert">This phone could not keep the note. Send it again.</p>{/if}
 </section>
