@@ -17,7 +17,7 @@ interface Post {
 }
 
 test('a server that is killed while logs, plans, clients and phones come in loses none and doubles none', async () => {
-  test.setTimeout(60_000 + kills * 30_000);
+  test.setTimeout(60_000 + kills * 75_000);
   const server = new Server(true);
   await server.start();
   const api = await request.newContext({ baseURL: server.url });
