@@ -1,5 +1,6 @@
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { digest } from '../../lib/digest';
+import { deliver } from './delivery';
 import { Server } from './server';
 import { nameOf, openKept, Store } from './store';
 
@@ -87,14 +88,8 @@ export class Phone {
   /** Delivers what waits under other links, each with its own secret; an ended link still takes it for a while. */
   async deliverElsewhere(secret: string | null): Promise<void> {
     for (const link of await this.#others(secret)) {
-      const [store, server] = [await Store.open(link.secret), new Server(link.secret)];
-      for (const item of await store.waiting()) {
-        const answer =
-          item.kind === 'session' ? await server.keep(item.session) : await server.say(item.note);
-        if (answer.kind === 'done') await store.answered(item);
-        else if (answer.kind !== 'refused') break;
-      }
-
+      const store = await Store.open(link.secret);
+      await deliver(store, new Server(link.secret));
       store.close();
     }
   }

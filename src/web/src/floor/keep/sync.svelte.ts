@@ -1,5 +1,6 @@
 import type { FloorSession, NewPhoneNote, PhoneContent } from '../types';
-import { Server, type Answer } from './server';
+import { deliver } from './delivery';
+import type { Answer, Server } from './server';
 import type { Keep, Waiting } from './store';
 
 /** What the client reads of the way to the coach. */
@@ -78,13 +79,11 @@ export class Sync {
   async #once(): Promise<boolean> {
     this.way = 'sending';
     this.undelivered = (await this.store.waiting()).length;
-    for (const item of inOrder(await this.store.waiting())) {
-      if (item.refused && this.#triedRefused) continue;
-      const answer = await this.#send(item);
-      if (answer.kind === 'refused') await this.store.wait({ ...item, refused: answer.why });
-      else if (answer.kind === 'done') await this.#answered(item, answer.value);
-      else return this.#stop(answer);
-    }
+    const stopped = await deliver(this.store, this.server, {
+      skipRefused: this.#triedRefused,
+      taken: (item, value) => this.#taken(item, value),
+    });
+    if (stopped) return this.#stop(stopped);
 
     this.#triedRefused = true;
     const content = await this.server.content(await this.store.get<string>('contentTag'));
@@ -102,15 +101,10 @@ export class Sync {
     return true;
   }
 
-  /** The server has it. Where it has a later state already, another phone has gone on with the session. */
-  async #answered(item: Waiting, value: unknown): Promise<void> {
-    await this.store.answered(item);
+  /** Where the server has a later state already, another phone has gone on with the session. */
+  #taken(item: Waiting, value: unknown): void {
     const there = (value as { revision?: number } | null)?.revision ?? 0;
     if (item.kind === 'session' && there > item.session.revision) this.takenOver = item.key;
-  }
-
-  #send(item: Waiting): Promise<Answer<unknown>> {
-    return item.kind === 'session' ? this.server.keep(item.session) : this.server.say(item.note);
   }
 
   async #stop(answer: Answer<unknown>): Promise<false> {
@@ -136,9 +130,3 @@ export class Sync {
     return false;
   }
 }
-
-/** Sessions before the notes on them: a note on a session that the server does not have is none. */
-const inOrder = (waiting: Waiting[]): Waiting[] => [
-  ...waiting.filter((w) => w.kind === 'session'),
-  ...waiting.filter((w) => w.kind === 'note'),
-];
