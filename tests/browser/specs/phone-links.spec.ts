@@ -150,10 +150,10 @@ test('any 43 signs behind the # erase nothing, and the plan opens again without 
   const context = await phone(browser);
   const floor = await opened(context, server, address);
   await trainedOffline(context, floor, 'Still mine.');
-  await context.setOffline(false);
   await context.route('**/api/v1/training/sessions/**', (route) =>
     route.fulfill({ status: 410, body: '<html>gone' }),
   );
+  await context.setOffline(false); // Last: the page delivers by itself as soon as it is online.
   await floor.goto('about:blank');
   await floor.goto(`${server.url}/s/#${'x'.repeat(43)}`);
   await expect(floor.getByRole('heading', { name: 'Open the link of your coach' })).toBeVisible();
