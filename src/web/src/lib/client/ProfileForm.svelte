@@ -35,6 +35,7 @@
   const keeper = keeping.keep<ClientRecord>({
     now: draftNow,
     restore: (value) => put(value),
+    fields: true,
     save,
     conflict: (current) => {
       theirs = current as SavedClient;

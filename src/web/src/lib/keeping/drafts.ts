@@ -1,12 +1,15 @@
-/** What was typed into a record and is not saved yet. */
-export interface Draft<T> {
-  value: T;
+/** What was typed into a record and is not saved yet: the fields that changed, or all of it where nothing stands on the server. */
+export interface Draft<T, Fields = unknown> {
+  value?: T;
+  fields?: Fields;
   /** Revision of the record on which it was typed; null for a record that does not exist yet. */
   base: number | null;
   /** When it was typed last, ms since 1970. */
   at: number;
   /** What was sent to the server and never answered, the newest last: each of it may stand there already. */
   sent?: T[];
+  /** The same, as the fields in which it differs. */
+  sentFields?: Fields[];
 }
 
 /** The part of the browser's storage that drafts need. */
@@ -68,13 +71,13 @@ export class Drafts {
    * The draft of a record: this tab's own, else the newest one of a tab that is gone, which becomes this tab's. What was typed into a page
    * in its first moments, and the page was gone before it had its name, is newer than its own.
    */
-  async find<T>(record: string): Promise<Draft<T> | null> {
-    const own = this.#read<T>(this.#key(record, this.#tab));
+  async find<T, Fields = unknown>(record: string): Promise<Draft<T, Fields> | null> {
+    const own = this.#read<T, Fields>(this.#key(record, this.#tab));
     const open = await this.#open();
     const left = this.#keys(`${this.#shelf()}${record}:`)
       .filter((key) => tabOf(key) !== this.#tab && !open.has(tabOf(key)))
       .filter((key) => !own || tabOf(key).startsWith(firstMoments))
-      .map((key) => ({ key, draft: this.#read<T>(key) }))
+      .map((key) => ({ key, draft: this.#read<T, Fields>(key) }))
       .filter((found) => found.draft !== null)
       .toSorted((a, b) => (b.draft?.at ?? 0) - (a.draft?.at ?? 0))[0];
     if (!left?.draft || (own && own.at > left.draft.at)) return own;
@@ -96,7 +99,7 @@ export class Drafts {
   /** Forgets drafts that are older than a week, whoever's they are. */
   forgetOld(now: number): void {
     for (const key of this.#keys(`${prefix}:`)) {
-      const draft = this.#read<unknown>(key);
+      const draft = this.#read(key);
       if (draft && now - draft.at > longest) this.#storage.removeItem(key);
     }
   }
@@ -124,11 +127,11 @@ export class Drafts {
     return keys;
   }
 
-  #read<T>(key: string): Draft<T> | null {
+  #read<T, Fields>(key: string): Draft<T, Fields> | null {
     const text = this.#storage.getItem(key);
     if (text === null) return null;
     try {
-      return JSON.parse(text) as Draft<T>;
+      return JSON.parse(text) as Draft<T, Fields>;
     } catch {
       this.#storage.removeItem(key);
       return null;

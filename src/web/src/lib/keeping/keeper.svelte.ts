@@ -1,4 +1,5 @@
 import { Problem } from '../api/problem';
+import { changedFields, withFields, type ChangedField } from './changedFields';
 import type { Drafts } from './drafts';
 
 /** How it stands with what was typed. */
@@ -34,6 +35,8 @@ export interface KeeperWays<T> {
   save?: (value: T, base: number | null) => Promise<number | null | NotYet>;
   /** Somebody else saved the record meanwhile: both versions are there, the coach decides. */
   conflict?: (theirs: unknown) => void;
+  /** It is a record of fields, and the browser keeps those alone that were typed; on the screen must be what stands when it opens. */
+  fields?: boolean;
   /** Leaving asks about what is kept in the browser alone; false for a scratch pad. */
   asks?: boolean;
 }
@@ -73,6 +76,8 @@ export class Keeper<T> {
   #closed = false;
   /** What was sent and never answered, the newest last: each of it may stand on the server. */
   #sent: T[] = [];
+  /** The record as it stands on the server; undefined for one that does not exist there yet. */
+  #stands: T | undefined;
 
   constructor(ways: KeeperWays<T>, shelf: KeeperShelf) {
     [this.#ways, this.#shelf] = [ways, shelf];
@@ -104,12 +109,14 @@ export class Keeper<T> {
       'saved',
     ];
     this.#sent = [];
+    const stands = (this.#stands = this.#standing(revision));
     const changes = this.#changes;
-    const draft = await (await this.#shelf.drafts()).find<T>(record);
+    const draft = await (await this.#shelf.drafts()).find<T, ChangedField[]>(record);
     if (!draft || this.#record !== record || changes !== this.#changes) return;
+    const whole = (fields: ChangedField[]): T => withFields(stands as T, fields);
     this.#base = draft.base;
-    this.#sent = Array.isArray(draft.sent) ? draft.sent : [];
-    await this.#ways.restore(draft.value);
+    this.#sent = draft.sentFields?.map(whole) ?? draft.sent ?? [];
+    await this.#ways.restore(draft.fields ? whole(draft.fields) : (draft.value as T));
     this.restored = true;
     this.state = this.saves ? 'waiting' : 'kept';
     this.#saveSoon();
@@ -132,6 +139,7 @@ export class Keeper<T> {
   /** What is on the screen stands on the server in this revision. */
   settled(revision: number | null = this.#base): void {
     [this.#base, this.restored, this.refusal, this.state] = [revision, false, '', 'saved'];
+    this.#stands = this.#standing(revision);
     clearTimeout(this.#timer);
     const record = this.#record;
     if (!record) return;
@@ -184,7 +192,8 @@ export class Keeper<T> {
     const changes = this.#changes;
     this.state = 'saving';
     try {
-      const saved = await this.#send(this.#ways.now());
+      const sent = this.#ways.now();
+      const saved = await this.#send(sent);
       this.#tries = 0;
       if (typeof saved === 'object' && saved !== null) {
         [this.state, this.refusal] = ['refused', saved.because];
@@ -192,6 +201,7 @@ export class Keeper<T> {
       }
 
       this.#base = saved;
+      if (this.#stands !== undefined) this.#stands = sent;
       if (changes === this.#changes) {
         this.settled(saved);
         return true;
@@ -242,6 +252,10 @@ export class Keeper<T> {
     }
   }
 
+  #standing(revision: number | null): T | undefined {
+    return this.#ways.fields && revision !== null ? this.#ways.now() : undefined;
+  }
+
   #saveSoon(wait = this.#shelf.pause): void {
     clearTimeout(this.#timer);
     if (this.saves && !this.#closed && this.state !== 'conflict')
@@ -250,11 +264,16 @@ export class Keeper<T> {
 
   #keep(record: string): void {
     if (!this.open) return;
+    const [now, stands, sent] = [this.#ways.now(), this.#stands, this.#sent];
     this.#shelf.now().put(record, {
-      value: this.#ways.now(),
+      ...(stands === undefined
+        ? { value: now, ...(sent.length > 0 ? { sent } : {}) }
+        : {
+            fields: changedFields(stands, now),
+            ...(sent.length > 0 ? { sentFields: sent.map((value) => changedFields(stands, value)) } : {}),
+          }),
       base: this.#base,
       at: this.#shelf.clock(),
-      ...(this.#sent.length > 0 ? { sent: this.#sent } : {}),
     });
   }
 }

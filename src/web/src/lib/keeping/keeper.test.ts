@@ -116,6 +116,29 @@ describe('a keeper', () => {
     expect([desk.server.text, after.restored, after.state]).toEqual(['typed', false, 'saved']);
   });
 
+  it('keeps of a record no more than the fields that were typed', async () => {
+    let screen = { name: 'Rower', health: 'Private', level: 'beginner' };
+    const keeper = new Keeper<typeof screen>(
+      { now: () => screen, restore: (record) => void (screen = record), fields: true },
+      {
+        drafts: () => Promise.resolve(drafts),
+        now: () => drafts,
+        clock: () => 0,
+        pause: 900,
+        retries: [2_000],
+      },
+    );
+    await keeper.on('client-1', 1);
+    screen = { ...screen, level: 'advanced' };
+    keeper.changed();
+    expect([...stored.values()].join()).toContain('advanced');
+    expect([...stored.values()].join()).not.toContain('Private');
+
+    screen = { name: 'Rower', health: 'Private', level: 'beginner' };
+    await keeper.on('client-1', 1);
+    expect(screen).toEqual({ name: 'Rower', health: 'Private', level: 'advanced' });
+  });
+
   it('keeps the revision on which it was typed, so that what others saved meanwhile is not written over', async () => {
     const desk = new Desk();
     const before = desk.keeper(false);
@@ -184,15 +207,19 @@ describe('a keeper', () => {
     desk.type(keeper, 'second');
     await later(1_100);
     keeper.close();
+    desk.screen = 'as it was';
     const again = desk.keeper();
     await again.on('kit-1', 1);
     await later(120_000); // However often it is tried again.
     again.close();
-    const draft = JSON.parse(stored.get('ingegno-draft:kit-1:here') ?? '{}') as { sent: string[] };
+    const draft = JSON.parse(stored.get('ingegno-draft:kit-1:here') ?? '{}') as {
+      sent: string[];
+    };
     expect(draft.sent).toEqual(['first', 'second']);
 
     // The first of them had reached the server.
     desk.server = { text: 'first', revision: 2 };
+    desk.screen = 'as it was';
     desk.fails = null;
     const next = desk.keeper();
     await next.on('kit-1', 1);

@@ -23,7 +23,7 @@ export const keptText =
       .then((drafts) => drafts.find<string>(record))
       .then((draft) => {
         if (!draft || typed || (!over && field.value !== '') || !field.isConnected) return;
-        field.value = draft.value;
+        field.value = draft.value ?? '';
         field.dispatchEvent(new Event('input', { bubbles: true }));
       });
     return () => field.removeEventListener('input', kept);

@@ -28,6 +28,7 @@ export class KitBench {
   readonly keeper = keeping.keep<PlaceKit>({
     now: () => $state.snapshot(this.draft) as PlaceKit,
     restore: (kit) => this.#restore(kit),
+    fields: true,
     save: (kit, base) => this.#save(kit, base),
     conflict: (theirs) => {
       this.theirs = theirs as SavedPlace;
