@@ -152,7 +152,8 @@
       >
     {/if}
     {#each [bench.saving.keeper, bench.gym.keeper] as keeper, i (i)}
-      {#if ['refused', 'conflict', 'unreachable'].includes(keeper.state)}
+      {@const toldBelow = i === 0 && bench.proposal.pending.length > 0}
+      {#if !toldBelow && ['refused', 'conflict', 'unreachable'].includes(keeper.state)}
         <span class="col-span-3"
           ><KeptMark
             keeper={keeper as Keeper<unknown>}
