@@ -4,6 +4,7 @@ using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.Naming;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Health;
 
 namespace Ingegno.Storage;
 
@@ -36,6 +37,9 @@ public sealed record ClientFile(
 {
     /// <summary>Notes between client and coach, the first first.</summary>
     public ImmutableArray<NoteInFile> Notes { get; init; } = [];
+
+    /// <summary>Signs of danger that the client told of, the first first.</summary>
+    public ImmutableArray<AlertInFile> Alerts { get; init; } = [];
 
     /// <summary>Name of the form.</summary>
     public const string Name = "ingegno-client";
@@ -113,6 +117,14 @@ public sealed record NoteInFile(
     DateTimeOffset At,
     DateTimeOffset? SeenAt
 );
+
+/// <summary>A sign of danger that the client told of.</summary>
+/// <param name="Key">Told twice under one key it is one.</param>
+/// <param name="Alert">The alert.</param>
+/// <param name="MadeAt">When it came in.</param>
+/// <param name="AnsweredAt">When the coach answered; null while it stands.</param>
+/// <param name="Answer">The answer.</param>
+public sealed record AlertInFile(string Key, SafetyAlert Alert, DateTimeOffset MadeAt, DateTimeOffset? AnsweredAt, string? Answer);
 
 /// <summary>A version of a plan.</summary>
 /// <param name="Number">1 first.</param>

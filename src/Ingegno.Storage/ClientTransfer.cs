@@ -66,6 +66,7 @@ public sealed class ClientTransfer(
         )
         {
             Notes = FloorTransfer.Notes(connection, clientId),
+            Alerts = AlertStore.InFile(connection, clientId),
         };
     }
 
@@ -153,6 +154,7 @@ public sealed class ClientTransfer(
         }
 
         FloorTransfer.Add(into, client, file.Notes);
+        AlertStore.Add(into, client, file.Alerts);
 
         DoneOnce.Note(connection, transaction, coachId, once, content, [client, .. made], clock.GetUtcNow());
         transaction.Commit();

@@ -9,6 +9,7 @@ using Ingegno.Core.KeepingOn.Ladders;
 using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Health;
 using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Written.Programs.Exchange;
@@ -120,6 +121,10 @@ public static class Composition
             .AddSingleton<ClientLinkStore>()
             .AddSingleton<ReleaseStore>()
             .AddSingleton<FloorStore>()
+            .AddSingleton<AlertStore>()
+            .AddSingleton(new RedHearing(Trade.Shipped.Red))
+            .AddSingleton<SafetyWatch>()
+            .AddScoped<PhoneSafety>()
             .AddSingleton<ClientLinks>()
             .AddSingleton<LinkPace>()
             .AddSingleton<SentPlans>()
@@ -210,6 +215,7 @@ public static class Composition
         api.MapProgress();
         api.MapSending();
         api.MapTraining();
+        api.MapAlerts();
         api.MapOutbox();
         app.MapCalendars(api);
         app.Map(

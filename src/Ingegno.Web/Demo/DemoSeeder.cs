@@ -68,6 +68,7 @@ public sealed class DemoSeeder(
     ClientLinks links,
     ClientLinkStore linkStore,
     FloorStore floor,
+    AlertStore alerts,
     IPasswordHasher<Coach> hasher,
     TimeProvider clock
 )
@@ -153,6 +154,7 @@ public sealed class DemoSeeder(
             new NextSession(Trade.Shipped),
             engine,
             new Replacements(Trade.Shipped, engine),
+            alerts,
             clock
         );
         for (var i = 0; i < story.Sessions; i++)
@@ -210,7 +212,7 @@ public sealed class DemoSeeder(
         );
         var (engine, next) = (new RebuildEngine(Trade.Shipped), new NextSession(Trade.Shipped));
         var ofBlocks = new PlanBlocks(Trade.Shipped, blocks, logs, new BlockPlanner(Trade.Shipped, engine, next), clock);
-        var log = new ClientLog(Trade.Shipped, plans, logs, pulses, ofBlocks, next, engine, new Replacements(Trade.Shipped, engine), clock);
+        var log = new ClientLog(Trade.Shipped, plans, logs, pulses, ofBlocks, next, engine, new Replacements(Trade.Shipped, engine), alerts, clock);
         var now = plan;
         if (history.Block is { } block)
         {

@@ -146,7 +146,8 @@ public static class ClientEndpoints
         BlockStore blocks,
         GymWeekStore weeks,
         ClientLog log,
-        PhoneDesk desk
+        PhoneDesk desk,
+        AlertStore alerts
     )
     {
         var coach = user.CoachId();
@@ -156,6 +157,7 @@ public static class ClientEndpoints
         var here = places.AtAGlance(coach);
         var pulse = pulses.All(coach);
         var ends = blocks.Ends(coach);
+        var alarms = alerts.Open(coach).ToLookup(a => a.ClientId, a => a.Alert);
         return TypedResults.Ok<IReadOnlyList<RosterRow>>([
             .. clients
                 .List(coach)
@@ -189,7 +191,7 @@ public static class ClientEndpoints
                 own.Count,
                 newest?.Id,
                 newest is null ? null : pulse.GetValueOrDefault(newest.Id)?.LastTrained,
-                notes,
+                [.. Attention.Alerts(alarms[client.Id]), .. notes],
                 phone?.Sent,
                 phone?.Opened,
                 phone?.Trained

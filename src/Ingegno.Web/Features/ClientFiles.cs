@@ -136,6 +136,7 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
             OwnApproaches = FileCheck.Or(file.OwnApproaches),
             TaughtNames = FileCheck.Or(file.TaughtNames),
             Notes = FileCheck.Or(file.Notes),
+            Alerts = FileCheck.Or(file.Alerts),
         };
         FileCheck.Ask(clients, whole.Client, "the client");
         foreach (var place in whole.Places)
@@ -154,6 +155,7 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
             || whole.OwnApproaches.Length > 50
             || whole.TaughtNames.Length > 500
             || whole.Notes.Length > MostNotes
+            || whole.Alerts.Length > SafetyWatch.MostAlerts
         )
         {
             throw new UnreadableFileException("There is more in the file than a client can have.");
@@ -162,6 +164,11 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
         foreach (var note in whole.Notes)
         {
             FileCheck.Ask(Notes, new NewPhoneNote(note.Key, note.Session, note.Text, note.ExerciseId), "a note");
+        }
+
+        if (whole.Alerts.Any(a => !SafetyWatch.IsWhole(a)))
+        {
+            throw new UnreadableFileException("An alert in the file has no sign, or is longer than one can be.");
         }
 
         return whole with

@@ -5,6 +5,7 @@ using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Health;
 using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Storage;
@@ -21,6 +22,7 @@ public sealed class ClientLog(
     NextSession next,
     RebuildEngine engine,
     Replacements replacements,
+    AlertStore alerts,
     TimeProvider clock
 )
 {
@@ -89,7 +91,14 @@ public sealed class ClientLog(
     /// <param name="planId">The plan.</param>
     /// <param name="plan">Its version that stands.</param>
     /// <param name="built">Steps come with the dose that the plan will hold.</param>
-    public (ImmutableArray<Proposal> Proposals, MatchedLogs Logs) Review(long coach, long planId, PlanRecord plan, bool built = true)
+    /// <param name="held">What signs of danger hold waits; what the roster keeps of a log outlives them.</param>
+    public (ImmutableArray<Proposal> Proposals, MatchedLogs Logs) Review(
+        long coach,
+        long planId,
+        PlanRecord plan,
+        bool built = true,
+        bool held = true
+    )
     {
         ArgumentNullException.ThrowIfNull(plan);
         var matched = MatchedLogs.Of(plan.Document.Plan.Lines, Sessions(coach, planId));
@@ -103,7 +112,8 @@ public sealed class ClientLog(
             matched.Sessions,
             Today,
             blocks.Guide(coach, planId, plan),
-            days
+            days,
+            held ? HeldNow(coach, plan.ClientId) : HeldTraining.None
         );
         if (AfterCalibration.IsDue(document.Plan))
         {
@@ -116,6 +126,10 @@ public sealed class ClientLog(
 
         return (replacements.Name(proposals, document.Request with { Client = client }, document.Plan, matched.Sessions, built), matched);
     }
+
+    /// <summary>What signs of danger hold of a client's training.</summary>
+    public HeldTraining HeldNow(long coach, long clientId) =>
+        HeldTraining.By(alerts.OfClient(coach, clientId).Where(a => a.AnsweredAt is null).Select(a => a.Alert), trade.Red);
 
     /// <summary>Stamps exercises with what they were under a version of the plan.</summary>
     public ImmutableArray<LoggedExercise> Stamped(PlanDocument trained, ImmutableArray<LoggedExercise> exercises)
@@ -169,7 +183,7 @@ public sealed class ClientLog(
             return;
         }
 
-        var (proposals, matched) = Review(coach, planId, plan.Value, built: false);
+        var (proposals, matched) = Review(coach, planId, plan.Value, built: false, held: false);
         var counts = plan
             .Value.Document.Plan.Lines.SelectMany(l => (l.Chosen?.Exercises ?? []).Select(e => (l.Gym.Key, e)))
             .ToDictionary(at => (at.Key, at.e.ExerciseId), at => at.e.Dose.CountsAfter);

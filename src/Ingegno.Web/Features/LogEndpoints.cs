@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using System.Security.Claims;
 using FluentValidation;
 using Ingegno.Core.Ground.Reasons;
@@ -6,6 +7,7 @@ using Ingegno.Core.KeepingOn.Blocks;
 using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Health;
 using Ingegno.Core.Written.Programs;
 using Ingegno.Exchange;
 using Ingegno.Storage;
@@ -37,6 +39,20 @@ public sealed record SetsText(string Text);
 
 /// <summary>What a client wrote of a session.</summary>
 public sealed record MessageText(string Text);
+
+/// <summary>What was read of a message, and the signs of danger that were heard in it first.</summary>
+/// <param name="Parts">Exercise by exercise.</param>
+/// <param name="Effort">Effort of the whole session.</param>
+/// <param name="Note">What has no place elsewhere.</param>
+/// <param name="Alert">Signs of danger in it: an alert stands until it is answered; null for none.</param>
+/// <param name="ToDo">What the client is to be told at once.</param>
+public sealed record MessageReadIn(
+    ImmutableArray<MessagePart> Parts,
+    int? Effort,
+    string Note,
+    Reason? Alert,
+    ImmutableArray<Reason> ToDo
+);
 
 /// <summary>A session to log.</summary>
 /// <param name="Session">The session; what its sets were under the plan is worked out by the server.</param>
@@ -117,16 +133,33 @@ public static class LogEndpoints
     }
 
     /// <summary>Reads a message that a client texted against the plan; nothing is logged.</summary>
-    private static Results<Ok<ReadMessage>, ProblemHttpResult> ReadMessage(
+    private static Results<Ok<MessageReadIn>, ProblemHttpResult> ReadMessage(
         long planId,
         MessageText message,
         ClaimsPrincipal user,
         PlanStore plans,
-        Trade trade
-    ) =>
-        plans.Find(user.CoachId(), planId) is { } plan
-            ? TypedResults.Ok(new LogMessage(plan.Value.Document.Plan, trade).Read(message.Text))
-            : Problems.NotFound("plan");
+        Trade trade,
+        SafetyWatch watch
+    )
+    {
+        var coach = user.CoachId();
+        if (plans.Find(coach, planId) is not { } plan)
+        {
+            return Problems.NotFound("plan");
+        }
+
+        var alert = watch.Hear(coach, plan.Value.ClientId, AlertSource.Message, watch.Today, message.Text);
+        var read = new LogMessage(plan.Value.Document.Plan, trade).Read(message.Text);
+        return TypedResults.Ok(
+            new MessageReadIn(
+                read.Parts,
+                read.Effort,
+                read.Note,
+                alert is null ? null : AlertWords.InBrief(alert.Alert),
+                alert is null ? [] : AlertWords.ToDo(alert.Alert.Signs, trade.Red)
+            )
+        );
+    }
 
     private static Ok<ReadSets> ReadSets(SetsText sets) => TypedResults.Ok(LogShorthand.Read(sets.Text));
 
@@ -145,6 +178,7 @@ public static class LogEndpoints
         LogStore logs,
         ClientLog log,
         PulseRenewal renewal,
+        SafetyWatch watch,
         OnceKey once
     )
     {
@@ -164,6 +198,7 @@ public static class LogEndpoints
             return Problems.NotFound("plan version");
         }
 
+        watch.Hear(coach, plan.Value.ClientId, AlertSource.Log, DayOf(session.PerformedOn), session.Note);
         var doubts = entry.Sure ? [] : log.Doubts(trained, session.Exercises);
         if (!doubts.IsEmpty)
         {
@@ -193,7 +228,8 @@ public static class LogEndpoints
         PlanStore plans,
         LogStore logs,
         ClientLog log,
-        PulseRenewal renewal
+        PulseRenewal renewal,
+        SafetyWatch watch
     )
     {
         var coach = user.CoachId();
@@ -212,6 +248,7 @@ public static class LogEndpoints
             return Problems.NotFound("plan version");
         }
 
+        watch.Hear(coach, plan.Value.ClientId, AlertSource.Log, DayOf(change.Value.PerformedOn), change.Value.Note);
         var written = logs.Update(
             coach,
             planId,
@@ -225,6 +262,8 @@ public static class LogEndpoints
         renewal.Ask(coach, planId);
         return written.ToResult(What);
     }
+
+    private static string DayOf(DateOnly day) => day.ToString("O", CultureInfo.InvariantCulture);
 
     private static Results<NoContent, ProblemHttpResult> Delete(
         long planId,

@@ -1,7 +1,10 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
+using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Health;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -20,7 +23,34 @@ public sealed record PhoneContent(
     ImmutableArray<SentRelease> Releases,
     ImmutableArray<PhoneSession> Sessions,
     ImmutableArray<PhoneNote> Notes
-);
+)
+{
+    /// <summary>Stop signs that can be tapped, those of the body first.</summary>
+    public ImmutableArray<PhoneStopSign> StopSigns { get; init; } = [];
+
+    /// <summary>What signs of danger hold until the coach has answered; null where nothing is held.</summary>
+    public PhoneHold? Hold { get; init; }
+
+    /// <summary>The coach's last answers to such signs, newest first.</summary>
+    public ImmutableArray<PhoneAnswer> Answers { get; init; } = [];
+}
+
+/// <summary>A sign that can be tapped on the phone.</summary>
+/// <param name="Id">Its key.</param>
+/// <param name="OfLimb">It is of one limb or joint, which is asked.</param>
+/// <param name="Label">What it is called.</param>
+/// <param name="ToDo">What to do now.</param>
+public sealed record PhoneStopSign(string Id, bool OfLimb, Reason Label, Reason ToDo);
+
+/// <summary>What may not be trained now.</summary>
+/// <param name="All">Nothing at all.</param>
+/// <param name="Exercises">Exercises that are left out otherwise.</param>
+/// <param name="ToDo">What the client is to do.</param>
+/// <param name="Say">What is held, and until when.</param>
+public sealed record PhoneHold(bool All, ImmutableArray<string> Exercises, ImmutableArray<Reason> ToDo, Reason Say);
+
+/// <summary>An answer of the coach to a sign of danger.</summary>
+public sealed record PhoneAnswer(string Text, DateTimeOffset At);
 
 /// <summary>A session that the server has.</summary>
 /// <param name="Key">The phone's key of it.</param>
@@ -110,6 +140,18 @@ public sealed class FloorSessionValidator : AbstractValidator<FloorSession>
     }
 }
 
+public sealed class StopSignTappedValidator : AbstractValidator<StopSignTapped>
+{
+    public StopSignTappedValidator()
+    {
+        RuleFor(s => s.Key).Must(PhoneKey.IsOne).WithMessage(PhoneKey.Form);
+        RuleFor(s => s.Sign).Must(s => s is not null && Trade.Shipped.Red.Find(s) is { Tapped: true }).WithMessage("There is no such stop sign.");
+        RuleFor(s => s.Session).Must(PhoneKey.IsOne).When(s => s.Session is not null).WithMessage(PhoneKey.Form);
+        RuleFor(s => s.ExerciseId).MaximumLength(100).WithMessage("An exercise has a key of at most 100 characters.");
+        RuleFor(s => s.Joint).IsInEnum().WithMessage("There is no such joint.");
+    }
+}
+
 public sealed class NewPhoneNoteValidator : AbstractValidator<NewPhoneNote>
 {
     public NewPhoneNoteValidator()
@@ -173,6 +215,7 @@ public static class TrainingEndpoints
             .Validate<FloorSession>()
             .ProducesProblem(StatusCodes.Status400BadRequest)
             .ProducesProblem(StatusCodes.Status410Gone);
+        training.MapPost("/stop-signs", Tap).Validate<StopSignTapped>().ProducesProblem(StatusCodes.Status400BadRequest);
         training.MapPost("/notes", Say).Validate<NewPhoneNote>().ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
@@ -183,6 +226,7 @@ public static class TrainingEndpoints
         ReleaseStore releases,
         FloorStore floor,
         CoachStore coaches,
+        PhoneSafety safety,
         TimeProvider clock
     )
     {
@@ -191,12 +235,18 @@ public static class TrainingEndpoints
         var sessions = floor.OfClient(link.CoachId, link.ClientId, since);
         var keys = sessions.Select(s => s.Session.Key).ToHashSet();
         var notes = floor.Notes(link.CoachId, link.ClientId).Where(n => keys.Contains(n.Session));
+        var current = releases.Current(link.CoachId, link.ClientId).ToImmutableArray();
         var content = new PhoneContent(
             coaches.Find(link.CoachId)?.Name ?? string.Empty,
-            [.. releases.Current(link.CoachId, link.ClientId)],
+            current,
             [.. sessions.Select(PhoneSession.Of)],
             [.. notes.Select(n => new PhoneNote(n.Session, n.ExerciseId, n.FromClient, n.Text, n.At))]
-        );
+        )
+        {
+            StopSigns = safety.StopSigns,
+            Hold = safety.HoldOf(link.CoachId, link.ClientId, current),
+            Answers = safety.AnswersTo(link.CoachId, link.ClientId),
+        };
         if (!context.Request.Headers.ContainsKey(LinkSignIn.PreviewHeader))
         {
             floor.ReadByClient(link.ClientId);
@@ -214,6 +264,7 @@ public static class TrainingEndpoints
         PlanStore plans,
         ClientLog log,
         PulseRenewal renewal,
+        SafetyWatch watch,
         TimeProvider clock
     )
     {
@@ -222,6 +273,9 @@ public static class TrainingEndpoints
         {
             return Problems.Invalid("key", "The address and the session name two keys.");
         }
+
+        // Heard before anything else: a session that is refused may still say that somebody is in danger.
+        watch.Hear(link.CoachId, link.ClientId, AlertSource.PhoneNote, session.Key, session.Note, session.Key);
 
         // A release of another client is as good as none.
         if (
@@ -288,9 +342,24 @@ public static class TrainingEndpoints
             : Problems.NotFound("session");
     }
 
-    private static Results<Ok<PhoneNote>, ProblemHttpResult> Say(NewPhoneNote note, ClaimsPrincipal user, FloorStore floor)
+    /// <summary>A stop sign: an event of its own, also without a session, also from an hour ago.</summary>
+    private static Results<NoContent, ProblemHttpResult> Tap(StopSignTapped tapped, ClaimsPrincipal user, SafetyWatch watch)
     {
         var link = LinkHolder.Of(user);
+        return watch.Tapped(link.CoachId, link.ClientId, tapped) is null
+            ? Problems.Invalid("key", $"At most {SafetyWatch.MostAlerts} alerts of a client are kept.")
+            : TypedResults.NoContent();
+    }
+
+    private static Results<Ok<PhoneNote>, ProblemHttpResult> Say(
+        NewPhoneNote note,
+        ClaimsPrincipal user,
+        FloorStore floor,
+        SafetyWatch watch
+    )
+    {
+        var link = LinkHolder.Of(user);
+        watch.Hear(link.CoachId, link.ClientId, AlertSource.PhoneNote, note.Session, note.Text, note.Session, note.ExerciseId);
         if (!floor.Has(link.ClientId, note.Session))
         {
             return Problems.NotFound("session");

@@ -17,6 +17,7 @@ public sealed partial class PulseRenewal(
     LogStore logs,
     PulseStore pulses,
     BlockStore blocks,
+    AlertStore alerts,
     TimeProvider clock,
     ILogger<PulseRenewal> logger
 ) : BackgroundService
@@ -64,6 +65,7 @@ public sealed partial class PulseRenewal(
             next,
             engine,
             new Replacements(trade, engine),
+            alerts,
             clock
         );
     }

@@ -7,6 +7,7 @@
   import { theme } from './lib/theme.svelte';
   import Opening from './lib/ui/Opening.svelte';
   import { FocusKeeper } from './lib/ui/focus';
+  import AlertBar from './lib/ui/AlertBar.svelte';
   import Header from './lib/ui/Header.svelte';
   import KeysSheet from './lib/ui/KeysSheet.svelte';
   import SignInAgain from './lib/ui/SignInAgain.svelte';
@@ -49,6 +50,7 @@
   <!-- Behind the question who it is nothing can be read. -->
   <div class={['flex min-h-screen flex-col', session.expired && 'invisible']} inert={session.expired}>
     <Header />
+    <AlertBar />
     <svelte:boundary onerror={(error) => console.error(error)}>
       <Router />
       {#snippet failed(error, reset)}

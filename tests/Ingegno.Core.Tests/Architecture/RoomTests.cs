@@ -28,6 +28,7 @@ public class RoomTests
         "Knowledge.Catalogue",
         "Knowledge.Naming",
         "Knowledge.TradeData",
+        "Trainee.Health",
         "Trainee.Clients",
         "Trainee.Strength",
         "Written.Programs",

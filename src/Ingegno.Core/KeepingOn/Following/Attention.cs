@@ -3,6 +3,7 @@ using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Health;
 
 namespace Ingegno.Core.KeepingOn.Following;
 
@@ -14,6 +15,10 @@ public static class Attention
 
     /// <summary>Days after which a plan that nobody logged is named.</summary>
     private const int DaysToStart = 4;
+
+    /// <summary>Signs of danger of a client that nobody has answered, one note each.</summary>
+    public static IEnumerable<AttentionNote> Alerts(IEnumerable<SafetyAlert> open) =>
+        open.Select(a => new AttentionNote(AttentionKind.Alert, Reason.Of("attention.alert", ("alert", AlertWords.InBrief(a)))));
 
     /// <summary>Reasons to look at the client of a plan, the most urgent first.</summary>
     /// <param name="pulse">What its log says; null when nothing was ever logged.</param>

@@ -5,6 +5,9 @@ namespace Ingegno.Core.KeepingOn.Following;
 /// <summary>Why a client needs the coach.</summary>
 public enum AttentionKind
 {
+    /// <summary>A sign of danger that nobody has answered.</summary>
+    Alert,
+
     /// <summary>Something hurts.</summary>
     Pain,
 

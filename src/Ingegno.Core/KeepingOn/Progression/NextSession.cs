@@ -10,6 +10,7 @@ using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Trainee.Health;
 using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
 using Ingegno.Core.Written.Programs;
@@ -27,6 +28,7 @@ public sealed class NextSession(Trade trade)
     /// <param name="today">The day for which it is asked.</param>
     /// <param name="guide">What has a say beside the log, such as the block that the plan is in; null for nothing.</param>
     /// <param name="days">Days of the plan with their minutes; null to let them take what they take.</param>
+    /// <param name="held">What signs of danger hold until the coach has answered; null for nothing.</param>
     public ImmutableArray<Proposal> Propose(
         ClientProfile client,
         PlaceKit place,
@@ -34,7 +36,8 @@ public sealed class NextSession(Trade trade)
         IReadOnlyCollection<LoggedSession> log,
         DateOnly today,
         IProposalGuide? guide = null,
-        IReadOnlyList<HomeDay>? days = null
+        IReadOnlyList<HomeDay>? days = null,
+        HeldTraining? held = null
     )
     {
         ArgumentNullException.ThrowIfNull(client);
@@ -42,7 +45,7 @@ public sealed class NextSession(Trade trade)
         ArgumentNullException.ThrowIfNull(lines);
         ArgumentNullException.ThrowIfNull(log);
         var contexts = Contexts(client, place, lines);
-        var said = Decide(contexts, MatchedLogs.Of(lines, log).Sessions, today, guide, DayRoom.Of(lines, days));
+        var said = Decide(contexts, MatchedLogs.Of(lines, log).Sessions, today, guide, DayRoom.Of(lines, days), held);
         return DayRoom.Of(lines, days) is { } room
             ? DayTrim.Apply(
                 said,
@@ -79,7 +82,8 @@ public sealed class NextSession(Trade trade)
         IEnumerable<LoggedSession> log,
         DateOnly today,
         IProposalGuide? guide = null,
-        DayRoom? room = null
+        DayRoom? room = null,
+        HeldTraining? held = null
     )
     {
         var past = log.Where(s => s.Day <= today).OrderByDescending(s => s.Day).ToList();
@@ -87,7 +91,7 @@ public sealed class NextSession(Trade trade)
             .Select(c =>
                 (c.Line, c.Context, History: History(c.Line, c.Context.Home.ExerciseId, past, today, c.Context.Home.Dose.CountsAfter))
             )
-            .Select(c => (c.Context, c.History, Proposal: Next(c.Line, c.Context, c.History, room)))
+            .Select(c => (c.Context, c.History, Proposal: Next(c.Line, c.Context, c.History, room, held)))
             .ToList();
         var tired = Fatigue.Of(
             past,
@@ -103,8 +107,13 @@ public sealed class NextSession(Trade trade)
     }
 
     /// <summary>The proposal of a line, with the time that those before it have left of the day.</summary>
-    private static Proposal Next(LineKey line, ProgressionContext context, LineHistory history, DayRoom? room)
+    private static Proposal Next(LineKey line, ProgressionContext context, LineHistory history, DayRoom? room, HeldTraining? held)
     {
+        if (held?.Holds(context.Exercise) == true)
+        {
+            return new ProposalWriter(line, context, []).Keep(Decision.Wait, AlertWords.Held(held));
+        }
+
         var said = DoubleProgression.Next(line, context with { MinutesLeft = room?.Left(line) }, history);
         room?.Take(line, said.Dose.Minutes - context.Home.Dose.Minutes);
         return said;

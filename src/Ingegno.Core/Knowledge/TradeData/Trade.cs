@@ -29,6 +29,7 @@ public sealed record Trade(
     ProgressionRules Progression,
     BlockRules Blocks,
     SessionRules Session,
+    RedSigns Red,
     NamingLexicon Lexicon
 )
 {
@@ -75,6 +76,7 @@ public sealed record Trade(
                 Progression,
                 Blocks,
                 Session,
+                Red,
                 Lexicon
             );
     }
@@ -136,6 +138,7 @@ public sealed record Trade(
             Read<ProgressionRules>("trade/progression.json"),
             Read<BlockRules>("trade/blocks.json"),
             Read<SessionRules>("trade/session.json"),
+            Read<RedSigns>("trade/red-words.json"),
             new NamingLexicon(Read<NamingDocument>("names/naming.json"))
         );
 

@@ -1,13 +1,15 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { figures } from './keep/figures.svelte';
   import { secretIn } from './keep/secret';
-  import { Server } from './keep/server';
+  import { localIso, Server, whole } from './keep/server';
   import type { Phone } from './keep/phone';
   import type { Keep } from './keep/store';
   import { Sync } from './keep/sync.svelte';
   import { Awake } from './lead/awake';
   import { Sound, type Leading } from './lead/sound';
   import { Training } from './lead/training.svelte';
+  import StopSigns from './parts/StopSigns.svelte';
   import ForgetPhone from './parts/ForgetPhone.svelte';
   import Sessions from './parts/Sessions.svelte';
   import DoneScreen from './screens/DoneScreen.svelte';
@@ -16,11 +18,12 @@
   import NoLink from './screens/NoLink.svelte';
   import RestScreen from './screens/RestScreen.svelte';
   import SetScreen from './screens/SetScreen.svelte';
+  import StopScreen from './screens/StopScreen.svelte';
   import TakenOver from './screens/TakenOver.svelte';
   import Today from './screens/Today.svelte';
   import WarmUp from './screens/WarmUp.svelte';
   import { count } from '../lib/words';
-  import type { Joint, SentRelease } from './types';
+  import type { Joint, PhoneStopSign, SentRelease } from './types';
 
   interface Props {
     phone: Phone;
@@ -54,7 +57,8 @@
     }
 
     void (async () => {
-      sync.content = await store.content();
+      const kept = await store.content();
+      sync.content = kept && whole(kept);
       leading = (await store.get<Leading>('leading')) ?? 'ticks';
       sound.leading = leading;
       await training.restore();
@@ -148,6 +152,30 @@
     sound.wake();
     training?.begin(sent, day, course, form, hurts);
   };
+  /** A stop sign was tapped: the coach is told, now or with the next net, and the session is over. */
+  async function stopSign(sign: PhoneStopSign, joint: Joint | null): Promise<void> {
+    if (!sync) return;
+    const at = stage === 'set' || stage === 'rest' ? training?.exercise.exerciseId : undefined;
+    await sync.stop(
+      {
+        key: crypto.randomUUID(),
+        sign: sign.id,
+        joint,
+        at: localIso(Date.now()),
+        session: training?.running?.key ?? null,
+        exerciseId: at ?? null,
+      },
+      sign.toDo,
+    );
+    training?.stop();
+  }
+
+  const hold = $derived(sync?.hold ?? null);
+  // What the coach's answer still holds is left out of the session that runs.
+  $effect(() => {
+    const held = hold?.exercises ?? [];
+    if (held.length > 0 && training?.running) untrack(() => training.hold(held));
+  });
   const open = (text: string): boolean => {
     const found = secretIn(text);
     if (found === null) return false;
@@ -163,6 +191,14 @@
     A look at what your client sees. Nothing here is kept, sent or counted.
   </p>
 {/if}
+{#snippet stopSigns()}
+  {#if sync?.content}
+    <StopSigns signs={sync.content.stopSigns} onsign={(sign, joint) => void stopSign(sign, joint)} />
+  {/if}
+{/snippet}
+{#if !gone && stage !== 'set' && stage !== 'rest' && sync?.content && !hold?.all}
+  <p class="mx-auto flex w-full max-w-xl justify-end px-4 pt-5">{@render stopSigns()}</p>
+{/if}
 <svelte:boundary onerror={(error) => console.error(error)}>
   {#snippet failed(error, reset)}
     <main id="main" class="mx-auto grid w-full max-w-xl content-start gap-4 px-4 pt-8">
@@ -176,7 +212,10 @@
       <button class="tap" onclick={() => location.reload()}>Open the page anew</button>
     </main>
   {/snippet}
-  {#if gone || !sync || !training}
+  {#if sync && hold?.all}
+    <StopScreen {hold} coach={sync.content?.coach ?? ''} told={sync.tapped === null} />
+    <Sessions {sync} {server} />
+  {:else if gone || !sync || !training}
     <NoLink why={gone ?? 'none'} undelivered={(sync?.undelivered ?? 0) + elsewhere} onlink={open} />
   {:else if training.running && sync.takenOver === training.running.key && stage !== 'done'}
     <TakenOver
@@ -206,10 +245,10 @@
     />
   {:else if training.running && stage === 'set'}
     {#key `${training.running.turn} ${training.running.part}`}
-      <SetScreen {training} {sound} {leading} onleading={chooseLeading} />
+      <SetScreen {training} {sound} {leading} onleading={chooseLeading} {stopSigns} />
     {/key}
   {:else if training.running && stage === 'rest'}
-    {#key training.running.turn}<RestScreen {training} {sound} />{/key}
+    {#key training.running.turn}<RestScreen {training} {sound} {stopSigns} />{/key}
   {:else if training.running && stage === 'end'}
     <EndScreen {training} />
   {:else if training.running && stage === 'done'}
@@ -231,7 +270,7 @@
       </section>
     {/if}
     <Sessions {sync} {server} />
-    <Today content={sync.content} onbegin={begin} />
+    <Today content={sync.content} {hold} onbegin={begin} />
     {#if !preview}
       <p class="mx-auto w-full max-w-xl px-4 pb-32">
         <ForgetPhone undelivered={sync.undelivered} onforget={() => void forget()} />

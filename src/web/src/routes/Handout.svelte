@@ -147,8 +147,10 @@
             </p>
           </div>
           <p class="mb-2 text-sm">
-            <b>Stop at once</b> on chest pain or pressure, faintness, unusual breathlessness, sharp or spreading
-            pain, or numbness.
+            <b>Stop, sit down and call the emergency number</b>, even if it passes: pressure or pain in chest,
+            jaw or arm, fainting, trouble breathing, a drooping face, a sudden very bad headache, numb between
+            or in both legs. <b>Stop, and ask a doctor or physiotherapist</b> before that joint is loaded again:
+            it locks, gives way, swells, popped out, or is numb. Tell your coach.
           </p>
           {#if day.warmUp.length > 0}
             <section class="mb-2 text-sm" aria-label="Warm-up">

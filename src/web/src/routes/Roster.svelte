@@ -71,6 +71,7 @@
   );
 
   const reasons: Record<RosterRow['attention'][number]['kind'], string> = {
+    alert: 'Alert',
     pain: 'Pain',
     asks: 'Asks',
     stall: 'Stuck',
@@ -224,7 +225,7 @@
                 <li
                   class={[
                     'border-l-4 pl-2',
-                    note.kind === 'pain'
+                    ['alert', 'pain'].includes(note.kind)
                       ? 'border-error'
                       : ['asks', 'stall', 'away', 'check-form'].includes(note.kind)
                         ? 'border-warning'

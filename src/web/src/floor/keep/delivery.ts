@@ -8,11 +8,19 @@ interface Ways {
   taken?: (item: Waiting, value: unknown) => void;
 }
 
-/** Sessions before the notes on them: a note on a session that the server does not have is none. */
+/** Stop signs before anything; sessions before the notes on them: a note on a session that the server does not have is none. */
 const inOrder = (waiting: Waiting[]): Waiting[] => [
+  ...waiting.filter((w) => w.kind === 'stop-sign'),
   ...waiting.filter((w) => w.kind === 'session'),
   ...waiting.filter((w) => w.kind === 'note'),
 ];
+
+const send = (server: Server, item: Waiting): Promise<Answer<unknown>> =>
+  item.kind === 'session'
+    ? server.keep(item.session)
+    : item.kind === 'note'
+      ? server.say(item.note)
+      : server.tap(item.tapped);
 
 /**
  * Delivers what waits under a link. What the server will never take stays, with its words. Gives the answer that ended the delivery; null
@@ -25,7 +33,7 @@ export async function deliver(
 ): Promise<Answer<unknown> | null> {
   for (const item of inOrder(await store.waiting())) {
     if (item.refused && skipRefused) continue;
-    const answer = item.kind === 'session' ? await server.keep(item.session) : await server.say(item.note);
+    const answer = await send(server, item);
     if (answer.kind === 'refused') await store.wait({ ...item, refused: answer.why });
     else if (answer.kind !== 'done') return answer;
     else {

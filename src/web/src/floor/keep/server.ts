@@ -4,6 +4,7 @@ import type {
   PhoneContent,
   ReleaseFigure,
   SessionToTakeOver,
+  StopSignTapped,
   TrainingDays,
 } from '../types';
 
@@ -35,6 +36,12 @@ const isContent = (value: unknown): value is PhoneContent => {
   );
 };
 
+/** The content as this version knows it: one that an earlier version kept has no stop signs. */
+export const whole = (content: PhoneContent): PhoneContent => ({
+  ...{ stopSigns: [], answers: [] },
+  ...content,
+});
+
 /** Talks to the server with the secret of a link. */
 export class Server {
   constructor(
@@ -47,7 +54,8 @@ export class Server {
   async content(tag?: string | null): Promise<Answer<PhoneContent>> {
     const answer = await this.call<PhoneContent>('GET', '', undefined, tag);
     // A page that some box between puts in place of the answer must not become the plan.
-    return answer.kind === 'done' && !isContent(answer.value) ? { kind: 'later' } : answer;
+    if (answer.kind !== 'done') return answer;
+    return isContent(answer.value) ? { ...answer, value: whole(answer.value) } : { kind: 'later' };
   }
 
   /** A session that runs on another phone. */
@@ -61,6 +69,10 @@ export class Server {
 
   say(note: NewPhoneNote): Promise<Answer<unknown>> {
     return this.call('POST', '/notes', note);
+  }
+
+  tap(tapped: StopSignTapped): Promise<Answer<unknown>> {
+    return this.call('POST', '/stop-signs', tapped);
   }
 
   async figures(tag?: string | null): Promise<Answer<ReleaseFigure[]>> {
@@ -98,6 +110,7 @@ export class Server {
         cache: 'no-store',
       });
       if (answer.status === 304) return { kind: 'same' };
+      if (answer.status === 204) return { kind: 'done', value: null as T };
       if (answer.ok) {
         const value = (await answer.json()) as T;
         const told = answer.headers.get('ETag');

@@ -1,11 +1,12 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { digest } from '../../lib/digest';
-import type { FloorSession, NewPhoneNote, PhoneContent } from '../types';
+import type { FloorSession, NewPhoneNote, PhoneContent, StopSignTapped } from '../types';
 
 /** Something that the server has not answered for yet. */
 export type Waiting =
   | { key: string; kind: 'session'; session: FloorSession; refused?: string }
-  | { key: string; kind: 'note'; note: NewPhoneNote; refused?: string };
+  | { key: string; kind: 'note'; note: NewPhoneNote; refused?: string }
+  | { key: string; kind: 'stop-sign'; tapped: StopSignTapped; toDo: string; refused?: string };
 
 /** What the session application needs to be kept. */
 export interface Keep {

@@ -1,4 +1,4 @@
-import type { FloorSession, NewPhoneNote, PhoneContent } from '../types';
+import type { FloorSession, NewPhoneNote, PhoneContent, PhoneHold, StopSignTapped } from '../types';
 import { deliver } from './delivery';
 import type { Answer, Server } from './server';
 import type { Keep, Waiting } from './store';
@@ -28,6 +28,20 @@ export class Sync {
   /** Key of a session that another phone has gone on with; null when none is. */
   takenOver = $state<string | null>(null);
 
+  /** A stop sign that was tapped here and that the coach does not know of yet. */
+  tapped = $state<{ toDo: string } | null>(null);
+
+  /** What may not be trained now: what the server holds, and until it knows of a stop sign everything. */
+  get hold(): PhoneHold | null {
+    if (!this.tapped) return this.content?.hold ?? null;
+    return {
+      all: true,
+      exercises: [],
+      toDo: [this.tapped.toDo],
+      say: 'Your coach is told as soon as there is a net. Training is held until your coach has answered.',
+    };
+  }
+
   #running = false;
   #again = false;
   #delay = first;
@@ -44,6 +58,13 @@ export class Sync {
   /** A state of a session: the last one waits, those before it are not needed. */
   async keep(session: FloorSession): Promise<void> {
     await this.store.wait({ key: session.key, kind: 'session', session });
+    void this.run();
+  }
+
+  /** A stop sign: kept and sent before anything else, and nothing is trained until the coach has answered. */
+  async stop(tapped: StopSignTapped, toDo: string): Promise<void> {
+    this.tapped = { toDo };
+    await this.store.wait({ key: tapped.key, kind: 'stop-sign', tapped, toDo });
     void this.run();
   }
 
@@ -78,7 +99,7 @@ export class Sync {
 
   async #once(): Promise<boolean> {
     this.way = 'sending';
-    this.undelivered = (await this.store.waiting()).length;
+    await this.#see();
     const stopped = await deliver(this.store, this.server, {
       skipRefused: this.#triedRefused,
       taken: (item, value) => this.#taken(item, value),
@@ -93,12 +114,20 @@ export class Sync {
       await this.store.put('contentTag', content.tag ?? null);
     } else if (content.kind !== 'same') return this.#stop(content);
 
-    const left = await this.store.waiting();
-    this.undelivered = left.length;
+    const left = await this.#see();
     this.refused = left.flatMap((w) => (w.refused ? [w.refused] : []));
     this.way = left.some((w) => !w.refused) ? 'waiting' : 'sent';
     this.#delay = first;
     return true;
+  }
+
+  /** What waits; a stop sign among it is on the screen until the server has it. */
+  async #see(): Promise<Waiting[]> {
+    const left = await this.store.waiting();
+    this.undelivered = left.length;
+    const sign = left.find((w) => w.kind === 'stop-sign');
+    this.tapped = sign?.kind === 'stop-sign' ? { toDo: sign.toDo } : null;
+    return left;
   }
 
   /** Where the server has a later state already, another phone has gone on with the session. */
@@ -110,7 +139,7 @@ export class Sync {
   async #stop(answer: Answer<unknown>): Promise<false> {
     if (answer.kind === 'ended') {
       await this.store.forgetPlans();
-      this.undelivered = (await this.store.waiting()).length;
+      await this.#see();
       this.content = null;
       this.way = 'ended';
     } else if (answer.kind === 'unknown') {

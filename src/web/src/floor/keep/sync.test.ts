@@ -38,7 +38,14 @@ class Memory {
   }
 }
 
-const content: PhoneContent = { coach: 'Lena', releases: [], sessions: [], notes: [] };
+const content: PhoneContent = {
+  coach: 'Lena',
+  releases: [],
+  sessions: [],
+  notes: [],
+  stopSigns: [],
+  answers: [],
+};
 const session = (revision: number, key = 'session-1'): FloorSession => ({
   key,
   revision,

@@ -100,6 +100,32 @@ export class Training {
     this.#keep();
   }
 
+  /** Signs of danger hold exercises: they are left out, and nothing of them is offered in place of another. */
+  hold(exercises: readonly string[]): void {
+    const r = this.running;
+    if (!r) return;
+    const held = r.sent.release.days[r.day]!.exercises.filter(
+      (e) => exercises.includes(exerciseOf(this.walk, e.key).exerciseId) && !r.decided[e.key]?.skipped,
+    );
+    for (const e of r.sent.release.days[r.day]!.exercises)
+      e.alternatives = e.alternatives.filter((a) => !exercises.includes(a.exercise.exerciseId));
+    if (held.length === 0) return;
+    r.decided = {
+      ...r.decided,
+      ...Object.fromEntries(held.map((e) => [e.key, { ...r.decided[e.key], skipped: true }])),
+    };
+    if (r.stage === 'set' && held.some((e) => e.key === this.turn.exercise)) this.#to(this.#nextFrom(r.turn));
+    else this.#keep();
+  }
+
+  /** A stop sign: the session is over. What was done goes to the coach, without questions. */
+  stop(): void {
+    if (!this.running) return;
+    this.end();
+    if (this.setsDone > 0) this.finish(null, this.running.note);
+    this.close();
+  }
+
   /** Goes on with a session that runs on another phone. */
   takeOver(from: SessionToTakeOver): void {
     this.sound.wake();

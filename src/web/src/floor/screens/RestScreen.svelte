@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import BottomBar from '../parts/BottomBar.svelte';
   import { clock, Ticking } from '../lead/ticking.svelte';
   import type { Sound } from '../lead/sound';
@@ -6,16 +7,16 @@
   import { exerciseOf, partsOf, targetInWords } from '../lead/walk';
   import Overview from '../parts/Overview.svelte';
   import SetEntry from '../parts/SetEntry.svelte';
-  import StopSigns from '../parts/StopSigns.svelte';
   import SwapSheet from '../parts/SwapSheet.svelte';
   import type { Joint, SwapReason } from '../types';
 
   interface Props {
     training: Training;
     sound: Sound;
+    stopSigns: Snippet;
   }
 
-  let { training, sound }: Props = $props();
+  let { training, sound, stopSigns }: Props = $props();
   const running = $derived(training.running!);
   const done = $derived(training.doneNow);
   const next = $derived(training.next);
@@ -46,7 +47,7 @@
     <button class="plain flex-1 text-left text-body" onclick={() => (sheet = 'overview')}
       >{training.setsDone} of {training.setsInAll} sets</button
     >
-    <StopSigns pain={running.sent.release.pain} onend={() => training.end()} />
+    {@render stopSigns()}
   </div>
   {#if next}
     <h1 class="visually-hidden">Rest</h1>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import SetupSketches from '../../lib/sketch/SetupSketches.svelte';
   import Figure from '../../lib/figure/Figure.svelte';
   import { shareOfPhase } from '../../lib/figure/rep';
@@ -10,7 +11,6 @@
   import type { Training } from '../lead/training.svelte';
   import { exercisesOf, targetInWords } from '../lead/walk';
   import Overview from '../parts/Overview.svelte';
-  import StopSigns from '../parts/StopSigns.svelte';
   import SwapSheet from '../parts/SwapSheet.svelte';
   import TempoWave from '../parts/TempoWave.svelte';
 
@@ -19,15 +19,15 @@
     sound: Sound;
     leading: Leading;
     onleading: (leading: Leading) => void;
+    stopSigns: Snippet;
   }
 
-  let { training, sound, leading, onleading }: Props = $props();
+  let { training, sound, leading, onleading, stopSigns }: Props = $props();
   const running = $derived(training.running!);
   const exercise = $derived(training.exercise);
   const turn = $derived(training.turn);
   const part = $derived(training.part);
   const order = $derived(exercisesOf(training.walk));
-  const release = $derived(running.sent.release);
   let sheet = $state<'swap' | 'overview' | null>(null);
 
   const time = new Ticking();
@@ -93,7 +93,7 @@
         ? ` · round ${turn.round} of ${turn.rounds}`
         : ''}
     </button>
-    <StopSigns pain={release.pain} onend={() => training.end()} />
+    {@render stopSigns()}
   </div>
   <h1 class="text-hero">{exercise.name}</h1>
   <p class="text-lead">{exercise.setup}</p>

@@ -2,12 +2,14 @@
   import Figure from '../../lib/figure/Figure.svelte';
   import { figures } from '../keep/figures.svelte';
   import BottomBar from '../parts/BottomBar.svelte';
-  import { count, dayOfYear } from '../../lib/words';
+  import { count, dayOfYear, moment } from '../../lib/words';
   import PainBody from '../parts/PainBody.svelte';
-  import type { Joint, PhoneContent, SentRelease } from '../types';
+  import type { Joint, PhoneContent, PhoneHold, SentRelease } from '../types';
 
   interface Props {
     content: PhoneContent;
+    /** What signs of danger hold, and not all of it. */
+    hold: PhoneHold | null;
     onbegin: (
       sent: SentRelease,
       day: number,
@@ -17,7 +19,7 @@
     ) => void;
   }
 
-  let { content, onbegin }: Props = $props();
+  let { content, hold, onbegin }: Props = $props();
   let chosen = $state(0);
   const sent = $derived(content.releases[Math.min(chosen, content.releases.length - 1)]!);
   const release = $derived(sent.release);
@@ -34,6 +36,12 @@
   const inOrder = $derived([...new Set(way.turns.map((t) => t.exercise))]);
   const setsOf = (key: string): number => way.turns.filter((t) => t.exercise === key).length;
   const lastOf = (i: number): string | null => trained.find((s) => s.day === i)?.performedOn ?? null;
+  /** Days that an answer to a sign of danger stays on the first screen. */
+  const answerDays = 14;
+  const answer = $derived(
+    content.answers.find((a) => Date.now() - Date.parse(a.at) < answerDays * 24 * 3_600_000),
+  );
+  const held = (exerciseId: string): boolean => hold?.exercises.includes(exerciseId) ?? false;
   const advice = $derived(release.forms.find((f) => f.id === form)?.advice);
 </script>
 
@@ -43,6 +51,20 @@
     <h1 class="text-hero">{today.name || 'Today'}</h1>
     <p class="soft">about {way.minutes} minutes, {count(inOrder.length, 'exercise')}</p>
   </header>
+  {#if hold}
+    <section class="grid gap-2 rounded-xl border-2 border-error p-3" aria-label="Held">
+      {#each hold.toDo as todo, i (i)}<p class="font-semibold" role="alert">{todo}</p>{/each}
+      <p>{hold.say}</p>
+    </section>
+  {/if}
+  {#if answer}
+    <blockquote class="border-l-4 border-error pl-3 text-lead">
+      {answer.text}
+      <footer class="soft text-body">
+        {content.coach || 'Your coach'}, {moment(answer.at)}, on what you told
+      </footer>
+    </blockquote>
+  {/if}
   {#if release.word}
     <blockquote class="border-l-4 border-primary pl-3 text-lead">
       {release.word}
@@ -137,9 +159,10 @@
           {#if drawing}<Figure {drawing} size={56} />{/if}
           <span class="flex-1">{exercise.name}</span>
           <span class="max-w-[55%] text-right font-semibold"
-            >{exercise.dose}{setsOf(key) === exercise.sets.length
-              ? ''
-              : `, ${setsOf(key)} of ${count(exercise.sets.length, 'set')} today`}</span
+            >{#if held(exercise.exerciseId)}held, left out today{:else}{exercise.dose}{setsOf(key) ===
+              exercise.sets.length
+                ? ''
+                : `, ${setsOf(key)} of ${count(exercise.sets.length, 'set')} today`}{/if}</span
           >
         </li>
       {/if}

@@ -3742,7 +3742,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ReadMessage"];
+                        "application/json": components["schemas"]["MessageReadIn"];
                     };
                 };
                 /** @description Not Found */
@@ -4960,6 +4960,52 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/training/stop-signs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["StopSignTapped"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/training/notes": {
         parameters: {
             query?: never;
@@ -4993,6 +5039,89 @@ export interface paths {
                 };
                 /** @description Bad Request */
                 400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/alerts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["AlertToAnswer"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/alerts/{id}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["AlertAnswer"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description Not Found */
+                404: {
                     headers: {
                         [name: string]: unknown;
                     };
@@ -5186,6 +5315,43 @@ export interface components {
         };
         /** @enum {unknown} */
         AdditionKind: "exercise" | "approach" | "taught-name";
+        /** @description The coach's answer to an alert: what was agreed, and that training may go on. */
+        AlertAnswer: {
+            /** @description The answer; the client reads it. */
+            text: string;
+        };
+        /** @description A sign of danger as the coach reads it. */
+        AlertToAnswer: {
+            /**
+             * Format: int64
+             * @description Key.
+             */
+            id: number;
+            /**
+             * Format: int64
+             * @description Whose.
+             */
+            clientId: number;
+            /** @description Name of the client. */
+            client: string;
+            /** @description The most urgent of its signs. */
+            urgency: components["schemas"]["RedUrgency"];
+            /** @description The signs, and where they were told. */
+            brief: components["schemas"]["Reason"];
+            /** @description What was written; empty where a sign was tapped. */
+            words: string;
+            /** @description Exercise at which it was; null where it is not known. */
+            exercise?: null | string;
+            /**
+             * Format: date-time
+             * @description When it came in.
+             */
+            at: string;
+            /** @description What the client is told to do. */
+            toldToClient: string[];
+            /** @description What is held until it is answered. */
+            holds: components["schemas"]["Reason"];
+        };
         Alternative: {
             exercise: components["schemas"]["ReleaseExercise"];
             helps: components["schemas"]["SwapReason"][];
@@ -5246,7 +5412,7 @@ export interface components {
             archived: boolean;
         };
         /** @enum {unknown} */
-        AttentionKind: "pain" | "asks" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "changed" | "came-in" | "ready" | "not-opened" | "not-started";
+        AttentionKind: "alert" | "pain" | "asks" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "changed" | "came-in" | "ready" | "not-opened" | "not-started";
         AttentionNote: {
             kind: components["schemas"]["AttentionKind"];
             text: components["schemas"]["Reason"];
@@ -7045,6 +7211,21 @@ export interface components {
             skipped: boolean;
             sure: boolean;
         };
+        /** @description What was read of a message, and the signs of danger that were heard in it first. */
+        MessageReadIn: {
+            /** @description Exercise by exercise. */
+            parts: components["schemas"]["MessagePart"][];
+            /**
+             * Format: int32
+             * @description Effort of the whole session.
+             */
+            effort?: null | number;
+            /** @description What has no place elsewhere. */
+            note: string;
+            alert?: null | components["schemas"]["Reason"];
+            /** @description What the client is to be told at once. */
+            toDo: string[];
+        };
         /** @description What a client wrote of a session. */
         MessageText: {
             text: string;
@@ -7226,6 +7407,12 @@ export interface components {
             /** @description The new one, 12 characters at least. */
             next: string;
         };
+        /** @description An answer of the coach to a sign of danger. */
+        PhoneAnswer: {
+            text: string;
+            /** Format: date-time */
+            at: string;
+        };
         /** @description Everything that a phone keeps. */
         PhoneContent: {
             /** @description Name of the coach. */
@@ -7236,6 +7423,22 @@ export interface components {
             sessions: components["schemas"]["PhoneSession"][];
             /** @description Notes on these sessions, oldest first. */
             notes: components["schemas"]["PhoneNote"][];
+            /** @description Stop signs that can be tapped, those of the body first. */
+            stopSigns: components["schemas"]["PhoneStopSign"][];
+            hold?: null | components["schemas"]["PhoneHold"];
+            /** @description The coach's last answers to such signs, newest first. */
+            answers: components["schemas"]["PhoneAnswer"][];
+        };
+        /** @description What may not be trained now. */
+        PhoneHold: {
+            /** @description Nothing at all. */
+            all: boolean;
+            /** @description Exercises that are left out otherwise. */
+            exercises: string[];
+            /** @description What the client is to do. */
+            toDo: string[];
+            /** @description What is held, and until when. */
+            say: components["schemas"]["Reason"];
         };
         /** @description A note as the client has it. */
         PhoneNote: {
@@ -7286,6 +7489,17 @@ export interface components {
             seenByCoach: boolean;
             /** @description The phone's clock was wrong. */
             clockWasOff: boolean;
+        };
+        /** @description A sign that can be tapped on the phone. */
+        PhoneStopSign: {
+            /** @description Its key. */
+            id: string;
+            /** @description It is of one limb or joint, which is asked. */
+            ofLimb: boolean;
+            /** @description What it is called. */
+            label: components["schemas"]["Reason"];
+            /** @description What to do now. */
+            toDo: components["schemas"]["Reason"];
         };
         /** @description A place in the roster. */
         PlaceInBrief: {
@@ -7657,12 +7871,6 @@ export interface components {
             edit: null | components["schemas"]["HomeEdit"];
             error: null | components["schemas"]["Reason"];
         };
-        ReadMessage: {
-            parts: components["schemas"]["MessagePart"][];
-            /** Format: int32 */
-            effort?: null | number;
-            note: string;
-        };
         ReadProgram: {
             form: components["schemas"]["ProgramForm"];
             separator?: null | string;
@@ -7727,6 +7935,8 @@ export interface components {
         RecoveryCodes: {
             codes: string[];
         };
+        /** @enum {unknown} */
+        RedUrgency: "emergency" | "same-day" | "before-loading";
         Release: {
             title: string;
             place: string;
@@ -8385,6 +8595,23 @@ export interface components {
             gymExerciseId: string;
             candidateId: string;
             day?: null | string;
+        };
+        /** @description A stop sign that a client tapped. */
+        StopSignTapped: {
+            /** @description Made by the phone once: sent again, it is the same. */
+            key: string;
+            /** @description Key of the sign. */
+            sign: string;
+            /**
+             * Format: date-time
+             * @description When, by the phone's clock.
+             */
+            at: string;
+            joint?: null | components["schemas"]["Joint"];
+            /** @description Key of the session; null for none. */
+            session?: null | string;
+            /** @description Exercise at which it was; null for none. */
+            exerciseId?: null | string;
         };
         StrengthRelation: {
             anchor: string;

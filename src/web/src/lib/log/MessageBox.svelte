@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { ReadMessage } from '../api/types';
+  import type { MessageReadIn } from '../api/types';
   import { forgetText, keptText } from '../keeping/keptText';
   import { trade } from '../trade.svelte';
   import type { LogBook } from './logBook.svelte';
@@ -11,7 +11,7 @@
   let { book }: Props = $props();
   const record = $derived(`message-${book.id}`);
   let text = $state('');
-  let read = $state.raw<ReadMessage | null>(null);
+  let read = $state.raw<MessageReadIn | null>(null);
   let busy = $state(false);
 
   const named = (id: string | null | undefined): string => (id ? trade.exerciseName(id) : '');
@@ -42,6 +42,13 @@
   <button type="button" class="btn btn-sm mt-1" disabled={busy || !text.trim()} onclick={() => void take()}
     >{busy ? 'Reading …' : 'Read it into the fields'}</button
   >
+  {#if read?.alert}
+    <div class="mt-2 border-2 border-error p-2" role="alert">
+      <p class="font-semibold">{read.alert}</p>
+      <p>Tell the client at once: {read.toDo.join(' ')}</p>
+      <p class="soft text-note">It stands above every screen until you have answered it; training is held.</p>
+    </div>
+  {/if}
   {#if read}
     <ul class="mt-2 grid gap-0.5 text-note" aria-live="polite" aria-label="What was read">
       {#each read.parts as part, i (i)}

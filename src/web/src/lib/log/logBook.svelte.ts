@@ -1,3 +1,4 @@
+import { alerts } from '../alerts.svelte';
 import { api, ask } from '../api/client';
 import type {
   ChangedLine,
@@ -6,7 +7,7 @@ import type {
   LoggedExercise,
   NextProposals,
   Proposal,
-  ReadMessage,
+  MessageReadIn,
   SavedPlan,
   SavedSession,
   SessionRecord,
@@ -144,7 +145,7 @@ export class LogBook {
   }
 
   /** Reads what the client wrote and fills it in, exercise by exercise; nothing is logged yet. */
-  async readMessage(text: string): Promise<ReadMessage | null> {
+  async readMessage(text: string): Promise<MessageReadIn | null> {
     try {
       const read = await ask(() =>
         api.POST('/api/v1/plans/{planId}/log-message', {
@@ -152,6 +153,7 @@ export class LogBook {
           body: { text },
         }),
       );
+      if (read.alert) void alerts.look();
       const first = read.parts.find((part) => part.line != null);
       const day = this.entries.find((entry) => entry.line === first?.line)?.day;
       if (day !== undefined) this.dayIndex = day;

@@ -44,7 +44,8 @@
     void draftsHere()
       .then((drafts) => drafts.find<string>(name))
       .then((draft) => {
-        if (draft && !typing && record === name) [text, before, wrong, typing] = [draft.value ?? '', '', '', true];
+        if (draft && !typing && record === name)
+          [text, before, wrong, typing] = [draft.value ?? '', '', '', true];
       });
   });
 
