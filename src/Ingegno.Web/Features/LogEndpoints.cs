@@ -46,12 +46,14 @@ public sealed record MessageText(string Text);
 /// <param name="Note">What has no place elsewhere.</param>
 /// <param name="Alert">Signs of danger in it: an alert stands until it is answered; null for none.</param>
 /// <param name="ToDo">What the client is to be told at once.</param>
+/// <param name="Pains">What was said to hurt.</param>
 public sealed record MessageReadIn(
     ImmutableArray<MessagePart> Parts,
     int? Effort,
     string Note,
     Reason? Alert,
-    ImmutableArray<Reason> ToDo
+    ImmutableArray<Reason> ToDo,
+    ImmutableArray<MessagePain> Pains
 );
 
 /// <summary>A session to log.</summary>
@@ -156,7 +158,8 @@ public static class LogEndpoints
                 read.Effort,
                 read.Note,
                 alert is null ? null : AlertWords.InBrief(alert.Alert),
-                alert is null ? [] : AlertWords.ToDo(alert.Alert.Signs, trade.Red)
+                alert is null ? [] : AlertWords.ToDo(alert.Alert.Signs, trade.Red),
+                read.Pains
             )
         );
     }

@@ -25,7 +25,19 @@ public sealed record MessagePart(string Source, LineKey? Line, string? PlannedId
 /// <param name="Parts">Exercise by exercise, in the order of the message.</param>
 /// <param name="Effort">Effort of the whole session, 1–10; null when not said.</param>
 /// <param name="Note">What has no place elsewhere, as it was written.</param>
-public sealed record ReadMessage(ImmutableArray<MessagePart> Parts, int? Effort, string Note);
+public sealed record ReadMessage(ImmutableArray<MessagePart> Parts, int? Effort, string Note)
+{
+    /// <summary>What was said to hurt; where nothing does, nothing.</summary>
+    public ImmutableArray<MessagePain> Pains { get; init; } = [];
+}
+
+/// <summary>Pain in a message.</summary>
+/// <param name="Words">The words.</param>
+/// <param name="Where">The joint; null where none was named.</param>
+/// <param name="Score">1–10; null where no figure was said.</param>
+/// <param name="Asks">How much is to be asked: no figure was said, or a strong word stands for one.</param>
+/// <param name="ExerciseId">Exercise it goes with; null where it has no place: then it stands apart until the coach has placed it.</param>
+public sealed record MessagePain(string Words, Joint? Where, int? Score, bool Asks, string? ExerciseId);
 
 /// <summary>
 /// Reads a log as clients text it: "squats 12 11 10 ok, rows 8/8/7 easy, press 9,8,7 last one ugly, knee sore 3". Exercises of the plan are
@@ -74,28 +86,47 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
         var plain = PlainText.Of(text.ReplaceLineEndings(";"));
         var rounds = LogPhrases.Rounds().Match(plain);
         var times = rounds.Success ? Math.Min(MostRounds, int.Parse(rounds.Groups["n"].ValueSpan, CultureInfo.InvariantCulture)) : 1;
-        foreach (var piece in Pieces(plain[rounds.Length..]).Take(MostParts))
+        var (spoken, pains) = PainTalk.TakeOut(plain[rounds.Length..]);
+        var apart = new List<PainSaid>();
+        foreach (var marked in Pieces(spoken).Take(MostParts))
         {
-            var words = LogWords.Of(piece);
+            var (bare, said) = PainTalk.In(marked, pains);
+            var piece = PainTalk.Whole(marked, pains);
+            if (!bare.Any(char.IsLetterOrDigit))
+            {
+                apart.AddRange(said.Where(pain => !Hurts(parts, pain)));
+                continue;
+            }
+
+            var words = LogWords.Of(bare);
             if (words.SessionEffort is { } whole)
             {
                 effort = whole;
             }
-            else if (words.Pain is not null && words.Name.Length == 0)
-            {
-                Hurt(parts, words, piece, notes);
-            }
             else if (Placed(piece, words, parts) is { } draft)
             {
+                draft.Pains.AddRange(said.Where(p => !p.IsNone));
                 parts.Add(draft);
+                continue;
             }
             else if (!Adds(parts, words))
             {
                 notes.Add(piece);
             }
+
+            apart.AddRange(said.Where(pain => !Hurts(parts, pain)));
         }
 
-        return new ReadMessage([.. parts.Select(p => p.Part(times))], effort, string.Join("; ", notes));
+        // What hurts where nothing was logged stays readable in the note.
+        notes.AddRange(apart.Select(p => p.Words).Where(w => !notes.Exists(n => n.Contains(w, StringComparison.Ordinal))));
+        return new ReadMessage([.. parts.Select(p => p.Part(times))], effort, string.Join("; ", notes))
+        {
+            Pains =
+            [
+                .. parts.SelectMany(p => p.Pains.Select(pain => Told(pain, p.ExerciseId))),
+                .. apart.Select(pain => Told(pain, null)),
+            ],
+        };
     }
 
     /// <summary>A part of the message for each exercise: commas part reps too, so what begins with a figure goes on with what stood before.</summary>
@@ -239,20 +270,26 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
         return (at.Line, at.Home, true);
     }
 
-    /// <summary>Pain goes to the exercise before it that loads the joint, else to the one that loads it most.</summary>
-    private void Hurt(List<Draft> parts, LogWords words, string piece, List<string> notes)
+    private static MessagePain Told(PainSaid pain, string? exerciseId) => new(pain.Words, pain.Where, pain.Score, pain.Asks, exerciseId);
+
+    /// <summary>
+    /// Pain goes to the exercise before it that loads the joint or was left out, else to the one that loads it most, else to the one before
+    /// it: a figure is kept where nothing loads the joint, too. False where nothing was said of any exercise yet.
+    /// </summary>
+    private bool Hurts(List<Draft> parts, PainSaid pain)
     {
-        var last = parts.Count > 0 ? parts[^1] : null;
-        var most = words.Where is { } joint ? parts.OrderByDescending(p => Load(p, joint)).FirstOrDefault(p => Load(p, joint) > 0) : last;
-        var at = words.Where is { } where && last is not null && Load(last, where) > 0 ? last : most;
-        if (at is null)
+        if (pain.IsNone || parts.Count == 0)
         {
-            notes.Add(piece);
+            return pain.IsNone;
         }
-        else
-        {
-            at.Pain = words;
-        }
+
+        var last = parts[^1];
+        var at =
+            pain.Where is not { } joint || last.Words.Skipped || Load(last, joint) > 0
+                ? last
+                : parts.OrderByDescending(p => Load(p, joint)).First() is var most && Load(most, joint) > 0 ? most : last;
+        at.Pains.Add(pain);
+        return true;
     }
 
     private int Load(Draft part, Joint joint) => trade.Catalogue.Find(part.ExerciseId)?.Joints.GetValueOrDefault(joint) ?? 0;
@@ -279,7 +316,8 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
 
         public LogWords Words => words;
 
-        public LogWords? Pain { get; set; }
+        /// <summary>What hurt at it.</summary>
+        public List<PainSaid> Pains { get; } = [];
 
         public List<LogWords> More { get; } = [];
 
@@ -290,10 +328,21 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
                 line.Gym.Key,
                 home.ExerciseId,
                 exerciseId,
-                words.Skipped ? string.Empty : Text(rounds),
+                words.Skipped ? LeftOut() : Text(rounds) is { Length: > 0 } sets ? sets + Asked() : LeftOut(),
                 words.Skipped,
                 sure && IsMeasured
             );
+
+        private PainSaid? Worst => Pains.Where(p => p.Score is not null).MaxBy(p => p.Score);
+
+        /// <summary>Pain without a figure asks for one.</summary>
+        private string Asked() => Worst is null && Pains.Find(p => p.Score is null) is { } asked ? $" {LogShorthand.AsksPain(asked.Where)}" : string.Empty;
+
+        /// <summary>Of what was left out because it hurt, the pain: a set of no reps.</summary>
+        private string LeftOut() =>
+            Worst is { } pain ? LogShorthand.Write([new LoggedSet { Reps = 0, Pain = pain.Score, PainJoint = pain.Where, Sharp = pain.Sharp }])
+            : Asked() is { Length: > 0 } asked ? $"0{asked}"
+            : string.Empty;
 
         private string Text(int rounds)
         {
@@ -328,7 +377,6 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
             var load = effort is null && weighed?.LoadKg is { } kg ? InBothHands(kg) : (double?)null;
             var rir = all.Select(w => w.Rir).LastOrDefault(r => r is not null) ?? effort ?? Hardest(all);
             var lastHard = all.Exists(w => w.LastSetHard);
-            var pain = Pain ?? all.Find(w => w.Pain is not null);
             ImmutableArray<LoggedSet> sets =
             [
                 .. reps.Select(
@@ -338,9 +386,9 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
                             Reps = r,
                             LoadKg = loads.Count == reps.Count ? InBothHands(loads[i]!.Value) : load,
                             Rir = reserves[i] ?? (lastHard ? (i == reps.Count - 1 ? 0 : rir ?? 1) : rir),
-                            Pain = i == reps.Count - 1 ? pain?.Pain : null,
-                            PainJoint = i == reps.Count - 1 ? pain?.Where : null,
-                            Sharp = i == reps.Count - 1 && pain is { Sharp: true },
+                            Pain = i == reps.Count - 1 ? Worst?.Score : null,
+                            PainJoint = i == reps.Count - 1 ? Worst?.Where : null,
+                            Sharp = i == reps.Count - 1 && Worst is { Sharp: true },
                         }
                 ),
             ];

@@ -60,21 +60,6 @@ internal static partial class LogPhrases
     )]
     private static partial Regex InARow();
 
-    private const string OnTheScale = @"(?<n>10|[0-9])\s*(?:/|out of)\s*10\b(?!\s*/)";
-
-    private static readonly string Joint = $"(?:{string.Join('|', LogVocabulary.Joints.Select(j => j.Word))})s?";
-
-    private static readonly string Hurting = $"(?:{string.Join('|', LogVocabulary.Hurting)})";
-
-    /// <summary>Shoulder 5/10, sore 2 out of 10, 4/10 pain: a figure on the scale of ten. "Hip thrusts 10/10" are two sets.</summary>
-    public static readonly Regex OfTen = new(
-        $@"\b(?:{Joint}\s*(?:was|is|at|about|felt|around|like|a|:|-)?\s*{OnTheScale}"
-            + $@"|{Hurting}\s+(?:[a-z]+\s+){{0,2}}{OnTheScale}"
-            + $@"|(?<!/\s*){OnTheScale}\s*(?:{Hurting}\b|(?:in|on) (?:the|my) (?:[a-z]+ )?{Joint}\b|{Joint}\s*$))",
-        RegexOptions.CultureInvariant,
-        TimeSpan.FromMilliseconds(Patterns.TimeoutMs)
-    );
-
     /// <summary>RIR 3/2/1, RPE 7 8 9: a figure for each set.</summary>
     [GeneratedRegex(
         @"\b(?<of>rir|rpe)\s*:?\s*(?<n>10|[0-9])(?:\s*[,/ ]\s*(?<n>10|[0-9])){1,9}\b(?!\s*(?:kg|lb|x|s\b))",

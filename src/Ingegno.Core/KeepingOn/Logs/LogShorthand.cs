@@ -47,6 +47,13 @@ public static partial class LogShorthand
     )]
     private static partial Regex Pain();
 
+    [GeneratedRegex(
+        @"\b(?:pain|p)\s*\?(?:\s*(?:wrist|elbow|shoulder|neck|low[ -]?back|back|hip|knee|ankle)s?)?",
+        RegexOptions.IgnoreCase,
+        Patterns.TimeoutMs
+    )]
+    private static partial Regex PainAsked();
+
     [GeneratedRegex(@"\bsharp\b", RegexOptions.IgnoreCase, Patterns.TimeoutMs)]
     private static partial Regex Sharp();
 
@@ -55,6 +62,11 @@ public static partial class LogShorthand
     {
         ArgumentNullException.ThrowIfNull(text);
         var rest = " " + PlainText.Of(text).Trim();
+        if (PainAsked().IsMatch(rest))
+        {
+            return new ReadSets([], Reason.Of("log.pain-asked"));
+        }
+
         var pain = Take(ref rest, Pain());
         var sharp = Take(ref rest, Sharp());
         var reserve = Take(ref rest, Reserve());
@@ -135,6 +147,9 @@ public static partial class LogShorthand
             : $" p{worst.Pain}{(worst.PainJoint is { } joint ? $" {Words.Of(joint)}" : string.Empty)}{(worst.Sharp ? " sharp" : string.Empty)}";
         return reps + load + reserve + pain;
     }
+
+    /// <summary>Pain without a figure, as it is written until the client was asked: it cannot be logged like that.</summary>
+    public static string AsksPain(Joint? where) => $"p?{(where is { } joint ? $" {Words.Of(joint)}" : string.Empty)}";
 
     /// <summary>What doing an exercise as planned would read.</summary>
     public static string AsPlanned(HomeExercise home)

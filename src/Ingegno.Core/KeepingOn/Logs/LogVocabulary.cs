@@ -92,26 +92,6 @@ internal static class LogVocabulary
         ("neck", Joint.Neck),
     ];
 
-    /// <summary>Words of pain.</summary>
-    public static readonly ImmutableArray<string> Hurting =
-    [
-        "sore",
-        "pain",
-        "painful",
-        "hurt",
-        "hurts",
-        "hurting",
-        "ache",
-        "aching",
-        "achy",
-        "niggle",
-        "tweak",
-        "tweaked",
-        "twinge",
-        "sharp",
-        "stabbing",
-    ];
-
     /// <summary>Words of what was left out.</summary>
     public static readonly ImmutableArray<string> Skips =
     [

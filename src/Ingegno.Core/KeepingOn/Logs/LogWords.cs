@@ -1,11 +1,10 @@
 using System.Collections.Immutable;
 using System.Globalization;
-using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Quantities;
 
 namespace Ingegno.Core.KeepingOn.Logs;
 
-/// <summary>What the words of a piece of a message say: a name, reps, a load, effort, pain.</summary>
+/// <summary>What the words of a piece of a message say: a name, reps, a load, effort. What hurts was taken out before (<see cref="PainTalk"/>).</summary>
 internal sealed record LogWords
 {
     /// <summary>Words that name an exercise; empty when there are none.</summary>
@@ -43,13 +42,6 @@ internal sealed record LogWords
 
     public bool LastSetHard { get; private init; }
 
-    public int? Pain { get; private init; }
-
-    /// <summary>Where it hurt.</summary>
-    public Joint? Where { get; private init; }
-
-    public bool Sharp { get; private init; }
-
     public bool Skipped { get; private init; }
 
     public bool AsPlanned { get; private init; }
@@ -61,43 +53,32 @@ internal sealed record LogWords
     public int? SessionEffort { get; private init; }
 
     /// <summary>It says nothing that a log can hold.</summary>
-    public bool IsEmpty => Reps.IsEmpty && InTurn.IsEmpty && LoadKg is null && Rir is null && !LastSetHard && Pain is null && !AsPlanned;
+    public bool IsEmpty => Reps.IsEmpty && InTurn.IsEmpty && LoadKg is null && Rir is null && !LastSetHard && !AsPlanned;
 
     public static LogWords Of(string piece)
     {
         var text = piece.ToLowerInvariant().Replace("'", string.Empty, StringComparison.Ordinal);
         text = $" {LogPhrases.InFigures(text).Replace('(', ' ').Replace(')', ' ')} ";
-        var ofTen = LogPhrases.OfTen.Match(text);
-        if (!ofTen.Success && Session(text) is { } whole)
+        if (Session(text) is { } whole)
         {
             return new LogWords { SessionEffort = whole };
-        }
-
-        var hurting = LogVocabulary.Hurting.Any(h => Has(text, h)) || ofTen.Success;
-        var scale = ofTen.Success ? int.Parse(ofTen.Groups["n"].ValueSpan, CultureInfo.InvariantCulture) : (int?)null;
-        if (ofTen.Success)
-        {
-            text = text.Remove(ofTen.Index, ofTen.Length).Insert(ofTen.Index, OnlyWords(ofTen.Value));
         }
 
         var eachHand = LogPhrases.OfEachHand().IsMatch(text);
         text = LogPhrases.OfEachHand().Replace(text, "${unit} ");
         var (inTurn, plain) = EachReserve(text);
         text = plain;
-        var joint = hurting
-            ? LogVocabulary.Joints.Where(j => text.Contains(j.Word, StringComparison.Ordinal)).Select(j => (Joint?)j.Joint).FirstOrDefault()
-            : null;
         var (left, reserve) = Reserve(text);
         var lastHard = LogVocabulary.LastHard.Any(h => left.Contains(h, StringComparison.Ordinal));
         left = LogVocabulary.LastHard.Aggregate(left, (t, h) => t.Replace($" {h} ", " ", StringComparison.Ordinal));
         var effort = LogVocabulary.Efforts.FirstOrDefault(e => Has(left, e.Words));
         left = effort.Words is null ? left : left.Replace($" {effort.Words} ", " ", StringComparison.Ordinal);
-        var figures = Figures(left, hurting);
+        var figures = Figures(left);
         var instead = Instead(left);
-        var skipped = LogVocabulary.Skips.Any(s => Has(left, s)) || (Has(left, "no") && figures.Sets.IsEmpty && !hurting);
+        var skipped = LogVocabulary.Skips.Any(s => Has(left, s)) || (Has(left, "no") && figures.Sets.IsEmpty);
         return new LogWords
         {
-            Name = NameIn(Unhurt(instead is { Length: > 0 } ? left[..left.IndexOf(" instead", StringComparison.Ordinal)] : left, hurting)),
+            Name = NameIn(instead is { Length: > 0 } ? left[..left.IndexOf(" instead", StringComparison.Ordinal)] : left),
             NameAfterFigures = AfterFigures(left),
             Reps = [.. figures.Sets.Select(s => s.Reps)],
             Reserves = [.. figures.Sets.Select(s => s.Left)],
@@ -110,26 +91,11 @@ internal sealed record LogWords
             OfEachHand = eachHand,
             Rir = reserve ?? (effort.Words is null ? null : effort.Rir),
             LastSetHard = lastHard,
-            Pain = hurting ? scale ?? figures.Pain ?? 3 : null,
-            Where = joint,
-            Sharp = Has(text, "sharp") || Has(text, "stabbing"),
             Skipped = skipped && instead is null,
             AsPlanned = LogMessage.SaysAsPlanned(left) && !LogVocabulary.Exceptions.Any(e => Has(left, e)),
             InsteadOf = instead,
         };
     }
-
-    /// <summary>The text without what says that something hurts: those words name no exercise.</summary>
-    private static string Unhurt(string text, bool hurting) =>
-        hurting
-            ? LogVocabulary
-                .Joints.Select(j => j.Word)
-                .Concat(LogVocabulary.Hurting)
-                .Aggregate(
-                    text,
-                    (t, w) => t.Replace($" {w}s ", " ", StringComparison.Ordinal).Replace($" {w} ", " ", StringComparison.Ordinal)
-                )
-            : text;
 
     private static bool Has(string text, string words) =>
         text.Contains($" {words} ", StringComparison.Ordinal) || text.Contains($" {words},", StringComparison.Ordinal);
@@ -145,7 +111,7 @@ internal sealed record LogWords
                 (text.Contains("/10", StringComparison.Ordinal) || text.Contains(" out of 10", StringComparison.Ordinal))
                 && NameIn(text).Split(' ').All(w => w.Length == 0 || LogVocabulary.OfSession.Contains(w)) // "squats 9/10" are two sets
             );
-        if (!whole || LogVocabulary.Hurting.Any(h => Has(text, h)))
+        if (!whole)
         {
             return null;
         }
@@ -209,9 +175,6 @@ internal sealed record LogWords
             : null;
     }
 
-    /// <summary>What hurts, without its figure.</summary>
-    private static string OnlyWords(string said) => new([.. said.Select(c => char.IsLetter(c) || c == ' ' ? c : ' ')]);
-
     /// <summary>RIR 3/2/1, RPE 7, 8, 9 as reserves, and the text without them; none where one figure is meant.</summary>
     private static (ImmutableArray<int> InTurn, string Text) EachReserve(string text)
     {
@@ -232,25 +195,16 @@ internal sealed record LogWords
         double? LoadKg,
         ImmutableArray<double?> Loads,
         bool LoadIsBare,
-        bool InSeconds,
-        int? Pain
+        bool InSeconds
     );
 
-    private static FiguresSaid Figures(string text, bool hurting)
+    private static FiguresSaid Figures(string text)
     {
         var sets = new List<(int Reps, int? Left)>();
         var (bare, inSeconds) = (false, false);
         var (loads, loadFirst) = (new List<double?>(), false);
         double? load = null;
         double? latest = null;
-        int? pain = null;
-        var from = hurting
-            ? LogVocabulary
-                .Hurting.Concat(LogVocabulary.Joints.Select(j => j.Word))
-                .Select(w => text.IndexOf(w, StringComparison.Ordinal))
-                .Where(i => i >= 0)
-                .Min()
-            : 0;
         foreach (var number in LogFigure.In(text))
         {
             var unit = number.Unit;
@@ -265,10 +219,6 @@ internal sealed record LogWords
                     loads[i] ??= latest; // 12 @ 10, 10 @ 12
                 }
             }
-            else if (hurting && number.Value <= 10 && number.Last && number.Start > from)
-            {
-                pain = (int)Math.Round(number.Value);
-            }
             else if (number.Value is >= 0 and <= 500 && number.Value % 1 == 0 && unit is not ("set" or "sets"))
             {
                 inSeconds |= unit is "s" or "sec" or "secs" or "seconds";
@@ -279,7 +229,7 @@ internal sealed record LogWords
         }
 
         var several = loads.Distinct().Count() > 1 && loads.TrueForAll(l => l is not null);
-        return new FiguresSaid([.. sets.Take(MostSets)], load, several ? [.. loads.Take(MostSets)] : [], bare && !several, inSeconds, pain);
+        return new FiguresSaid([.. sets.Take(MostSets)], load, several ? [.. loads.Take(MostSets)] : [], bare && !several, inSeconds);
     }
 
     private const int MostSets = 30;

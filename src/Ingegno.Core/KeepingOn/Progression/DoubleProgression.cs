@@ -56,6 +56,7 @@ public static class DoubleProgression
         }
 
         return Pain(say, context, history)
+            ?? LeftOutForPain(say, sets)
             ?? Away(say, context, history)
             ?? new HarderSteps(say).Resume()
             ?? Form(say, context, history)
@@ -113,6 +114,12 @@ public static class DoubleProgression
         var ease = Reason.Of("pain.ease", [("what", what), .. easier, ("limit", TolerablePain + 1)]);
         return new EasierSteps(say).Lighter(Decision.Ease, ease.Then(twice), flag: true);
     }
+
+    /// <summary>It was left out because something hurt a little: once more, lighter.</summary>
+    private static Proposal? LeftOutForPain(ProposalWriter say, ImmutableArray<LoggedSet> sets) =>
+        sets.All(s => s.Reps == 0) && sets.Any(s => s.Pain > 0)
+            ? new EasierSteps(say).Lighter(Decision.Ease, Reason.Of("next.left-out-pain"), flag: true)
+            : null;
 
     /// <summary>Back after a week or more: no guilt, the week again lighter by the time that passed.</summary>
     private static Proposal? Away(ProposalWriter say, ProgressionContext context, LineHistory history) =>

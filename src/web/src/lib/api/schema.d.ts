@@ -7202,6 +7202,14 @@ export interface components {
         MatchPart: "muscles" | "pattern" | "structure" | "resistance" | "profile" | "skill" | "familiarity";
         /** @enum {unknown} */
         Measure: "reps" | "seconds";
+        MessagePain: {
+            words: string;
+            where?: null | components["schemas"]["Joint"];
+            /** Format: int32 */
+            score?: null | number;
+            asks: boolean;
+            exerciseId?: null | string;
+        };
         MessagePart: {
             source: string;
             line?: null | components["schemas"]["LineKey"];
@@ -7225,6 +7233,8 @@ export interface components {
             alert?: null | components["schemas"]["Reason"];
             /** @description What the client is to be told at once. */
             toDo: string[];
+            /** @description What was said to hurt. */
+            pains: components["schemas"]["MessagePain"][];
         };
         /** @description What a client wrote of a session. */
         MessageText: {

@@ -54,11 +54,24 @@
       {#each read.parts as part, i (i)}
         <li class={['border-l-4 pl-2', part.sure ? 'border-primary' : 'border-warning']}>
           “{part.source}” →
-          {#if part.skipped}<b>{named(part.plannedId)}</b> was left out
+          {#if part.skipped}<b>{named(part.plannedId)}</b> was left out{#if part.text}, because it hurt: <span
+                class="figures">{part.text}</span
+              >{/if}
           {:else}<b>{named(part.exerciseId)}</b>
             {#if part.exerciseId !== part.plannedId}instead of {named(part.plannedId)}{/if}
             <span class="figures">{part.text}</span>{/if}
           {#if !part.sure}<span class="text-warning">likeliest; look at it</span>{/if}
+        </li>
+      {/each}
+      {#each read.pains.filter((pain) => pain.asks || !pain.exerciseId) as pain, i (i)}
+        <li class="border-l-4 border-error pl-2 font-semibold text-error">
+          “{pain.words}”:
+          {#if pain.asks}ask how bad it is, 0 to 10{pain.score
+              ? `; ${pain.score} stands until then`
+              : ''}.{/if}
+          {#if !pain.exerciseId}Not placed: write it behind the sets of the exercise, for instance p{pain.score ??
+              4}
+            {pain.where?.replace('-', ' ') ?? ''}.{/if}
         </li>
       {/each}
       {#if read.note}<li class="border-l-4 border-warning pl-2">

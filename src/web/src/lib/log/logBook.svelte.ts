@@ -159,7 +159,7 @@ export class LogBook {
       if (day !== undefined) this.dayIndex = day;
       for (const part of read.parts) {
         const entry = this.entries.find((e) => e.line === part.line && e.plannedId === part.plannedId);
-        if (!entry || part.skipped) continue;
+        if (!entry || (part.skipped && !part.text)) continue;
         [entry.text, entry.exerciseId] = [part.text, part.exerciseId ?? entry.plannedId];
         await this.read(entry);
       }
