@@ -28,15 +28,7 @@ public sealed record KeptAlert(
 /// <summary>Signs of danger that clients told of. None goes by itself: each stands until the coach has answered it.</summary>
 public sealed class AlertStore(Database database, TimeProvider clock)
 {
-    private sealed record Row(
-        long Id,
-        long ClientId,
-        string Key,
-        string Document,
-        string MadeAt,
-        string? AnsweredAt,
-        string? Answer
-    )
+    private sealed record Row(long Id, long ClientId, string Key, string Document, string MadeAt, string? AnsweredAt, string? Answer)
     {
         public KeptAlert ToAlert() =>
             new(
@@ -73,7 +65,17 @@ public sealed class AlertStore(Database database, TimeProvider clock)
                 now = Timestamps.Write(clock.GetUtcNow()),
             }
         );
-        return Read(connection, "coach_id = @coachId AND client_id = @clientId AND key = @key", new { coachId, clientId, key }).SingleOrDefault();
+        return Read(
+                connection,
+                "coach_id = @coachId AND client_id = @clientId AND key = @key",
+                new
+                {
+                    coachId,
+                    clientId,
+                    key,
+                }
+            )
+            .SingleOrDefault();
     }
 
     /// <summary>How many alerts of a client are kept.</summary>

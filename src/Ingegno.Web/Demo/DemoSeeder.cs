@@ -212,7 +212,18 @@ public sealed class DemoSeeder(
         );
         var (engine, next) = (new RebuildEngine(Trade.Shipped), new NextSession(Trade.Shipped));
         var ofBlocks = new PlanBlocks(Trade.Shipped, blocks, logs, new BlockPlanner(Trade.Shipped, engine, next), clock);
-        var log = new ClientLog(Trade.Shipped, plans, logs, pulses, ofBlocks, next, engine, new Replacements(Trade.Shipped, engine), alerts, clock);
+        var log = new ClientLog(
+            Trade.Shipped,
+            plans,
+            logs,
+            pulses,
+            ofBlocks,
+            next,
+            engine,
+            new Replacements(Trade.Shipped, engine),
+            alerts,
+            clock
+        );
         var now = plan;
         if (history.Block is { } block)
         {

@@ -65,10 +65,12 @@ public static class AlertEndpoints
     {
         var coach = user.CoachId();
         var open = alerts.Open(coach);
-        var names = open.Select(a => a.ClientId).Distinct().ToDictionary(id => id, id => clients.Find(coach, id)?.Value.Name ?? string.Empty);
-        return TypedResults.Ok<ImmutableArray<AlertToAnswer>>(
-            [.. open.Select(a => InWords(a, names[a.ClientId], trade)).OrderBy(a => a.Urgency).ThenBy(a => a.At)]
-        );
+        var names = open.Select(a => a.ClientId)
+            .Distinct()
+            .ToDictionary(id => id, id => clients.Find(coach, id)?.Value.Name ?? string.Empty);
+        return TypedResults.Ok<ImmutableArray<AlertToAnswer>>([
+            .. open.Select(a => InWords(a, names[a.ClientId], trade)).OrderBy(a => a.Urgency).ThenBy(a => a.At),
+        ]);
     }
 
     private static Results<NoContent, ProblemHttpResult> Answer(

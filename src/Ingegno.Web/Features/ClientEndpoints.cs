@@ -51,10 +51,22 @@ public sealed class ClientProfileValidator : AbstractValidator<ClientProfile>
         RuleFor(c => c.KnownLifts.Length).LessThanOrEqualTo(20).WithMessage("At most 20 known lifts.");
         RuleFor(c => c.SoreJoints.Length).LessThanOrEqualTo(8).WithMessage("At most 8 sore joints.");
         RuleFor(c => c.Allows.Length).LessThanOrEqualTo(100).WithMessage("At most 100 exercises switched on.");
-        RuleFor(c => c.Screening.Length).LessThanOrEqualTo(20).WithMessage("At most 20 findings of the screening.");
+        RuleFor(c => c.Screening.Length).LessThanOrEqualTo(40).WithMessage("At most 40 findings of the screening.");
         RuleFor(c => c.Clearance!.By)
             .Must(by => by is { Length: <= 120 } && !string.IsNullOrWhiteSpace(by))
             .WithMessage("Say who gave the clearance, in at most 120 characters.")
+            .When(c => c.Clearance is not null);
+        RuleFor(c => c.Clearance!.On)
+            .Must(on => on <= DateOnly.FromDateTime(TimeProvider.System.GetUtcNow().Date).AddDays(1))
+            .WithMessage("A clearance lies in the past: enter the day on which it was given.")
+            .When(c => c.Clearance is not null);
+        RuleFor(c => c.Clearance!.Limits)
+            .Must(l => l is { Length: <= 600 })
+            .WithMessage("The limits of a clearance take at most 600 characters.")
+            .When(c => c.Clearance is not null);
+        RuleFor(c => c.Clearance!.Until)
+            .Must((c, until) => until is null || until >= c.Clearance!.On)
+            .WithMessage("A clearance ends on or after the day on which it was given.")
             .When(c => c.Clearance is not null);
         RuleFor(c => c.Approach).MaximumLength(60).WithMessage("An approach has a key of at most 60 characters.");
         RuleFor(c => c.Refuses.Length).LessThanOrEqualTo(500).WithMessage("At most 500 refused exercises.");

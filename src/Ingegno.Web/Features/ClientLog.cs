@@ -54,7 +54,7 @@ public sealed class ClientLog(
             let seen = StrengthObservation.Of(session.Day, exercise, Evidence.Of(logged.Sets, costs))
             where seen is not null
             select seen;
-        return profile with
+        return profile.AsOf(Today) with
         {
             Learned = new StrengthModel(profile, trade.Strength).Learn(observations, trade.Catalogue.Find, Today),
             Costs = costs,

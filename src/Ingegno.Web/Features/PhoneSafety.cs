@@ -13,12 +13,12 @@ public sealed class PhoneSafety(Trade trade, AlertStore alerts)
 
     /// <summary>The stop signs, those of the body first, as they stand in the data.</summary>
     public ImmutableArray<PhoneStopSign> StopSigns { get; } =
-        [
-            .. trade
-                .Red.Signs.Where(s => s.Tapped)
-                .OrderBy(s => s.OfLimb)
-                .Select(s => new PhoneStopSign(s.Id, s.OfLimb, AlertWords.Name(s.Id), AlertWords.ToDo(s))),
-        ];
+    [
+        .. trade
+            .Red.Signs.Where(s => s.Tapped)
+            .OrderBy(s => s.OfLimb)
+            .Select(s => new PhoneStopSign(s.Id, s.OfLimb, AlertWords.Name(s.Id), AlertWords.ToDo(s))),
+    ];
 
     /// <summary>What is held of the releases of a client; null where nothing is.</summary>
     public PhoneHold? HoldOf(long coach, long client, ImmutableArray<SentRelease> releases)

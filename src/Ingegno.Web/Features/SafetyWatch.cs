@@ -77,8 +77,7 @@ public sealed class SafetyWatch(RedHearing hearing, AlertStore alerts, TimeProvi
 
     /// <summary>An alert of a file has what one must have.</summary>
     public static bool IsWhole(AlertInFile alert) =>
-        alert
-            is { Key.Length: > 0 and <= 400, Alert: { Signs: { IsDefaultOrEmpty: false, Length: <= 50 }, Words.Length: <= LongestWords } }
+        alert is { Key.Length: > 0 and <= 400, Alert: { Signs: { IsDefaultOrEmpty: false, Length: <= 50 }, Words.Length: <= LongestWords } }
         && (alert.Answer?.Length ?? 0) <= AlertEndpoints.LongestAnswer
         && alert.Alert.Signs.All(s => s.Id is { Length: > 0 and <= 40 } && (s.Joint is not { } j || Enum.IsDefined(j)))
         && (alert.Alert.Session?.Length ?? 0) <= 64

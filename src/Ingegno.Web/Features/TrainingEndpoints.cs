@@ -145,7 +145,9 @@ public sealed class StopSignTappedValidator : AbstractValidator<StopSignTapped>
     public StopSignTappedValidator()
     {
         RuleFor(s => s.Key).Must(PhoneKey.IsOne).WithMessage(PhoneKey.Form);
-        RuleFor(s => s.Sign).Must(s => s is not null && Trade.Shipped.Red.Find(s) is { Tapped: true }).WithMessage("There is no such stop sign.");
+        RuleFor(s => s.Sign)
+            .Must(s => s is not null && Trade.Shipped.Red.Find(s) is { Tapped: true })
+            .WithMessage("There is no such stop sign.");
         RuleFor(s => s.Session).Must(PhoneKey.IsOne).When(s => s.Session is not null).WithMessage(PhoneKey.Form);
         RuleFor(s => s.ExerciseId).MaximumLength(100).WithMessage("An exercise has a key of at most 100 characters.");
         RuleFor(s => s.Joint).IsInEnum().WithMessage("There is no such joint.");

@@ -100,7 +100,10 @@ public sealed class LinkSignIn(
     /// <summary>The request brings what was done and takes nothing.</summary>
     private bool Delivers =>
         (HttpMethods.IsPut(Request.Method) && Request.Path.StartsWithSegments("/api/v1/training/sessions"))
-        || (HttpMethods.IsPost(Request.Method) && (Request.Path.StartsWithSegments("/api/v1/training/notes") || Request.Path.StartsWithSegments("/api/v1/training/stop-signs")));
+        || (
+            HttpMethods.IsPost(Request.Method)
+            && (Request.Path.StartsWithSegments("/api/v1/training/notes") || Request.Path.StartsWithSegments("/api/v1/training/stop-signs"))
+        );
 
     private static Task<AuthenticateResult> Refused() => Task.FromResult(AuthenticateResult.Fail("no link that runs"));
 }

@@ -121,11 +121,7 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
         notes.AddRange(apart.Select(p => p.Words).Where(w => !notes.Exists(n => n.Contains(w, StringComparison.Ordinal))));
         return new ReadMessage([.. parts.Select(p => p.Part(times))], effort, string.Join("; ", notes))
         {
-            Pains =
-            [
-                .. parts.SelectMany(p => p.Pains.Select(pain => Told(pain, p.ExerciseId))),
-                .. apart.Select(pain => Told(pain, null)),
-            ],
+            Pains = [.. parts.SelectMany(p => p.Pains.Select(pain => Told(pain, p.ExerciseId))), .. apart.Select(pain => Told(pain, null))],
         };
     }
 
@@ -285,9 +281,9 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
 
         var last = parts[^1];
         var at =
-            pain.Where is not { } joint || last.Words.Skipped || Load(last, joint) > 0
-                ? last
-                : parts.OrderByDescending(p => Load(p, joint)).First() is var most && Load(most, joint) > 0 ? most : last;
+            pain.Where is not { } joint || last.Words.Skipped || Load(last, joint) > 0 ? last
+            : parts.OrderByDescending(p => Load(p, joint)).First() is var most && Load(most, joint) > 0 ? most
+            : last;
         at.Pains.Add(pain);
         return true;
     }
@@ -328,7 +324,9 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
                 line.Gym.Key,
                 home.ExerciseId,
                 exerciseId,
-                words.Skipped ? LeftOut() : Text(rounds) is { Length: > 0 } sets ? sets + Asked() : LeftOut(),
+                words.Skipped ? LeftOut()
+                    : Text(rounds) is { Length: > 0 } sets ? sets + Asked()
+                    : LeftOut(),
                 words.Skipped,
                 sure && IsMeasured
             );
@@ -336,11 +334,21 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
         private PainSaid? Worst => Pains.Where(p => p.Score is not null).MaxBy(p => p.Score);
 
         /// <summary>Pain without a figure asks for one.</summary>
-        private string Asked() => Worst is null && Pains.Find(p => p.Score is null) is { } asked ? $" {LogShorthand.AsksPain(asked.Where)}" : string.Empty;
+        private string Asked() =>
+            Worst is null && Pains.Find(p => p.Score is null) is { } asked ? $" {LogShorthand.AsksPain(asked.Where)}" : string.Empty;
 
         /// <summary>Of what was left out because it hurt, the pain: a set of no reps.</summary>
         private string LeftOut() =>
-            Worst is { } pain ? LogShorthand.Write([new LoggedSet { Reps = 0, Pain = pain.Score, PainJoint = pain.Where, Sharp = pain.Sharp }])
+            Worst is { } pain
+                ? LogShorthand.Write([
+                    new LoggedSet
+                    {
+                        Reps = 0,
+                        Pain = pain.Score,
+                        PainJoint = pain.Where,
+                        Sharp = pain.Sharp,
+                    },
+                ])
             : Asked() is { Length: > 0 } asked ? $"0{asked}"
             : string.Empty;
 

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.AtHome.Loading;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Ladders;
 using Ingegno.Core.KeepingOn.Logs;
@@ -46,6 +47,19 @@ public sealed class NextSession(Trade trade)
         ArgumentNullException.ThrowIfNull(log);
         var contexts = Contexts(client, place, lines);
         var said = Decide(contexts, MatchedLogs.Of(lines, log).Sessions, today, guide, DayRoom.Of(lines, days), held);
+        if (client.LongestHold() is { } longest)
+        {
+            said =
+            [
+                .. said.Select(p => Holds(p, longest) ? Same(p, Reason.Of("next.hold-limit", ("longest", Quantity.Seconds(longest)))) : p),
+            ];
+        }
+
+        if (client.NeedsClearance)
+        {
+            said = [.. said.Select(p => StepsUp(p) ? Same(p, Reason.Of("next.gentle")) : p)];
+        }
+
         return DayRoom.Of(lines, days) is { } room
             ? DayTrim.Apply(
                 said,
@@ -54,7 +68,36 @@ public sealed class NextSession(Trade trade)
                 room
             )
             : said;
+
+        Proposal Same(Proposal p, Reason why) =>
+            new ProposalWriter(p.Line, contexts.First(c => c.Line == p.Line && c.Context.Home.ExerciseId == p.ExerciseId).Context, []).Keep(
+                Decision.Repeat,
+                why,
+                p.FlagsCoach
+            );
     }
+
+    /// <summary>It would hold longer than the client's health lets it.</summary>
+    private static bool Holds(Proposal said, int longest) =>
+        said.Dose.Timed && said.Changes && said.ToExerciseId is null && said.Dose.Target.Max > longest;
+
+    /// <summary>What is not stepped up before a clearance: more of anything.</summary>
+    private static bool StepsUp(Proposal said) =>
+        said.Decision
+            is not (
+                Decision.Wait
+                or Decision.Repeat
+                or Decision.FewerSets
+                or Decision.FewerReps
+                or Decision.TechniqueOff
+                or Decision.StepBack
+                or Decision.EaseIn
+                or Decision.LongerRest
+                or Decision.Deload
+                or Decision.Change
+                or Decision.Ease
+                or Decision.Swap
+            );
 
     /// <summary>What the progression knows of every exercise of a plan beside its log.</summary>
     public ImmutableArray<(LineKey Line, ProgressionContext Context)> Contexts(

@@ -30,6 +30,7 @@ public sealed record Trade(
     BlockRules Blocks,
     SessionRules Session,
     RedSigns Red,
+    HealthRules Health,
     NamingLexicon Lexicon
 )
 {
@@ -77,6 +78,7 @@ public sealed record Trade(
                 Blocks,
                 Session,
                 Red,
+                Health,
                 Lexicon
             );
     }
@@ -139,6 +141,7 @@ public sealed record Trade(
             Read<BlockRules>("trade/blocks.json"),
             Read<SessionRules>("trade/session.json"),
             Read<RedSigns>("trade/red-words.json"),
+            Read<HealthRules>("trade/health.json"),
             new NamingLexicon(Read<NamingDocument>("names/naming.json"))
         );
 

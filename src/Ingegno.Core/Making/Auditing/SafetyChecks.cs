@@ -13,6 +13,10 @@ internal static class SafetyChecks
 {
     private const int HardLanding = 2;
 
+    /// <summary>Longest hold of who must not strain, s, and the longest to the limit (docs/trade/cautions).</summary>
+    private const int UsualHoldSeconds = 30;
+    private const int ShortHoldSeconds = 20;
+
     public static IEnumerable<Finding> Find(AuditedPlan plan) =>
         Clearance(plan).Concat(plan.Exercises.SelectMany(e => Of(plan, e))).Concat(Furniture(plan));
 
@@ -65,7 +69,7 @@ internal static class SafetyChecks
             yield return new Finding(
                 $"technique/{at.Line}/{technique.Id}",
                 "technique",
-                technique.NotWithHighBloodPressure && client.HighBloodPressure ? Severity.Serious : Severity.Warning,
+                technique.NotWithHighBloodPressure && client.Avoids(HealthHazard.Straining) ? Severity.Serious : Severity.Warning,
                 Reason.Of("finding.technique", ("technique", technique.Label), ("exercise", exercise.Name)),
                 technique.Caution is { } caution
                     ? Reason.Text(caution)
@@ -98,7 +102,11 @@ internal static class SafetyChecks
             );
         }
 
-        if (client.HighBloodPressure && at is { Timed: true, Exercise.Measure: Measure.Seconds } && at.Target.Max > 20 && at.Rir is 0)
+        if (
+            client.Avoids(HealthHazard.Straining)
+            && at is { Timed: true, Exercise.Measure: Measure.Seconds }
+            && (at.Target.Max > (client.LongestHold() ?? UsualHoldSeconds) || (at.Target.Max > ShortHoldSeconds && at.Rir is 0))
+        )
         {
             yield return new Finding(
                 $"long-hold/{at.Line}",

@@ -238,12 +238,37 @@ public static class ClientTable
                 DaysPerWeek = days.DaysPerWeek,
                 MinutesPerSession = minutes.MinutesPerSession,
                 SoreJoints = sore.SoreJoints,
-                Screening = health.Screening,
+                Screening = HealthOf(health, cell(ClientField.Health)),
                 HighBloodPressure = health.HighBloodPressure,
             },
             left.ToImmutable()
         );
     }
+
+    /// <summary>
+    /// What the cell about health ticks. Nothing in it may go unheard: what says something and ticks nothing is a condition that a doctor
+    /// looks after, until the coach has asked.
+    /// </summary>
+    private static ImmutableArray<ScreeningAnswer> HealthOf(Intake read, string cell) =>
+        read.Screening.IsEmpty && !read.HighBloodPressure && read.SoreJoints.IsEmpty && read.Denied.IsEmpty && !SaysNothing(cell)
+            ? [ScreeningAnswer.OtherHealth]
+            : read.Screening;
+
+    private static bool SaysNothing(string cell) =>
+        cell.Trim(' ', '.', '-', '–', '/').ToLowerInvariant()
+            is ""
+                or "none"
+                or "no"
+                or "nil"
+                or "nothing"
+                or "n/a"
+                or "na"
+                or "ok"
+                or "fine"
+                or "healthy"
+                or "good"
+                or "all good"
+                or "clear";
 
     /// <summary>1.72 is metres; a number below three can be nothing else.</summary>
     private static string Metres(string text) =>

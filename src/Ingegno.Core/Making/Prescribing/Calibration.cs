@@ -90,7 +90,7 @@ public static class Calibration
             .SoreJoints.Where(s => exercise.Joints.GetValueOrDefault(s.Joint) > 0)
             .Select(s => (Joint?)s.Joint)
             .FirstOrDefault();
-        return client.HighBloodPressure ? Reason.Of("not-open.blood-pressure")
+        return client.Avoids(HealthHazard.Straining) ? Reason.Of("not-open.blood-pressure")
             : client.NeedsClearance ? Reason.Of("not-open.clearance")
             : joint is { } sore ? Reason.Of("not-open.joint", ("joint", Term.For(sore)))
             : exercise.Impact > 0 || home.Dose.Techniques.Contains(TechniqueName.Explosive) ? Reason.Of("not-open.speed")

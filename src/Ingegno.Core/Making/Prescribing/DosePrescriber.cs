@@ -43,7 +43,12 @@ public static class DosePrescriber
             : power ? Power(line, home)
             : asked.AsNamed ? (line.Target, Reason.Of("dose.as-planned"))
             : standard is { } reps ? Milestone(reps, effort, repsToFailure)
-            : Target(new Asked(line, home, effort, WorkingSets(line), rest), repsToFailure, SecondsPerRep(line, home, techniques), trade);
+            : Target(
+                new Asked(line, home, effort, WorkingSets(line), rest, client.LongestHold()),
+                repsToFailure,
+                SecondsPerRep(line, home, techniques),
+                trade
+            );
         var timed = home.Measure == Measure.Seconds;
         var unchanged = home.Id == line.ExerciseId && wanted == line.Target; // what the client does already
         var target =
@@ -171,7 +176,11 @@ public static class DosePrescriber
     }
 
     /// <summary>What the target is worked out from.</summary>
-    private sealed record Asked(GymLine Line, Exercise Home, WantedEffort Effort, int Sets, int Rest);
+    private sealed record Asked(GymLine Line, Exercise Home, WantedEffort Effort, int Sets, int Rest, int? LongestHold);
+
+    /// <summary>A hold as long as the client's health lets it be.</summary>
+    private static SetTarget Within(SetTarget hold, int? longest) =>
+        longest is { } most && most < hold.Max ? new SetTarget(Math.Min(hold.Min, most * 2 / 3), most) : new SetTarget(hold.Min, hold.Max);
 
     private static (SetTarget Target, Reason Reason) Target(Asked asked, double? repsToFailure, double secondsPerRep, Trade trade)
     {
@@ -180,7 +189,7 @@ public static class DosePrescriber
         {
             return line.Timed
                 ? (line.Target, Reason.Of("dose.time"))
-                : (new SetTarget(rules.HoldSeconds.Min, rules.HoldSeconds.Max), Reason.Of("dose.hold"));
+                : (Within(rules.HoldSeconds, asked.LongestHold), Reason.Of("dose.hold"));
         }
 
         if (line.Timed)

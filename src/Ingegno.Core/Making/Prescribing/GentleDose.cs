@@ -17,6 +17,7 @@ public static class GentleDose
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(rules);
+        line = Held(line, client);
         if (!client.NeedsClearance)
         {
             return line;
@@ -45,4 +46,27 @@ public static class GentleDose
             LastSetOpen = false,
         };
     }
+
+    /// <summary>What stays after a clearance: short holds, and nothing to the limit for who must not strain.</summary>
+    private static GymLine Held(GymLine line, ClientProfile client)
+    {
+        if (line.Timed && client.LongestHold() is { } most && (line.Target.IsOpen || line.Target.Max > most))
+        {
+            line = line with
+            {
+                Target = line.Target.IsOpen ? new SetTarget(most / 2, most) : new SetTarget(Math.Min(line.Target.Min, most), most),
+            };
+        }
+
+        return client.Avoids(HealthHazard.Straining)
+            ? line with
+            {
+                LastSetOpen = false,
+                Rir = line.Rir < SpareOfWhoMustNotStrain ? SpareOfWhoMustNotStrain : line.Rir,
+            }
+            : line;
+    }
+
+    /// <summary>Reps left by who must not hold the breath over a last one.</summary>
+    private const int SpareOfWhoMustNotStrain = 2;
 }

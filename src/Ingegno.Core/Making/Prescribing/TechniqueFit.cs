@@ -49,6 +49,6 @@ public static class TechniqueFit
             && (technique.Structure is null || technique.Structure == exercise.Structure)
             && (technique.Region is null || technique.Region == BodyRegions.Of(exercise.Pattern))
             && client.Level >= technique.From
-            && !(technique.NotWithHighBloodPressure && client.HighBloodPressure);
+            && !(technique.NotWithHighBloodPressure && client.Avoids(HealthHazard.Straining));
     }
 }

@@ -44,7 +44,7 @@ public sealed record WantedEffort(double Low, double High, int Rir)
             rir = Math.Clamp(Spare(allowed, line), Spare(RepsAtShare(line, exercise, null)!.Value, line) >= UsualRir ? 1 : 0, UsualRir);
         }
 
-        if (client.Level == Level.Beginner || client.HighBloodPressure)
+        if (client.Level == Level.Beginner || client.Avoids(HealthHazard.Straining))
         {
             // Beginners stay at two or three in reserve (docs/trade/prescription), and nobody holds the breath over a last rep who must not
             // (docs/trade/cautions).

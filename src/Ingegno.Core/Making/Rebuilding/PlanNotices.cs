@@ -4,6 +4,7 @@ using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Prescribing;
+using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
 using Ingegno.Core.Written.Plans;
 
@@ -49,6 +50,24 @@ public static class PlanNotices
         if (request.Client.NeedsClearance)
         {
             yield return new PlanNotice("gentle", NoticeLevel.Warning, Reason.Of("notice.gentle", ("rir", trade.Dose.Gentle.Rir)));
+        }
+
+        if (Enum.GetValues<HealthHazard>().Where(h => request.Client.Avoids(h)).ToList() is [_, ..] hazards)
+        {
+            yield return new PlanNotice(
+                "health-limits",
+                NoticeLevel.Info,
+                Reason.Of("notice.health-limits", ("hazards", FactList.Of(hazards)))
+            );
+        }
+
+        if (request.Client.Clearance is { Limits.Length: > 0 } clearance)
+        {
+            yield return new PlanNotice(
+                "clearance-limits",
+                NoticeLevel.Warning,
+                Reason.Of("notice.clearance-limits", ("limits", clearance.Limits))
+            );
         }
 
         foreach (var (id, approach) in days.Select(d => (request.ApproachOn(d.Name), request.ApproachOn(d.Name, trade))).Distinct())

@@ -65,6 +65,11 @@ public static class CandidateFilter
             return ("clearance", Reason.Of("filter.clearance"));
         }
 
+        if (HealthLimits.Why(exercise, client) is { } health)
+        {
+            return ("health", health);
+        }
+
         if (client.HighBloodPressure && exercise.HeadDown)
         {
             return ("blood-pressure", Reason.Of("filter.blood-pressure"));

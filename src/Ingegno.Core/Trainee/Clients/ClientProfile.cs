@@ -53,6 +53,10 @@ public sealed record ClientProfile
     [JsonIgnore]
     public bool NeedsClearance => !Screening.IsDefaultOrEmpty && Clearance is null;
 
+    /// <summary>The client as of a day: a clearance that has ended is none.</summary>
+    public ClientProfile AsOf(DateOnly day) =>
+        Clearance is { } clearance && clearance.Ends(Screening.IsDefault ? [] : Screening) < day ? this with { Clearance = null } : this;
+
     /// <summary>Approach that the client's plans follow unless a week or day has its own; null for the default.</summary>
     public string? Approach { get; init; }
 

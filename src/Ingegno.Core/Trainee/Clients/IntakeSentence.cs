@@ -35,6 +35,9 @@ public sealed record Intake
 
     public bool HighBloodPressure { get; init; }
 
+    /// <summary>What of health was denied.</summary>
+    public ImmutableArray<ScreeningAnswer> Denied { get; init; } = [];
+
     /// <summary>What was not understood, as it was written.</summary>
     public string Left { get; init; } = string.Empty;
 }
@@ -78,14 +81,11 @@ public static partial class IntakeSentence
         How
     );
     private static readonly Regex AgeAlone = new(@"(^|[,;.] ?)(?<n>[1-9][0-9])( ?[,;.]|$)", How);
-    private static readonly Regex Woman = new(
-        @"\b(female|woman|lady|girl|she|her|f|mum|mother|grandmother)([0-9]{2})?\b|[0-9]{2} ?(f|female|woman)\b",
-        How
-    );
-    private static readonly Regex Man = new(
-        @"\b(male|man|guy|he|his|m|dad|father|grandfather|boy)([0-9]{2})?\b|[0-9]{2} ?(m|male|man)\b",
-        How
-    );
+    private static readonly Regex Woman = new(@"\b(female|woman|lady|girl|she|her|f)([0-9]{2})?\b|[0-9]{2} ?(f|female|woman)\b", How);
+    private static readonly Regex Mother = new(@"\b(mum|mother|grandmother) (of|to|with)\b|\b(mum|mother|grandmother)\b", How);
+    private static readonly Regex Father = new(@"\b(dad|father|grandfather)\b", How);
+    private static readonly Regex DeniedBefore = new(@"\b(no|not|never|without|denies|any) ([a-z]+ ){0,2}$", How);
+    private static readonly Regex Man = new(@"\b(male|man|guy|he|his|m|boy)([0-9]{2})?\b|[0-9]{2} ?(m|male|man)\b", How);
 
     private static readonly ImmutableArray<(Regex Words, Goal Goal)> Goals =
     [
@@ -160,27 +160,8 @@ public static partial class IntakeSentence
         ),
     ];
 
-    private static readonly ImmutableArray<(Regex Words, ScreeningAnswer Answer)> Screened =
-    [
-        (
-            new(@"\b(heart (disease|attack|condition|problems?|failure)|cardiac|stroke|angina|stent|pacemaker|vascular)\b", How),
-            ScreeningAnswer.HeartOrVascular
-        ),
-        (new(@"\b(diabet\w*|kidney|thyroid|metabolic)\b", How), ScreeningAnswer.MetabolicOrKidney),
-        (
-            new(@"\b(chest pain|faints?|fainting|dizzy|dizziness|blackouts?|short of breath|breathless)\b", How),
-            ScreeningAnswer.ChestPainOrFainting
-        ),
-        (
-            new(@"\b(pregnant|pregnancy|post-?partum|postnatal|gave birth|new mum|months after birth)\b", How),
-            ScreeningAnswer.PregnancyOrRecentBirth
-        ),
-        (new(@"\b(recent (surgery|operation)|surgery|operation|post-?op|operated)\b", How), ScreeningAnswer.RecentSurgery),
-    ];
-
-    private static readonly Regex Pressure = new(@"\b(high blood pressure|hypertension|hypertensive|high bp)\b", How);
     private static readonly Regex Idle = new(
-        @"\b(wants? to|would like to|trains?|training|train|can|has|have|had|and|with|is|a|an|the|to|for|in|of|goal|goals|aim|aims|keep|build|gain|get|be|more|some|about|around|roughly|tall|weighs?|weight|height|year|years|old|yo|left|right|both|session|sessions|each|per|week|client|new|years?|s|as|at|on|likes?|her|his|stay|maintain|improve|increase|cm|kg|lose|body|just|main|mainly|looking|months?|days?|minutes|min|up|a week|only|pain|level|lifter|trainee|person|who|than|but|or|it|this|now|yrs?)\b",
+        @"\b(no|never|without|denies|any|or|nor|wants? to|would like to|trains?|training|train|can|has|have|had|and|with|is|a|an|the|to|for|in|of|goal|goals|aim|aims|keep|build|gain|get|be|more|some|about|around|roughly|tall|weighs?|weight|height|year|years|old|yo|left|right|both|session|sessions|each|per|week|client|new|years?|s|as|at|on|likes?|her|his|stay|maintain|improve|increase|cm|kg|lose|body|just|main|mainly|looking|months?|days?|minutes|min|up|a week|only|pain|level|lifter|trainee|person|who|than|but|or|it|this|now|yrs?)\b",
         How
     );
 
@@ -194,6 +175,16 @@ public static partial class IntakeSentence
         }
 
         var left = PlainText.Of(text.ReplaceLineEndings(", "));
+        var sore = SoreWords
+            .Where(s => s.Sore.Matches(left).Any(m => !IsDenied(left, m)))
+            .Select(s => new SoreJoint(s.Joint, s.Hurt.IsMatch(left) ? Soreness.Injured : Soreness.Sore))
+            .ToImmutableArray();
+        var health = HealthTalk.Of(left);
+        foreach (var words in health.Words)
+        {
+            left = left.Replace(words, " ", StringComparison.Ordinal);
+        }
+
         var lifts = Lift.Matches(left).Select(m => m.Value).ToList();
         left = Lift.Replace(left, ", ");
         var stature = Stature(ref left);
@@ -213,13 +204,7 @@ public static partial class IntakeSentence
             : null;
         var levels = First(ref left, Levels);
         var days = (Take(ref left, Days) ?? Take(ref left, DaysAlone)) is { } d ? (int?)Count(d.Groups["n"].Value) : null;
-        var screening = Screened.Where(s => s.Words.IsMatch(left)).Select(s => s.Answer).ToImmutableArray();
-        var pressure = Pressure.IsMatch(left);
-        var sore = SoreWords
-            .Where(s => s.Sore.IsMatch(left))
-            .Select(s => new SoreJoint(s.Joint, s.Hurt.IsMatch(left) ? Soreness.Injured : Soreness.Sore))
-            .ToImmutableArray();
-        foreach (var used in Screened.Select(s => s.Words).Append(Pressure).Concat(SoreWords.Select(s => s.Sore)))
+        foreach (var used in SoreWords.Select(s => s.Sore))
         {
             left = used.Replace(left, " ");
         }
@@ -232,13 +217,10 @@ public static partial class IntakeSentence
             is { } a
             ? (int?)Figure(a, "n")
             : null;
-        var sex =
-            Woman.IsMatch(left) ? Sex.Female
-            : Man.IsMatch(left) ? Sex.Male
-            : (Sex?)null;
+        var sex = SexIn(left, Woman, Man) ?? SexIn(left, Mother, Father);
         left = AgeSaid.Replace(left, " ");
         left = AgeAlone.Replace(left, ", ");
-        left = Woman.Replace(Man.Replace(left, " "), " ");
+        left = Mother.Replace(Father.Replace(Woman.Replace(Man.Replace(left, " "), " "), " "), " ");
         var goal = First(ref left, Goals);
         var rest = string.Join(
             ", ",
@@ -258,11 +240,25 @@ public static partial class IntakeSentence
             Goal = goal,
             Level = levels,
             SoreJoints = sore,
-            Screening = screening,
-            HighBloodPressure = pressure,
+            Screening = health.Holds,
+            Denied = health.Denied,
+            HighBloodPressure = health.HighBloodPressure,
             Left = rest,
         };
     }
+
+    /// <summary>What is said first: "15 year old boy, mum knows" is a boy.</summary>
+    private static Sex? SexIn(string text, Regex woman, Regex man) =>
+        (woman.Match(text), man.Match(text)) switch
+        {
+            ({ Success: true } w, { Success: true } m) => w.Index < m.Index ? Sex.Female : Sex.Male,
+            ({ Success: true }, _) => Sex.Female,
+            (_, { Success: true }) => Sex.Male,
+            _ => null,
+        };
+
+    /// <summary>"no knee pain", "never had problems with the knee".</summary>
+    private static bool IsDenied(string text, Match match) => DeniedBefore.IsMatch(text[..match.Index]);
 
     private static double? Stature(ref string text) =>
         Take(ref text, Centimetres) is { } cm ? Figure(cm, "n")

@@ -10,6 +10,12 @@ namespace Ingegno.Core.Trainee.Health;
 /// <param name="Words">The words, as they were written.</param>
 public sealed record HeardSign(RedSign Sign, Joint? Where, string Words);
 
+/// <summary>A sign as it was told.</summary>
+/// <param name="Heard">The sign.</param>
+/// <param name="Denied">It is said not to be there.</param>
+/// <param name="OfAnother">It is of another person.</param>
+public sealed record ToldSign(HeardSign Heard, bool Denied, bool OfAnother);
+
 /// <summary>
 /// Hears signs of danger in what a client says, before anything else is read in it. What is denied, and what is said of another person, is
 /// none. It hears rather too much than too little: an alert is answered with a word, a sign that nobody heard is not. Ingegno is no
@@ -52,56 +58,75 @@ public sealed class RedHearing
     public RedSigns Signs => _signs;
 
     /// <summary>The signs in a text, the most urgent first; each once for a joint.</summary>
-    public ImmutableArray<HeardSign> Hear(string text)
-    {
-        ArgumentNullException.ThrowIfNull(text);
-        var said = text.Length > Longest ? text[..Longest] : text;
-        return
+    public ImmutableArray<HeardSign> Hear(string text) =>
         [
-            .. Clauses(SaidWord.All(said))
-                .SelectMany(c => GraverAlone([.. InClause(c, said)]))
-                .Select(f => f.Heard)
+            .. Told(text)
+                .Where(t => !t.Denied && !t.OfAnother)
+                .Select(t => t.Heard)
                 .OrderBy(h => h.Sign.Urgency)
                 .DistinctBy(h => (h.Sign.Id, h.Where)),
         ];
+
+    /// <summary>All that is told of signs, also what is denied and what is of another person, in the order of the text.</summary>
+    public ImmutableArray<ToldSign> Told(string text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        var said = text.Length > Longest ? text[..Longest] : text;
+        return [.. Clauses(SaidWord.All(said)).SelectMany(c => GraverAlone([.. InClause(c, said)])).Select(f => f.Told)];
     }
 
     /// <summary>What the words of a graver sign say is not told again as a lesser one.</summary>
     private static IEnumerable<FoundSign> GraverAlone(List<FoundSign> found) =>
-        found.Where(f => !found.Exists(g => g.Heard.Sign.Urgency < f.Heard.Sign.Urgency && g.Places.Intersect(f.Places).Any()));
+        found.Where(f =>
+            !found.Exists(g =>
+                g.Told is { Denied: false, OfAnother: false }
+                && g.Told.Heard.Sign.Urgency < f.Told.Heard.Sign.Urgency
+                && g.Places.Intersect(f.Places).Any()
+            )
+        );
 
     private IEnumerable<FoundSign> InClause(SaidClause clause, string text)
     {
         var words = clause.Words;
         foreach (var (sign, groups) in _ways)
         {
+            FoundSign? told = null;
             foreach (var found in Found(words, groups))
             {
-                if (
-                    _unless[sign.Id].Any(u => Covers(words, u, found))
-                    || found.Any(f => IsDenied(words, f.At))
-                    || IsDeniedAfter(clause, found)
-                    || IsOfAnother(words, found)
-                )
+                if (_unless[sign.Id].Any(u => Covers(words, u, found)))
                 {
                     continue;
                 }
 
+                var denied = found.Any(f => IsDenied(words, f.At)) || IsDeniedAfter(clause, found);
+
                 var (from, to) = (found.Min(f => f.At), found.Max(f => f.At + f.Length) - 1);
-                yield return new FoundSign(
-                    new HeardSign(sign, sign.OfLimb ? JointIn(words, from, to) : null, text[words[from].Start..words[to].End]),
+                var next = new FoundSign(
+                    new ToldSign(
+                        new HeardSign(sign, sign.OfLimb ? JointIn(words, from, to) : null, text[words[from].Start..words[to].End]),
+                        denied,
+                        IsOfAnother(words, found)
+                    ),
                     [.. found.SelectMany(f => Enumerable.Range(f.At, f.Length))]
                 );
-                break;
+
+                // What holds goes before what is denied: "no chest pain on Monday and chest pain today".
+                told = told is null || (!next.Told.Denied && !next.Told.OfAnother) ? next : told;
+                if (!told.Told.Denied && !told.Told.OfAnother)
+                {
+                    break;
+                }
+            }
+
+            if (told is not null)
+            {
+                yield return told;
             }
         }
     }
 
     /// <summary>Places of the groups in a clause that lie near each other, between two commas.</summary>
-    private IEnumerable<ImmutableArray<(int At, int Length)>> Found(
-        List<SaidWord> words,
-        ImmutableArray<ImmutableArray<SaidPhrase>> groups
-    )
+    private IEnumerable<ImmutableArray<(int At, int Length)>> Found(List<SaidWord> words, ImmutableArray<ImmutableArray<SaidPhrase>> groups)
     {
         var places = groups.Select(g => Places(words, g).ToList()).ToList();
         if (places.Exists(p => p.Count == 0))
@@ -186,13 +211,18 @@ public sealed class RedHearing
     /// </summary>
     private bool IsDenied(List<SaidWord> words, int place)
     {
-        var listed = place + 1 < words.Count && words.Skip(place + 1).Take(4).Any(w => w.Text is "or" or "nor" or "oder" or "o" or "ou" or "/");
+        var listed =
+            place + 1 < words.Count && words.Skip(place + 1).Take(4).Any(w => w.Text is "or" or "nor" or "oder" or "o" or "ou" or "/");
         for (var at = place - 1; at >= 0; at--)
         {
             var no = _no.FirstOrDefault(n => n.StandsAt(words, at));
             if (no is not null)
             {
-                return !(words[at].Text is "not" or "no" && at + 1 < words.Count && words[at + 1].Text is "," or "sure" or "only" or "just" or "idea");
+                return !(
+                    words[at].Text is "not" or "no"
+                    && at + 1 < words.Count
+                    && words[at + 1].Text is "," or "sure" or "only" or "just" or "idea"
+                );
             }
 
             var word = words[at].Text;
@@ -213,14 +243,21 @@ public sealed class RedHearing
     private static bool Lists(List<SaidWord> words, int comma) => words.Skip(comma + 1).Take(8).Any(w => w.Text is "or" or "nor");
 
     private bool BelongsToASign(List<SaidWord> words, int at) =>
-        _ways.Any(w => w.Groups.Any(g => g.Any(p => Enumerable.Range(Math.Max(0, at - p.Length + 1), p.Length).Any(s => s <= at && p.StandsAt(words, s)))));
+        _ways.Any(w =>
+            w.Groups.Any(g =>
+                g.Any(p => Enumerable.Range(Math.Max(0, at - p.Length + 1), p.Length).Any(s => s <= at && p.StandsAt(words, s)))
+            )
+        );
 
     /// <summary>"Chest pain: none", "chest pain? no", "chest pain 0/10".</summary>
     private static bool IsDeniedAfter(SaidClause clause, ImmutableArray<(int At, int Length)> found)
     {
         var after = found.Max(f => f.At + f.Length);
         var rest = clause.Words.Skip(after).Select(w => w.Text).Where(t => t is not (":" or "-" or "=" or "(")).Take(2).ToList();
-        return rest is ["0", ..] or ["none" or "no" or "nil" or "never" or "negative" or "nope"] or ["none" or "no" or "nil" or "never", "," or "/" or ")"]
+        return rest
+                is ["0", ..]
+                    or ["none" or "no" or "nil" or "never" or "negative" or "nope"]
+                    or ["none" or "no" or "nil" or "never", "," or "/" or ")"]
             || (rest.Count == 0 && clause.Asks && clause.Next is "no" or "none" or "nope" or "never" or "nil" or "not");
     }
 
@@ -228,13 +265,26 @@ public sealed class RedHearing
     private bool IsOfAnother(List<SaidWord> words, ImmutableArray<(int At, int Length)> found)
     {
         var first = found.Min(f => f.At);
-        var other = words.FindLastIndex(first - 1 < 0 ? 0 : first - 1, Math.Max(0, first), w => _others.Contains(w.Text));
+        var other = Enumerable.Range(0, first).LastOrDefault(i => IsOther(words, i, first), -1);
         return other >= 0
             && !words
                 .Take(first + 1)
                 .Skip(other + 1)
                 .Any(w => _own.Contains(w.Text) || w.Text is "my" or "mein" or "meine" or "mi" or "mon" or "ma");
     }
+
+    /// <summary>"my father", "wife's", "dad had": who is spoken of; "mother of two" is the client herself.</summary>
+    private bool IsOther(List<SaidWord> words, int at, int sign) =>
+        _others.Contains(words[at].Text)
+        && (
+            at + 1 == sign
+            || words[at].Text.EndsWith('s')
+            || (at > 0 && words[at - 1].Text is "my" or "his" or "her" or "their" or "our" or "mein" or "meine" or "mi" or "mon" or "ma")
+            || (
+                at + 1 < words.Count
+                && words[at + 1].Text is "is" or "was" or "has" or "had" or "got" or "with" or "suffers" or "suffered" or "died" or "and"
+            )
+        );
 
     private Joint? JointIn(List<SaidWord> words, int first, int last)
     {
@@ -278,9 +328,9 @@ public sealed class RedHearing
     private static ImmutableArray<SaidPhrase> Phrases(IEnumerable<string> said) =>
         [.. said.Select(s => new SaidPhrase(s)).OrderByDescending(p => p.Length)];
 
-    /// <param name="Heard">The sign.</param>
+    /// <param name="Told">The sign.</param>
     /// <param name="Places">Places of its words in the clause.</param>
-    private sealed record FoundSign(HeardSign Heard, ImmutableArray<int> Places);
+    private sealed record FoundSign(ToldSign Told, ImmutableArray<int> Places);
 
     /// <param name="Words">Words between two ends.</param>
     /// <param name="Asks">A question mark ends it.</param>

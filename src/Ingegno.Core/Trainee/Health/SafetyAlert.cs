@@ -124,14 +124,7 @@ public static class AlertWords
 
     /// <summary>What the client is to do now, of several signs: each way once, the most urgent first.</summary>
     public static ImmutableArray<Reason> ToDo(IEnumerable<AlertSign> signs, RedSigns all) =>
-        [
-            .. signs
-                .Select(s => all.Find(s.Id))
-                .OfType<RedSign>()
-                .DistinctBy(s => s.Id)
-                .OrderBy(s => s.Urgency)
-                .Select(ToDo),
-        ];
+        [.. signs.Select(s => all.Find(s.Id)).OfType<RedSign>().DistinctBy(s => s.Id).OrderBy(s => s.Urgency).Select(ToDo)];
 
     /// <summary>An alert in a sentence for the coach: the signs with their joints.</summary>
     public static Reason InBrief(SafetyAlert alert)

@@ -15,8 +15,7 @@ internal sealed class SaidPhrase
     private readonly ImmutableArray<(string Word, bool Stem, bool Exact)> _words;
 
     public SaidPhrase(string said) =>
-        _words =
-        [
+        _words = [
             .. said.Split(' ', StringSplitOptions.RemoveEmptyEntries)
                 .Select(w => (w.Trim('=', '*'), w.EndsWith('*'), w.StartsWith('=') || w.Length < 5)),
         ];
@@ -48,6 +47,11 @@ internal sealed class SaidPhrase
         if (said == meant.Word || (meant.Stem && said.StartsWith(meant.Word, StringComparison.Ordinal)))
         {
             return true;
+        }
+
+        if (meant.Stem && said.Length > meant.Word.Length)
+        {
+            said = said[..meant.Word.Length];
         }
 
         if (meant.Exact || said.Length < 4 || said[0] != meant.Word[0] || Math.Abs(said.Length - meant.Word.Length) > 2)

@@ -31,7 +31,10 @@ public class LogMessageTests
     public void What_is_read_is_in_the_shorthand_of_the_log()
     {
         foreach (
-            var part in Corpus.Rows("log-messages.tsv").SelectMany(r => Reader.Read(r[0]).Parts).Where(p => p.Text.Length > 0 && !p.Text.Contains("p?", StringComparison.Ordinal))
+            var part in Corpus
+                .Rows("log-messages.tsv")
+                .SelectMany(r => Reader.Read(r[0]).Parts)
+                .Where(p => p.Text.Length > 0 && !p.Text.Contains("p?", StringComparison.Ordinal))
         )
         {
             LogShorthand.Read(part.Text).Error.ShouldBeNull(part.Text);

@@ -138,8 +138,9 @@ public class PlanCheckTests
         Check(client, "Plank 3x60 s RIR 0").ShouldContain(f => f.Code == "long-hold");
         Check(client, "Plank 3x20 s RIR 2").ShouldNotContain(f => f.Code == "long-hold");
         Check(client, "Plank 3x15-21 s RIR 0").ShouldContain(f => f.Code == "long-hold");
+        Check(client, "Plank 3x25 s RIR 1").ShouldNotContain(f => f.Code == "long-hold");
         Check(client, "Plank 3x20 s RIR 0").ShouldNotContain(f => f.Code == "long-hold");
-        Check(client, "Plank 3x60 s RIR 1").ShouldNotContain(f => f.Code == "long-hold");
+        Check(client, "Plank 3x60 s RIR 1").ShouldContain(f => f.Code == "long-hold");
         Check(client, "Push-up 3x20-25 RIR 0").ShouldNotContain(f => f.Code == "long-hold");
         Check(client with { HighBloodPressure = false }, "Plank 3x60 s RIR 0").ShouldNotContain(f => f.Code == "long-hold");
     }

@@ -25,7 +25,8 @@ public sealed class RedHearingTests
     public void A_phrase_is_heard_as_it_is_meant(string meant, string said)
     {
         var heard = string.Join(", ", Hearing.Hear(said).Select(Named).Order(StringComparer.Ordinal));
-        var wanted = meant == "-" ? string.Empty : string.Join(", ", meant.Split(',', StringSplitOptions.TrimEntries).Order(StringComparer.Ordinal));
+        var wanted =
+            meant == "-" ? string.Empty : string.Join(", ", meant.Split(',', StringSplitOptions.TrimEntries).Order(StringComparer.Ordinal));
         Assert.Equal(wanted, heard);
     }
 

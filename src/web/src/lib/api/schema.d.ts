@@ -5929,6 +5929,9 @@ export interface components {
             /** Format: date */
             on: string;
             by: string;
+            limits?: string;
+            /** Format: date */
+            until?: null | string;
         };
         /** @description A client at a place. */
         ClientAtPlace: {
@@ -6675,6 +6678,7 @@ export interface components {
             soreJoints: components["schemas"]["SoreJoint"][];
             screening: components["schemas"]["ScreeningAnswer"][];
             highBloodPressure: boolean;
+            denied: components["schemas"]["ScreeningAnswer"][];
             left: string;
         };
         /** @description An intake as a coach jots it down. */
@@ -8345,7 +8349,7 @@ export interface components {
             updatedAt: string;
         };
         /** @enum {unknown} */
-        ScreeningAnswer: "heart-or-vascular" | "metabolic-or-kidney" | "chest-pain-or-fainting" | "uncontrolled-blood-pressure" | "pregnancy-or-recent-birth" | "recent-surgery" | "joint-under-treatment" | "under-sixteen-without-guardian" | "long-inactive-with-risk";
+        ScreeningAnswer: "heart-or-vascular" | "metabolic-or-kidney" | "chest-pain-or-fainting" | "uncontrolled-blood-pressure" | "pregnancy-or-recent-birth" | "recent-surgery" | "joint-under-treatment" | "under-sixteen-without-guardian" | "long-inactive-with-risk" | "insulin" | "joint-replacement" | "disc-or-nerve" | "dislocation-or-hypermobility" | "thin-bones" | "blood-thinners" | "eye-disease" | "hernia" | "epilepsy" | "asthma" | "concussion" | "eating-disorder" | "only-supervised" | "other-health";
         /** @description One question of the screening. */
         ScreeningQuestion: {
             /** @description What is kept when it holds. */

@@ -2,6 +2,7 @@
   import { api, ask } from '../api/client';
   import type { ClientProfile, Intake } from '../api/types';
   import { forgetText, keptText } from '../keeping/keptText';
+  import { trade } from '../trade.svelte';
   import { toasts } from '../toasts.svelte';
   import { inWords } from '../words';
 
@@ -15,6 +16,9 @@
   let text = $state('');
   let read = $state.raw<Intake | null>(null);
 
+  const asked = (answer: string): string =>
+    trade.summary?.clientWords.screening.find((q) => q.answer === answer)?.asked ?? inWords(answer);
+
   const found = $derived(
     read
       ? [
@@ -27,7 +31,7 @@
           read.daysPerWeek && `${read.daysPerWeek} days a week`,
           read.minutesPerSession && `${read.minutesPerSession} min a session`,
           ...(read.soreJoints ?? []).map((j) => `${inWords(j.joint)} ${j.severity}`),
-          ...(read.screening ?? []).map(inWords),
+          ...(read.screening ?? []).map(asked),
           read.highBloodPressure && 'high blood pressure',
         ].filter(Boolean)
       : [],
@@ -41,7 +45,9 @@
       void forgetText(record);
       const { soreJoints, screening, highBloodPressure, ...plain } = intake;
       const given = Object.fromEntries(
-        Object.entries(plain).filter(([field, value]) => field !== 'left' && value != null),
+        Object.entries(plain).filter(
+          ([field, value]) => field !== 'left' && field !== 'denied' && value != null,
+        ),
       );
       const joints = soreJoints ?? [];
       profile = {
@@ -83,6 +89,10 @@
   {#if read}
     <p class="text-note" aria-live="polite">
       {#if found.length > 0}Filled in, please check: <b>{found.join(', ')}</b>.{:else}Nothing was understood.{/if}
+      {#if (read.denied ?? []).length > 0}Answered no: {(read.denied ?? []).map(asked).join('; ')}.{/if}
+      {#if (read.screening ?? []).length > 0}<b class="text-secondary"
+          >Ticked below: no hard work before a clearance.</b
+        >{/if}
       {#if read.left}<span class="text-warning">Not understood: “{read.left}”.</span>{/if}
     </p>
   {/if}

@@ -19,8 +19,10 @@
   }
 
   function clear(on: string, by: string): void {
-    profile.clearance = on ? { on, by } : null;
+    profile.clearance = on ? { ...profile.clearance, limits: profile.clearance?.limits ?? '', on, by } : null;
   }
+
+  const today = new Date().toISOString().slice(0, 10);
 </script>
 
 <fieldset>
@@ -49,12 +51,13 @@
         <input
           class="input figures w-full"
           type="date"
+          max={today}
           value={profile.clearance?.on ?? ''}
           onchange={(event) => clear(event.currentTarget.value, profile.clearance?.by ?? '')}
         />
       </label>
       <label>
-        <span class="label-text">by</span>
+        <span class="label-text">by whom: name and role</span>
         <input
           class="input w-full"
           maxlength="120"
@@ -63,6 +66,33 @@
           oninput={(event) => clear(profile.clearance?.on ?? '', event.currentTarget.value)}
         />
       </label>
+      {#if profile.clearance}
+        <label>
+          <span class="label-text">Holds until</span>
+          <input
+            class="input figures w-full"
+            type="date"
+            min={profile.clearance.on}
+            value={profile.clearance.until ?? ''}
+            onchange={(event) =>
+              (profile.clearance = { ...profile.clearance!, until: event.currentTarget.value || null })}
+          />
+        </label>
+        <label>
+          <span class="label-text">Limits, as the clinician wrote them</span>
+          <input
+            class="input w-full"
+            maxlength="600"
+            value={profile.clearance.limits ?? ''}
+            oninput={(event) =>
+              (profile.clearance = { ...profile.clearance!, limits: event.currentTarget.value })}
+          />
+        </label>
+        <p class="soft text-note md:col-span-2">
+          Without a date it holds twelve months; three in pregnancy and after surgery. What an answer rules
+          out for good stays out.
+        </p>
+      {/if}
     </div>
   {/if}
 </fieldset>
