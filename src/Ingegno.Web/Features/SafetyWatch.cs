@@ -39,8 +39,13 @@ public sealed class SafetyWatch(RedHearing hearing, AlertStore alerts, TimeProvi
         string? exerciseId = null
     )
     {
+        if (string.IsNullOrWhiteSpace(text))
+        {
+            return null;
+        }
+
         var heard = In(text);
-        if (SafetyAlert.Of(heard, source, Shortened(text!)) is not { } alert || alerts.CountOf(client) >= MostAlerts)
+        if (SafetyAlert.Of(heard, source, Shortened(text)) is not { } alert || alerts.CountOf(client) >= MostAlerts)
         {
             return null;
         }

@@ -175,6 +175,7 @@ test('what hurts is stopped, an exercise is swapped, a figure is asked about', a
   await expect(floor.getByText('far from your plan')).toBeHidden();
 
   await floor.getByRole('button', { name: 'yes', exact: true }).click();
+  await expect(floor.getByRole('radio', { name: /^[0-9]+$/, checked: true })).toHaveCount(0); // No figure stands by itself.
   await floor.getByRole('radio', { name: '3', exact: true }).click();
   await expect(floor.getByText('Go on with less')).toBeVisible();
   await floor.getByRole('button', { name: 'It is sharp' }).click();
@@ -185,8 +186,9 @@ test('what hurts is stopped, an exercise is swapped, a figure is asked about', a
   await expect(floor.getByRole('heading', { level: 1 })).not.toHaveText(name);
 
   await floor.getByRole('button', { name: 'Stop signs' }).click();
-  await expect(floor.getByText('chest pain or pressure')).toBeVisible();
-  await floor.getByRole('button', { name: 'End the session' }).click();
+  await expect(floor.getByText('pressure or pain in chest')).toBeVisible();
+  await floor.getByRole('button', { name: 'Close' }).click();
+  await floor.getByRole('button', { name: 'End', exact: true }).click();
   await floor.getByRole('button', { name: 'Send to your coach' }).click();
   await expect(floor.getByRole('heading', { name: 'Sent to your coach' })).toBeVisible();
 

@@ -141,9 +141,10 @@ public static partial class LogShorthand
             rirs.TrueForAll(r => r is null) ? string.Empty
             : rirs.Distinct().Count() == 1 ? $" r{rirs[0]}"
             : $" r{string.Join(',', rirs.Select(r => r?.ToString(CultureInfo.InvariantCulture) ?? "-"))}";
-        var worst = sets.Where(s => s.Pain is > 0).MaxBy(s => s.Pain);
-        var pain = worst is null
-            ? string.Empty
+        var worst = sets.Where(s => s.PainCounted is > 0).MaxBy(s => s.PainCounted);
+        var pain =
+            worst is null ? string.Empty
+            : worst.Pain is null ? $" {AsksPain(worst.PainJoint)}{(worst.Sharp ? " sharp" : string.Empty)}"
             : $" p{worst.Pain}{(worst.PainJoint is { } joint ? $" {Words.Of(joint)}" : string.Empty)}{(worst.Sharp ? " sharp" : string.Empty)}";
         return reps + load + reserve + pain;
     }

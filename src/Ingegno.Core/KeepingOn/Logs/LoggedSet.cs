@@ -1,4 +1,4 @@
-using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Ground.Body;
 
 namespace Ingegno.Core.KeepingOn.Logs;
@@ -17,6 +17,12 @@ public sealed record LoggedSet
 
     /// <summary>Pain 0–10; null when not noted.</summary>
     public int? Pain { get; init; }
+
+    /// <summary>Pain as it counts: where a joint was named and no figure, as much as is eased until somebody has asked.</summary>
+    [JsonIgnore]
+    public int? PainCounted => Pain ?? (PainJoint is null ? null : WithoutFigure);
+
+    private const int WithoutFigure = 4;
 
     /// <summary>Where it hurt.</summary>
     public Joint? PainJoint { get; init; }

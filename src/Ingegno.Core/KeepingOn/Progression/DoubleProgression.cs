@@ -91,7 +91,7 @@ public static class DoubleProgression
 
     private static Proposal? Pain(ProposalWriter say, ProgressionContext context, LineHistory history)
     {
-        if (history.Days[0].Worst is not { } worst || (worst.Pain is not > TolerablePain && !worst.Sharp))
+        if (history.Days[0].Worst is not { } worst || (worst.PainCounted is not > TolerablePain && !worst.Sharp))
         {
             return null;
         }

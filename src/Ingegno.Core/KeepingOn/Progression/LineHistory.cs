@@ -13,7 +13,7 @@ namespace Ingegno.Core.KeepingOn.Progression;
 public sealed record LineDay(DateOnly Day, ImmutableArray<LoggedSet> Sets, double? OneRepMaxKg)
 {
     /// <summary>The set that hurt most; null when none hurt.</summary>
-    public LoggedSet? Worst => Sets.Where(s => s.Pain > 0 || s.Sharp).MaxBy(s => (s.Pain ?? 0) + (s.Sharp ? 10 : 0));
+    public LoggedSet? Worst => Sets.Where(s => s.PainCounted > 0 || s.Sharp).MaxBy(s => (s.PainCounted ?? 0) + (s.Sharp ? 10 : 0));
 
     /// <summary>Less was done than was asked, or it was harder than planned; where nothing was planned it counts as such.</summary>
     public bool FellShort =>
@@ -71,10 +71,10 @@ public sealed record LineHistory(ImmutableArray<LineDay> Days, DateOnly Today, D
     /// <summary>Pain above what is tolerable and clearly more than the session before.</summary>
     public bool PainRises =>
         WithPain.Length > 1
-        && WithPain[0].Worst?.Pain > DoubleProgression.TolerablePain
-        && WithPain[0].Worst!.Pain - (WithPain[1].Worst?.Pain ?? 0) >= 2
-        && WithPain[1].Worst?.Pain > 0;
+        && WithPain[0].Worst?.PainCounted > DoubleProgression.TolerablePain
+        && WithPain[0].Worst!.PainCounted - (WithPain[1].Worst?.PainCounted ?? 0) >= 2
+        && WithPain[1].Worst?.PainCounted > 0;
 
     private static Joint? Hurt(LineDay day) =>
-        day.Worst is { } worst && (worst.Pain > DoubleProgression.TolerablePain || worst.Sharp) ? worst.PainJoint : null;
+        day.Worst is { } worst && (worst.PainCounted > DoubleProgression.TolerablePain || worst.Sharp) ? worst.PainJoint : null;
 }

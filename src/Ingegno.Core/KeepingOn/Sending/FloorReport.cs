@@ -82,7 +82,7 @@ public sealed class FloorReport(Release release, FloorSession session)
         foreach (var done in session.Exercises)
         {
             var name = Planned(done)?.Name ?? done.ExerciseId;
-            if (done.Sets.Where(s => s.Pain > 0 || s.Sharp).MaxBy(s => s.Pain ?? 0) is { } worst)
+            if (done.Sets.Where(s => s.PainCounted > 0 || s.Sharp).MaxBy(s => s.PainCounted ?? 0) is { } worst)
             {
                 yield return new FloorRemark(
                     done.Stopped || worst.Sharp || worst.Pain >= release.Pain.StopFrom ? FloorRemarkKind.Stopped : FloorRemarkKind.Hurts,
@@ -90,7 +90,7 @@ public sealed class FloorReport(Release release, FloorSession session)
                         done.Stopped ? "came-in.stopped" : "came-in.pain",
                         [
                             ("exercise", name),
-                            ("pain", worst.Pain ?? 0),
+                            .. worst.Pain is { } pain ? [("pain", pain)] : Array.Empty<Fact>(),
                             ("sharp", worst.Sharp),
                             .. worst.PainJoint is { } joint ? [("joint", Term.For(joint))] : Array.Empty<Fact>(),
                         ]

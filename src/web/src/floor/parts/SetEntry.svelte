@@ -22,7 +22,11 @@
     'three more',
     'four more or more',
   ];
-  let hurting = $derived((set.pain ?? 0) > 0 || set.sharp === true);
+  /** "Yes" was tapped: where, and how much, are asked; no figure stands there by itself. */
+  let asked = $state(false);
+  const hurting = $derived(
+    asked || (set.pain ?? 0) > 0 || set.sharp === true || (set.painJoint ?? null) !== null,
+  );
   let loadShown = $state(false);
   const step = $derived(exercise.timed ? 5 : 1);
   const reps = (by: number): void => onchange({ reps: Math.max(0, Math.min(500, set.reps + by)) }, false);
@@ -125,14 +129,19 @@
       <button
         class="tap"
         aria-pressed={!hurting}
-        onclick={() => onchange({ pain: null, painJoint: null, sharp: false })}>no</button
+        onclick={() => {
+          asked = false;
+          onchange({ pain: null, painJoint: null, sharp: false });
+        }}>no</button
       >
-      <button class="tap" aria-pressed={hurting} onclick={() => !hurting && onchange({ pain: 2 })}>yes</button
-      >
+      <button class="tap" aria-pressed={hurting} onclick={() => (asked = true)}>yes</button>
     </div>
     {#if hurting}
       <div class="mt-2 grid gap-3">
-        <div role="radiogroup" aria-label="How much, 0 to 10" class="grid grid-cols-5 gap-2">
+        <p>Where?</p>
+        <PainBody joint={set.painJoint ?? null} onpick={(joint) => onchange({ painJoint: joint })} />
+        <p id="how-much">How much, 0 to 10?</p>
+        <div role="radiogroup" aria-labelledby="how-much" class="grid grid-cols-5 gap-2">
           {#each Array.from({ length: 10 }, (_, i) => i + 1) as n, i (i)}
             <button
               class="tap figures px-1"
@@ -145,7 +154,6 @@
         <button class="tap" aria-pressed={set.sharp === true} onclick={() => onchange({ sharp: !set.sharp })}
           >It is sharp</button
         >
-        <PainBody joint={set.painJoint ?? null} onpick={(joint) => onchange({ painJoint: joint })} />
         {#if stops}
           <div class="rounded-xl border border-error p-3" role="alert">
             <p class="font-semibold">{pain.stop}</p>
