@@ -87,7 +87,7 @@
 </script>
 
 <main class="mx-auto grid w-full max-w-xl content-start gap-3 px-4 pt-2 pb-40" id="main">
-  <div class="flex items-center gap-2">
+  <div class="sticky top-0 z-10 flex items-center gap-2 bg-base-200">
     <button class="plain flex-1 text-left text-body" onclick={() => (sheet = 'overview')}>
       {order.indexOf(turn.exercise) + 1} of {order.length} · set {turn.set} of {turn.of}{turn.rounds > 1
         ? ` · round ${turn.round} of ${turn.rounds}`
