@@ -70,6 +70,7 @@ internal static class PainTalk
         "bothers",
         "bothered",
         "bothering",
+        "killing",
         "pinch",
         "pinches",
         "pinched",
@@ -90,6 +91,7 @@ internal static class PainTalk
     /// <summary>Words that mean pain only beside a joint: a sore muscle is none, and a tin hurts nobody's foot.</summary>
     private static readonly ImmutableHashSet<string> WithJoint =
     [
+        "killing",
         "sore",
         "sharp",
         "tweak",
@@ -256,6 +258,37 @@ internal static class PainTalk
         "anymore",
         "sharp",
         "joint",
+    ];
+
+    /// <summary>Parts of the body that are no joint: "no chest pain" denies.</summary>
+    private static readonly ImmutableHashSet<string> Parts =
+    [
+        "chest",
+        "muscle",
+        "nerve",
+        "arm",
+        "leg",
+        "foot",
+        "heel",
+        "toe",
+        "hand",
+        "finger",
+        "thumb",
+        "calf",
+        "shin",
+        "thigh",
+        "hamstring",
+        "quad",
+        "glute",
+        "groin",
+        "rib",
+        "stomach",
+        "tummy",
+        "head",
+        "jaw",
+        "bicep",
+        "biceps",
+        "forearm",
     ];
 
     /// <summary>Words behind a figure that make it one of a set.</summary>
@@ -554,7 +587,7 @@ internal static class PainTalk
                 return words[i].Text is "no" or "not" && i + 1 < words.Count && words[i + 1].Text is "," or "sure" ? start : i;
             }
 
-            if (!NoThrough.Contains(words[i].Text) && !With.Contains(words[i].Text))
+            if (!NoThrough.Contains(words[i].Text) && !With.Contains(words[i].Text) && !Parts.Contains(words[i].Text))
             {
                 return start;
             }

@@ -173,8 +173,12 @@ public sealed class RedHearing
     private bool IsNear(List<SaidWord> words, (int At, int Length) a, (int At, int Length) b)
     {
         var (from, to) = a.At < b.At ? (a.At + a.Length, b.At) : (b.At + b.Length, a.At);
-        return to - from < _signs.Window && !words.Skip(from).Take(to - from).Any(w => w.Text == ",");
+        return to - from < _signs.Window && !Enumerable.Range(from, to - from).Any(i => words[i].Text == "," && !GoesOn(words, i + 1));
     }
+
+    /// <summary>"my calf, it's hot": what stands behind the comma is of what stood before it.</summary>
+    private static bool GoesOn(List<SaidWord> words, int at) =>
+        at < words.Count && words[at].Text is "it" or "its" or "they" or "theyre" or "which" or "that" or "thats";
 
     private static IEnumerable<(int At, int Length)> Places(List<SaidWord> words, ImmutableArray<SaidPhrase> group)
     {

@@ -43,7 +43,7 @@ internal readonly record struct SaidWord(string Text, int Start, int End)
             else
             {
                 i++;
-                if (!char.IsWhiteSpace(plain[start]) && plain[start] is not ('"' or '\''))
+                if (!char.IsWhiteSpace(plain[start]) && plain[start] is not ('"' or '\'') && !IsHyphen(plain, start))
                 {
                     words.Add(new SaidWord(plain[start..i], start, i));
                 }
@@ -52,6 +52,10 @@ internal readonly record struct SaidWord(string Text, int Start, int End)
 
         return words;
     }
+
+    /// <summary>The hyphen of "light-headed": two words.</summary>
+    private static bool IsHyphen(string text, int at) =>
+        text[at] == '-' && at > 0 && at + 1 < text.Length && char.IsLetter(text[at - 1]) && char.IsLetter(text[at + 1]);
 
     /// <summary>The apostrophe of "can't", the mark of "4.5": they part no words.</summary>
     private static bool IsWithin(string text, int at) =>

@@ -44,6 +44,15 @@ public sealed class HealthTalkTests
     [InlineData("pacemaker", "heart-or-vascular")]
     [InlineData("dvt after a flight", "blood-thinners")]
     [InlineData("has high blood pressure", "bp")]
+    [InlineData("61 m, had a funny turn last month", "chest-pain-or-fainting")]
+    [InlineData("55 f, gets puffed walking to the shop", "chest-pain-or-fainting")]
+    [InlineData("29 f, baby is 8 weeks old, c-section", "pregnancy-or-recent-birth")]
+    [InlineData("44 f, L4/L5 disc op in March", "recent-surgery disc-or-nerve")]
+    [InlineData("27 m, shoulder has been out twice, loose joints", "dislocation-or-hypermobility")]
+    [InlineData("45 f, knocked out playing hockey three weeks ago", "concussion")]
+    [InlineData("41 m, nothing wrong, no meds, no ops, brother has a pacemaker", "-recent-surgery -other-health")]
+    [InlineData("36 f, no asthma, no diabetes, not pregnant", "-metabolic-or-kidney -pregnancy-or-recent-birth -asthma")]
+    [InlineData("50 m, heart is fine, was checked", "")]
     [InlineData("doesn't have diabetes or asthma", "-metabolic-or-kidney -asthma")]
     public void Health_is_ticked_denied_or_of_another(string text, string said)
     {
