@@ -269,12 +269,32 @@ public sealed class RedHearing
     private bool IsOfAnother(List<SaidWord> words, ImmutableArray<(int At, int Length)> found)
     {
         var first = found.Min(f => f.At);
-        var other = Enumerable.Range(0, first).LastOrDefault(i => IsOther(words, i, first), -1);
+        var last = found.Max(f => f.At + f.Length);
+        if (RunsInTheFamily(words, first, last))
+        {
+            return true;
+        }
+
+        var from = words.FindLastIndex(Math.Max(0, first - 1), first, w => w.Text == ",") + 1;
+        var other = Enumerable.Range(from, first - from).LastOrDefault(i => IsOther(words, i, first), -1);
         return other >= 0
             && !words
                 .Take(first + 1)
                 .Skip(other + 1)
                 .Any(w => _own.Contains(w.Text) || w.Text is "my" or "mein" or "meine" or "mi" or "mon" or "ma");
+    }
+
+    /// <summary>"high blood pressure in the family", "family history of heart attacks".</summary>
+    private static bool RunsInTheFamily(List<SaidWord> words, int first, int last)
+    {
+        var (before, after) = (
+            string.Join(' ', words.Take(first).TakeLast(4).Select(w => w.Text)),
+            string.Join(' ', words.Skip(last).Take(5).Select(w => w.Text))
+        );
+        return before.Contains("family history", StringComparison.Ordinal)
+            || after.StartsWith("in the family", StringComparison.Ordinal)
+            || after.StartsWith("in my family", StringComparison.Ordinal)
+            || after.Contains("runs in ", StringComparison.Ordinal);
     }
 
     /// <summary>"my father", "wife's", "dad had": who is spoken of; "mother of two" is the client herself.</summary>

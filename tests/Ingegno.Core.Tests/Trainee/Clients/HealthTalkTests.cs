@@ -53,6 +53,12 @@ public sealed class HealthTalkTests
     [InlineData("41 m, nothing wrong, no meds, no ops, brother has a pacemaker", "-recent-surgery -other-health")]
     [InlineData("36 f, no asthma, no diabetes, not pregnant", "-metabolic-or-kidney -pregnancy-or-recent-birth -asthma")]
     [InlineData("50 m, heart is fine, was checked", "")]
+    [InlineData("16 m, parents ok with it, asthma pump", "asthma")]
+    [InlineData("44 m, diabetes type one, pump", "metabolic-or-kidney insulin")]
+    [InlineData("29 m, high bp in the family, his own is 118/76", "")]
+    [InlineData("65 m, grandfather and father both had strokes", "")]
+    [InlineData("62 f, tia two years ago, fine since", "heart-or-vascular")]
+    [InlineData("55 m, heart bypass, cleared by cardiologist", "heart-or-vascular")]
     [InlineData("doesn't have diabetes or asthma", "-metabolic-or-kidney -asthma")]
     public void Health_is_ticked_denied_or_of_another(string text, string said)
     {
