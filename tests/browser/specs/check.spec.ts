@@ -70,7 +70,7 @@ test('what the screening finds is serious until a clearance is recorded', async 
 
   await page.goto(`${server.url}/clients/${id}`);
   await page.getByLabel('Cleared on').fill('2026-11-02');
-  await page.getByLabel('by', { exact: true }).fill('Dr. Aas');
+  await page.getByLabel('by whom: name and role').fill('Dr. Aas');
   await expectSaved(page);
   await expectAccessible(page);
   await page.goto(`${server.url}/clients/${id}/workbench`);

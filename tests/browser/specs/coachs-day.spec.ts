@@ -68,7 +68,7 @@ test('a gym week becomes a home plan, is handed over, logged, and survives a cra
   // 5. Save and hand over.
   await page.keyboard.press('h');
   await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
-  await expect(page.getByText('Stop at once')).toBeVisible();
+  await expect(page.getByText('Stop, sit down and call the emergency number')).toBeVisible();
   await expect(
     page.getByRole('article').getByRole('listitem').filter({ hasText: 'left in reserve' }).first(),
   ).toBeVisible();
