@@ -39,33 +39,35 @@
     class="no-print border-y-2 border-error bg-base-100 px-5 py-2"
     aria-label="Signs of danger to answer"
   >
-    <ul class="grid gap-1">
-      {#each alerts.open.slice(0, named) as alert (alert.id)}
-        <li class="flex flex-wrap items-baseline gap-x-3" role="alert">
-          <b class="text-error"
-            >{alert.urgency === 'emergency'
-              ? 'Emergency'
-              : alert.urgency === 'same-day'
-                ? 'Doctor today'
-                : 'Held'}</b
-          >
-          <a
-            class="link-hover font-semibold"
-            href={p('/clients/:id', { params: { id: String(alert.clientId) } })}>{alert.client}</a
-          >
-          <span>{alert.brief}</span>
-          {#if alert.words}<q class="soft line-clamp-1 max-w-[40ch]">{alert.words}</q>{/if}
-          <span class="soft text-note">{moment(alert.at)}</span>
-          <button
-            class="btn btn-sm ml-auto"
-            onclick={() => {
-              asked = alert;
-              text = '';
-            }}>Answer</button
-          >
-        </li>
-      {/each}
-    </ul>
+    <div role="alert">
+      <ul class="grid gap-1">
+        {#each alerts.open.slice(0, named) as alert (alert.id)}
+          <li class="flex flex-wrap items-baseline gap-x-3">
+            <b class="text-error"
+              >{alert.urgency === 'emergency'
+                ? 'Emergency'
+                : alert.urgency === 'same-day'
+                  ? 'Doctor today'
+                  : 'Held'}</b
+            >
+            <a
+              class="link-hover font-semibold"
+              href={p('/clients/:id', { params: { id: String(alert.clientId) } })}>{alert.client}</a
+            >
+            <span>{alert.brief}</span>
+            {#if alert.words}<q class="soft line-clamp-1 max-w-[40ch]">{alert.words}</q>{/if}
+            <span class="soft text-note">{moment(alert.at)}</span>
+            <button
+              class="btn btn-sm ml-auto"
+              onclick={() => {
+                asked = alert;
+                text = '';
+              }}>Answer</button
+            >
+          </li>
+        {/each}
+      </ul>
+    </div>
     {#if more > 0}<p class="soft">and {count(more, 'more', 'more')}, shown as these are answered</p>{/if}
   </section>
 {:else if alerts.unknown}
