@@ -45,8 +45,11 @@ public sealed class AlertStore(Database database, TimeProvider clock)
     private const string Columns =
         "id AS Id, client_id AS ClientId, key AS Key, document AS Document, made_at AS MadeAt, answered_at AS AnsweredAt, answer AS Answer";
 
-    /// <summary>Keeps an alert; one of a key that is there already stays as it is. Null when the client is not this coach's.</summary>
-    public KeptAlert? Add(long coachId, long clientId, string key, SafetyAlert alert)
+    /// <summary>
+    /// Keeps an alert; one of a key that is there already stays as it is. Where so many stand already it is not kept and the newest of them
+    /// is given: training is held as it is. Null when the client is not this coach's.
+    /// </summary>
+    public KeptAlert? Add(long coachId, long clientId, string key, SafetyAlert alert, int mostOpen)
     {
         using var connection = database.Open();
         connection.Execute(
@@ -54,6 +57,7 @@ public sealed class AlertStore(Database database, TimeProvider clock)
             INSERT INTO alert (coach_id, client_id, key, document, made_at)
             SELECT @coachId, @clientId, @key, @document, @now
             WHERE EXISTS (SELECT 1 FROM client WHERE id = @clientId AND coach_id = @coachId)
+              AND (SELECT count(*) FROM alert WHERE client_id = @clientId AND answered_at IS NULL) < @mostOpen
             ON CONFLICT (client_id, key) DO NOTHING
             """,
             new
@@ -62,27 +66,23 @@ public sealed class AlertStore(Database database, TimeProvider clock)
                 clientId,
                 key,
                 document = JsonSerializer.Serialize(alert, TradeJson.Lenient),
+                mostOpen,
                 now = Timestamps.Write(clock.GetUtcNow()),
             }
         );
         return Read(
-                connection,
-                "coach_id = @coachId AND client_id = @clientId AND key = @key",
-                new
-                {
-                    coachId,
-                    clientId,
-                    key,
-                }
-            )
-            .SingleOrDefault();
-    }
-
-    /// <summary>How many alerts of a client are kept.</summary>
-    public int CountOf(long clientId)
-    {
-        using var connection = database.Open();
-        return connection.ExecuteScalar<int>("SELECT count(*) FROM alert WHERE client_id = @clientId", new { clientId });
+                    connection,
+                    "coach_id = @coachId AND client_id = @clientId AND key = @key",
+                    new
+                    {
+                        coachId,
+                        clientId,
+                        key,
+                    }
+                )
+                .SingleOrDefault()
+            ?? Read(connection, "coach_id = @coachId AND client_id = @clientId AND answered_at IS NULL", new { coachId, clientId })
+                .LastOrDefault();
     }
 
     /// <summary>Alerts of a coach's clients that stand, oldest first.</summary>
@@ -99,11 +99,12 @@ public sealed class AlertStore(Database database, TimeProvider clock)
         return Read(connection, "coach_id = @coachId AND client_id = @clientId", new { coachId, clientId });
     }
 
-    /// <summary>Answers an alert: it stands no longer. Null when there is none of this coach's; an answer that was given stays.</summary>
-    public KeptAlert? Answer(long coachId, long id, string answer)
+    /// <summary>Answers an alert: it stands no longer. Null when there is none of this coach's.</summary>
+    /// <returns>The alert, and whether this answer was taken: one that was given before stays.</returns>
+    public (KeptAlert Alert, bool Taken)? Answer(long coachId, long id, string answer)
     {
         using var connection = database.Open();
-        connection.Execute(
+        var taken = connection.Execute(
             "UPDATE alert SET answered_at = @now, answer = @answer WHERE coach_id = @coachId AND id = @id AND answered_at IS NULL",
             new
             {
@@ -113,7 +114,9 @@ public sealed class AlertStore(Database database, TimeProvider clock)
                 now = Timestamps.Write(clock.GetUtcNow()),
             }
         );
-        return Read(connection, "coach_id = @coachId AND id = @id", new { coachId, id }).SingleOrDefault();
+        return Read(connection, "coach_id = @coachId AND id = @id", new { coachId, id }).SingleOrDefault() is { } alert
+            ? (alert, taken > 0)
+            : null;
     }
 
     /// <summary>All alerts of a client for a file, oldest first.</summary>

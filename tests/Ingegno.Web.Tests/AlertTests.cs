@@ -35,11 +35,12 @@ public class AlertTests
         (await Tap(phone, tapped)).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         var alert = (await coach.Read("/api/v1/alerts")).EnumerateArray().ShouldHaveSingleItem();
         var id = alert.GetProperty("id").GetInt64();
+        alert.GetProperty("at").GetString()!.ShouldStartWith("2031-03-03T08:00:00", Case.Sensitive, "when it was, not when it came in");
         (await phone.Content()).GetProperty("hold").GetProperty("all").GetBoolean().ShouldBeFalse();
 
         await coach.Post($"/api/v1/alerts/{id}/answer", new { text = " " }).Problem(400, "validation");
         (await coach.Post($"/api/v1/alerts/{id}/answer", new { text = "Seen by your physiotherapist." })).EnsureSuccessStatusCode();
-        (await coach.Post($"/api/v1/alerts/{id}/answer", new { text = "Another word." })).EnsureSuccessStatusCode();
+        await coach.Post($"/api/v1/alerts/{id}/answer", new { text = "Another word." }).Problem(409, "answered-already");
         var content = await phone.Content();
         content.TryGetProperty("hold", out _).ShouldBeFalse();
         content.GetProperty("answers")[0].GetProperty("text").GetString().ShouldBe("Seen by your physiotherapist.");
@@ -82,6 +83,18 @@ public class AlertTests
         var (proposals, first) = (await coach.Read($"/api/v1/plans/{plan}/next"), (await coach.Read("/api/v1/clients"))[0]);
         proposals.GetProperty("proposals").EnumerateArray().ShouldAllBe(p => p.GetProperty("decision").GetString() == "wait");
         first.GetProperty("attention")[0].GetProperty("kind").GetString().ShouldBe("alert");
+    }
+
+    [Fact]
+    public async Task The_same_sign_told_again_after_an_answer_stands_again()
+    {
+        await using var server = new TestServer();
+        var (coach, plan, _) = await Sent(server);
+        await coach.Make($"/api/v1/plans/{plan}/log-message", new { text = "chest pain on set two" });
+        var id = (await coach.Read("/api/v1/alerts"))[0].GetProperty("id").GetInt64();
+        (await coach.Post($"/api/v1/alerts/{id}/answer", new { text = "Your doctor has seen you." })).EnsureSuccessStatusCode();
+        await coach.Make($"/api/v1/plans/{plan}/log-message", new { text = "chest pain again tonight" });
+        (await coach.Read("/api/v1/alerts")).GetArrayLength().ShouldBe(1);
     }
 
     [Fact]

@@ -18,7 +18,7 @@ namespace Ingegno.Web.Features;
 /// <param name="Brief">The signs, and where they were told.</param>
 /// <param name="Words">What was written; empty where a sign was tapped.</param>
 /// <param name="Exercise">Exercise at which it was; null where it is not known.</param>
-/// <param name="At">When it came in.</param>
+/// <param name="At">When it was, or else when it came in.</param>
 /// <param name="ToldToClient">What the client is told to do.</param>
 /// <param name="Holds">What is held until it is answered.</param>
 public sealed record AlertToAnswer(
@@ -58,7 +58,11 @@ public static class AlertEndpoints
     {
         var alerts = api.MapGroup("/alerts").WithTags("alerts");
         alerts.MapGet("", Open);
-        alerts.MapPost("/{id:long}/answer", Answer).Validate<AlertAnswer>().ProducesProblem(StatusCodes.Status404NotFound);
+        alerts
+            .MapPost("/{id:long}/answer", Answer)
+            .Validate<AlertAnswer>()
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .ProducesProblem(StatusCodes.Status409Conflict);
     }
 
     private static Ok<ImmutableArray<AlertToAnswer>> Open(ClaimsPrincipal user, AlertStore alerts, ClientStore clients, Trade trade)
@@ -87,7 +91,17 @@ public static class AlertEndpoints
             return Problems.NotFound("alert");
         }
 
-        audit.Note(coach, "alert-answered", $"client {answered.ClientId}");
+        if (!answered.Taken)
+        {
+            return Problems.Make(
+                StatusCodes.Status409Conflict,
+                "answered-already",
+                "It was answered already",
+                $"The client reads: {answered.Alert.Answer} What you wrote now was not sent; write it as a note."
+            );
+        }
+
+        audit.Note(coach, "alert-answered", $"client {answered.Alert.ClientId}");
         return TypedResults.NoContent();
     }
 
@@ -101,7 +115,7 @@ public static class AlertEndpoints
             AlertWords.InBrief(kept.Alert),
             kept.Alert.Words,
             kept.Alert.ExerciseId is { } exercise ? trade.Catalogue.Find(exercise)?.Name ?? exercise : null,
-            kept.MadeAt,
+            kept.Alert.ToldAt is { } told ? Moments.At(told) : kept.MadeAt,
             AlertWords.ToDo(kept.Alert.Signs, trade.Red),
             AlertWords.Held(HeldTraining.By([kept.Alert], trade.Red))
         );

@@ -1,5 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using System.Security.Cryptography;
+using System.Text;
 using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Trainee.Health;
 using Ingegno.Storage;
@@ -9,8 +11,11 @@ namespace Ingegno.Web.Features;
 /// <summary>Hears signs of danger in whatever comes in from a client or about one, and keeps them as alerts, before anything else is done with it.</summary>
 public sealed class SafetyWatch(RedHearing hearing, AlertStore alerts, TimeProvider clock)
 {
-    /// <summary>Alerts of a client that are kept in all; the same sign on the same day is one.</summary>
-    public const int MostAlerts = 2_000;
+    /// <summary>Alerts of a client in a file.</summary>
+    public const int MostAlerts = 20_000;
+
+    /// <summary>Alerts of a client that stand at once: training is held already, and another tells nothing new.</summary>
+    private const int MostOpen = 200;
 
     /// <summary>Longest words that are kept with an alert, characters.</summary>
     private const int LongestWords = 2_000;
@@ -20,7 +25,7 @@ public sealed class SafetyWatch(RedHearing hearing, AlertStore alerts, TimeProvi
 
     /// <summary>
     /// Hears a text of a client; what is heard stands as an alert. The same words from the same place are one alert however often they are
-    /// sent; words that say another sign are another.
+    /// sent; other words are another, also where the one before was answered.
     /// </summary>
     /// <param name="coach">The coach.</param>
     /// <param name="client">The client.</param>
@@ -45,13 +50,13 @@ public sealed class SafetyWatch(RedHearing hearing, AlertStore alerts, TimeProvi
         }
 
         var heard = In(text);
-        if (SafetyAlert.Of(heard, source, Shortened(text)) is not { } alert || alerts.CountOf(client) >= MostAlerts)
+        if (SafetyAlert.Of(heard, source, Shortened(text)) is not { } alert)
         {
             return null;
         }
 
-        var signs = string.Join('+', alert.Signs.Select(s => $"{s.Id}{(s.Joint is { } j ? $".{j}" : string.Empty)}"));
-        return alerts.Add(coach, client, $"{source}:{place}:{signs}", alert with { Session = session, ExerciseId = exerciseId });
+        var words = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text.Trim())))[..16];
+        return alerts.Add(coach, client, $"{source}:{place}:{words}", alert with { Session = session, ExerciseId = exerciseId }, MostOpen);
     }
 
     /// <summary>A sign that the client tapped.</summary>
@@ -61,20 +66,20 @@ public sealed class SafetyWatch(RedHearing hearing, AlertStore alerts, TimeProvi
     public KeptAlert? Tapped(long coach, long client, StopSignTapped tapped)
     {
         ArgumentNullException.ThrowIfNull(tapped);
-        return alerts.CountOf(client) >= MostAlerts
-            ? null
-            : alerts.Add(
-                coach,
-                client,
-                $"{AlertSource.StopSign}:{tapped.Key}",
-                new SafetyAlert
-                {
-                    Source = AlertSource.StopSign,
-                    Signs = [new AlertSign(tapped.Sign, hearing.Signs.Find(tapped.Sign) is { OfLimb: true } ? tapped.Joint : null)],
-                    Session = tapped.Session,
-                    ExerciseId = tapped.ExerciseId,
-                }
-            );
+        return alerts.Add(
+            coach,
+            client,
+            $"{AlertSource.StopSign}:{tapped.Key}",
+            new SafetyAlert
+            {
+                Source = AlertSource.StopSign,
+                Signs = [new AlertSign(tapped.Sign, hearing.Signs.Find(tapped.Sign) is { OfLimb: true } ? tapped.Joint : null)],
+                Session = tapped.Session,
+                ExerciseId = tapped.ExerciseId,
+                ToldAt = Moments.Of(tapped.At),
+            },
+            MostOpen
+        );
     }
 
     /// <summary>The day as part of a place.</summary>

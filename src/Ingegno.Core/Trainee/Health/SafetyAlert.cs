@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Ground.Quantities;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
@@ -46,6 +47,9 @@ public sealed record SafetyAlert
 
     /// <summary>Exercise at which it was; null where it is not known.</summary>
     public string? ExerciseId { get; init; }
+
+    /// <summary>When it was, by the phone's clock; null where only its coming in is known.</summary>
+    public Moment? ToldAt { get; init; }
 
     /// <summary>The alert of what was heard; null where nothing was.</summary>
     /// <param name="heard">The signs.</param>

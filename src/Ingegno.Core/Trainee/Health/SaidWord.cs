@@ -18,12 +18,12 @@ internal readonly record struct SaidWord(string Text, int Start, int End)
     /// <summary>The words of a text in their order, linear in its length.</summary>
     public static List<SaidWord> All(string text)
     {
-        var plain = PlainText.Of(text.ReplaceLineEndings("\n"));
+        var plain = PlainText.Of(text);
         var words = new List<SaidWord>();
         for (var i = 0; i < plain.Length; )
         {
             var start = i;
-            if (text.Length == plain.Length && text[i] == '\n')
+            if (text[i] is '\n' or '\r')
             {
                 words.Add(new SaidWord("\n", i, ++i));
             }

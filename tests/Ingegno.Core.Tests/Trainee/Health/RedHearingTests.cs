@@ -46,6 +46,12 @@ public sealed class RedHearingTests
         Assert.Equal("Chest felt tight", heard[0].Words);
     }
 
+    [Theory]
+    [InlineData("\n")]
+    [InlineData("\r\n")]
+    public void A_line_ends_what_is_denied(string end) =>
+        Assert.Equal("chest", Assert.Single(Hearing.Hear($"energy no{end}chest pain{end}rows 10 10")).Sign.Id);
+
     private static string Named(HeardSign heard) =>
         heard.Where is { } joint ? $"{heard.Sign.Id}/{JsonNamingPolicy.KebabCaseLower.ConvertName(joint.ToString())}" : heard.Sign.Id;
 

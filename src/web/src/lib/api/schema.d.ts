@@ -5129,6 +5129,15 @@ export interface paths {
                         "application/problem+json": components["schemas"]["ProblemDetails"];
                     };
                 };
+                /** @description Conflict */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
             };
         };
         delete?: never;
@@ -5344,7 +5353,7 @@ export interface components {
             exercise?: null | string;
             /**
              * Format: date-time
-             * @description When it came in.
+             * @description When it was, or else when it came in.
              */
             at: string;
             /** @description What the client is told to do. */
