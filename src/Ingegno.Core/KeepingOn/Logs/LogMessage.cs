@@ -117,8 +117,13 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
             apart.AddRange(said.Where(pain => !Hurts(parts, pain)));
         }
 
-        // What hurts where nothing was logged stays readable in the note.
-        notes.AddRange(apart.Select(p => p.Words).Where(w => !notes.Exists(n => n.Contains(w, StringComparison.Ordinal))));
+        // What hurts where nothing was logged, and what a line has no room for beside a worse pain, stays readable in the note.
+        notes.AddRange(
+            apart
+                .Concat(parts.SelectMany(p => p.NotWritten))
+                .Select(p => p.Words)
+                .Where(w => !notes.Exists(n => n.Contains(w, StringComparison.Ordinal)))
+        );
         return new ReadMessage([.. parts.Select(p => p.Part(times))], effort, string.Join("; ", notes))
         {
             Pains = [.. parts.SelectMany(p => p.Pains.Select(pain => Told(pain, p.ExerciseId))), .. apart.Select(pain => Told(pain, null))],
@@ -332,6 +337,9 @@ public sealed class LogMessage(HomePlan plan, Trade trade)
             );
 
         private PainSaid? Worst => Pains.Where(p => p.Score is not null).MaxBy(p => p.Score);
+
+        /// <summary>A line holds one pain; the others.</summary>
+        public IEnumerable<PainSaid> NotWritten => Pains.Where(p => !ReferenceEquals(p, Worst ?? Pains.Find(a => a.Score is null)));
 
         /// <summary>Pain without a figure asks for one.</summary>
         private string Asked() =>

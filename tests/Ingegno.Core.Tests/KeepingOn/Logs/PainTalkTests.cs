@@ -72,6 +72,15 @@ public sealed class PainTalkTests
     }
 
     [Fact]
+    public void A_line_has_room_for_one_pain_and_the_others_stay_in_the_note()
+    {
+        var read = Reader.Read("floor press 8 8 8 8, shoulder pain 4, elbow pain 2");
+        read.Parts.ShouldHaveSingleItem().Text.ShouldBe("8,8,8,8 p4 shoulder");
+        read.Pains.Length.ShouldBe(2);
+        read.Note.ShouldBe("elbow pain 2");
+    }
+
+    [Fact]
     public void Pain_without_a_figure_cannot_be_logged_before_it_is_asked()
     {
         LogShorthand.Read("8,8,8 p? shoulder").Error!.Code.ShouldBe("log.pain-asked");
