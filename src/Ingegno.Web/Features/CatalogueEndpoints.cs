@@ -57,9 +57,18 @@ public sealed record ClientWords(
     ImmutableArray<Sex> Sexes,
     ImmutableArray<Joint> Joints,
     ImmutableArray<Soreness> Sorenesses,
+    ImmutableArray<BodySide> BodySides,
+    ImmutableArray<ProvocationQuestion> Provocations,
     ImmutableArray<LineRole> Roles,
     ImmutableArray<ScreeningQuestion> Screening
 );
+
+/// <summary>What may bring a joint's complaint on.</summary>
+/// <param name="Id">What is kept when it holds.</param>
+/// <param name="Joint">The joint that it is asked of.</param>
+/// <param name="Asked">What is asked.</param>
+/// <param name="Clinician">A clinician is asked first; the joint counts as injured.</param>
+public sealed record ProvocationQuestion(Provocation Id, Joint Joint, Reason Asked, bool Clinician);
 
 /// <summary>One question of the screening.</summary>
 /// <param name="Answer">What is kept when it holds.</param>
@@ -134,6 +143,8 @@ public static class CatalogueEndpoints
                     [.. Enum.GetValues<Sex>()],
                     [.. Enum.GetValues<Joint>()],
                     [.. Enum.GetValues<Soreness>()],
+                    [.. Enum.GetValues<BodySide>()],
+                    [.. trade.Joints.Provocations.Select(p => new ProvocationQuestion(p.Id, p.Joint, Term.For(p.Id).Said(), p.Clinician))],
                     [.. Enum.GetValues<LineRole>()],
                     [.. Enum.GetValues<ScreeningAnswer>().Select(a => new ScreeningQuestion(a, Term.For(a).Said()))]
                 )

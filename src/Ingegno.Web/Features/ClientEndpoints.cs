@@ -50,6 +50,9 @@ public sealed class ClientProfileValidator : AbstractValidator<ClientProfile>
         RuleFor(c => c.MinutesPerSession).InclusiveBetween(10, 240).WithMessage("A session takes 10 to 240 minutes.");
         RuleFor(c => c.KnownLifts.Length).LessThanOrEqualTo(20).WithMessage("At most 20 known lifts.");
         RuleFor(c => c.SoreJoints.Length).LessThanOrEqualTo(8).WithMessage("At most 8 sore joints.");
+        RuleForEach(c => c.SoreJoints)
+            .Must(j => j.Provoked.IsDefault || j.Provoked.Length <= 10)
+            .WithMessage("At most 10 answers to what brings a joint's complaint on.");
         RuleFor(c => c.Allows.Length).LessThanOrEqualTo(100).WithMessage("At most 100 exercises switched on.");
         RuleFor(c => c.Screening.Length).LessThanOrEqualTo(40).WithMessage("At most 40 findings of the screening.");
         RuleFor(c => c.Clearance!.By)

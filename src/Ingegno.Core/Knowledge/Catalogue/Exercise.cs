@@ -97,6 +97,9 @@ public sealed record Exercise
     /// <summary>Stress per joint, 1 light to 3 heavy; a joint that is not named is hardly touched.</summary>
     public ImmutableSortedDictionary<Joint, int> Joints { get; init; } = ImmutableSortedDictionary<Joint, int>.Empty;
 
+    /// <summary>Ways in which it loads joints that are asked about where one hurts.</summary>
+    public ImmutableArray<JointStrain> Strains { get; init; } = [];
+
     /// <summary>Ids of the intensity techniques that fit.</summary>
     public ImmutableArray<string> Techniques { get; init; } = [];
 
@@ -166,6 +169,9 @@ public sealed record Setup
     public ImmutableArray<string> Steps { get; init; } = [];
 
     public ImmutableArray<string> Cautions { get; init; } = [];
+
+    /// <summary>Stress per joint that this way adds to the exercise's own: sitting on the floor bends the back.</summary>
+    public ImmutableSortedDictionary<Joint, int> Joints { get; init; } = ImmutableSortedDictionary<Joint, int>.Empty;
 }
 
 /// <summary>

@@ -43,7 +43,9 @@ public sealed record KinshipRules(double Same, double SameMovement, double FromR
 /// <summary>What a joint costs that an exercise loads and that does not rule it out.</summary>
 /// <param name="Sore">Taken off the match where a sore joint bears medium stress.</param>
 /// <param name="Injured">Taken off where an injured joint bears light stress.</param>
-public sealed record SparingRules(double Sore, double Injured);
+/// <param name="LeastOfInjured">What touches an injured joint and matches less than this, the cost taken off, is left out: it would load the joint for
+/// little.</param>
+public sealed record SparingRules(double Sore, double Injured, double LeastOfInjured);
 
 /// <summary>Which exercises have to do with a line at all.</summary>
 /// <param name="Muscles">Least muscle score.</param>

@@ -31,6 +31,7 @@ public sealed record Trade(
     SessionRules Session,
     RedSigns Red,
     HealthRules Health,
+    JointRules Joints,
     NamingLexicon Lexicon
 )
 {
@@ -79,6 +80,7 @@ public sealed record Trade(
                 Session,
                 Red,
                 Health,
+                Joints,
                 Lexicon
             );
     }
@@ -142,6 +144,7 @@ public sealed record Trade(
             Read<SessionRules>("trade/session.json"),
             Read<RedSigns>("trade/red-words.json"),
             Read<HealthRules>("trade/health.json"),
+            Read<JointRules>("trade/joints.json"),
             new NamingLexicon(Read<NamingDocument>("names/naming.json"))
         );
 

@@ -77,7 +77,7 @@ public sealed class CandidateWriter(ClientAtPlace at)
             Lost =
             [
                 .. heldBack,
-                .. exercises.SelectMany(e => JointSparing.Why(at.Trade.Catalogue.Get(e.ExerciseId), at.Client)).Distinct(),
+                .. exercises.SelectMany(e => JointSparing.Down(at.Trade.Catalogue.Get(e.ExerciseId), at.Client)).Distinct(),
                 .. parts
                     .Where(p => p.Score < at.Trade.Match.Parts.LossBelow)
                     .OrderByDescending(p => (1 - p.Score) * p.Weight)

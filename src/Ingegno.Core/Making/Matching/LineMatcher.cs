@@ -75,7 +75,24 @@ public sealed class LineMatcher(ClientAtPlace at)
                 continue;
             }
 
-            usable.Add(Score(asked, exercise, loaded, new MatchScores(muscles, pattern, 0, 0, 0, 0, 0)));
+            var scored = Score(asked, exercise, loaded, new MatchScores(muscles, pattern, 0, 0, 0, 0, 0));
+            if (scored.Match < Rules.Sparing.LeastOfInjured && JointSparing.TouchesInjured(exercise, at.Client) is { } injured)
+            {
+                ruledOut.Add(
+                    (
+                        new RuledOut(
+                            exercise.Id,
+                            exercise.Name,
+                            "joint",
+                            Reason.Of("ruled-out.joint-for-little", ("joint", Term.For(injured)))
+                        ),
+                        relevance
+                    )
+                );
+                continue;
+            }
+
+            usable.Add(scored);
         }
 
         return (

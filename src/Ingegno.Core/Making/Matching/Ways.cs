@@ -19,6 +19,7 @@ namespace Ingegno.Core.Making.Matching;
 /// </summary>
 public sealed class Ways
 {
+    private readonly ClientProfile _client;
     private readonly KitAtPlace _kit;
     private readonly ClientStrength _strength;
     private readonly Trade _trade;
@@ -36,7 +37,7 @@ public sealed class Ways
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(strength);
         ArgumentNullException.ThrowIfNull(trade);
-        (_kit, _strength, _trade, _loads) = (kit, strength, trade, new ReachableLoads(kit));
+        (_client, _kit, _strength, _trade, _loads) = (client, kit, strength, trade, new ReachableLoads(kit));
         _systems = new SystemLoads(new BodyShares(BodySegments.Of(client.Sex), strength.StatureCm, trade.Leverage), strength.BodyMassKg);
     }
 
@@ -103,7 +104,12 @@ public sealed class Ways
     public bool Any(Exercise exercise)
     {
         ArgumentNullException.ThrowIfNull(exercise);
-        return exercise.Setups.Any(s => _kit.Meets(s.Needs, _strength.StatureCm).Possible && CanLoad(s.Load));
+        var bare = JointSparing.TakesNoLoad(exercise, _client);
+        return exercise.Setups.Any(s =>
+            JointSparing.Why(s, _client) is null
+            && _kit.Meets(s.Needs, _strength.StatureCm).Possible
+            && (bare ? Unloaded(s.Load).Any() || s.Load.AssistedShare > 0 : CanLoad(s.Load))
+        );
     }
 
     private SetupHere Of(Exercise exercise, Setup setup)
@@ -113,9 +119,23 @@ public sealed class Ways
             return known;
         }
 
+        if (JointSparing.Why(setup, _client) is { } hurts)
+        {
+            return _setups[setup] = new SetupHere(setup, hurts, []);
+        }
+
         var fits = _kit.Fits(setup.Needs, _strength.StatureCm);
+        var bare = JointSparing.TakesNoLoad(exercise, _client);
         return _setups[setup] = fits[0].Possible
-            ? new SetupHere(setup, null, [.. Options(setup.Load).SelectMany(load => At(exercise, setup, fits, load))])
+            ? new SetupHere(
+                setup,
+                null,
+                [
+                    .. Options(setup.Load)
+                        .Where(load => !bare || IsBare(setup.Load, load))
+                        .SelectMany(load => At(exercise, setup, fits, load)),
+                ]
+            )
             : new SetupHere(setup, fits[0].Missing, []);
     }
 
@@ -125,6 +145,9 @@ public sealed class Ways
         var ways = fits.Select(fit => Of(exercise, setup, fit.Bindings, load));
         return HeightCounts(setup.Load) ? ways : [ways.FirstOrDefault(w => w.Refused is null) ?? ways.First()];
     }
+
+    /// <summary>Nothing but the body is moved; a band that takes weight off it adds none.</summary>
+    private static bool IsBare(LoadModel model, ReachableLoad load) => load.MassKg <= 0 || model.AssistedShare > 0;
 
     private static bool HeightCounts(LoadModel model) =>
         model.BodyShareByHeight is not null

@@ -59,7 +59,9 @@ public static class DosePrescriber
         var zone = timed || explosive || power || line.Timed || wanted.Max > line.Target.Max || line.Target.IsOpen ? null : line.Target;
         var perSide = home.Sides == Sides.Unilateral;
         techniques = explosive ? [.. techniques, trade.Techniques.First(t => t.Explosive)] : techniques;
-        var plain = home.Tempo ?? line.Tempo ?? (!timed && !target.IsOpen && target.Max > SteadyFrom ? Steady : Tempo.Usual);
+        var plain = JointSparing
+            .Slowest(home, client)
+            .Within(home.Tempo ?? line.Tempo ?? (!timed && !target.IsOpen && target.Max > SteadyFrom ? Steady : Tempo.Usual));
         var tempo = techniques.Aggregate(plain, (t, technique) => technique.ApplyTo(t, home.PausedAt));
         return new Dose
         {

@@ -8,21 +8,14 @@ namespace Ingegno.Core.Making.Prescribing;
 /// <summary>Whether a technique suits an exercise and a client.</summary>
 public static class TechniqueFit
 {
-    /// <summary>A sore joint is not loaded longer: lowering and pauses stay short of these, s.</summary>
-    private const int LongLowering = 4;
-
-    private const int LongPause = 3;
-
     /// <summary>Steps that leave fewer reps and that a client may take in an exercise under an approach, gladliest first.</summary>
     public static ImmutableArray<Technique> Fitting(Exercise exercise, ClientProfile client, Approach approach, IEnumerable<Technique> all)
     {
         ArgumentNullException.ThrowIfNull(approach);
-        var spares = JointSparing.RulesOutSlow(exercise, client);
         return
         [
             .. all.Where(t => t is { Scheme: null, RepsLeft: < 1 } && t.Fits(exercise, client) && !approach.Avoids.Contains(t.Of))
                 .Where(t => !t.ByChoice || approach.Prefers.Contains(t.Of))
-                .Where(t => !spares || !(t.Eccentric >= LongLowering || t.Pause >= LongPause || t.Of == TechniqueName.LongerRange))
                 .OrderBy(t => t.Order),
         ];
     }
@@ -49,6 +42,9 @@ public static class TechniqueFit
             && (technique.Structure is null || technique.Structure == exercise.Structure)
             && (technique.Region is null || technique.Region == BodyRegions.Of(exercise.Pattern))
             && client.Level >= technique.From
+            && JointSparing.Slowest(exercise, client) is var slowest
+            && !(technique.Eccentric > slowest.LoweringSeconds || technique.Pause > slowest.PauseSeconds)
+            && (slowest == SlowestReps.Any || technique.Of != TechniqueName.LongerRange)
             && !(technique.NotWithHighBloodPressure && client.Avoids(HealthHazard.Straining));
     }
 }

@@ -9,9 +9,6 @@ namespace Ingegno.Core.Trainee.Clients;
 /// <summary>Reasons for which a candidate is out whatever its match: refusals, joints, level, impact, cautions.</summary>
 public static class CandidateFilter
 {
-    private const int HeavyStress = 3;
-    private const int MediumStress = 2;
-
     /// <summary>Highest skill before a clearance that the screening wants.</summary>
     private const int GentleSkill = 3;
 
@@ -43,21 +40,9 @@ public static class CandidateFilter
             return ("off-by-default", Reason.Text(off));
         }
 
-        foreach (var sore in client.SoreJoints.OrderBy(j => j.Joint))
+        if (JointSparing.Why(exercise, client) is { } joint)
         {
-            var limit = sore.Severity == Soreness.Injured ? MediumStress : HeavyStress;
-            if (exercise.Joints.GetValueOrDefault(sore.Joint) >= limit)
-            {
-                return (
-                    "joint",
-                    Reason.Of(
-                        "filter.joint",
-                        ("joint", Term.For(sore.Joint)),
-                        ("heavily", exercise.Joints[sore.Joint] >= HeavyStress),
-                        ("soreness", Term.For(sore.Severity))
-                    )
-                );
-            }
+            return ("joint", joint);
         }
 
         if (client.NeedsClearance && (exercise.HeadDown || exercise.Impact > 0 || exercise.Skill > GentleSkill))
@@ -90,9 +75,7 @@ public static class CandidateFilter
 
     /// <summary>Cautions that the client's joints add to an exercise that is let through.</summary>
     public static IEnumerable<Reason> Cautions(Exercise exercise, ClientProfile client) =>
-        (
-            from sore in client.SoreJoints
-            where sore.Severity == Soreness.Sore && exercise.Joints.GetValueOrDefault(sore.Joint) == MediumStress
-            select Reason.Of("caution.spare-joint", ("joint", Term.For(sore.Joint)))
-        ).Concat(exercise.OffByDefault is { } off ? [Reason.Of("caution.switched-on", ("why", off))] : Array.Empty<Reason>());
+        JointSparing
+            .Cautions(exercise, client)
+            .Concat(exercise.OffByDefault is { } off ? [Reason.Of("caution.switched-on", ("why", off))] : Array.Empty<Reason>());
 }

@@ -133,28 +133,34 @@ public static partial class IntakeSentence
     private static readonly ImmutableArray<(string Word, Joint Joint)> Joints =
     [
         ("low(er)? back|back|spine|lumbar", Joint.LowBack),
-        ("knees?", Joint.Knee),
+        ("knees?|acl|meniscus|kneecaps?", Joint.Knee),
         ("shoulders?|rotator cuff", Joint.Shoulder),
         ("elbows?", Joint.Elbow),
-        ("wrists?|carpal", Joint.Wrist),
-        ("hips?", Joint.Hip),
+        ("wrists?|carpal tunnel", Joint.Wrist),
+        ("hips?|groin", Joint.Hip),
         ("ankles?|achilles", Joint.Ankle),
         ("neck", Joint.Neck),
     ];
 
+    private const string AnyJoint = "(low(er)? backs?|backs?|spine|knees?|shoulders?|elbows?|wrists?|hips?|groin|ankles?|achilles|neck)";
+
     private const string Hurts =
-        "frozen|tennis|sore|bad|dodgy|painful|achy|aching|stiff|cranky|niggly|sensitive|weak|tender|irritated|arthritic|worn";
+        "frozen|tennis|golfer.?s|sore|bad|dodgy|painful|achy|aching|stiff|cranky|niggly|sensitive|weak|tender|irritated|arthritic|worn";
     private const string Harmed = "injured|torn|broken|sprained|strained|dislocated|ruptured|injury";
 
-    private static readonly ImmutableArray<(Regex Sore, Regex Hurt, Joint Joint)> SoreWords =
+    private static readonly ImmutableArray<(Regex Sore, Regex Hurt, Regex Name, Joint Joint)> SoreWords =
     [
         .. Joints.Select(j =>
             (
                 new Regex(
-                    $@"\b(({Hurts}|{Harmed}) (left |right |both )?({j.Word})|({j.Word}) (pain|ache|aches|hurts?|trouble|problems?|issues?|arthritis|niggles?|is (sore|bad|stiff)|{Harmed}|tear|surgery|replacement)|problems? with (the |her |his )?({j.Word})|(arthritis|pain) in (the |her |his )?(left |right )?({j.Word}))\b",
+                    $@"\b(({Hurts}|{Harmed})( (left|right|both|the|her|his|my|acl|meniscus|ligaments?|tendons?|cartilage|cuff|in|on|at|of)){{0,3}} ({AnyJoint}( and | or |, | & ))?({j.Word})|({j.Word})( (left|right|both|is|are|was|a bit|quite|very|still|both sides|on the left|on the right)){{0,3}},? ({Hurts}|{Harmed}|pain|pains|ache|aches|hurts?|trouble|problems?|issues?|arthritis|niggles?|pinch(es|ing)?|clicks?|tear|injury|surgery|replacement|replaced|locks|locking|gives way|instability|strain|sprain)|({AnyJoint}( and | or |, | & ))({j.Word}) ({Hurts}|pain|ache|aches|hurts?|trouble|problems?|issues?|arthritis)|(problems?|arthritis|pain|trouble|ache|injury|surgery) (with|in|to|on) (the |her |his |my )?(left |right |both )?({AnyJoint}( and | or |, | & ))?(the |her |his |my )?({j.Word}))\b",
                     How
                 ),
-                new Regex($@"\b(({Harmed}) (left |right |both )?({j.Word})|({j.Word}) ({Harmed}|tear))\b", How),
+                new Regex(
+                    $@"\b(({Harmed})( (left|right|both|the|her|his|my|acl|meniscus|ligaments?|tendons?|cartilage|in|on|of)){{0,3}} ({j.Word})|({j.Word})( (left|right|both|is|was|still)){{0,2}},? ({Harmed}|tear)|(injury) (to|in|of) (the |her |his |my )?(left |right )?({j.Word}))\b",
+                    How
+                ),
+                new Regex($@"\b((?<side>left|right|both) )?({j.Word})( (?<side>left|right|both))?\b", How),
                 j.Joint
             )
         ),
@@ -175,9 +181,16 @@ public static partial class IntakeSentence
         }
 
         var left = PlainText.Of(text.ReplaceLineEndings(", "));
-        var sore = SoreWords
-            .Where(s => s.Sore.Matches(left).Any(m => !IsDenied(left, m)))
-            .Select(s => new SoreJoint(s.Joint, s.Hurt.IsMatch(left) ? Soreness.Injured : Soreness.Sore))
+        var hurt = SoreWords.Where(s => s.Sore.Matches(left).Any(m => !IsDenied(left, m))).ToList();
+        var sore = hurt.Select(s =>
+                JointTalk.Of(
+                    s.Joint,
+                    s.Hurt.IsMatch(left) ? Soreness.Injured : Soreness.Sore,
+                    s.Name,
+                    PlainText.Of(text),
+                    alone: hurt.Count == 1
+                )
+            )
             .ToImmutableArray();
         var health = HealthTalk.Of(left);
         foreach (var words in health.Words)

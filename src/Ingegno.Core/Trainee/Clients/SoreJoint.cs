@@ -1,7 +1,26 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Knowledge.TradeData;
 
 namespace Ingegno.Core.Trainee.Clients;
 
 /// <summary>A joint to spare.</summary>
-public sealed record SoreJoint(Joint Joint, Soreness Severity);
+/// <param name="Joint">The joint.</param>
+/// <param name="Severity">How much it must be spared.</param>
+public sealed record SoreJoint(Joint Joint, Soreness Severity)
+{
+    /// <summary>The side, where it was said.</summary>
+    public BodySide? Side { get; init; }
+
+    /// <summary>What brings it on; empty where nobody has said.</summary>
+    public ImmutableArray<Provocation> Provoked { get; init; } = [];
+
+    /// <summary>What brings this joint's complaint on, in rules; what belongs to another joint says nothing here.</summary>
+    internal IEnumerable<ProvocationRule> Rules =>
+        (Provoked.IsDefault ? [] : Provoked).Select(Trade.Shipped.Joints.Of).Where(r => r.Joint == Joint);
+
+    /// <summary>A joint with signs that a clinician must see is spared as an injured one.</summary>
+    [JsonIgnore]
+    public Soreness Spared => Rules.Any(r => r.Clinician) ? Soreness.Injured : Severity;
+}

@@ -1,6 +1,10 @@
 /** "low-back" → "low back". */
 export const inWords = (key: string): string => key.replaceAll('-', ' ');
 
+/** "left low back sore". */
+export const soreInWords = (sore: { joint: string; severity: string; side?: string | null }): string =>
+  `${sore.side ? `${sore.side} ` : ''}${inWords(sore.joint)} ${sore.severity}`;
+
 /** First letter in upper case. */
 export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

@@ -10,7 +10,7 @@
   import { toasts } from '../lib/toasts.svelte';
   import { showInAddress } from '../lib/ui/address';
   import Dialog from '../lib/ui/Dialog.svelte';
-  import { count, day, inWords, sentence } from '../lib/words';
+  import { count, day, inWords, sentence, soreInWords } from '../lib/words';
   import Opening from '../lib/ui/Opening.svelte';
   import { navigate, p } from '../router';
 
@@ -38,7 +38,7 @@
       row.client.profile.level,
       inWords(row.client.profile.goal),
       ...row.places.map((x) => x.name),
-      ...(row.client.profile.soreJoints ?? []).map((s) => `${inWords(s.joint)} ${s.severity}`),
+      ...(row.client.profile.soreJoints ?? []).map(soreInWords),
       ...row.attention.map((note) => `${reasons[note.kind]} ${note.text}`),
       progress(row).text,
       phoneOf(row),
@@ -203,8 +203,7 @@
                 <span class="soft">({count(place.items, 'thing')})</span>{/each}
             </p>
             <p class="text-secondary">
-              {#each profile.soreJoints ?? [] as sore, i (sore.joint)}{i > 0 ? ', ' : ''}{inWords(sore.joint)}
-                {sore.severity}{/each}
+              {(profile.soreJoints ?? []).map(soreInWords).join(', ')}
             </p>
           </div>
           <div class="flex items-center justify-end gap-4">

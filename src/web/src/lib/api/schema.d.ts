@@ -5737,7 +5737,7 @@ export interface components {
             knees: boolean;
         };
         /** @enum {unknown} */
-        BodySide: "left" | "right" | null;
+        BodySide: "left" | "right" | "both";
         Bounds: {
             /** Format: int32 */
             min: number;
@@ -6042,6 +6042,8 @@ export interface components {
             sexes: components["schemas"]["Sex"][];
             joints: components["schemas"]["Joint"][];
             sorenesses: components["schemas"]["Soreness"][];
+            bodySides: components["schemas"]["BodySide"][];
+            provocations: components["schemas"]["ProvocationQuestion"][];
             roles: components["schemas"]["LineRole"][];
             screening: components["schemas"]["ScreeningQuestion"][];
         };
@@ -6253,6 +6255,7 @@ export interface components {
             joints: {
                 [key: string]: number;
             };
+            strains: components["schemas"]["JointStrain"][];
             techniques: string[];
             strength?: null | components["schemas"]["StrengthRelation"];
             measure: components["schemas"]["Measure"];
@@ -6696,6 +6699,8 @@ export interface components {
         };
         /** @enum {unknown} */
         Joint: "wrist" | "elbow" | "shoulder" | "neck" | "low-back" | "hip" | "knee" | "ankle";
+        /** @enum {unknown} */
+        JointStrain: "back-bending" | "back-arching" | "knee-deep" | "hip-deep" | "hip-crossing" | "overhead" | "shoulder-open" | "wrist-flat";
         Jump: {
             /** Format: double */
             step: number;
@@ -7864,6 +7869,19 @@ export interface components {
             changes: boolean;
             accepted: components["schemas"]["AcceptedProposal"];
         };
+        /** @enum {unknown} */
+        Provocation: "back-bending" | "back-arching" | "leg-signs" | "knee-bent" | "knee-locks" | "hip-replaced" | "hip-pinches" | "shoulder-overhead" | "shoulder-slips" | "wrist-flat";
+        /** @description What may bring a joint's complaint on. */
+        ProvocationQuestion: {
+            /** @description What is kept when it holds. */
+            id: components["schemas"]["Provocation"];
+            /** @description The joint that it is asked of. */
+            joint: components["schemas"]["Joint"];
+            /** @description What is asked. */
+            asked: components["schemas"]["Reason"];
+            /** @description A clinician is asked first; the joint counts as injured. */
+            clinician: boolean;
+        };
         PurchaseGain: {
             name: string;
             /** Format: double */
@@ -8507,6 +8525,9 @@ export interface components {
             checks: components["schemas"]["SetupCheck"][];
             steps: string[];
             cautions: string[];
+            joints: {
+                [key: string]: number;
+            };
         };
         SetupCheck: {
             role: string;
@@ -8595,6 +8616,8 @@ export interface components {
         SoreJoint: {
             joint: components["schemas"]["Joint"];
             severity: components["schemas"]["Soreness"];
+            side?: null | components["schemas"]["BodySide"];
+            provoked?: components["schemas"]["Provocation"][];
         };
         /** @enum {unknown} */
         Soreness: "sore" | "injured";

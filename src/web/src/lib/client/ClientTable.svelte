@@ -4,7 +4,7 @@
   import { Problem } from '../api/problem';
   import type { ClientField, ClientTablePreview } from '../api/types';
   import { toasts } from '../toasts.svelte';
-  import { count, inWords, kg } from '../words';
+  import { count, inWords, kg, soreInWords } from '../words';
 
   interface Props {
     /** The file, base64. */
@@ -131,7 +131,7 @@
                     profile.statureCm && `${profile.statureCm} cm`,
                     profile.daysPerWeek && count(profile.daysPerWeek, 'day') + ' a week',
                     profile.minutesPerSession && `${profile.minutesPerSession} min`,
-                    ...(profile.soreJoints ?? []).map((s) => `${inWords(s.joint)} ${s.severity}`),
+                    ...(profile.soreJoints ?? []).map(soreInWords),
                   ]
                     .filter(Boolean)
                     .join(', ')}

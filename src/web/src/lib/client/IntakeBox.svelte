@@ -4,7 +4,7 @@
   import { forgetText, keptText } from '../keeping/keptText';
   import { trade } from '../trade.svelte';
   import { toasts } from '../toasts.svelte';
-  import { inWords } from '../words';
+  import { inWords, soreInWords } from '../words';
 
   interface Props {
     profile: ClientProfile;
@@ -30,7 +30,7 @@
           read.goal && inWords(read.goal),
           read.daysPerWeek && `${read.daysPerWeek} days a week`,
           read.minutesPerSession && `${read.minutesPerSession} min a session`,
-          ...(read.soreJoints ?? []).map((j) => `${inWords(j.joint)} ${j.severity}`),
+          ...(read.soreJoints ?? []).map(soreInWords),
           ...(read.screening ?? []).map(asked),
           read.highBloodPressure && 'high blood pressure',
         ].filter(Boolean)

@@ -3,7 +3,7 @@
   import type { Keeper } from '../keeping/keeper.svelte';
   import KeptMark from '../keeping/KeptMark.svelte';
   import { trade } from '../trade.svelte';
-  import { inWords, sentence } from '../words';
+  import { inWords, sentence, soreInWords } from '../words';
   import { p } from '../../router';
   import type { Workbench } from './workbench.svelte';
 
@@ -37,7 +37,7 @@
     <p class="soft">{profile.level}, {inWords(profile.goal)}</p>
     {#if profile.soreJoints?.length}
       <p class="text-secondary">
-        {profile.soreJoints.map((s) => `${inWords(s.joint)} ${s.severity}`).join(', ')}
+        {profile.soreJoints.map(soreInWords).join(', ')}
       </p>
     {/if}
   </div>

@@ -1,0 +1,9 @@
+namespace Ingegno.Core.Ground.Body;
+
+/// <summary>Side of the body.</summary>
+public enum BodySide
+{
+    Left,
+    Right,
+    Both,
+}
