@@ -18,6 +18,7 @@ public sealed class KitKinds
         All = document.Kinds;
         FirstUse = document.FirstUse;
         PlainWords = [.. document.PlainWords];
+        Hazards = new HazardTalk(document.HazardWords);
         var unlabelled = document.Kinds.SelectMany(k => k.Can).FirstOrDefault(c => !_abilities.ContainsKey(c));
         if (unlabelled is not null)
         {
@@ -39,6 +40,9 @@ public sealed class KitKinds
     /// <summary>Words before the name of a thing that bears somebody which say nothing against that: a kitchen table is a table, a card table asks.</summary>
     public ImmutableHashSet<string> PlainWords { get; }
 
+    /// <summary>Hears what rules a thing out.</summary>
+    internal HazardTalk Hazards { get; }
+
     public KitKind? Find(string id) => _byId.GetValueOrDefault(id);
 
     /// <summary>True when the word is a kind or an ability, so that a requirement may name it.</summary>
@@ -58,4 +62,7 @@ public sealed record KitKindsDocument(
 {
     /// <summary>Words before the name of a thing that somebody stands, lies or hangs on which say nothing against that.</summary>
     public ImmutableArray<string> PlainWords { get; init; } = [];
+
+    /// <summary>Words that say what rules a thing out.</summary>
+    public ImmutableArray<HazardWords> HazardWords { get; init; } = [];
 }

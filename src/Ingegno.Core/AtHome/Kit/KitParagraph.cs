@@ -61,6 +61,13 @@ public sealed class KitParagraph(KitShorthand shorthand)
         var (noun, before) = ((string?)null, (KitItem?)null);
         foreach (var phrase in KitPhrases.Of(KitLists.WrittenOut(PlainText.Of(text.ReplaceLineEndings(";")))).Take(MostThings))
         {
+            if (LastThing(finds) is var at and >= 0 && shorthand.Also(finds[at].Entry.Item!, phrase) is { } also)
+            {
+                var last = finds[at];
+                finds[at] = last with { Source = $"{last.Source}, {phrase}", Entry = last.Entry with { Item = also } };
+                continue;
+            }
+
             if (One(phrase, noun) is { } find)
             {
                 // A figure behind a thing that is no weight may be said of that thing.
@@ -72,6 +79,17 @@ public sealed class KitParagraph(KitShorthand shorthand)
         }
 
         return finds.ToImmutable();
+    }
+
+    private static int LastThing(ImmutableArray<KitFind>.Builder finds)
+    {
+        var at = finds.Count - 1;
+        while (at >= 0 && finds[at].Entry.Item is null)
+        {
+            at--;
+        }
+
+        return at;
     }
 
     private static bool IsFigure(string phrase) =>
@@ -94,7 +112,7 @@ public sealed class KitParagraph(KitShorthand shorthand)
     private KitFind Named(string phrase, string said, int? count, string? noun)
     {
         var entry = shorthand.Read(WithUnit(Without(said)));
-        if (entry.Item is null && shorthand.Within(said) is { } within)
+        if (entry.Item is null && (shorthand.Within(Without(said)) ?? (TiesTo(said) ? null : shorthand.Within(said))) is { } within)
         {
             entry = within;
         }
@@ -117,16 +135,46 @@ public sealed class KitParagraph(KitShorthand shorthand)
         if (entry.Item is { } item)
         {
             var pair = count ?? (item.Count == 1 && Paired(item, said) ? 2 : null);
-            entry = entry with { Item = item with { Id = "new", Count = pair ?? item.Count } };
+            entry = entry with { Item = shorthand.Ruled(item, said) with { Id = "new", Count = pair ?? item.Count } };
         }
 
         return new KitFind(phrase, entry, Ask(entry.Item, said));
     }
 
+    /// <summary>What something is tied to is not what is tied: a radiator for the band is no band.</summary>
+    private static bool TiesTo(string said) =>
+        said.Contains(" to tie ", StringComparison.OrdinalIgnoreCase)
+        || said.Contains(" to attach ", StringComparison.OrdinalIgnoreCase)
+        || said.Contains(" to anchor ", StringComparison.OrdinalIgnoreCase)
+        || said.Contains(" to hook ", StringComparison.OrdinalIgnoreCase);
+
     /// <summary>What a thing has on it or in it is not the thing: half rack with pull-up bar, backpack to fill with books.</summary>
     private static string Without(string said)
     {
-        foreach (var joint in new[] { " to fill", " with ", " in the ", " on the ", " under the ", " behind the ", " at the " })
+        foreach (
+            var joint in new[]
+            {
+                " to fill",
+                " with ",
+                " in the ",
+                " on the ",
+                " under the ",
+                " behind the ",
+                " at the ",
+                " on a ",
+                " over the ",
+                " over a ",
+                " from the ",
+                " from a ",
+                " hung ",
+                " hanging ",
+                " to tie ",
+                " to attach ",
+                " to anchor ",
+                " to hook ",
+                " where ",
+            }
+        )
         {
             var at = said.IndexOf(joint, StringComparison.OrdinalIgnoreCase);
             var rest = at < 0 ? string.Empty : said[at..];
@@ -177,7 +225,8 @@ public sealed class KitParagraph(KitShorthand shorthand)
 
     /// <summary>A band without a measure, known by its colour perhaps.</summary>
     private static Reason? Ask(KitItem? item, string said) =>
-        item is { Kind: "band-loop" or "band-tube" or "band-flat" or "band-mini", ForceKg: null, WidthMm: null }
+        item is { Kind: "rings-straps" } && said.Contains("door", StringComparison.OrdinalIgnoreCase) ? Reason.Of("kit.ask-hang")
+        : item is { Kind: "band-loop" or "band-tube" or "band-flat" or "band-mini", ForceKg: null, WidthMm: null }
         || (
             item?.Kind.StartsWith("band", StringComparison.Ordinal) == true
             && said.Split(' ').Any(w => Colours.Contains(w.ToLowerInvariant()))
@@ -185,5 +234,5 @@ public sealed class KitParagraph(KitShorthand shorthand)
             && item.WidthMm is null
         )
             ? Reason.Of("kit.ask-band")
-            : null;
+        : null;
 }

@@ -55,6 +55,49 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
     public KitEntry Read(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
+        var (hazards, left, said) = kinds.Hazards.Of(text);
+        return said && Known(left) is { Item: { } item } entry && CanBeRuledOut(item)
+            ? entry with
+            {
+                Item = item with { Hazards = hazards },
+            }
+            : Known(text);
+    }
+
+    /// <summary>The longest name that stands anywhere in the words, for a thing that is said in passing; null when there is none.</summary>
+    public KitEntry? Within(string text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        var (hazards, left, said) = kinds.Hazards.Of(text);
+        return said && InPassing(left) is { Item: { } item } entry && CanBeRuledOut(item)
+            ? entry with
+            {
+                Item = item with { Hazards = hazards },
+            }
+            : InPassing(text);
+    }
+
+    /// <summary>The thing with what is said of it afterwards ("it wobbles"); null where nothing was said that rules it out or not.</summary>
+    internal KitItem? Also(KitItem item, string clause)
+    {
+        var (hazards, left, said) = kinds.Hazards.Of(clause);
+        return said && HazardTalk.SaysNoThing(left) && CanBeRuledOut(item)
+            ? item with
+            {
+                Hazards = [.. item.Hazards.Concat(hazards).Distinct().Order()],
+            }
+            : null;
+    }
+
+    /// <summary>The thing with every hazard that stands in its words.</summary>
+    internal KitItem Ruled(KitItem item, string words) =>
+        CanBeRuledOut(item) ? item with { Hazards = [.. item.Hazards.Concat(kinds.Hazards.Of(words).Hazards).Distinct().Order()] } : item;
+
+    /// <summary>Somebody trusts it with his weight, or a band with its pull.</summary>
+    private bool CanBeRuledOut(KitItem item) => kinds.Find(item.Kind) is { } kind && (kind.Bears || kind.Is("anchor"));
+
+    private KitEntry Known(string text)
+    {
         text = PlainText.Of(text);
         if (text.Length > LongestLine)
         {
@@ -86,10 +129,8 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
         return Named(Noise().Replace(rest, " ").Trim(), text, quantities, count);
     }
 
-    /// <summary>The longest name that stands anywhere in the words, for a thing that is said in passing; null when there is none.</summary>
-    public KitEntry? Within(string text)
+    private KitEntry? InPassing(string text)
     {
-        ArgumentNullException.ThrowIfNull(text);
         if (text.Length > LongestLine)
         {
             return null;
