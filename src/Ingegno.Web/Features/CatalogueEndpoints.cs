@@ -60,7 +60,8 @@ public sealed record ClientWords(
     ImmutableArray<BodySide> BodySides,
     ImmutableArray<ProvocationQuestion> Provocations,
     ImmutableArray<LineRole> Roles,
-    ImmutableArray<ScreeningQuestion> Screening
+    ImmutableArray<ScreeningQuestion> Screening,
+    ImmutableArray<ScreeningGateQuestion> Gates
 );
 
 /// <summary>What may bring a joint's complaint on.</summary>
@@ -73,7 +74,11 @@ public sealed record ProvocationQuestion(Provocation Id, Joint Joint, Reason Ask
 /// <summary>One question of the screening.</summary>
 /// <param name="Answer">What is kept when it holds.</param>
 /// <param name="Asked">What is asked.</param>
-public sealed record ScreeningQuestion(ScreeningAnswer Answer, Reason Asked);
+/// <param name="Gate">The short question that it stands behind.</param>
+public sealed record ScreeningQuestion(ScreeningAnswer Answer, Reason Asked, ScreeningGate Gate);
+
+/// <summary>A short question, and whether high blood pressure is asked behind it.</summary>
+public sealed record ScreeningGateQuestion(ScreeningGate Gate, Reason Asked, bool Pressure);
 
 /// <summary>A technique step to choose.</summary>
 public sealed record TechniqueStep(string Id, string Of, string Label, string How, double RepsLeft, string? Caution);
@@ -146,7 +151,11 @@ public static class CatalogueEndpoints
                     [.. Enum.GetValues<BodySide>()],
                     [.. trade.Joints.Provocations.Select(p => new ProvocationQuestion(p.Id, p.Joint, Term.For(p.Id).Said(), p.Clinician))],
                     [.. Enum.GetValues<LineRole>()],
-                    [.. Enum.GetValues<ScreeningAnswer>().Select(a => new ScreeningQuestion(a, Term.For(a).Said()))]
+                    [.. Enum.GetValues<ScreeningAnswer>().Select(a => new ScreeningQuestion(a, Term.For(a).Said(), ScreeningGates.Of(a)))],
+                    [
+                        .. Enum.GetValues<ScreeningGate>()
+                            .Select(g => new ScreeningGateQuestion(g, Term.For(g).Said(), g == ScreeningGate.Heart)),
+                    ]
                 )
             )
         );

@@ -26,7 +26,7 @@ public sealed class KitAtPlace
         ArgumentNullException.ThrowIfNull(place);
         ArgumentNullException.ThrowIfNull(kinds);
         _kinds = kinds;
-        Name = place.Name;
+        (Name, Guarded) = (place.Name, place.Guarded);
         Things =
         [
             .. place
@@ -40,6 +40,9 @@ public sealed class KitAtPlace
     }
 
     public string Name { get; }
+
+    /// <summary>Whether safeties, or somebody beside, take a bar that pins; null while nobody has been asked.</summary>
+    public bool? Guarded { get; }
 
     /// <summary>All things, in a fixed order that does not depend on how the kit was typed in.</summary>
     public ImmutableArray<Thing> Things { get; }

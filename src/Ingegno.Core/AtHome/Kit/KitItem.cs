@@ -133,4 +133,7 @@ public sealed record PlaceKit
     public required string Name { get; init; }
 
     public ImmutableArray<KitItem> Items { get; init; } = [];
+
+    /// <summary>Whether safeties, or somebody beside, take a bar that pins; null while nobody has been asked.</summary>
+    public bool? Guarded { get; init; }
 }

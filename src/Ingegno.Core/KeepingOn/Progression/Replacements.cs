@@ -232,6 +232,7 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             return null;
         }
 
+        var hurtKg = HurtKg(rests, log);
         var asked = request with
         {
             Choices =
@@ -246,11 +247,16 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
                     Line = said.Line,
                     ExerciseId = rests.CandidateId.Split('+')[0],
                     Rir = Spared,
+                    ExternalKg = hurtKg is > 0 and var kg ? kg * HalfOfWhatHurt : null,
+                    Sets = Math.Max(1, SetsOf(said, plan) - 1),
                 },
             ],
             Stands = request.Stands?.Without(line => line == said.Line),
         };
-        return Of(said.Line, engine.Rebuild(asked).Plan, plan)?.Replacement is { } back && back.CandidateId == rests.CandidateId
+        return
+            Of(said.Line, engine.Rebuild(asked).Plan, plan)?.Replacement is { } back
+            && back.CandidateId == rests.CandidateId
+            && !(hurtKg is > 0 && back.Exercises.Any(e => e.ExternalKg > (hurtKg * HalfOfWhatHurt) + 0.01))
             ? said with
             {
                 Decision = Decision.TryAgain,
@@ -267,6 +273,19 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             }
             : null;
     }
+
+    /// <summary>Load of the sets that hurt, the lightest of them, kg; null where none was logged with one.</summary>
+    private static double? HurtKg(RestingExercise rests, IReadOnlyCollection<LoggedSession> log) =>
+        log.SelectMany(s => s.Exercises)
+            .Where(e => rests.CandidateId.Split('+').Contains(e.ExerciseId))
+            .SelectMany(e => e.Sets)
+            .Where(s => s.PainJoint == rests.Joint && s.LoadKg is > 0)
+            .Min(s => s.LoadKg);
+
+    private static int SetsOf(Proposal said, HomePlan plan) => plan.Lines.FirstOrDefault(l => l.Gym.Key == said.Line)?.Gym.Sets ?? 2;
+
+    /// <summary>"Again, lightly" is at most so much of the load that hurt.</summary>
+    private const double HalfOfWhatHurt = 0.5;
 
     /// <summary>Reps in reserve of the first time back.</summary>
     private const int Spared = 4;

@@ -99,6 +99,15 @@ public sealed class Alternatives(Trade trade)
         return helps.ToImmutable();
     }
 
+    /// <summary>Nothing that still touches the joint is heavier, longer or harder than what hurt.</summary>
+    private bool AsksMore(HomeExercise now, HomeExercise other) =>
+        other.ExternalKg > now.ExternalKg
+        || Step(now, other) > 0
+        || other.Dose.Timed != now.Dose.Timed
+        || other.Dose.Target.IsOpen
+        || other.Dose.Target.Max > now.Dose.Target.Max
+        || other.Dose.Tempo.SecondsPerRep > now.Dose.Tempo.SecondsPerRep;
+
     /// <summary>Below 0 where the other is easier, above where it is harder.</summary>
     private int Step(HomeExercise now, HomeExercise other)
     {
@@ -126,7 +135,14 @@ public sealed class Alternatives(Trade trade)
         var (a, b) = (trade.Catalogue.Get(now.ExerciseId), trade.Catalogue.Get(other.ExerciseId));
         return
         [
-            .. a.Joints.Where(j => b.Joints.GetValueOrDefault(j.Key) is var there && there < j.Value && there <= Light).Select(j => j.Key),
+            .. a
+                .Joints.Where(j =>
+                    b.Joints.GetValueOrDefault(j.Key) is var there
+                    && there < j.Value
+                    && there <= Light
+                    && (there == 0 || !AsksMore(now, other))
+                )
+                .Select(j => j.Key),
         ];
     }
 }

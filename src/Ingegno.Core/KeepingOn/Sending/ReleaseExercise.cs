@@ -75,6 +75,12 @@ public sealed record ReleaseExercise
     /// <summary>Figures from which the client is asked whether they are meant.</summary>
     public required FigureDoubt Doubt { get; init; }
 
+    /// <summary>The same exercise, lighter or shorter: what is offered first where it hurts. Null for an alternative and in older releases.</summary>
+    public Alternative? Lighter { get; init; }
+
+    /// <summary>Joints that it loads; empty in older releases.</summary>
+    public ImmutableArray<Joint> Loads { get; init; } = [];
+
     /// <summary>Exercises that may be taken in its place, best first.</summary>
     public ImmutableArray<Alternative> Alternatives { get; init; } = [];
 }
@@ -172,4 +178,5 @@ public sealed record PainOnTheSpot(int EaseFrom, int StopFrom, Reason Ease, Reas
 /// <param name="Id">Key, for instance <c>slept-badly</c>.</param>
 /// <param name="Label">As a client says it.</param>
 /// <param name="Advice">What follows for today.</param>
-public sealed record DayForm(string Id, Reason Label, Reason Advice);
+/// <param name="RepsLess">How many reps, or times five seconds of a hold, each target is lower today.</param>
+public sealed record DayForm(string Id, Reason Label, Reason Advice, int RepsLess = 0);

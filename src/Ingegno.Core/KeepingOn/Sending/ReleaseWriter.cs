@@ -14,13 +14,16 @@ namespace Ingegno.Core.KeepingOn.Sending;
 /// <param name="trade">The trade.</param>
 public sealed class ReleaseWriter(Trade trade)
 {
+    /// <summary>Reps less for who slept badly or is sore: one more in reserve (common practice).</summary>
+    private const int TiredReps = 1;
+
     /// <summary>Ways in which a client may feel, in the order in which they are offered.</summary>
     private static readonly ImmutableArray<DayForm> Forms =
     [
         new("fresh", Reason.Of("form.fresh"), Reason.Of("advice.fresh")),
         new("fine", Reason.Of("form.fine"), Reason.Of("advice.fine")),
-        new("slept-badly", Reason.Of("form.slept-badly"), Reason.Of("advice.slept-badly")),
-        new("sore", Reason.Of("form.sore"), Reason.Of("advice.sore")),
+        new("slept-badly", Reason.Of("form.slept-badly"), Reason.Of("advice.slept-badly"), TiredReps),
+        new("sore", Reason.Of("form.sore"), Reason.Of("advice.sore"), TiredReps),
     ];
 
     /// <summary>The release of a plan.</summary>
@@ -79,6 +82,7 @@ public sealed class ReleaseWriter(Trade trade)
                 select Exercise(line, home, at) with
                 {
                     Why = Why(line, home),
+                    Lighter = new Alternative(Exercise(line, LighterSame.Of(home, at), at), [SwapReason.Hurts], []),
                     Alternatives = [.. alternatives.Select(a => new Alternative(Exercise(line, a.Home, at), a.Helps, a.Spares))],
                 },
             ],
@@ -151,6 +155,7 @@ public sealed class ReleaseWriter(Trade trade)
             Rir = home.Dose.Rir,
             ExternalKg = home.ExternalKg,
             Sets = SetParts.Of(home.Dose, trade.Session),
+            Loads = [.. trade.Catalogue.Get(home.ExerciseId).Joints.Keys],
             Doubt = DoubtOf(home, LogDoubts.LimitsOf(home, heaviest)),
         };
     }

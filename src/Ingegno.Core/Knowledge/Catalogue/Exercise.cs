@@ -170,6 +170,9 @@ public sealed record Setup
 
     public ImmutableArray<string> Cautions { get; init; } = [];
 
+    /// <summary>Whether somebody or something must be there to take the load.</summary>
+    public GuardNeed Guard { get; init; }
+
     /// <summary>Stress per joint that this way adds to the exercise's own: sitting on the floor bends the back.</summary>
     public ImmutableSortedDictionary<Joint, int> Joints { get; init; } = ImmutableSortedDictionary<Joint, int>.Empty;
 }

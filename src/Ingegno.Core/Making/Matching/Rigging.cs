@@ -43,6 +43,7 @@ internal static class Rigging
             [
                 .. exercise.Cautions.Concat(way.Setup.Cautions).Select(Reason.Text),
                 .. CandidateFilter.Cautions(exercise, at.Client),
+                .. AtHomeCautions.Of(exercise, way, at.Client),
                 .. LoadCautions(way),
             ],
             UsesItems = [.. way.Bindings.Select(b => b.Thing.Id).Concat(way.Load.ItemIds).Distinct().Order(StringComparer.Ordinal)],

@@ -107,6 +107,7 @@ public sealed class Ways
         var bare = JointSparing.TakesNoLoad(exercise, _client);
         return exercise.Setups.Any(s =>
             JointSparing.Why(s, _client) is null
+            && !(s.Guard == GuardNeed.Needed && _kit.Guarded == false)
             && _kit.Meets(s.Needs, _strength.StatureCm).Possible
             && (bare ? Unloaded(s.Load).Any() || s.Load.AssistedShare > 0 : CanLoad(s.Load))
         );
@@ -122,6 +123,11 @@ public sealed class Ways
         if (JointSparing.Why(setup, _client) is { } hurts)
         {
             return _setups[setup] = new SetupHere(setup, hurts, []);
+        }
+
+        if (setup.Guard == GuardNeed.Needed && _kit.Guarded == false)
+        {
+            return _setups[setup] = new SetupHere(setup, Reason.Of("setups.guard"), []);
         }
 
         var fits = _kit.Fits(setup.Needs, _strength.StatureCm);

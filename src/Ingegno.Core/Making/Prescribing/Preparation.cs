@@ -46,12 +46,13 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
         var first = day.FirstOrDefault(d => d.Reps > 1);
         Reason[] warmUp =
         [
+            .. SessionStart.Of(day.Select(d => d.Exercise), client),
             Reason.Of("prepare.raise", ("stepping", Landing(client)), ("short", isShort)),
             .. Fitting(MovementPattern.Mobility, Moved(day, worked), client)
                 .Where(e => e.Measure == Measure.Reps) // six slow reps; held stretches come after
                 .Take(isShort ? MobilisedInShort : Mobilised)
                 .Select(e => Reason.Of("prepare.mobilise", ("exercise", e.Name), ("side", e.Sides == Sides.Unilateral))),
-            Reason.Of(lower ? "prepare.stabilise-leg" : "prepare.stabilise-plank"),
+            .. Stabilise(lower, client),
             .. Activation(day, worked, client)
                 .Select(e => Reason.Of("prepare.activate", ("exercise", e.Name), ("side", e.Sides == Sides.Unilateral))),
             .. first.Exercise is null
@@ -97,6 +98,20 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
                 [Muscle.UpperBack] = Math.Max(PressedSets, worked.GetValueOrDefault(Muscle.UpperBack)),
             }
             : worked;
+
+    /// <summary>Nobody stands on one leg on an injured joint, nor holds a plank with one.</summary>
+    private static IEnumerable<Reason> Stabilise(bool lower, ClientProfile client)
+    {
+        bool Injured(params Joint[] joints) => client.SoreJoints.Any(j => j.Spared == Soreness.Injured && joints.Contains(j.Joint));
+        if (lower && !Injured(Joint.Hip, Joint.Knee, Joint.Ankle))
+        {
+            return [Reason.Of("prepare.stabilise-leg")];
+        }
+
+        return Injured(Joint.Shoulder, Joint.LowBack) || client.Avoids(HealthHazard.Straining)
+            ? []
+            : [Reason.Of("prepare.stabilise-plank")];
+    }
 
     private static bool Landing(ClientProfile client) =>
         client.Level == Level.Beginner || client.SoreJoints.Any(j => j.Joint is Joint.Knee or Joint.Ankle or Joint.Hip or Joint.LowBack);

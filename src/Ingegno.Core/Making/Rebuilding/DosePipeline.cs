@@ -13,6 +13,7 @@ namespace Ingegno.Core.Making.Rebuilding;
 /// <item>The gym line under its approach (<see cref="ApproachIntent"/>): before anything is matched, for what is wanted decides what is found.</item>
 /// <item>What the load makes of it (<see cref="DosePrescriber"/>) and</item>
 /// <item>how its sets run (<see cref="SetSchemeChoice"/>): both for every candidate, which shows its dose before it is taken.</item>
+/// <item>A bar that pins, where nobody guards it (<see cref="Guarding"/>).</item>
 /// <item>What stands though nobody decided on it, to the gram (<see cref="StandingWeek"/>).</item>
 /// <item>Figures of the coach, of a proposal that was accepted or of a block (<see cref="HomeEdits"/>).</item>
 /// <item>Calibration, where it is on (<see cref="Calibration"/>): a last set without a figure.</item>
@@ -28,7 +29,7 @@ internal sealed class DosePipeline(RebuildRequest request, ClientAtPlace at)
     public ImmutableArray<LaidOutSession> Run(IEnumerable<HomeLine> chosen, ImmutableArray<GymDay> days)
     {
         var figures = new HomeEdits(request.Edits, at, request.Stands);
-        var lines = chosen.Select(figures.Apply).Select(Calibrated).ToLookup(l => l.Gym.Day);
+        var lines = chosen.Select(Guarded).Select(figures.Apply).Select(Calibrated).ToLookup(l => l.Gym.Day);
         var planner = new SessionPlanner(at.Trade, request.Client);
         return
         [
@@ -44,6 +45,9 @@ internal sealed class DosePipeline(RebuildRequest request, ClientAtPlace at)
             ),
         ];
     }
+
+    /// <summary>Before what a coach set himself: his word on a set counts, and the plan check says what it means.</summary>
+    private HomeLine Guarded(HomeLine line) => OfEach(line, home => Guarding.Of(home, at.Trade.Catalogue.Get(home.ExerciseId), at.Kit));
 
     private HomeLine Calibrated(HomeLine line) =>
         OfEach(

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.AtHome.Kit;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
 using Ingegno.Core.Making.Prescribing;
 using Ingegno.Core.Trainee.Clients;
@@ -33,6 +34,16 @@ public static class PlanNotices
         ArgumentNullException.ThrowIfNull(text);
         return new PlanNotice(text.Code.Replace('.', '-'), NoticeLevel.Warning, text);
     }
+
+    /// <summary>Names of what is done with a bar that pins.</summary>
+    private static List<string> Pinning(ImmutableArray<HomeLine> lines, Trade trade) =>
+        [
+            .. lines
+                .SelectMany(l => l.Chosen?.Exercises ?? [])
+                .Where(e => Guarding.Need(e, trade.Catalogue.Get(e.ExerciseId)) != GuardNeed.None)
+                .Select(e => e.Name)
+                .Distinct(),
+        ];
 
     private static IEnumerable<PlanNotice> All(
         RebuildRequest request,
@@ -68,6 +79,11 @@ public static class PlanNotices
                 NoticeLevel.Warning,
                 Reason.Of("notice.clearance-limits", ("limits", clearance.Limits))
             );
+        }
+
+        if (kit.Guarded is null && Pinning(lines, trade) is { Count: > 0 } pinning)
+        {
+            yield return new PlanNotice("guard", NoticeLevel.Warning, Reason.Of("notice.guard", ("exercises", FactList.Of(pinning))));
         }
 
         foreach (var (id, approach) in days.Select(d => (request.ApproachOn(d.Name), request.ApproachOn(d.Name, trade))).Distinct())

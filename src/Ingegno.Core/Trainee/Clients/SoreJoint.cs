@@ -20,6 +20,14 @@ public sealed record SoreJoint(Joint Joint, Soreness Severity)
     internal IEnumerable<ProvocationRule> Rules =>
         (Provoked.IsDefault ? [] : Provoked).Select(Trade.Shipped.Joints.Of).Where(r => r.Joint == Joint);
 
+    /// <summary>The same joint, spared as much, for the same reasons.</summary>
+    public bool Equals(SoreJoint? other) =>
+        other is not null
+        && (Joint, Severity, Side) == (other.Joint, other.Severity, other.Side)
+        && (Provoked.IsDefault ? [] : Provoked).SequenceEqual(other.Provoked.IsDefault ? [] : other.Provoked);
+
+    public override int GetHashCode() => HashCode.Combine(Joint, Severity, Side, Provoked.IsDefault ? 0 : Provoked.Length);
+
     /// <summary>A joint with signs that a clinician must see is spared as an injured one.</summary>
     [JsonIgnore]
     public Soreness Spared => Rules.Any(r => r.Clinician) ? Soreness.Injured : Severity;

@@ -157,6 +157,24 @@
                 }}
               />
             </label>
+            {#if bench.items.some((i) => trade.kind(i.kind)?.can?.includes('loaded-bar'))}
+              <label class="w-64">
+                <span class="label-text">A bar over chest or back: who takes it?</span>
+                <select
+                  class="select w-full"
+                  value={bench.draft.guarded == null ? '' : bench.draft.guarded ? 'yes' : 'no'}
+                  onchange={(event) => {
+                    const said = event.currentTarget.value;
+                    const guarded = said === '' ? null : said === 'yes';
+                    bench.change((kit) => ({ ...kit, guarded }));
+                  }}
+                >
+                  <option value="">not asked yet</option>
+                  <option value="yes">safeties, or somebody beside</option>
+                  <option value="no">nobody and nothing</option>
+                </select>
+              </label>
+            {/if}
           </div>
           {#if bench.items.length === 0}
             <p class="sheet p-4">

@@ -110,7 +110,7 @@ public class ClientTableTests
         clients
             .SelectMany(c => c.Profile.SoreJoints)
             .ShouldBe([
-                new SoreJoint(Joint.Knee, Soreness.Sore),
+                new SoreJoint(Joint.Knee, Soreness.Sore) { Side = BodySide.Left },
                 new SoreJoint(Joint.Knee, Soreness.Injured),
                 new SoreJoint(Joint.Wrist, Soreness.Sore),
             ]);

@@ -1,6 +1,6 @@
 import { localIso } from '../keep/server';
 import type { FloorSession, Joint, SentRelease, SessionToTakeOver } from '../types';
-import { logged, nextTurn, type Done, type OnTheFloor, type Walk } from './walk';
+import { easedFor, logged, nextTurn, type Done, type OnTheFloor, type Walk } from './walk';
 
 /** Everything of a session that runs; kept as it is, so that a phone that goes off in the middle of a set knows where it was. */
 export interface Running {
@@ -54,7 +54,7 @@ export const begun = (what: Begun, now: number): Running => ({
   startedAt: localIso(now),
   stage: 'warm-up',
   warmedUp: [],
-  decided: {},
+  decided: easedFor(what.sent.release.days[what.day], what.hurts),
   done: [],
   passed: [],
   turn: 0,
@@ -73,7 +73,7 @@ export function takenOver({ session, sent }: SessionToTakeOver, now: number): Ru
   const day = sent.release.days[session.day];
   if (!day) throw new Error(`The release has no day ${session.day + 1}.`);
   const turns = day.courses[session.course ?? 0]?.turns ?? [];
-  const decided: Record<string, OnTheFloor> = {};
+  const decided: Record<string, OnTheFloor> = easedFor(day, session.hurts ?? null);
   const done: Done[] = [];
   for (const e of session.exercises) {
     const planned = day.exercises.find(
@@ -137,7 +137,8 @@ const revisionsAhead = 1000;
 export function walkOf(r: Running): Walk {
   const day = r.sent.release.days[r.day];
   if (!day) throw new Error(`The release has no day ${r.day + 1}.`);
-  return { day, course: r.course, decided: r.decided };
+  const repsLess = r.sent.release.forms?.find((f) => f.id === r.form)?.repsLess ?? 0;
+  return { day, course: r.course, decided: r.decided, repsLess };
 }
 
 /** Minutes from the beginning to the end, or until now. */

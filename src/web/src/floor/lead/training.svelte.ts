@@ -252,6 +252,33 @@ export class Training {
     this.#decide({ skipped: true });
   }
 
+  /** What is done now is the lighter one. */
+  get isLighter(): boolean {
+    return this.planned.lighter != null && this.exercise === this.planned.lighter.exercise;
+  }
+
+  /** Whether more sets follow that could be done lighter. */
+  get canLighten(): boolean {
+    const r = this.#must();
+    const { exercise } = this.turn;
+    return (
+      this.planned.lighter != null &&
+      !this.isLighter &&
+      this.exercise === this.planned &&
+      turnsOf(this.walk).some((t, at) => at > r.turn && t.exercise === exercise)
+    );
+  }
+
+  /** It hurts a little: the same, lighter, from this set on. */
+  lighten(): void {
+    const r = this.#must();
+    const key = this.turn.exercise;
+    r.decided = { ...r.decided, [key]: { ...r.decided[key], swappedFor: undefined, lighter: true } };
+    this.sound.stop();
+    if (r.stage === 'rest') this.#keep();
+    else this.#to(this.#nextFrom(r.turn));
+  }
+
   /** It hurts: no more of it today. */
   stopExercise(): void {
     this.#decide({ stopped: true });
@@ -346,8 +373,11 @@ export class Training {
         turn: r.turn,
         exercise: this.turn.exercise,
         exerciseId: this.exercise.exerciseId,
-        // A load that was typed for the set before is still in the hands.
-        set: { reps: Math.min(500, reps), loadKg: before?.loadKg ?? null },
+        // A load that was typed for the set before is still in the hands; a lighter one is told, for the plan says another.
+        set: {
+          reps: Math.min(500, reps),
+          loadKg: this.isLighter ? this.exercise.externalKg : (before?.loadKg ?? null),
+        },
       },
     ];
   }

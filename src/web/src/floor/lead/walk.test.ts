@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { ReleaseDay, ReleaseExercise, Turn } from '../types';
-import { exerciseOf, logged, nextTurn, offered, partsOf, type Walk } from './walk';
+import { easedFor, exerciseOf, logged, nextTurn, offered, partsOf, turnsOf, type Walk } from './walk';
 
 const exercise = (
   line: number,
@@ -14,6 +14,7 @@ const exercise = (
   setup: '',
   setupId: '',
   bands: [],
+  loads: [],
   steps: [],
   cues: [],
   why: '',
@@ -107,6 +108,30 @@ describe('walking through a day', () => {
     const log = logged(walk({ '2-row': { skipped: true } }), []);
     expect(log).toHaveLength(1);
     expect(log[0]).toMatchObject({ exerciseId: 'row', sets: [], skipped: true });
+  });
+
+  it('does the same lighter where it hurts, with fewer sets', () => {
+    const light = exercise(1, 'squat', { externalKg: 5, sets: exercise(1, 'squat').sets.slice(0, 1) });
+    const sore: ReleaseDay = {
+      ...day,
+      exercises: [
+        exercise(1, 'squat', { loads: ['knee'], lighter: { exercise: light, helps: ['hurts'], spares: [] } }),
+        exercise(2, 'row'),
+      ],
+    };
+    const eased: Walk = { day: sore, course: 0, decided: easedFor(sore, 'knee') };
+    expect(exerciseOf(eased, '1-squat').externalKg).toBe(5);
+    expect(exerciseOf(eased, '2-row').exerciseId).toBe('row');
+    expect([0, 1, 2, 3].map((from) => nextTurn(eased, from, []))).toEqual([0, 1, 3, 3]);
+    expect(easedFor(sore, null)).toEqual({});
+  });
+
+  it('aims lower on a bad day', () => {
+    const walk: Walk = { day, course: 0, decided: {}, repsLess: 2 };
+    const [first] = turnsOf(walk);
+    const [part] = first ? partsOf(walk, first) : [];
+    expect(part?.target).toEqual({ min: 6, max: 6 });
+    expect(part?.asPlanned).toBe(6);
   });
 
   it('offers for pain only what spares the joint', () => {

@@ -17,6 +17,8 @@ export interface OnTheFloor {
   stopped?: boolean;
   /** Left out by choice. */
   skipped?: boolean;
+  /** Done lighter or shorter than planned, because it hurt. */
+  lighter?: boolean;
 }
 
 /** A day being walked through: the turns of a course, and what was decided of its exercises by their key. */
@@ -24,6 +26,8 @@ export interface Walk {
   day: ReleaseDay;
   course: number;
   decided: Record<string, OnTheFloor>;
+  /** Reps by which targets are lower today: slept badly, sore. */
+  repsLess?: number;
 }
 
 /** The turns of the way that was taken. */
@@ -40,12 +44,41 @@ export const plannedOf = (day: ReleaseDay, key: string): ReleaseExercise => {
 export function exerciseOf(walk: Walk, key: string): ReleaseExercise {
   const planned = plannedOf(walk.day, key);
   const other = walk.decided[key]?.swappedFor;
-  return planned.alternatives.find((a) => a.exercise.exerciseId === other)?.exercise ?? planned;
+  return (
+    planned.alternatives.find((a) => a.exercise.exerciseId === other)?.exercise ??
+    (walk.decided[key]?.lighter ? planned.lighter?.exercise : null) ??
+    planned
+  );
+}
+
+/** Exercises that load a joint which hurts before the session begins: they begin lighter. */
+export const easedFor = (day: ReleaseDay | undefined, hurts: string | null): Record<string, OnTheFloor> =>
+  Object.fromEntries(
+    (day?.exercises ?? [])
+      .filter((e) => e.lighter && e.loads?.some((j) => j === hurts))
+      .map((e) => [e.key, { lighter: true }]),
+  );
+
+const secondsPerRep = 5;
+
+/** A target as it is today. */
+function today(part: SetPart, timed: boolean, less: number): SetPart {
+  const { min, max } = part.target;
+  if (less === 0 || max === 0) return part;
+  const by = timed ? less * secondsPerRep : less;
+  const lower = (n: number) => Math.max(Math.min(n, timed ? secondsPerRep : 1), n - by);
+  return {
+    ...part,
+    target: { ...part.target, min: lower(min), max: lower(max) },
+    asPlanned: lower(part.asPlanned),
+  };
 }
 
 /** Whether a turn is still to be done at all. */
 export const isOpen = (walk: Walk, turn: Turn): boolean =>
-  !walk.decided[turn.exercise]?.stopped && !walk.decided[turn.exercise]?.skipped;
+  !walk.decided[turn.exercise]?.stopped &&
+  !walk.decided[turn.exercise]?.skipped &&
+  !(walk.decided[turn.exercise]?.lighter && turn.set > exerciseOf(walk, turn.exercise).sets.length);
 
 /**
  * The next turn from a place on that is to be done; after the last one those that were passed over before, for instance because somebody
@@ -59,8 +92,9 @@ export function nextTurn(walk: Walk, from: number, closed: readonly number[] = [
 
 /** The parts of the set of a turn. */
 export function partsOf(walk: Walk, turn: Turn): SetPart[] {
-  const { sets } = exerciseOf(walk, turn.exercise);
-  return sets[Math.min(turn.set, sets.length) - 1]?.parts ?? [];
+  const { sets, timed } = exerciseOf(walk, turn.exercise);
+  const parts = sets[Math.min(turn.set, sets.length) - 1]?.parts ?? [];
+  return parts.map((p) => today(p, timed, walk.repsLess ?? 0));
 }
 
 /** Places of exercises of the course, each once, in their order. */

@@ -11,9 +11,11 @@
     onchange: (change: Partial<LoggedSet>, meant?: boolean) => void;
     /** It hurts too much to go on. */
     onstop?: (joint: Joint | null) => void;
+    /** Goes on with less; missing where nothing is lighter. */
+    onease?: () => void;
   }
 
-  let { exercise, set, meant, pain, onchange, onstop }: Props = $props();
+  let { exercise, set, meant, pain, onchange, onstop, onease }: Props = $props();
   const reserve = ['no more', '1', '2', '3', '4+'];
   const spoken = [
     'I could not have done one more',
@@ -162,7 +164,12 @@
             {/if}
           </div>
         {:else if (set.pain ?? 0) >= pain.easeFrom}
-          <p class="rounded-xl border border-warning p-3" role="alert">{pain.ease}</p>
+          <div class="rounded-xl border border-warning p-3" role="alert">
+            <p>{pain.ease}</p>
+            {#if onease}
+              <button class="tap mt-2 w-full" onclick={() => onease()}>The same, with less</button>
+            {/if}
+          </div>
         {/if}
       </div>
     {/if}

@@ -13,10 +13,21 @@
     onswap: (exerciseId: string, why: SwapReason) => void;
     /** Leave it out for today. */
     onleave: (hurts: boolean) => void;
+    /** The same exercise, lighter. */
+    onlighter: () => void;
     onclose: () => void;
   }
 
-  let { planned, now, why: given = null, joint = null, onswap, onleave, onclose }: Props = $props();
+  let {
+    planned,
+    now,
+    why: given = null,
+    joint = null,
+    onswap,
+    onleave,
+    onlighter,
+    onclose,
+  }: Props = $props();
   const reasons: [SwapReason, string][] = [
     ['too-hard', 'too hard'],
     ['too-easy', 'too easy'],
@@ -42,6 +53,16 @@
   {/if}
   {#if why !== null}
     <ul class="mt-3 grid gap-2" aria-label="What your coach allows instead">
+      {#if why === 'hurts' && !given && planned.lighter && now.exerciseId === planned.exerciseId && now !== planned.lighter.exercise}
+        <li>
+          <button class="tap w-full flex-col items-start text-left" onclick={() => onlighter()}>
+            <b>The same, with less: {planned.lighter.exercise.dose}</b>
+            <span class="soft text-body"
+              >{planned.lighter.exercise.setup}. {planned.lighter.exercise.instructions?.join(' ')}</span
+            >
+          </button>
+        </li>
+      {/if}
       {#each others as other (other.exercise.exerciseId)}
         {@const drawing = figures.of(other.exercise)}
         <li>
@@ -57,7 +78,7 @@
       {:else}
         <li class="soft">
           {why === 'hurts'
-            ? 'Nothing else here spares it. Leave it out for today.'
+            ? 'Nothing else here spares it. To stop this one is right: your coach will see it and answer.'
             : 'Your coach has nothing else for that here. Leave it out, or tell your coach.'}
         </li>
       {/each}

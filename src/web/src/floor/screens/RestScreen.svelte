@@ -80,6 +80,7 @@
       meant={done.meant ?? false}
       pain={running.sent.release.pain}
       onchange={(change, meant) => training.mend(change, meant)}
+      onease={training.canLighten ? () => training.lighten() : undefined}
       onstop={(where) => {
         [why, joint, sheet] = ['hurts', where, 'swap'];
       }}
@@ -113,6 +114,10 @@
     onswap={(id, because) => {
       sheet = null;
       training.swap(id, because);
+    }}
+    onlighter={() => {
+      sheet = null;
+      training.lighten();
     }}
     onleave={(hurts) => {
       sheet = null;

@@ -229,6 +229,10 @@
       sheet = null;
       training.swap(id, why);
     }}
+    onlighter={() => {
+      sheet = null;
+      training.lighten();
+    }}
     onleave={(hurts) => {
       sheet = null;
       if (hurts) training.stopExercise();

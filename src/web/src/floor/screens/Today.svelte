@@ -130,7 +130,12 @@
     </div>
     {#if hurting}
       <div class="mt-3"><PainBody joint={hurts} onpick={(j) => (hurts = hurts === j ? null : j)} /></div>
-      <p class="mt-2">{release.pain.ease}</p>
+      <p class="mt-2" role="status">
+        {release.pain.ease}
+        {#if hurts && today.exercises.some((e) => e.lighter && e.loads?.includes(hurts!))}
+          What loads it begins lighter today.
+        {/if}
+      </p>
     {:else if advice}
       <p class="mt-2" role="status">{advice}</p>
     {/if}

@@ -6046,6 +6046,7 @@ export interface components {
             provocations: components["schemas"]["ProvocationQuestion"][];
             roles: components["schemas"]["LineRole"][];
             screening: components["schemas"]["ScreeningQuestion"][];
+            gates: components["schemas"]["ScreeningGateQuestion"][];
         };
         CoachChoice: {
             line: components["schemas"]["LineKey"];
@@ -6090,6 +6091,11 @@ export interface components {
             id: string;
             label: components["schemas"]["Reason"];
             advice: components["schemas"]["Reason"];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            repsLess: number;
         };
         /** @enum {unknown} */
         DayOfWeek: "sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday";
@@ -6465,6 +6471,8 @@ export interface components {
         };
         /** @enum {unknown} */
         Goal: "strength" | "muscle" | "endurance" | "general-fitness";
+        /** @enum {unknown} */
+        GuardNeed: "none" | "asked" | "spares" | "needed";
         GymDay: {
             /** Format: int32 */
             index: number;
@@ -7540,6 +7548,7 @@ export interface components {
         PlaceKit: {
             name: string;
             items?: components["schemas"]["KitItem"][];
+            guarded?: null | boolean;
         };
         /** @description A new version of a plan. */
         PlanChange: {
@@ -8023,6 +8032,8 @@ export interface components {
             externalKg: number;
             sets: components["schemas"]["ReleaseSet"][];
             doubt: components["schemas"]["FigureDoubt"];
+            lighter?: null | components["schemas"]["Alternative"];
+            loads: components["schemas"]["Joint"][];
             alternatives: components["schemas"]["Alternative"][];
         };
         /** @description A figure of a release. */
@@ -8377,12 +8388,22 @@ export interface components {
         };
         /** @enum {unknown} */
         ScreeningAnswer: "heart-or-vascular" | "metabolic-or-kidney" | "chest-pain-or-fainting" | "uncontrolled-blood-pressure" | "pregnancy-or-recent-birth" | "recent-surgery" | "joint-under-treatment" | "under-sixteen-without-guardian" | "long-inactive-with-risk" | "insulin" | "joint-replacement" | "disc-or-nerve" | "dislocation-or-hypermobility" | "thin-bones" | "blood-thinners" | "eye-disease" | "hernia" | "epilepsy" | "asthma" | "concussion" | "eating-disorder" | "only-supervised" | "other-health";
+        /** @enum {unknown} */
+        ScreeningGate: "heart" | "illness" | "body" | "birth" | "held-back";
+        /** @description A short question, and whether high blood pressure is asked behind it. */
+        ScreeningGateQuestion: {
+            gate: components["schemas"]["ScreeningGate"];
+            asked: components["schemas"]["Reason"];
+            pressure: boolean;
+        };
         /** @description One question of the screening. */
         ScreeningQuestion: {
             /** @description What is kept when it holds. */
             answer: components["schemas"]["ScreeningAnswer"];
             /** @description What is asked. */
             asked: components["schemas"]["Reason"];
+            /** @description The short question that it stands behind. */
+            gate: components["schemas"]["ScreeningGate"];
         };
         /** @description What a coach puts into the device that gives the codes. */
         SecondFactorSecret: {
@@ -8525,6 +8546,7 @@ export interface components {
             checks: components["schemas"]["SetupCheck"][];
             steps: string[];
             cautions: string[];
+            guard: components["schemas"]["GuardNeed"];
             joints: {
                 [key: string]: number;
             };

@@ -71,8 +71,4 @@
         >{/each}
     </select>
   </label>
-  <label class="flex items-end gap-2 pb-2 leading-tight">
-    <input type="checkbox" class="checkbox checkbox-sm" bind:checked={profile.highBloodPressure} />
-    <span class="text-sm">High blood pressure</span>
-  </label>
 </div>

@@ -1,0 +1,70 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
+
+namespace Ingegno.Core.Making.Prescribing;
+
+/// <summary>
+/// What somebody who trains alone at home sees to before the first exercise: the room, and what his health asks to have at hand. Who trains
+/// under a clinician does as that clinician says.
+/// </summary>
+public static class SessionStart
+{
+    /// <summary>Under this age an adult is at home (Lloyd 2014, from memory).</summary>
+    private const int Grown = 18;
+
+    /// <summary>From this age on a wall or chair is within reach (Fragala 2019, from memory).</summary>
+    private const int Older = 65;
+
+    /// <summary>The room first, then the client.</summary>
+    public static IEnumerable<Reason> Of(IEnumerable<Exercise> day, ClientProfile client)
+    {
+        ArgumentNullException.ThrowIfNull(day);
+        ArgumentNullException.ThrowIfNull(client);
+        var exercises = day.ToList();
+        yield return Reason.Of("start.room");
+        if (exercises.Exists(e => e.Impact > 0))
+        {
+            yield return Reason.Of("start.landings");
+        }
+
+        if (client.AgeYears < Grown)
+        {
+            yield return Reason.Of("start.young");
+        }
+
+        if (client.AgeYears >= Older)
+        {
+            yield return Reason.Of("start.older");
+        }
+
+        if (client.Avoids(HealthHazard.Straining))
+        {
+            yield return Reason.Of("start.breath");
+        }
+
+        foreach (var answer in (client.Screening.IsDefault ? [] : client.Screening).Distinct().Order())
+        {
+            if (AtHand(answer) is { } code)
+            {
+                yield return Reason.Of(code);
+            }
+        }
+    }
+
+    private static string? AtHand(ScreeningAnswer answer) =>
+        answer switch
+        {
+            ScreeningAnswer.HeartOrVascular => "start.heart-or-vascular",
+            ScreeningAnswer.UncontrolledBloodPressure => "start.uncontrolled-blood-pressure",
+            ScreeningAnswer.Insulin => "start.insulin",
+            ScreeningAnswer.Asthma => "start.asthma",
+            ScreeningAnswer.PregnancyOrRecentBirth => "start.pregnancy-or-recent-birth",
+            ScreeningAnswer.Epilepsy => "start.epilepsy",
+            ScreeningAnswer.BloodThinners => "start.blood-thinners",
+            ScreeningAnswer.ThinBones => "start.thin-bones",
+            _ => null,
+        };
+}
