@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
+using Ingegno.Core.Ground.Body;
 using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Sending;
 using Ingegno.Core.Knowledge.TradeData;
@@ -63,6 +64,7 @@ public sealed record PhoneAnswer(string Text, DateTimeOffset At);
 /// <param name="Sets">Sets done.</param>
 /// <param name="SeenByCoach">The coach has looked at it.</param>
 /// <param name="ClockWasOff">The phone's clock was wrong.</param>
+/// <param name="Hurt">The joint that hurt most in it; null for none.</param>
 public sealed record PhoneSession(
     string Key,
     int Revision,
@@ -73,10 +75,11 @@ public sealed record PhoneSession(
     bool Finished,
     int Sets,
     bool SeenByCoach,
-    bool ClockWasOff
+    bool ClockWasOff,
+    Joint? Hurt
 )
 {
-    /// <summary>What the client is told of a session.</summary>
+    /// <summary>What the client is told of a session; the joint that hurt most is asked about the next morning.</summary>
     public static PhoneSession Of(FloorRecord record)
     {
         ArgumentNullException.ThrowIfNull(record);
@@ -91,7 +94,8 @@ public sealed record PhoneSession(
             session.Finished,
             session.SetsDone,
             record.SeenAt is not null,
-            record.ClockWasOff
+            record.ClockWasOff,
+            session.Exercises.SelectMany(e => e.Sets).Where(s => s.PainCounted > 0).MaxBy(s => s.PainCounted)?.PainJoint ?? session.Hurts
         );
     }
 }

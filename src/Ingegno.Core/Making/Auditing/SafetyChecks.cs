@@ -64,6 +64,36 @@ internal static class SafetyChecks
             );
         }
 
+        if (at.Home is { ExternalKg: > 0 } && JointSparing.TakesNoLoad(exercise, client))
+        {
+            yield return new Finding(
+                $"joint-load/{at.Line}/{exercise.Id}",
+                "joint-load",
+                Severity.Serious,
+                Reason.Of("finding.joint-load", ("exercise", exercise.Name)),
+                Reason.Of("evidence.joint-load", ("load", Quantity.Kg(at.Home.ExternalKg, 1))),
+                at.Line,
+                Remedies.Other(plan, at)
+            );
+        }
+
+        if (
+            at.Home is { } pinned
+            && plan.Kit is { Guarded: not true }
+            && Guarding.Need(pinned, exercise) != GuardNeed.None
+            && (pinned.Dose.LastSetOpen || pinned.Dose.Target.IsOpen)
+        )
+        {
+            yield return new Finding(
+                $"guard/{at.Line}/{exercise.Id}",
+                "guard",
+                Severity.Serious,
+                Reason.Of("finding.guard", ("exercise", exercise.Name)),
+                Reason.Of("evidence.guard"),
+                at.Line
+            );
+        }
+
         foreach (var technique in plan.Techniques.Where(t => at.Home?.Dose.Techniques.Contains(t.Id) == true && !t.Fits(exercise, client)))
         {
             yield return new Finding(

@@ -58,6 +58,7 @@ public static class GentleDose
             };
         }
 
+        line = Young(line, client);
         return client.Avoids(HealthHazard.Straining)
             ? line with
             {
@@ -66,6 +67,33 @@ public static class GentleDose
             }
             : line;
     }
+
+    /// <summary>Under 18 nobody lifts to the limit, whatever level was typed: technique before load (Lloyd 2014, from memory).</summary>
+    private static GymLine Young(GymLine line, ClientProfile client)
+    {
+        if (client.AgeYears is not < Grown)
+        {
+            return line;
+        }
+
+        var heavy = line is { Timed: false, Target: { IsOpen: false, Max: < FewestOfYoung } };
+        return line with
+        {
+            LastSetOpen = false,
+            RepMax = heavy ? null : line.RepMax,
+            Load = heavy ? null : line.Load,
+            ShareOfMax = heavy ? null : line.ShareOfMax,
+            ShareOfMaxTo = heavy ? null : line.ShareOfMaxTo,
+            Rpe = line.Rpe > HardestOfYoung ? HardestOfYoung : line.Rpe,
+            RpeTo = line.RpeTo > HardestOfYoung ? HardestOfYoung : line.RpeTo,
+            Target = heavy ? new SetTarget(FewestOfYoung, FewestOfYoung) : line.Target,
+            Rir = line.Rir < SpareOfWhoMustNotStrain ? SpareOfWhoMustNotStrain : line.Rir,
+        };
+    }
+
+    private const int Grown = 18;
+    private const int FewestOfYoung = 6;
+    private const int HardestOfYoung = 8;
 
     /// <summary>Reps left by who must not hold the breath over a last one.</summary>
     private const int SpareOfWhoMustNotStrain = 2;

@@ -9,6 +9,9 @@ namespace Ingegno.Core.Trainee.Clients;
 /// <summary>Reasons for which a candidate is out whatever its match: refusals, joints, level, impact, cautions.</summary>
 public static class CandidateFilter
 {
+    /// <summary>From this age on nobody is given jumps that his coach has not written (Fragala 2019, from memory).</summary>
+    private const int Older = 65;
+
     /// <summary>Highest skill before a clearance that the screening wants.</summary>
     private const int GentleSkill = 3;
 
@@ -63,6 +66,11 @@ public static class CandidateFilter
         if (exercise.Impact >= 2 && (client.Level == Level.Beginner || client.SoreJoints.Any(j => j.Joint is Joint.Knee or Joint.Ankle)))
         {
             return ("impact", Reason.Of(client.Level == Level.Beginner ? "filter.impact-beginner" : "filter.impact-sore"));
+        }
+
+        if (exercise.Impact > 0 && client.AgeYears >= Older && exercise.Id != inGym)
+        {
+            return ("impact", Reason.Of("filter.impact-older"));
         }
 
         if (exercise.Id != inGym && exercise.Skill > SkillCeiling(client.Level))

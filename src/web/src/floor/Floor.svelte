@@ -270,7 +270,14 @@
       </section>
     {/if}
     <Sessions {sync} {server} />
-    <Today content={sync.content} {hold} onbegin={begin} />
+    <Today
+      content={sync.content}
+      {hold}
+      onnote={(session, text) => {
+        if (!preview) void sync.say({ key: crypto.randomUUID(), session, text });
+      }}
+      onbegin={begin}
+    />
     {#if !preview}
       <p class="mx-auto w-full max-w-xl px-4 pb-32">
         <ForgetPhone undelivered={sync.undelivered} onforget={() => void forget()} />

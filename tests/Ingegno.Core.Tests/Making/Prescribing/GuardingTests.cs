@@ -72,6 +72,39 @@ public sealed class GuardingTests
     public void Age_is_heard(int years, string code) =>
         Plan(Bar, Strong with { AgeYears = years }, "Deadlift 3x5 @ 80 kg").Days[0].WarmUp.ShouldContain(r => r.Code == code);
 
+    /// <summary>Lloyd 2014, from memory: whatever level was typed.</summary>
+    [Fact]
+    public void Under_18_nobody_lifts_to_the_limit()
+    {
+        var plan = Plan(
+            Garage with
+            {
+                Guarded = true,
+            },
+            Strong with
+            {
+                AgeYears = 16,
+                Level = Level.Advanced,
+            },
+            "Back squat 5x1 @ 120 kg",
+            "Bench press 3x3+ RIR 0"
+        );
+        plan.Lines.SelectMany(l => l.Chosen!.Exercises).ShouldAllBe(e => e.Dose.Target.Max >= 6 && e.Dose.Rir >= 2 && !e.Dose.LastSetOpen);
+    }
+
+    /// <summary>Fragala 2019, from memory.</summary>
+    [Fact]
+    public void From_65_on_jumps_are_only_what_the_coach_wrote_and_balance_is_in_every_session()
+    {
+        var older = Strong with { AgeYears = 68 };
+        Plan(Bar, older, "Jump squat 3x6")
+            .Lines.SelectMany(l => l.Candidates)
+            .SelectMany(c => c.Exercises)
+            .Where(e => Examples.Exercise(e.ExerciseId).Impact > 0)
+            .ShouldAllBe(e => e.ExerciseId == "squat-jump");
+        Plan(Bar, older, "Barbell row 3x8 @ 40 kg").Days[0].WarmUp.ShouldContain(r => r.Code == "prepare.stabilise-leg");
+    }
+
     [Fact]
     public void Who_must_not_strain_is_told_to_breathe_on_every_line_of_reps() =>
         Plan(Bar, Strong with { HighBloodPressure = true }, "Deadlift 3x8 @ 60 kg", "Barbell row 3x8 @ 40 kg")

@@ -2,7 +2,7 @@
   import Figure from '../../lib/figure/Figure.svelte';
   import { figures } from '../keep/figures.svelte';
   import BottomBar from '../parts/BottomBar.svelte';
-  import { count, dayOfYear, moment } from '../../lib/words';
+  import { count, dayOfYear, inWords, moment } from '../../lib/words';
   import PainBody from '../parts/PainBody.svelte';
   import type { Joint, PhoneContent, PhoneHold, SentRelease } from '../types';
 
@@ -10,6 +10,8 @@
     content: PhoneContent;
     /** What signs of danger hold, and not all of it. */
     hold: PhoneHold | null;
+    /** A word to the coach on a session. */
+    onnote: (session: string, text: string) => void;
     onbegin: (
       sent: SentRelease,
       day: number,
@@ -19,7 +21,7 @@
     ) => void;
   }
 
-  let { content, hold, onbegin }: Props = $props();
+  let { content, hold, onnote, onbegin }: Props = $props();
   let chosen = $state(0);
   const sent = $derived(content.releases[Math.min(chosen, content.releases.length - 1)]!);
   const release = $derived(sent.release);
@@ -41,6 +43,35 @@
   const answer = $derived(
     content.answers.find((a) => Date.now() - Date.parse(a.at) < answerDays * 24 * 3_600_000),
   );
+  /** What hurt in a session is asked about on the mornings after it, once. */
+  const mornings = 3;
+  const saidMorning = 'The morning after:';
+  let told = $state<string | null>(null);
+  const sore = $derived(content.sessions.find((s) => s.finished && s.hurt));
+  const daysSince = $derived(
+    sore ? Math.round((Date.parse(localDay()) - Date.parse(sore.performedOn)) / 86_400_000) : 0,
+  );
+  const asks = $derived(
+    sore &&
+      daysSince >= 1 &&
+      daysSince <= mornings &&
+      told !== sore.key &&
+      !content.notes.some((n) => n.mine && n.session === sore.key && n.text.startsWith(saidMorning)),
+  );
+
+  function localDay(): string {
+    const now = new Date();
+    return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+  }
+
+  /** Not back to what it was: what loads it begins with less. */
+  function morning(how: string, eases: boolean): void {
+    if (!sore?.hurt) return;
+    onnote(sore.key, `${saidMorning} the ${inWords(sore.hurt)} ${how}.`);
+    told = sore.key;
+    if (eases) [hurting, hurts] = [true, sore.hurt];
+  }
+
   const held = (exerciseId: string): boolean => hold?.exercises.includes(exerciseId) ?? false;
   const advice = $derived(release.forms.find((f) => f.id === form)?.advice);
 </script>
@@ -64,6 +95,18 @@
         {content.coach || 'Your coach'}, {moment(answer.at)}, on what you told
       </footer>
     </blockquote>
+  {/if}
+  {#if asks && sore?.hurt}
+    <section class="grid gap-2 rounded-xl border border-warning p-3" aria-label="The morning after">
+      <p>Your {inWords(sore.hurt)} hurt on {dayOfYear(sore.performedOn)}. How is it now?</p>
+      <div class="grid grid-cols-3 gap-2">
+        <button class="tap" onclick={() => morning('is as before', false)}>as before</button>
+        <button class="tap" onclick={() => morning('still hurts a little', true)}>still a little</button>
+        <button class="tap" onclick={() => morning('hurts more than after training', true)}>worse</button>
+      </div>
+    </section>
+  {:else if told !== null && hurts}
+    <p role="status">Your coach will read it. What loads it begins with less today.</p>
   {/if}
   {#if release.word}
     <blockquote class="border-l-4 border-primary pl-3 text-lead">

@@ -7525,6 +7525,7 @@ export interface components {
             seenByCoach: boolean;
             /** @description The phone's clock was wrong. */
             clockWasOff: boolean;
+            hurt?: null | components["schemas"]["Joint"];
         };
         /** @description A sign that can be tapped on the phone. */
         PhoneStopSign: {
