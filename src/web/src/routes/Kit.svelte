@@ -158,10 +158,10 @@
               />
             </label>
             {#if bench.items.some((i) => trade.kind(i.kind)?.can?.includes('loaded-bar'))}
-              <label class="w-64">
+              <label class="mb-3 flex basis-full items-center gap-3">
                 <span class="label-text">A bar over chest or back: who takes it?</span>
                 <select
-                  class="select w-full"
+                  class="select select-sm w-64"
                   value={bench.draft.guarded == null ? '' : bench.draft.guarded ? 'yes' : 'no'}
                   onchange={(event) => {
                     const said = event.currentTarget.value;
