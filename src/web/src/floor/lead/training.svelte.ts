@@ -273,6 +273,13 @@ export class Training {
   lighten(): void {
     const r = this.#must();
     const key = this.turn.exercise;
+    const { exerciseId, externalKg } = this.planned;
+    // Sets before this one were done with the load as planned: that is told before another one is shown beside them.
+    r.done = r.done.map((d) =>
+      d.exercise === key && d.exerciseId === exerciseId && d.set.loadKg == null && externalKg > 0
+        ? { ...d, set: { ...d.set, loadKg: externalKg } }
+        : d,
+    );
     r.decided = { ...r.decided, [key]: { ...r.decided[key], swappedFor: undefined, lighter: true } };
     this.sound.stop();
     if (r.stage === 'rest') this.#keep();

@@ -207,7 +207,8 @@
           {#if drawing}<Figure {drawing} size={56} />{/if}
           <span class="flex-1">{exercise.name}</span>
           <span class="max-w-[55%] text-right font-semibold"
-            >{#if held(exercise.exerciseId)}held, left out today{:else}{exercise.dose}{setsOf(key) ===
+            >{#if held(exercise.exerciseId)}held, left out today{:else if hurts && exercise.lighter && exercise.loads?.includes(hurts)}{exercise
+                .lighter.exercise.dose}, lighter today{:else}{exercise.dose}{setsOf(key) ===
               exercise.sets.length
                 ? ''
                 : `, ${setsOf(key)} of ${count(exercise.sets.length, 'set')} today`}{/if}</span
