@@ -60,7 +60,10 @@ test('a finding is mended in one press, accepted with a note, and undone', async
 test('what the screening finds is serious until a clearance is recorded', async ({ page, server }) => {
   const id = await addClient(page, 'Screened', { text: 'Push-up 3x10\nParallel-bar dip 3x8' });
   await page.goto(`${server.url}/clients/${id}`);
-  await page.getByRole('group', { name: /^An operation/ }).getByLabel('yes').check();
+  await page
+    .getByRole('group', { name: /^An operation/ })
+    .getByLabel('yes')
+    .check();
   await page.getByLabel('recent surgery').check();
   await expectSaved(page);
   await page.goto(`${server.url}/clients/${id}/workbench`);
