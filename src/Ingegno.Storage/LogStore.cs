@@ -74,6 +74,7 @@ public sealed class LogStore(Database database, TimeProvider clock)
         long? Pain,
         string? PainJoint,
         long Sharp,
+        long Hurts,
         double? SystemKg,
         double StraightShare,
         long? PlannedReps,
@@ -86,7 +87,7 @@ public sealed class LogStore(Database database, TimeProvider clock)
         "l.id AS Id, l.revision AS Revision, l.plan_version AS PlanVersion, l.performed_on AS PerformedOn, l.effort AS Effort, l.minutes AS Minutes, l.note AS Note, l.planned_sets AS PlannedSets, l.source AS Source";
 
     private const string SetColumns =
-        "s.session_id AS SessionId, s.line AS Line, s.exercise_id AS ExerciseId, s.reps AS Reps, s.load_kg AS LoadKg, s.rir AS Rir, s.pain AS Pain, s.pain_joint AS PainJoint, s.sharp AS Sharp, s.system_kg AS SystemKg, s.straight_share AS StraightShare, s.planned_reps AS PlannedReps, s.planned_rir AS PlannedRir, s.planned_rest AS PlannedRest, s.technique AS Technique";
+        "s.session_id AS SessionId, s.line AS Line, s.exercise_id AS ExerciseId, s.reps AS Reps, s.load_kg AS LoadKg, s.rir AS Rir, s.pain AS Pain, s.pain_joint AS PainJoint, s.sharp AS Sharp, s.hurts AS Hurts, s.system_kg AS SystemKg, s.straight_share AS StraightShare, s.planned_reps AS PlannedReps, s.planned_rir AS PlannedRir, s.planned_rest AS PlannedRest, s.technique AS Technique";
 
     /// <summary>Adds a session; null when the plan is not this coach's.</summary>
     public long? Add(long coachId, long planId, SessionRecord session, string? once = null) =>
@@ -264,8 +265,8 @@ public sealed class LogStore(Database database, TimeProvider clock)
         {
             connection.Execute(
                 """
-                INSERT INTO logged_set (coach_id, session_id, line, exercise_id, set_number, reps, load_kg, rir, pain, pain_joint, sharp, system_kg, straight_share, planned_reps, planned_rir, planned_rest, technique)
-                VALUES (@coachId, @id, @Line, @ExerciseId, @number, @Reps, @LoadKg, @Rir, @Pain, @joint, @Sharp, @SystemKg, @share, @PlannedReps, @PlannedRir, @RestSeconds, @Technique)
+                INSERT INTO logged_set (coach_id, session_id, line, exercise_id, set_number, reps, load_kg, rir, pain, pain_joint, sharp, hurts, system_kg, straight_share, planned_reps, planned_rir, planned_rest, technique)
+                VALUES (@coachId, @id, @Line, @ExerciseId, @number, @Reps, @LoadKg, @Rir, @Pain, @joint, @Sharp, @Hurts, @SystemKg, @share, @PlannedReps, @PlannedRir, @RestSeconds, @Technique)
                 """,
                 exercise.Sets.Select(
                     (s, i) =>
@@ -282,6 +283,7 @@ public sealed class LogStore(Database database, TimeProvider clock)
                             s.Pain,
                             joint = s.PainJoint is { } joint ? JsonNamingPolicy.KebabCaseLower.ConvertName(joint.ToString()) : null,
                             s.Sharp,
+                            s.Hurts,
                             s.Stamp?.SystemKg,
                             share = s.Stamp?.StraightShare ?? 1,
                             s.Stamp?.PlannedReps,
@@ -359,6 +361,7 @@ public sealed class LogStore(Database database, TimeProvider clock)
                 ? Enum.Parse<Joint>(joint.Replace("-", string.Empty, StringComparison.Ordinal), ignoreCase: true)
                 : null,
             Sharp = row.Sharp != 0,
+            Hurts = row.Hurts != 0,
             Stamp = row is { SystemKg: null, PlannedReps: null, PlannedRir: null }
                 ? null
                 : new SetStamp(row.SystemKg, row.StraightShare, (int?)row.PlannedReps, (int?)row.PlannedRir)

@@ -96,6 +96,7 @@ public sealed class PlanTests : IDisposable
             Reps = 8,
             Rir = 2,
             Sharp = true,
+            Hurts = true,
             Stamp = new SetStamp(51.2, 0.65, 8, 2) { RestSeconds = 90, Technique = "slow-eccentric" },
         };
         var session = new SessionRecord(

@@ -117,6 +117,6 @@ public static class AlertEndpoints
             kept.Alert.ExerciseId is { } exercise ? trade.Catalogue.Find(exercise)?.Name ?? exercise : null,
             kept.Alert.ToldAt is { } told ? Moments.At(told) : kept.MadeAt,
             AlertWords.ToDo(kept.Alert.Signs, trade.Red),
-            AlertWords.Held(HeldTraining.By([kept.Alert], trade.Red))
+            AlertWords.Held(HeldTraining.By([kept.Alert], trade.Red), toCoach: true)
         );
 }

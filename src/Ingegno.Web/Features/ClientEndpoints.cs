@@ -206,7 +206,13 @@ public static class ClientEndpoints
                 own.Count,
                 newest?.Id,
                 newest is null ? null : pulse.GetValueOrDefault(newest.Id)?.LastTrained,
-                [.. Attention.Alerts(alarms[client.Id]), .. notes],
+                [
+                    .. Attention
+                        .Alerts(alarms[client.Id])
+                        .Concat(Attention.Clearance(client.Value.Profile, log.Today))
+                        .Concat(notes)
+                        .OrderBy(n => n.Kind),
+                ],
                 phone?.Sent,
                 phone?.Opened,
                 phone?.Trained

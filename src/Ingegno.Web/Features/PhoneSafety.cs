@@ -30,7 +30,7 @@ public sealed class PhoneSafety(Trade trade, AlertStore alerts)
                 held.All,
                 held.All ? [] : Held(held, releases),
                 AlertWords.ToDo(open.SelectMany(a => a.Signs), trade.Red),
-                AlertWords.Held(held)
+                AlertWords.Held(held, toCoach: false)
             )
             : null;
     }

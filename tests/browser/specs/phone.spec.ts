@@ -201,6 +201,26 @@ test('what hurts is stopped, an exercise is swapped, a figure is asked about', a
   await page.goto(server.url);
   await expect(page.getByText(`Stopped on the floor because it hurt: ${name}.`)).toBeVisible();
   expect(await sessions(page, plan)).toHaveLength(1);
+
+  // The morning after it is asked how it is, once; the answer is there for the coach, and what loads it begins with less.
+  await floor.getByRole('button', { name: 'Done', exact: true }).click();
+  await floor.clock.install({ time: new Date(Date.now() + 24 * 3_600_000) });
+  await floor.reload();
+  const morning = floor.getByRole('region', { name: 'The morning after' });
+  await expect(morning.getByText('Your knee hurt on')).toBeVisible();
+  await morning.getByRole('button', { name: 'still a little' }).click();
+  await expect(
+    floor.getByText('Your coach will read it. What loads it begins with less today.'),
+  ).toBeVisible();
+  await expect(floor.getByRole('button', { name: 'knee', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await floor.reload();
+  await expect(floor.getByRole('button', { name: 'Warm up' })).toBeVisible();
+  await expect(morning).toBeHidden();
+  await page.goto(`${server.url}/came-in`);
+  await expect(own.getByText('The morning after: the knee still hurts a little.')).toBeVisible();
   await context.close();
 });
 

@@ -3,6 +3,7 @@ using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.Ground.Text;
 using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Health;
 
 namespace Ingegno.Core.KeepingOn.Following;
@@ -19,6 +20,32 @@ public static class Attention
     /// <summary>Signs of danger of a client that nobody has answered, one note each.</summary>
     public static IEnumerable<AttentionNote> Alerts(IEnumerable<SafetyAlert> open) =>
         open.Select(a => new AttentionNote(AttentionKind.Alert, Reason.Of("attention.alert", ("alert", AlertWords.InBrief(a)))));
+
+    /// <summary>Days before the end of a clearance on which it is said: time to see the clinician again.</summary>
+    private const int DaysToSeeClinician = 14;
+
+    /// <summary>What a clearance that ends, or has ended, asks of the coach.</summary>
+    /// <param name="client">The client as typed.</param>
+    /// <param name="today">The day for which it is asked.</param>
+    public static IEnumerable<AttentionNote> Clearance(ClientProfile client, DateOnly today)
+    {
+        ArgumentNullException.ThrowIfNull(client);
+        if (client.Screening.IsDefaultOrEmpty || client.Clearance is not { } clearance)
+        {
+            yield break;
+        }
+
+        var left = clearance.Ends(client.Screening).DayNumber - today.DayNumber;
+        if (left <= DaysToSeeClinician)
+        {
+            yield return new AttentionNote(
+                AttentionKind.Clearance,
+                left < 0
+                    ? Reason.Of("attention.clearance-ended", ("by", clearance.By))
+                    : Reason.Of("attention.clearance-ends", ("by", clearance.By), ("days", left))
+            );
+        }
+    }
 
     /// <summary>Reasons to look at the client of a plan, the most urgent first.</summary>
     /// <param name="pulse">What its log says; null when nothing was ever logged.</param>

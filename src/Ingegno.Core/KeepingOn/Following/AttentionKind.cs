@@ -11,6 +11,9 @@ public enum AttentionKind
     /// <summary>Something hurts.</summary>
     Pain,
 
+    /// <summary>A clearance ends, or has ended.</summary>
+    Clearance,
+
     /// <summary>The client asks or writes.</summary>
     Asks,
 

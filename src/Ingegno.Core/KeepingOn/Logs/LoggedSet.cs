@@ -18,9 +18,12 @@ public sealed record LoggedSet
     /// <summary>Pain 0–10; null when not noted.</summary>
     public int? Pain { get; init; }
 
-    /// <summary>Pain as it counts: where a joint was named and no figure, as much as is eased until somebody has asked.</summary>
+    /// <summary>It hurt: more was not said, or not yet.</summary>
+    public bool Hurts { get; init; }
+
+    /// <summary>Pain as it counts: where it hurt and no figure was said, as much as is eased until somebody has asked.</summary>
     [JsonIgnore]
-    public int? PainCounted => Pain ?? (PainJoint is null ? null : WithoutFigure);
+    public int? PainCounted => Pain ?? (Hurts || PainJoint is not null ? WithoutFigure : null);
 
     private const int WithoutFigure = 4;
 

@@ -4,21 +4,6 @@ using Ingegno.Core.Trainee.Health;
 
 namespace Ingegno.Core.KeepingOn.Logs;
 
-/// <summary>Pain that a message tells of.</summary>
-/// <param name="Words">The words, as they were written.</param>
-/// <param name="Where">The joint; null where none was named.</param>
-/// <param name="Score">0–10; null where no figure belongs to it. 0 where pain is denied.</param>
-/// <param name="Sharp">It is sharp or stabbing.</param>
-/// <param name="Guessed">The score stands for a strong word until it is answered.</param>
-public sealed record PainSaid(string Words, Joint? Where, int? Score, bool Sharp, bool Guessed)
-{
-    /// <summary>It is said that nothing hurts.</summary>
-    public bool IsNone => Score == 0;
-
-    /// <summary>How much is to be asked.</summary>
-    public bool Asks => Score is null || Guessed;
-}
-
 /// <summary>
 /// Takes what is said of pain out of a message before sets are read in it: a figure belongs to pain only where it is tied to its words, so
 /// that no rep becomes a score and no score a rep. Words of clients: common practice; a strong word counts seven until it is answered.
@@ -35,289 +20,6 @@ internal static class PainTalk
 
     /// <summary>Words between a word of pain and its joint or figure at most.</summary>
     private const int Near = 4;
-
-    private static readonly ImmutableHashSet<string> Hurts =
-    [
-        "sore",
-        "pain",
-        "pains",
-        "painful",
-        "painfull",
-        "hurt",
-        "hurts",
-        "hurting",
-        "hurted",
-        "ache",
-        "aches",
-        "ached",
-        "aching",
-        "achy",
-        "niggle",
-        "niggles",
-        "niggling",
-        "niggly",
-        "tweak",
-        "tweaked",
-        "twinge",
-        "twinges",
-        "twinged",
-        "sharp",
-        "stabbing",
-        "stabbed",
-        "stab",
-        "agony",
-        "excruciating",
-        "bothers",
-        "bothered",
-        "bothering",
-        "killing",
-        "pinch",
-        "pinches",
-        "pinched",
-        "pinching",
-        "grumbly",
-        "grumbling",
-        "complained",
-        "complaining",
-        "complains",
-        "discomfort",
-        "schmerz",
-        "schmerzen",
-        "dolor",
-        "douleur",
-        "dolore",
-    ];
-
-    /// <summary>Words that mean pain only beside a joint: a sore muscle is none, and a tin hurts nobody's foot.</summary>
-    private static readonly ImmutableHashSet<string> WithJoint =
-    [
-        "killing",
-        "sore",
-        "sharp",
-        "tweak",
-        "tweaked",
-        "stab",
-        "stabbed",
-        "pinch",
-        "pinches",
-        "pinched",
-        "pinching",
-        "complained",
-        "complaining",
-        "complains",
-        "bothers",
-        "bothered",
-        "bothering",
-        "discomfort",
-    ];
-
-    private static readonly ImmutableHashSet<string> Strong =
-    [
-        "really",
-        "unbearable",
-        "unbearably",
-        "awful",
-        "terrible",
-        "terribly",
-        "horrible",
-        "severe",
-        "severely",
-        "excruciating",
-        "agony",
-        "badly",
-        "extreme",
-        "extremely",
-        "intense",
-        "worst",
-        "crippling",
-    ];
-
-    /// <summary>Words that go with it and say nothing of a set.</summary>
-    private static readonly ImmutableHashSet<string> With =
-    [
-        "my",
-        "the",
-        "a",
-        "an",
-        "in",
-        "bit",
-        "of",
-        "little",
-        "slight",
-        "slightly",
-        "mild",
-        "mildly",
-        "minor",
-        "some",
-        "left",
-        "right",
-        "both",
-        "it",
-        "was",
-        "is",
-        "felt",
-        "feels",
-        "feeling",
-        "had",
-        "got",
-        "have",
-        "really",
-        "very",
-        "too",
-        "super",
-        "kinda",
-        "rather",
-        "fairly",
-        "somewhat",
-        "proper",
-        "quite",
-        "so",
-        "pretty",
-        "still",
-        "again",
-        "today",
-        "unbearable",
-        "awful",
-        "terrible",
-        "horrible",
-        "severe",
-        "bad",
-        "badly",
-        "extreme",
-        "intense",
-        "dull",
-        "sharp",
-        "stabbing",
-        "front",
-        "inside",
-        "outside",
-        "around",
-        "inner",
-        "outer",
-        "there",
-        "with",
-        "i",
-        "me",
-        "at",
-        "about",
-        "level",
-        "up",
-        "to",
-        "only",
-        "just",
-        "like",
-        ":",
-        "-",
-        "=",
-        "(",
-        "~",
-        "sudden",
-        "crippling",
-        "new",
-        "old",
-        "usual",
-        "rated",
-        "maybe",
-        "say",
-        "were",
-        "are",
-    ];
-
-    private static readonly ImmutableHashSet<string> No =
-    [
-        "no",
-        "not",
-        "without",
-        "zero",
-        "never",
-        "didnt",
-        "doesnt",
-        "dont",
-        "wasnt",
-        "isnt",
-        "hasnt",
-        "havent",
-        "none",
-        "nothing",
-        "nowhere",
-        "kein",
-        "keine",
-        "sin",
-        "pas",
-        "nessun",
-    ];
-
-    private static readonly ImmutableHashSet<string> NoThrough =
-    [
-        "any",
-        "more",
-        "longer",
-        "further",
-        "real",
-        "actual",
-        "much",
-        "sign",
-        "signs",
-        "or",
-        "nor",
-        "at",
-        "all",
-        "anymore",
-        "sharp",
-        "joint",
-    ];
-
-    /// <summary>Parts of the body that are no joint: "no chest pain" denies.</summary>
-    private static readonly ImmutableHashSet<string> Parts =
-    [
-        "chest",
-        "muscle",
-        "nerve",
-        "arm",
-        "leg",
-        "foot",
-        "heel",
-        "toe",
-        "hand",
-        "finger",
-        "thumb",
-        "calf",
-        "shin",
-        "thigh",
-        "hamstring",
-        "quad",
-        "glute",
-        "groin",
-        "rib",
-        "stomach",
-        "tummy",
-        "head",
-        "jaw",
-        "bicep",
-        "biceps",
-        "forearm",
-    ];
-
-    /// <summary>Words behind a figure that make it one of a set.</summary>
-    private static readonly ImmutableHashSet<string> OfSets =
-    [
-        "x",
-        "reps",
-        "rep",
-        "sets",
-        "set",
-        "kg",
-        "lb",
-        "lbs",
-        "s",
-        "sec",
-        "secs",
-        "seconds",
-        "min",
-        "each",
-        "per",
-        "times",
-    ];
 
     /// <summary>What is said of pain, and the text without it; a mark stands where it was.</summary>
     public static (string Text, ImmutableArray<PainSaid> Said) TakeOut(string text)
@@ -369,7 +71,7 @@ internal static class PainTalk
     /// <summary>What is said from a word on; the first word of pain, or a joint with a figure of ten.</summary>
     private static Found? Mention(List<SaidWord> words, int at)
     {
-        var hurts = Hurts.Contains(words[at].Text);
+        var hurts = PainVocabulary.Pain.Contains(words[at].Text);
         var joint = JointAt(words, at);
         if (!hurts && joint is null)
         {
@@ -381,7 +83,7 @@ internal static class PainTalk
         if (!hurts)
         {
             // A joint: with pain behind it, or a figure of ten.
-            if (Behind(words, to, w => Hurts.Contains(w)) is { } pain)
+            if (Behind(words, to, w => PainVocabulary.Pain.Contains(w)) is { } pain)
             {
                 (hurts, to) = (true, pain);
             }
@@ -398,12 +100,12 @@ internal static class PainTalk
         }
 
         // Further words of pain go with it: "sharp shoulder pain", "knee sore and painful".
-        while (to + 1 < words.Count && Hurts.Contains(words[to + 1].Text))
+        while (to + 1 < words.Count && PainVocabulary.Pain.Contains(words[to + 1].Text))
         {
             to++;
         }
 
-        if (where is null && WithJoint.Contains(words[at].Text))
+        if (where is null && PainVocabulary.OnlyWithJoint.Contains(words[at].Text))
         {
             return null;
         }
@@ -424,7 +126,10 @@ internal static class PainTalk
         }
 
         // Further words of pain go with it: "sharp pain in the wrist, really painful".
-        while (to + 1 < words.Count && (Hurts.Contains(words[to + 1].Text) || words[to + 1].Text is "10" && words[to].Text is "/"))
+        while (
+            to + 1 < words.Count
+            && (PainVocabulary.Pain.Contains(words[to + 1].Text) || words[to + 1].Text is "10" && words[to].Text is "/")
+        )
         {
             to++;
         }
@@ -433,7 +138,7 @@ internal static class PainTalk
         var span = words.GetRange(start, to - start + 1);
         var denied = IsDenied(words, start, to);
         var value = denied ? 0 : score?.Score;
-        var strong = !denied && value is null && span.Exists(w => Strong.Contains(w.Text));
+        var strong = !denied && value is null && span.Exists(w => PainVocabulary.Strong.Contains(w.Text));
         return new Found(
             denied ? DeniedFrom(words, start) : start,
             denied && to + 1 < words.Count && words[to + 1].Text is "free" or "none" ? to + 1 : to,
@@ -450,7 +155,11 @@ internal static class PainTalk
     /// <summary>The words before that belong to it: "a bit of", "my left".</summary>
     private static int Start(List<SaidWord> words, int from)
     {
-        while (from > 0 && With.Contains(words[from - 1].Text) && words[from - 1].Text is not ("-" or ":" or "=" or "to" or "at" or "up"))
+        while (
+            from > 0
+            && PainVocabulary.Filler.Contains(words[from - 1].Text)
+            && words[from - 1].Text is not ("-" or ":" or "=" or "to" or "at" or "up")
+        )
         {
             from--;
         }
@@ -467,7 +176,11 @@ internal static class PainTalk
                 return i;
             }
 
-            if (!With.Contains(words[i].Text) && !No.Contains(words[i].Text) && !Strong.Contains(words[i].Text))
+            if (
+                !PainVocabulary.Filler.Contains(words[i].Text)
+                && !PainVocabulary.Negation.Contains(words[i].Text)
+                && !PainVocabulary.Strong.Contains(words[i].Text)
+            )
             {
                 return null;
             }
@@ -485,7 +198,7 @@ internal static class PainTalk
                 return (i, found.Length, found.Joint);
             }
 
-            if (!With.Contains(words[i].Text) || words[i].Text is "on" or "with" or "at" or "to")
+            if (!PainVocabulary.Filler.Contains(words[i].Text) || words[i].Text is "on" or "with" or "at" or "to")
             {
                 return null;
             }
@@ -523,7 +236,7 @@ internal static class PainTalk
                     : null;
             }
 
-            if (!With.Contains(words[i].Text))
+            if (!PainVocabulary.Filler.Contains(words[i].Text))
             {
                 return null;
             }
@@ -536,7 +249,7 @@ internal static class PainTalk
     private static (int From, int To, int Score)? ScoreBefore(List<SaidWord> words, int from)
     {
         var at = from - 1;
-        while (at >= 0 && With.Contains(words[at].Text))
+        while (at >= 0 && PainVocabulary.Filler.Contains(words[at].Text))
         {
             at--;
         }
@@ -570,7 +283,7 @@ internal static class PainTalk
         var next = words.Skip(figure + 1).Take(2).Select(w => w.Text).ToList();
         return next.Count == 0
             || !(
-                OfSets.Contains(next[0])
+                PainVocabulary.Units.Contains(next[0])
                 || char.IsAsciiDigit(next[0][0])
                 || (next[0] is "," or "/" or "x" or "-" or "@" or "+" && next.Count > 1 && char.IsAsciiDigit(next[1][0]))
             );
@@ -578,7 +291,7 @@ internal static class PainTalk
 
     private static bool IsDenied(List<SaidWord> words, int start, int to) =>
         DeniedFrom(words, start) < start
-        || words.GetRange(start, to - start + 1).Exists(w => No.Contains(w.Text))
+        || words.GetRange(start, to - start + 1).Exists(w => PainVocabulary.Negation.Contains(w.Text))
         || (to + 1 < words.Count && words[to + 1].Text is "free" or "none" or "nil" or "no" or "gone" && EndsAfter(words, to + 1))
         || words.Skip(to + 1).Take(2).Select(w => w.Text).ToList() is ["-", "free"]
         || words.Skip(to + 1).Take(2).Select(w => w.Text).ToList() is [":" or "-" or "=", "none" or "no" or "nil"];
@@ -589,12 +302,16 @@ internal static class PainTalk
     {
         for (var i = start - 1; i >= 0 && i >= start - Near; i--)
         {
-            if (No.Contains(words[i].Text))
+            if (PainVocabulary.Negation.Contains(words[i].Text))
             {
                 return words[i].Text is "no" or "not" && i + 1 < words.Count && words[i + 1].Text is "," or "sure" ? start : i;
             }
 
-            if (!NoThrough.Contains(words[i].Text) && !With.Contains(words[i].Text) && !Parts.Contains(words[i].Text))
+            if (
+                !PainVocabulary.AfterNegation.Contains(words[i].Text)
+                && !PainVocabulary.Filler.Contains(words[i].Text)
+                && !PainVocabulary.BodyParts.Contains(words[i].Text)
+            )
             {
                 return start;
             }

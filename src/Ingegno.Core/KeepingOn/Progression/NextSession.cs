@@ -154,7 +154,7 @@ public sealed class NextSession(Trade trade)
     {
         if (held?.Holds(context.Exercise) == true)
         {
-            return new ProposalWriter(line, context, []).Keep(Decision.Wait, AlertWords.Held(held));
+            return new ProposalWriter(line, context, []).Keep(Decision.Wait, AlertWords.Held(held, toCoach: true));
         }
 
         var said = DoubleProgression.Next(line, context with { MinutesLeft = room?.Left(line) }, history);

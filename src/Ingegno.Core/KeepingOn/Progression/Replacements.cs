@@ -5,6 +5,7 @@ using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Logs;
 using Ingegno.Core.Knowledge.Catalogue;
 using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Making.Matching;
 using Ingegno.Core.Making.Rebuilding;
 using Ingegno.Core.Trainee.Clients;
 using Ingegno.Core.Trainee.Strength;
@@ -232,31 +233,10 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
             return null;
         }
 
-        var hurtKg = HurtKg(rests, log);
-        var asked = request with
-        {
-            Choices =
-            [
-                .. PlanDecisions.Kept(plan.Standing).Select(c => c.Line == said.Line ? c with { CandidateId = rests.CandidateId } : c),
-            ],
-            Edits =
-            [
-                .. request.Edits.Where(e => e.Line != said.Line),
-                new HomeEdit
-                {
-                    Line = said.Line,
-                    ExerciseId = rests.CandidateId.Split('+')[0],
-                    Rir = Spared,
-                    ExternalKg = hurtKg is > 0 and var kg ? kg * HalfOfWhatHurt : null,
-                    Sets = Math.Max(1, SetsOf(said, plan) - 1),
-                },
-            ],
-            Stands = request.Stands?.Without(line => line == said.Line),
-        };
-        return
-            Of(said.Line, engine.Rebuild(asked).Plan, plan)?.Replacement is { } back
-            && back.CandidateId == rests.CandidateId
-            && !(hurtKg is > 0 && back.Exercises.Any(e => e.ExternalKg > (hurtKg * HalfOfWhatHurt) + 0.01))
+        // Sets logged "as set up" name no load: half of what the client would be given today stands for half of what hurt.
+        var asBefore = Back(null, null);
+        var most = (HurtKg(rests, log) ?? asBefore?.Exercises.Max(e => e.ExternalKg) ?? 0) * HalfOfWhatHurt;
+        return Lightly() is { } back
             ? said with
             {
                 Decision = Decision.TryAgain,
@@ -272,6 +252,49 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
                 FlagsCoach = true,
             }
             : null;
+
+        // As it was set up, or, where that has no such load, as it is set up with less.
+        Replacement? Lightly()
+        {
+            if (most <= 0 || asBefore is null)
+            {
+                return asBefore;
+            }
+
+            var here = new ClientAtPlace(request.Client, request.Kit, trade);
+            return
+                here.Ways.Lighter(asBefore.Exercises[0], most + SameLoad) is { } way
+                && Back(way.Load.MassKg, way) is { } back
+                && back.Exercises.All(e => e.ExternalKg <= most + SameLoad)
+                ? back
+                : null;
+        }
+
+        string First() => rests.CandidateId.Split('+')[0];
+
+        Replacement? Back(double? kg, Way? way)
+        {
+            var edit = new HomeEdit
+            {
+                Line = said.Line,
+                ExerciseId = First(),
+                SetupId = way?.Setup.Id,
+                Spots = way?.Spots,
+                Rir = Spared,
+                ExternalKg = kg,
+                Sets = Math.Max(1, SetsOf(said, plan) - 1),
+            };
+            var kept = PlanDecisions.Kept(plan.Standing);
+            var asked = request with
+            {
+                Choices = [.. kept.Select(c => c.Line == said.Line ? c with { CandidateId = rests.CandidateId } : c)],
+                Edits = [.. request.Edits.Where(e => e.Line != said.Line), edit],
+                Stands = request.Stands?.Without(line => line == said.Line),
+            };
+            return Of(said.Line, engine.Rebuild(asked).Plan, plan)?.Replacement is { } back && back.CandidateId == rests.CandidateId
+                ? back
+                : null;
+        }
     }
 
     /// <summary>Load of the sets that hurt, the lightest of them, kg; null where none was logged with one.</summary>
@@ -286,6 +309,9 @@ public sealed class Replacements(Trade trade, RebuildEngine engine)
 
     /// <summary>"Again, lightly" is at most so much of the load that hurt.</summary>
     private const double HalfOfWhatHurt = 0.5;
+
+    /// <summary>Loads that differ by less are one, kg.</summary>
+    private const double SameLoad = 0.01;
 
     /// <summary>Reps in reserve of the first time back.</summary>
     private const int Spared = 4;

@@ -22,14 +22,7 @@ public static class LighterSame
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(at);
         var exercise = at.Trade.Catalogue.Get(home.ExerciseId);
-        var lighter =
-            home.ExternalKg <= 0
-                ? null
-                : at
-                    .Ways.Of(home)
-                    ?.Safe.Where(w => w.Load.MassKg <= Half * home.ExternalKg && !(w.System.Kg > home.SystemLoadKg))
-                    .OrderByDescending(w => w.Load.MassKg)
-                    .FirstOrDefault();
+        var lighter = home.ExternalKg <= 0 ? null : at.Ways.Lighter(home, Half * home.ExternalKg);
         var straight = StraightSets.InPlaceOf(home.Dose);
         var dose = straight with
         {

@@ -64,6 +64,30 @@ public sealed class Ways
     }
 
     /// <summary>
+    /// The heaviest way to do an exercise with no more than so much load: as it is set up, else set up otherwise, with one weight in place of two.
+    /// It never moves more than the exercise does now and loads no joint on its own account; null when there is none.
+    /// </summary>
+    /// <param name="home">The exercise as planned.</param>
+    /// <param name="mostKg">The most load, kg.</param>
+    public Way? Lighter(HomeExercise home, double mostKg)
+    {
+        ArgumentNullException.ThrowIfNull(home);
+        return Heaviest(Of(home)?.Safe ?? [])
+            ?? Heaviest(
+                from setup in SetupsOf(_trade.Catalogue.Get(home.ExerciseId))
+                where setup.Missing is null && setup.Setup.Joints.Count == 0
+                from way in setup.Safe
+                where way.Load.Rigged.IsEmpty
+                select way
+            );
+
+        Way? Heaviest(IEnumerable<Way> ways) =>
+            ways.Where(w => w.Load.MassKg <= mostKg && !(w.System.Kg > home.SystemLoadKg))
+                .OrderByDescending(w => w.Load.MassKg)
+                .FirstOrDefault();
+    }
+
+    /// <summary>
     /// The ways at the heights that the plan took; where it does not say, as plans of before, at those where the load comes nearest to what it
     /// moved; all of them when those things are gone.
     /// </summary>

@@ -71,7 +71,7 @@ public static class GentleDose
     /// <summary>Under 18 nobody lifts to the limit, whatever level was typed: technique before load (Lloyd 2014, from memory).</summary>
     private static GymLine Young(GymLine line, ClientProfile client)
     {
-        if (client.AgeYears is not < Grown)
+        if (!client.IsMinor())
         {
             return line;
         }
@@ -91,7 +91,6 @@ public static class GentleDose
         };
     }
 
-    private const int Grown = 18;
     private const int FewestOfYoung = 6;
     private const int HardestOfYoung = 8;
 

@@ -26,9 +26,6 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
     /// <summary>Joints that are mobilised where warm-up is short.</summary>
     private const int MobilisedInShort = 2;
     private const int Stretched = 3;
-
-    /// <summary>From this age on balance is in every session (Fragala 2019, from memory).</summary>
-    private const int Older = 65;
     private const double RelatedMuscles = 0.15;
 
     /// <summary>The preparation of a day's exercises for a client.</summary>
@@ -106,7 +103,7 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
     private static IEnumerable<Reason> Stabilise(bool lower, ClientProfile client)
     {
         bool Injured(params Joint[] joints) => client.SoreJoints.Any(j => j.Spared == Soreness.Injured && joints.Contains(j.Joint));
-        if ((lower || client.AgeYears >= Older) && !Injured(Joint.Hip, Joint.Knee, Joint.Ankle))
+        if ((lower || client.IsOlder()) && !Injured(Joint.Hip, Joint.Knee, Joint.Ankle))
         {
             return [Reason.Of("prepare.stabilise-leg")];
         }

@@ -12,12 +12,6 @@ namespace Ingegno.Core.Making.Prescribing;
 /// </summary>
 public static class SessionStart
 {
-    /// <summary>Under this age an adult is at home (Lloyd 2014, from memory).</summary>
-    private const int Grown = 18;
-
-    /// <summary>From this age on a wall or chair is within reach (Fragala 2019, from memory).</summary>
-    private const int Older = 65;
-
     /// <summary>The room first, then the client.</summary>
     public static IEnumerable<Reason> Of(IEnumerable<Exercise> day, ClientProfile client)
     {
@@ -30,12 +24,12 @@ public static class SessionStart
             yield return Reason.Of("start.landings");
         }
 
-        if (client.AgeYears < Grown)
+        if (client.IsMinor())
         {
             yield return Reason.Of("start.young");
         }
 
-        if (client.AgeYears >= Older)
+        if (client.IsOlder())
         {
             yield return Reason.Of("start.older");
         }

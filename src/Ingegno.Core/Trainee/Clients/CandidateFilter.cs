@@ -9,9 +9,6 @@ namespace Ingegno.Core.Trainee.Clients;
 /// <summary>Reasons for which a candidate is out whatever its match: refusals, joints, level, impact, cautions.</summary>
 public static class CandidateFilter
 {
-    /// <summary>From this age on nobody is given jumps that his coach has not written (Fragala 2019, from memory).</summary>
-    private const int Older = 65;
-
     /// <summary>Highest skill before a clearance that the screening wants.</summary>
     private const int GentleSkill = 3;
 
@@ -68,7 +65,7 @@ public static class CandidateFilter
             return ("impact", Reason.Of(client.Level == Level.Beginner ? "filter.impact-beginner" : "filter.impact-sore"));
         }
 
-        if (exercise.Impact > 0 && client.AgeYears >= Older && exercise.Id != inGym)
+        if (exercise.Impact > 0 && client.IsOlder() && exercise.Id != inGym)
         {
             return ("impact", Reason.Of("filter.impact-older"));
         }

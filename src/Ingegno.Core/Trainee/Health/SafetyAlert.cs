@@ -155,9 +155,13 @@ public static class AlertWords
     }
 
     /// <summary>What is held while alerts stand.</summary>
-    public static Reason Held(HeldTraining held)
+    /// <param name="held">What is held.</param>
+    /// <param name="toCoach">It is told to the coach, who answers; else to the client, who waits.</param>
+    public static Reason Held(HeldTraining held, bool toCoach)
     {
         ArgumentNullException.ThrowIfNull(held);
-        return held.All ? Reason.Of("alert.holds-all") : Reason.Of("alert.holds-joints", ("joints", FactList.Of(held.Joints)));
+        return held.All
+            ? Reason.Of("alert.holds-all", ("coach", toCoach))
+            : Reason.Of("alert.holds-joints", ("joints", FactList.Of(held.Joints)), ("coach", toCoach));
     }
 }

@@ -78,6 +78,7 @@
     away: 'Away',
     missed: 'Missed',
     'check-form': 'Look at the form',
+    clearance: 'Clearance',
     'block-ending': 'Block ending',
     changed: 'Changed',
     'came-in': 'Came in',

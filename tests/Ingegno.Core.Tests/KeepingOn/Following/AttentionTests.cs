@@ -4,6 +4,7 @@ using Ingegno.Core.Ground.Reasons;
 using Ingegno.Core.KeepingOn.Following;
 using Ingegno.Core.KeepingOn.Progression;
 using Ingegno.Core.Tests.Support;
+using Ingegno.Core.Trainee.Clients;
 
 namespace Ingegno.Core.Tests.Following;
 
@@ -12,6 +13,24 @@ public class AttentionTests
 {
     private static readonly DateOnly Today = new(2026, 11, 20);
     private static readonly PulseLine Calm = new("Push-up", Decision.MoreReps, Reason.Text("One rep more."));
+
+    /// <summary>Two weeks to see a clinician again; afterwards it is said until a new one is there (common practice).</summary>
+    [Theory]
+    [InlineData(15, null)]
+    [InlineData(14, "The clearance by Dr. Hale ends in 14 days: ask for a new one.")]
+    [InlineData(0, "The clearance by Dr. Hale ends today: ask for a new one.")]
+    [InlineData(-1, "The clearance by Dr. Hale has ended: the plan is gentle again from the next rebuild until a new one is recorded.")]
+    public void A_clearance_that_ends_is_named(int daysLeft, string? words)
+    {
+        var client = Examples.ClientA with
+        {
+            Screening = [ScreeningAnswer.HeartOrVascular],
+            Clearance = new Clearance(Today.AddDays(-30), "Dr. Hale") { Until = Today.AddDays(daysLeft) },
+        };
+        Attention.Clearance(client, Today).Select(n => n.Text.Said()).SingleOrDefault().ShouldBe(words);
+        Attention.Clearance(client with { Screening = [] }, Today).ShouldBeEmpty();
+        Attention.Clearance(client with { Clearance = null }, Today).ShouldBeEmpty();
+    }
 
     [Fact]
     public void A_calm_week_needs_nobody() => Of([Calm]).ShouldBeEmpty();

@@ -140,6 +140,35 @@ public class ReplacementTests
         }
     }
 
+    /// <summary>What was done "as set up" has no load in the log: half of what would be given today is the most of the first time back.</summary>
+    [Theory]
+    [InlineData("2x 10 kg dumbbell; 2x 20 kg dumbbell; chair 45 cm; dining table 74 cm", null)]
+    [InlineData("2x 10 kg dumbbell; 2x 20 kg dumbbell; chair 45 cm; dining table 74 cm", 40.0)]
+    [InlineData("2x 20 kg dumbbell; chair 45 cm; dining table 74 cm", null)]
+    [InlineData("16 kg kettlebell; 30 litre backpack; 10x 1.5 l bottle", null)]
+    public void What_comes_back_comes_with_half_the_load_that_hurt(string kit, double? loggedKg)
+    {
+        var request = Request with { Kit = Examples.KitOf(kit), GymLines = ["Back squat 3x8", "Barbell row 3x10", "Bench press 3x8"] };
+        var plan = Engine.Rebuild(request).Plan;
+        var hurtKg = plan.Lines[0].Chosen!.Exercises.Max(e => e.ExternalKg);
+        var first = WithLoad(Session(plan, Monday, pain: 7, sharp: true));
+        var after = PlanDecisions.Take(request, plan.Standing, new AcceptProposals([Review(request, plan, first).Accepted]));
+        var now = Engine.Rebuild(after).Plan;
+        var last = Session(now, Monday.AddDays(15), pain: 0, sharp: false);
+
+        var said = Review(after, now, first, last);
+
+        said.Decision.ShouldBe(Decision.TryAgain, said.Reason.Said());
+        var again = Engine.Rebuild(PlanDecisions.Take(after, now.Standing, new AcceptProposals([said.Accepted]))).Plan;
+        again.Lines[0].Chosen!.Exercises.Max(e => e.ExternalKg).ShouldBeLessThanOrEqualTo((loggedKg ?? hurtKg) / 2);
+
+        LoggedSession WithLoad(LoggedSession session) =>
+            session with
+            {
+                Exercises = [.. session.Exercises.Select(e => e with { Sets = [.. e.Sets.Select(s => s with { LoadKg = loggedKg })] })],
+            };
+    }
+
     /// <summary>Common practice: what comes back with pain is a matter for a clinician, and no third try.</summary>
     [Fact]
     [Trait("source", "common practice (docs/trade/progression)")]

@@ -66,6 +66,15 @@ public class FloorReportTests
     }
 
     [Fact]
+    public void Yes_it_hurt_is_told_and_asked_about_though_no_more_was_said()
+    {
+        var report = Of(Done(First, Set(8), Set(7) with { Hurts = true }));
+
+        report.Remarks().ShouldHaveSingleItem().Kind.ShouldBe(FloorRemarkKind.Hurts);
+        LogShorthand.Write([Set(8), Set(7) with { Hurts = true }]).ShouldBe("8,7 p?", "it cannot be logged before somebody has asked");
+    }
+
+    [Fact]
     public void The_worst_set_is_told_with_its_joint()
     {
         var worst = Of(Done(First, Set(8, 2), Set(7, 4) with { PainJoint = Joint.Knee }, Set(7, 3)))

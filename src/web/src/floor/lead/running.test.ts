@@ -89,6 +89,31 @@ describe('a session taken over from another phone', () => {
     expect(here.decided['1-squat']).toEqual({ swappedFor: 'box-squat', why: 'too-hard' });
   });
 
+  it('goes on with less where it hurt on the other phone', () => {
+    const light = { exerciseId: 'squat' };
+    const eases = {
+      ...sent.release,
+      pain: { easeFrom: 3 },
+      days: [{ ...day, exercises: day.exercises.map((e) => ({ ...e, lighter: { exercise: light } })) }],
+    };
+    const hurt = (pain: object) =>
+      takenOver(
+        {
+          sent: { ...sent, release: eases },
+          session: {
+            ...session.session,
+            exercises: [
+              { line: 1, exerciseId: 'squat', sets: [{ reps: 8, ...pain }], stopped: false, skipped: false },
+            ],
+          },
+        } as never,
+        at + hour,
+      ).decided;
+    expect(hurt({ pain: 3 })).toEqual({ '1-squat': { lighter: true } });
+    expect(hurt({ hurts: true })).toEqual({ '1-squat': { lighter: true } });
+    expect(hurt({ pain: 2 })).toEqual({});
+  });
+
   it('sends what the other phone had sent, and counts as later', () => {
     const here = takenOver(session, at + hour);
     const again = sessionOf(here, at + hour);

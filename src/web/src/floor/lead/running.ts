@@ -94,6 +94,13 @@ export function takenOver({ session, sent }: SessionToTakeOver, now: number): Ru
         });
     });
     const on: OnTheFloor = { ...decided[planned.key] };
+    // What hurt a little on the other phone goes on with less here.
+    if (
+      planned.lighter &&
+      !e.inPlaceOf &&
+      e.sets.some((s) => s.hurts === true || (s.pain ?? 0) >= sent.release.pain.easeFrom)
+    )
+      on.lighter = true;
     if (e.inPlaceOf) [on.swappedFor, on.why] = [e.exerciseId, e.why ?? 'dull'];
     if (e.stopped) on.stopped = true;
     if (e.skipped) on.skipped = true;

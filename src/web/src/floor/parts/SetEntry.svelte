@@ -27,7 +27,11 @@
   /** "Yes" was tapped: where, and how much, are asked; no figure stands there by itself. */
   let asked = $state(false);
   const hurting = $derived(
-    asked || (set.pain ?? 0) > 0 || set.sharp === true || (set.painJoint ?? null) !== null,
+    asked ||
+      set.hurts === true ||
+      (set.pain ?? 0) > 0 ||
+      set.sharp === true ||
+      (set.painJoint ?? null) !== null,
   );
   let loadShown = $state(false);
   const step = $derived(exercise.timed ? 5 : 1);
@@ -133,10 +137,12 @@
         aria-pressed={!hurting}
         onclick={() => {
           asked = false;
-          onchange({ pain: null, painJoint: null, sharp: false });
+          onchange({ hurts: false, pain: null, painJoint: null, sharp: false });
         }}>no</button
       >
-      <button class="tap" aria-pressed={hurting} onclick={() => (asked = true)}>yes</button>
+      <button class="tap" aria-pressed={hurting} onclick={() => ((asked = true), onchange({ hurts: true }))}
+        >yes</button
+      >
     </div>
     {#if hurting}
       <div class="mt-2 grid gap-3">

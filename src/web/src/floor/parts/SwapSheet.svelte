@@ -13,8 +13,8 @@
     onswap: (exerciseId: string, why: SwapReason) => void;
     /** Leave it out for today. */
     onleave: (hurts: boolean) => void;
-    /** The same exercise, lighter. */
-    onlighter: () => void;
+    /** The same exercise, lighter; missing where no set of it is left to do. */
+    onlighter?: () => void;
     onclose: () => void;
   }
 
@@ -53,7 +53,7 @@
   {/if}
   {#if why !== null}
     <ul class="mt-3 grid gap-2" aria-label="What your coach allows instead">
-      {#if why === 'hurts' && !given && planned.lighter && now.exerciseId === planned.exerciseId && now !== planned.lighter.exercise}
+      {#if why === 'hurts' && !given && onlighter && planned.lighter && now.exerciseId === planned.exerciseId && now !== planned.lighter.exercise}
         <li>
           <button class="tap w-full flex-col items-start text-left" onclick={() => onlighter()}>
             <b>The same, with less: {planned.lighter.exercise.dose}</b>

@@ -115,10 +115,12 @@
       sheet = null;
       training.swap(id, because);
     }}
-    onlighter={() => {
-      sheet = null;
-      training.lighten();
-    }}
+    onlighter={training.canLighten
+      ? () => {
+          sheet = null;
+          training.lighten();
+        }
+      : undefined}
     onleave={(hurts) => {
       sheet = null;
       if (hurts) training.stopExercise();

@@ -100,7 +100,7 @@
     <section class="grid gap-2 rounded-xl border border-warning p-3" aria-label="The morning after">
       <p>Your {inWords(sore.hurt)} hurt on {dayOfYear(sore.performedOn)}. How is it now?</p>
       <div class="grid grid-cols-3 gap-2">
-        <button class="tap" onclick={() => morning('is as before', false)}>as before</button>
+        <button class="tap" onclick={() => morning('is fine again', false)}>fine again</button>
         <button class="tap" onclick={() => morning('still hurts a little', true)}>still a little</button>
         <button class="tap" onclick={() => morning('hurts more than after training', true)}>worse</button>
       </div>

@@ -5421,7 +5421,7 @@ export interface components {
             archived: boolean;
         };
         /** @enum {unknown} */
-        AttentionKind: "alert" | "pain" | "asks" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "changed" | "came-in" | "ready" | "not-opened" | "not-started";
+        AttentionKind: "alert" | "pain" | "clearance" | "asks" | "stall" | "away" | "missed" | "check-form" | "block-ending" | "changed" | "came-in" | "ready" | "not-opened" | "not-started";
         AttentionNote: {
             kind: components["schemas"]["AttentionKind"];
             text: components["schemas"]["Reason"];
@@ -7172,6 +7172,7 @@ export interface components {
             rir?: null | number;
             /** Format: int32 */
             pain?: null | number;
+            hurts?: boolean;
             painJoint?: null | components["schemas"]["Joint"];
             sharp?: boolean;
             stamp?: null | components["schemas"]["SetStamp"];
