@@ -9,7 +9,7 @@ const require = createRequire(new URL('../tests/browser/package.json', import.me
 const { chromium } = require('playwright');
 
 const bundle = await rolldown({
-  input: new URL('../src/web/src/lib/figure/drawing.ts', import.meta.url).pathname,
+  input: new URL('../src/web/src/shared/figures/drawing.ts', import.meta.url).pathname,
 });
 const written = `${tmpdir()}/ingegno-drawing-${process.pid}.mjs`;
 await bundle.write({ file: written });
@@ -19,7 +19,7 @@ const [from, to, theme = 'light'] = process.argv.slice(2);
 const figures = JSON.parse(readFileSync(from, 'utf8'));
 mkdirSync(to, { recursive: true });
 
-const style = readFileSync(new URL('../src/web/src/lib/figure/figure.css', import.meta.url), 'utf8');
+const style = readFileSync(new URL('../src/web/src/shared/figures/figure.css', import.meta.url), 'utf8');
 const path = (s) => `<path d="${s.d}" class="${s.ink}"${s.width ? ` style="stroke-width:${s.width}"` : ''}/>`;
 
 function svg(drawing, share, withGhost) {

@@ -49,7 +49,7 @@ run_format() { dotnet tool restore && dotnet csharpier check src tests bench && 
 
 run_contract() {
   npx openapi-typescript src/web/api/openapi.json -o "$state/schema.d.ts" >/dev/null || return 1
-  cmp "$state/schema.d.ts" src/web/src/lib/api/schema.d.ts || { echo "The generated types are stale: run npm run types -w src/web."; return 1; }
+  cmp "$state/schema.d.ts" src/web/src/shared/api/schema.d.ts || { echo "The generated types are stale: run npm run types -w src/web."; return 1; }
   count 1 0
 }
 
@@ -77,7 +77,7 @@ dotnet_print=$(dotnet_sources)
 web_print=$(fingerprint src/web tests/browser scripts .prettierrc.json .prettierignore)
 part build "$dotnet_print" run_build
 part format "$dotnet_print" run_format
-part contract "$(fingerprint src/web/api src/web/src/lib/api)" run_contract
+part contract "$(fingerprint src/web/api src/web/src/shared/api)" run_contract
 part dotnet "$dotnet_print" run_dotnet
 part web "$web_print" run_web
 part browser "$dotnet_print $web_print" run_browser

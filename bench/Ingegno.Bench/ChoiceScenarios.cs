@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Making.Rebuilding.Choosing;
-using Ingegno.Core.Tests.Rebuilding.Choosing;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Rebuilding.Weeks;
+using Ingegno.Core.Rebuilding.Weeks.Choosing;
+using Ingegno.Core.Tests.Rebuilding.Weeks.Choosing;
 
 namespace Ingegno.Bench;
 
@@ -33,11 +33,11 @@ internal static class ChoiceScenarios
 
     private static ChoiceProblem Problem()
     {
-        var lines = new RebuildEngine(Trade.Shipped).Rebuild(Scenarios.Week(Scenarios.OrdinaryHome)).Plan.Lines;
+        var lines = new RebuildEngine(DomainRules.Shipped).Rebuild(Scenarios.Week(Scenarios.OrdinaryHome)).Plan.Lines;
         ImmutableArray<LineOptions> options =
         [
             .. lines.Select(l => new LineOptions(l.Gym, l.Role, [.. l.Candidates.Take(OptionsInJointChoice)])),
         ];
-        return new WeekChoice(Trade.Shipped.Catalogue, Trade.Shipped.Match, Trade.Shipped.Dose.Kept).Problem(options, 60);
+        return new WeekChoice(DomainRules.Shipped.Catalogue, DomainRules.Shipped.Match, DomainRules.Shipped.Dose.Kept).Problem(options, 60);
     }
 }

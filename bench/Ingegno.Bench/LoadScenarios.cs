@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
 using Google.OrTools.Sat;
-using Ingegno.Core.AtHome.Loading.Packing;
+using Ingegno.Core.Equipment.Loading.Packing;
 
 namespace Ingegno.Bench;
 

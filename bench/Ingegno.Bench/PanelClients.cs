@@ -1,9 +1,9 @@
 using System.Collections.Immutable;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Knowledge.Catalogue;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.Rules;
 
 namespace Ingegno.Bench;
 
@@ -199,7 +199,7 @@ internal static class PanelClients
 
     private static PlaceKit Kit(string name, params string[] things)
     {
-        var reader = new KitParagraph(new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
+        var reader = new KitParagraph(new KitShorthand(DomainRules.Shipped.KitKinds, DomainRules.Shipped.ReadyItems));
         return new PlaceKit
         {
             Name = name,

@@ -1,10 +1,10 @@
 using System.Collections.Immutable;
 using System.Globalization;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Rebuilding.Weeks;
 
 namespace Ingegno.Bench;
 
@@ -23,7 +23,7 @@ internal static class PanelFigures
     /// for every client.</summary>
     private const int SteadyEvery = 5;
 
-    private static readonly RebuildEngine Engine = new(Trade.Shipped);
+    private static readonly RebuildEngine Engine = new(DomainRules.Shipped);
 
     /// <summary>Prints the figures; with examples of each when asked.</summary>
     public static void Print(bool examples)

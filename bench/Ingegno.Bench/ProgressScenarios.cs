@@ -1,15 +1,15 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Blocks;
-using Ingegno.Core.KeepingOn.Following;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.KeepingOn.Progression;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Trainee.Strength;
-using Ingegno.Core.Written.Plans;
-using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Clients.Strength;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Progress.Blocks;
+using Ingegno.Core.Progress.FollowUp;
+using Ingegno.Core.Progress.Logs;
+using Ingegno.Core.Progress.Progression;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Simulation;
 using Ingegno.Storage;
 
@@ -50,7 +50,7 @@ internal static class ProgressScenarios
                 new PlaceStore(database, TimeProvider.System),
                 new PlanStore(database, TimeProvider.System),
                 new LogStore(database, TimeProvider.System),
-                new PulseStore(database)
+                new ActivityStore(database)
             );
             var sets = Fill(coach, clients, places, plans, logs, pulses);
             yield return new Scenario(
@@ -73,14 +73,14 @@ internal static class ProgressScenarios
             .Select(seed =>
             {
                 var request = SimulatedClients.Of(seed);
-                var trial = new TrainingTrial(Trade.Shipped);
-                var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
+                var trial = new TrainingTrial(DomainRules.Shipped);
+                var plan = new RebuildEngine(DomainRules.Shipped).Rebuild(request).Plan;
                 var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
                 TrialResult Run(IProgressionPolicy policy) =>
                     trial.Run(
                         trial.Plan(request, plan),
                         line => day[line],
-                        new SimulatedTrainee(Trade.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed),
+                        new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed),
                         policy,
                         Today.AddDays(-84),
                         Weeks
@@ -93,7 +93,7 @@ internal static class ProgressScenarios
         );
     }
 
-    private static int Fill(long coach, ClientStore clients, PlaceStore places, PlanStore plans, LogStore logs, PulseStore pulses)
+    private static int Fill(long coach, ClientStore clients, PlaceStore places, PlanStore plans, LogStore logs, ActivityStore pulses)
     {
         var noise = new Noise(1);
         var count = 0;
@@ -135,14 +135,14 @@ internal static class ProgressScenarios
             pulses.Put(
                 coach,
                 plan,
-                new PlanPulse(
+                new ActivitySummary(
                     1,
                     Today.AddDays(-3),
                     60,
                     [
                         .. Done.Select(
                             (e, i) =>
-                                new PulseLine(
+                                new ActivityLine(
                                     e,
                                     i % 3 == 0 ? Decision.MoreLoad : Decision.MoreReps,
                                     Reason.Text("All sets at the top of the zone.")
@@ -166,7 +166,7 @@ internal static class ProgressScenarios
                 Stamp = new SetStamp(45, 1, 8, 2) { RestSeconds = 90 },
             });
 
-    private static int Roster(long coach, ClientStore clients, PlaceStore places, PlanStore plans, PulseStore pulses)
+    private static int Roster(long coach, ClientStore clients, PlaceStore places, PlanStore plans, ActivityStore pulses)
     {
         var (planned, here, pulse) = (plans.List(coach).ToLookup(p => p.ClientId), places.AtAGlance(coach), pulses.All(coach));
         return clients
@@ -175,7 +175,7 @@ internal static class ProgressScenarios
     }
 
     private static int TrendsOf(long coach, long client, LogStore logs) =>
-        new Trends(Trade.Shipped)
+        new Trends(DomainRules.Shipped)
             .Of(
                 new ClientProfile
                 {
@@ -197,23 +197,23 @@ internal static class ProgressScenarios
     private static int Learn(long coach, long client, LogStore logs)
     {
         var sessions = logs.OfClient(coach, client, Today.AddDays(-182)).Select(s => s.Value.AsLogged).ToList();
-        var costs = new CostModel(Trade.Shipped).Learn(sessions, Today);
+        var costs = new CostModel(DomainRules.Shipped).Learn(sessions, Today);
         return costs.Length
-            + new Core.Trainee.Strength.StrengthModel(
+            + new Core.Clients.Strength.StrengthModel(
                 new ClientProfile { Level = Level.Intermediate, Goal = Goal.Muscle },
-                Trade.Shipped.Strength
+                DomainRules.Shipped.Strength
             )
                 .Learn(
                     from session in sessions
                     from logged in session.Exercises
-                    let seen = Core.Trainee.Strength.StrengthObservation.Of(
+                    let seen = Core.Clients.Strength.StrengthObservation.Of(
                         session.Day,
-                        Trade.Shipped.Catalogue.Get(logged.ExerciseId),
+                        DomainRules.Shipped.Catalogue.Get(logged.ExerciseId),
                         Evidence.Of(logged.Sets, costs)
                     )
                     where seen is not null
                     select seen,
-                    Trade.Shipped.Catalogue.Find,
+                    DomainRules.Shipped.Catalogue.Find,
                     Today
                 )
                 .Length;
@@ -221,10 +221,10 @@ internal static class ProgressScenarios
 
     private static Action Lay()
     {
-        var (request, engine) = (SimulatedClients.Of(1) with { Approach = "tension" }, new RebuildEngine(Trade.Shipped));
+        var (request, engine) = (SimulatedClients.Of(1) with { Approach = "tension" }, new RebuildEngine(DomainRules.Shipped));
         var plan = engine.Rebuild(request).Plan;
-        var setup = BlockShape.Propose(Trade.Shipped.ApproachOf("tension"), Trade.Shipped.Blocks, Today, 6);
-        var planner = new BlockPlanner(Trade.Shipped, engine, new NextSession(Trade.Shipped));
+        var setup = BlockShape.Propose(DomainRules.Shipped.ApproachOf("tension"), DomainRules.Shipped.Blocks, Today, 6);
+        var planner = new BlockPlanner(DomainRules.Shipped, engine, new NextSession(DomainRules.Shipped));
         return () => planner.Plan(request, plan, setup, null, Today);
     }
 }

@@ -1,6 +1,6 @@
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Written.Programs.Reading;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Reading;
 
 namespace Ingegno.Bench;
 
@@ -34,7 +34,7 @@ internal static class ReadingScenarios
             var known = Fresh();
             yield return new Scenario("the same 30 lines with every key after", 200, () => known.Parse(week));
             yield return new Scenario($"a line of {longLine.Length:N0} characters", 40, () => known.Parse(longLine));
-            var kit = new KitParagraph(new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
+            var kit = new KitParagraph(new KitShorthand(DomainRules.Shipped.KitKinds, DomainRules.Shipped.ReadyItems));
             yield return new Scenario(
                 "a paragraph of kit",
                 200,
@@ -46,5 +46,5 @@ internal static class ReadingScenarios
         }
     }
 
-    private static ShorthandParser Fresh() => new(new(Trade.Shipped.Names.Lexicon, Trade.Shipped.Catalogue.All));
+    private static ShorthandParser Fresh() => new(new(DomainRules.Shipped.Names.Lexicon, DomainRules.Shipped.Catalogue.All));
 }

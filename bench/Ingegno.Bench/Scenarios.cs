@@ -1,10 +1,10 @@
 using System.Collections.Immutable;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Rebuilding.Weeks;
 
 namespace Ingegno.Bench;
 
@@ -18,7 +18,7 @@ internal static class Scenarios
     {
         get
         {
-            var engine = new RebuildEngine(Trade.Shipped);
+            var engine = new RebuildEngine(DomainRules.Shipped);
             yield return new Scenario("rebuild of a six-line day, ordinary home", 200, () => engine.Rebuild(SixLines(OrdinaryHome)));
             yield return new Scenario(
                 "rebuild of a four-day week of 28 lines, ordinary home",

@@ -1,8 +1,8 @@
 using System.Globalization;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Simulation;
 
 namespace Ingegno.Bench;
@@ -79,15 +79,15 @@ internal static class TraineeFigures
     {
         var simulated = SimulatedClients.Of(seed);
         var request = simulated with { Client = simulated.Client with { MinutesPerSession = 45 }, FitToMinutes = true };
-        var trial = new TrainingTrial(Trade.Shipped);
-        var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
+        var trial = new TrainingTrial(DomainRules.Shipped);
+        var plan = new RebuildEngine(DomainRules.Shipped).Rebuild(request).Plan;
         var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
         var engine = (EngineAccepted)trial.Engine(request, keepsMinutes: true);
         TrialResult Under(IProgressionPolicy policy) =>
             trial.Run(
                 trial.Plan(request, plan),
                 line => day[line],
-                new SimulatedTrainee(Trade.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed),
+                new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed),
                 policy,
                 First,
                 Weeks

@@ -1,11 +1,11 @@
-// Writes a configuration of Stryker.NET that mutates a seeded sample of the rule rooms: whole members, so that a mutant and what it
+// Writes a configuration of Stryker.NET that mutates a seeded sample of the rule modules: whole members, so that a mutant and what it
 // stands in are drawn together. Prints how many members were drawn.
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { but, configuration } from './configuration.mjs';
 import { mutation } from './settings.mjs';
 
 const [seed, wanted, target] = [Number(process.argv[2]), Number(process.argv[3]), process.argv[4]];
-const members = mutation.rooms
+const members = mutation.modules
   .flatMap((room) =>
     readdirSync(`${mutation.core}/${room}`, { recursive: true }).map(
       (file) => `${mutation.core}/${room}/${file}`,

@@ -2,7 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using CsvHelper;
 using CsvHelper.Configuration;
-using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Programs.Exchange;
 
 namespace Ingegno.Exchange;
 

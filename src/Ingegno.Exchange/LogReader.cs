@@ -1,9 +1,9 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Knowledge.Naming;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Progress.Logs;
 
 namespace Ingegno.Exchange;
 

@@ -1,8 +1,8 @@
 using DocumentFormat.OpenXml;
 using DocumentFormat.OpenXml.Packaging;
 using DocumentFormat.OpenXml.Spreadsheet;
-using Ingegno.Core.Written.Programs.Exchange;
-using Ingegno.Core.Written.Programs.Reading;
+using Ingegno.Core.Programs.Exchange;
+using Ingegno.Core.Programs.Reading;
 
 namespace Ingegno.Exchange;
 

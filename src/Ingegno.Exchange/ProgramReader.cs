@@ -1,8 +1,8 @@
 using System.Text.Json;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Knowledge.Naming;
-using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Programs.Exchange;
 
 namespace Ingegno.Exchange;
 
@@ -61,7 +61,7 @@ public sealed class ProgramReader(ExerciseNames names, CancellationToken stop = 
         ProgramDocument? document;
         try
         {
-            document = JsonSerializer.Deserialize<ProgramDocument>(text, TradeJson.Strict);
+            document = JsonSerializer.Deserialize<ProgramDocument>(text, RulesJson.Strict);
         }
         catch (JsonException wrong)
         {

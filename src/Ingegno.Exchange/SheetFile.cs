@@ -1,5 +1,5 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Programs.Exchange;
 
 namespace Ingegno.Exchange;
 

@@ -2,7 +2,7 @@ using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
 using Ical.Net.Serialization;
-using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Progress.ClientApp;
 
 namespace Ingegno.Exchange;
 

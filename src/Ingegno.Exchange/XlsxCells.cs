@@ -2,7 +2,7 @@ using System.Globalization;
 using DocumentFormat.OpenXml;
 using DocumentFormat.OpenXml.Packaging;
 using DocumentFormat.OpenXml.Spreadsheet;
-using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Programs.Exchange;
 
 namespace Ingegno.Exchange;
 

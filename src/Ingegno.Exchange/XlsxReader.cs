@@ -4,8 +4,8 @@ using System.Xml;
 using DocumentFormat.OpenXml;
 using DocumentFormat.OpenXml.Packaging;
 using DocumentFormat.OpenXml.Spreadsheet;
-using Ingegno.Core.Written.Programs.Exchange;
-using Sheet = Ingegno.Core.Written.Programs.Exchange.Sheet;
+using Ingegno.Core.Programs.Exchange;
+using Sheet = Ingegno.Core.Programs.Exchange.Sheet;
 
 namespace Ingegno.Exchange;
 

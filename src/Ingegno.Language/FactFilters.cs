@@ -2,8 +2,8 @@ using System.Globalization;
 using Fluid;
 using Fluid.Values;
 using Humanizer;
-using Ingegno.Core.Ground.Reasons;
-using Unit = Ingegno.Core.Ground.Reasons.Unit;
+using Ingegno.Core.Foundation.Reasons;
+using Unit = Ingegno.Core.Foundation.Reasons.Unit;
 
 namespace Ingegno.Language;
 

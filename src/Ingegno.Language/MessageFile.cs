@@ -33,7 +33,7 @@ public sealed record MessageFile(
             Messages = Messages.ToImmutableDictionary(m => m.Key, m => before + m.Value + after),
         };
 
-    /// <summary>A word of the trade.</summary>
+    /// <summary>A word of the domain rules.</summary>
     public string Word(string vocabulary, string key) =>
         Terms.GetValueOrDefault(vocabulary)?.GetValueOrDefault(key) ?? key.Replace('-', ' ');
 }

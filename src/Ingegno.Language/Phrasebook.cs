@@ -1,6 +1,6 @@
 using System.Collections.Concurrent;
 using Fluid;
-using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Foundation.Reasons;
 
 namespace Ingegno.Language;
 

@@ -1,12 +1,12 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Ground.Quantities;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.KeepingOn.Progression;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Written.Plans;
-using Ingegno.Core.Written.Plans.Decisions;
-using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Foundation.Quantities;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Commands;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Progress.Logs;
+using Ingegno.Core.Progress.Progression;
+using Ingegno.Core.Rebuilding.Weeks;
 
 namespace Ingegno.Simulation;
 
@@ -56,14 +56,14 @@ public sealed record PlannedExercise(LineKey Line, ProgressionContext Context)
 /// Accepts every proposal of the engine, the way a coach does: by the decision that workbench and review take, after which the plan is
 /// built anew. It remembers the plan, so each trial needs one of its own.
 /// </summary>
-/// <param name="trade">The trade.</param>
+/// <param name="domain">The domain rules.</param>
 /// <param name="request">What the plan at the start was built from.</param>
 /// <param name="keepsMinutes">Proposals keep the days within the client's minutes.</param>
-public sealed class EngineAccepted(Trade trade, RebuildRequest request, bool keepsMinutes = false) : IProgressionPolicy
+public sealed class EngineAccepted(DomainRules domain, RebuildRequest request, bool keepsMinutes = false) : IProgressionPolicy
 {
-    private readonly RebuildEngine _engine = new(trade);
-    private readonly NextSession _next = new(trade);
-    private readonly Replacements _replacements = new(trade, new RebuildEngine(trade));
+    private readonly RebuildEngine _engine = new(domain);
+    private readonly NextSession _next = new(domain);
+    private readonly Replacements _replacements = new(domain, new RebuildEngine(domain));
     private RebuildRequest _request = request;
     private HomePlan? _plan;
 
@@ -92,7 +92,7 @@ public sealed class EngineAccepted(Trade trade, RebuildRequest request, bool kee
         var proposals = _next.Propose(_request.Client, _request.Kit, _plan.Lines, log, today, days: keepsMinutes ? _plan.Days : null);
         proposals = _replacements.Name(proposals, _request, _plan, log.ToList());
         _said.Add(proposals);
-        _request = PlanDecisions.Take(
+        _request = PlanCommandHandler.Handle(
             _request,
             _plan.Standing,
             new AcceptProposals([.. proposals.Where(p => p.Changes).Select(p => p.Accepted)])

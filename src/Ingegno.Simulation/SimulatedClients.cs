@@ -1,9 +1,9 @@
 using System.Collections.Immutable;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
 
 namespace Ingegno.Simulation;
 

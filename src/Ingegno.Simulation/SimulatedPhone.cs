@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Ground.Quantities;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Foundation.Quantities;
+using Ingegno.Core.Progress.ClientApp;
+using Ingegno.Core.Progress.Logs;
 
 namespace Ingegno.Simulation;
 
@@ -38,14 +38,14 @@ public static class SimulatedPhone
     /// <param name="startedAt">When it begins.</param>
     /// <param name="story">What happens.</param>
     /// <param name="key">Key of the session.</param>
-    public static FloorSession Train(long release, Release sent, int day, Moment startedAt, PhoneStory story, string key)
+    public static ClientAppSession Train(long release, Release sent, int day, Moment startedAt, PhoneStory story, string key)
     {
         ArgumentNullException.ThrowIfNull(sent);
         ArgumentNullException.ThrowIfNull(story);
         var at = sent.Days[day];
         var order = at.Courses[0].Turns.Select(t => t.Exercise).Distinct().Select(k => at.Exercises.First(e => e.Key == k)).ToList();
         var done = order.Select((exercise, i) => Do(exercise, i, sent, story)).ToImmutableArray();
-        return new FloorSession
+        return new ClientAppSession
         {
             Key = key,
             Revision = 1,
@@ -62,14 +62,14 @@ public static class SimulatedPhone
         };
     }
 
-    private static FloorExercise Do(ReleaseExercise planned, int place, Release sent, PhoneStory story)
+    private static ClientAppExercise Do(ReleaseExercise planned, int place, Release sent, PhoneStory story)
     {
         var swapped = place == 1 && story.Swaps is { } why ? planned.Alternatives.FirstOrDefault(a => a.Helps.Contains(why)) : null;
         var exercise = swapped?.Exercise ?? planned;
         var hurts = place == 0 && story.Hurts is not null && story.Pain > 0;
         var stops = hurts && story.Pain >= sent.Pain.StopFrom;
         var sets = exercise.Sets.Take(stops ? 1 : exercise.Sets.Length).Select((set, i) => Set(set, exercise, i));
-        return new FloorExercise(
+        return new ClientAppExercise(
             exercise.Line,
             exercise.ExerciseId,
             [.. sets.Select(s => hurts ? s with { Pain = story.Pain, PainJoint = story.Hurts } : s)]

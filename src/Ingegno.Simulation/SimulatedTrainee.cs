@@ -1,12 +1,12 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.Knowledge.Catalogue;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Trainee.Strength;
-using Ingegno.Core.Written.Plans;
-using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Clients.Strength;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Progress.Logs;
 
 namespace Ingegno.Simulation;
 
@@ -28,8 +28,8 @@ public sealed class SimulatedTrainee
     private const double FatigueOfFailure = 0.003;
     private const double FatigueNearFailure = 0.001;
 
-    private readonly Trade _trade;
-    private readonly Trade _costs;
+    private readonly DomainRules _domain;
+    private readonly DomainRules _costs;
     private readonly TraineeTraits _traits;
     private readonly Noise _noise;
     private readonly ClientStrength _assumed;
@@ -37,15 +37,15 @@ public sealed class SimulatedTrainee
     private readonly Dictionary<string, double> _gained = [];
     private readonly Dictionary<string, (double Share, int Week)> _fatigue = [];
 
-    /// <param name="trade">The trade.</param>
+    /// <param name="domain">The domain rules.</param>
     /// <param name="client">The client as a coach knows it.</param>
     /// <param name="traits">How it answers to training.</param>
     /// <param name="seed">Seed of all its noise.</param>
-    public SimulatedTrainee(Trade trade, ClientProfile client, TraineeTraits traits, int seed)
+    public SimulatedTrainee(DomainRules domain, ClientProfile client, TraineeTraits traits, int seed)
     {
-        ArgumentNullException.ThrowIfNull(trade);
-        (_trade, _traits, _noise, _assumed) = (trade, traits, new Noise(seed), new ClientStrength(client, trade.Strength));
-        _costs = trade.WithCosts([new LearnedCost(LearnedCost.Rests, traits.RestCost, 0.1, 0, Reason.Text("as made"))]);
+        ArgumentNullException.ThrowIfNull(domain);
+        (_domain, _traits, _noise, _assumed) = (domain, traits, new Noise(seed), new ClientStrength(client, domain.Strength));
+        _costs = domain.WithCosts([new LearnedCost(LearnedCost.Rests, traits.RestCost, 0.1, 0, Reason.Text("as made"))]);
     }
 
     /// <summary>True gain over all exercises trained, as a mean share, as it shows in a week: what was built less the fatigue
@@ -64,7 +64,7 @@ public sealed class SimulatedTrainee
     public LoggedExercise Do(LineKey line, HomeExercise home, double? systemKg, double share, int week)
     {
         ArgumentNullException.ThrowIfNull(home);
-        var exercise = _trade.Catalogue.Get(home.ExerciseId);
+        var exercise = _domain.Catalogue.Get(home.ExerciseId);
         var sets =
             exercise is { Strength: not null, Measure: Measure.Reps } && systemKg is > 0
                 ? Reps(exercise, home, systemKg.Value, share, week)
@@ -72,7 +72,7 @@ public sealed class SimulatedTrainee
                     .Range(0, home.Dose.Sets)
                     .Select(_ => new LoggedSet { Reps = Math.Max(1, home.Dose.Target.Min), Rir = home.Dose.Rir })
                     .ToImmutableArray();
-        var stamp = LogStamps.Of(home.Dose, share, _trade) with { SystemKg = systemKg };
+        var stamp = LogStamps.Of(home.Dose, share, _domain) with { SystemKg = systemKg };
         sets = [.. sets.Select(s => s with { Stamp = stamp, LoadKg = home.ExternalKg > 0 ? home.ExternalKg : null })];
         return new LoggedExercise(line, home.ExerciseId, Hurting(exercise, week, sets));
     }
@@ -122,7 +122,7 @@ public sealed class SimulatedTrainee
         return sets.ToImmutable();
     }
 
-    /// <summary>Near failure counts, far from it hardly; past thirty reps less (docs/trade/prescription).</summary>
+    /// <summary>Near failure counts, far from it hardly; past thirty reps less (docs/domain/prescription).</summary>
     private static double Stimulus(int reps, int left) =>
         (
             reps < 1 ? 0
@@ -160,7 +160,7 @@ public sealed class SimulatedTrainee
         if (!_gained.TryGetValue(exercise.Id, out var gained))
         {
             var relatives = _gained
-                .Where(g => _trade.Catalogue.Find(g.Key)?.Strength?.Anchor == exercise.Strength!.Anchor)
+                .Where(g => _domain.Catalogue.Find(g.Key)?.Strength?.Anchor == exercise.Strength!.Anchor)
                 .Select(g => g.Value)
                 .ToList();
             _gained[exercise.Id] = gained = relatives.Count == 0 ? 0 : 0.8 * relatives.Max();

@@ -1,5 +1,5 @@
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Knowledge.Rules;
 
 namespace Ingegno.Simulation;
 

@@ -1,11 +1,11 @@
 using System.Collections.Immutable;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.KeepingOn.Progression;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Prescribing;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Written.Plans;
-using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Progress.Logs;
+using Ingegno.Core.Progress.Progression;
+using Ingegno.Core.Rebuilding.Dosing;
+using Ingegno.Core.Rebuilding.Weeks;
 
 namespace Ingegno.Simulation;
 
@@ -26,9 +26,9 @@ public sealed record TrialResult(
 );
 
 /// <summary>Lets a simulated trainee train a home plan for some weeks under a policy.</summary>
-public sealed class TrainingTrial(Trade trade)
+public sealed class TrainingTrial(DomainRules domain)
 {
-    private readonly NextSession _next = new(trade);
+    private readonly NextSession _next = new(domain);
 
     /// <summary>The exercises of a home plan with what the progression knows of them.</summary>
     public ImmutableArray<PlannedExercise> Plan(RebuildRequest request, HomePlan plan)
@@ -41,7 +41,8 @@ public sealed class TrainingTrial(Trade trade)
     /// <summary>The engine as a policy: every proposal accepted, for one trial.</summary>
     /// <param name="request">What the plan was built from.</param>
     /// <param name="keepsMinutes">Proposals keep the days within the client's minutes.</param>
-    public IProgressionPolicy Engine(RebuildRequest request, bool keepsMinutes = false) => new EngineAccepted(trade, request, keepsMinutes);
+    public IProgressionPolicy Engine(RebuildRequest request, bool keepsMinutes = false) =>
+        new EngineAccepted(domain, request, keepsMinutes);
 
     /// <summary>Trains the days of a plan in turn, so many times a week, and lets the policy decide after each week.</summary>
     /// <param name="plan">The plan at the start.</param>
@@ -82,7 +83,7 @@ public sealed class TrainingTrial(Trade trade)
                     continue;
                 }
 
-                var done = day.Select(p => trainee.Do(p.Line, p.Home, p.SystemKg, StraightSets.ShareLeft(p.Home.Dose, trade), week))
+                var done = day.Select(p => trainee.Do(p.Line, p.Home, p.SystemKg, StraightSets.ShareLeft(p.Home.Dose, domain), week))
                     .ToImmutableArray();
                 var judged = done.SelectMany(e => e.Sets)
                     .Where(s => s.Stamp!.SystemKg is not null && s.Stamp.PlannedReps is not null)

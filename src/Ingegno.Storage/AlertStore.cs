@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.Trainee.Health;
+using Ingegno.Core.Clients.Health;
+using Ingegno.Core.Foundation.Text;
 using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
@@ -35,7 +35,7 @@ public sealed class AlertStore(Database database, TimeProvider clock)
                 Id,
                 ClientId,
                 Key,
-                JsonSerializer.Deserialize<SafetyAlert>(Document, TradeJson.Lenient)!,
+                JsonSerializer.Deserialize<SafetyAlert>(Document, RulesJson.Lenient)!,
                 Timestamps.Read(MadeAt),
                 AnsweredAt is null ? null : Timestamps.Read(AnsweredAt),
                 Answer
@@ -65,7 +65,7 @@ public sealed class AlertStore(Database database, TimeProvider clock)
                 coachId,
                 clientId,
                 key,
-                document = JsonSerializer.Serialize(alert, TradeJson.Lenient),
+                document = JsonSerializer.Serialize(alert, RulesJson.Lenient),
                 mostOpen,
                 now = Timestamps.Write(clock.GetUtcNow()),
             }
@@ -141,7 +141,7 @@ public sealed class AlertStore(Database database, TimeProvider clock)
                     into.Coach,
                     clientId,
                     alert.Key,
-                    document = JsonSerializer.Serialize(alert.Alert, TradeJson.Lenient),
+                    document = JsonSerializer.Serialize(alert.Alert, RulesJson.Lenient),
                     made = Timestamps.Write(alert.MadeAt),
                     answered = alert.AnsweredAt is { } at ? Timestamps.Write(at) : null,
                     alert.Answer,

@@ -1,8 +1,8 @@
 using System.Globalization;
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Progress.Blocks;
 using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
@@ -152,7 +152,7 @@ public sealed class BlockStore(Database database, TimeProvider clock)
             revision,
             starts = Text(block.Setup.Starts),
             ends = Text(block.Setup.Ends),
-            document = JsonSerializer.Serialize(block, TradeJson.Lenient),
+            document = JsonSerializer.Serialize(block, RulesJson.Lenient),
             now = Timestamps.Write(now),
         };
 
@@ -164,7 +164,7 @@ public sealed class BlockStore(Database database, TimeProvider clock)
         new(
             row.Id,
             (int)row.Revision,
-            JsonSerializer.Deserialize<BlockRecord>(row.Document, TradeJson.Lenient)!,
+            JsonSerializer.Deserialize<BlockRecord>(row.Document, RulesJson.Lenient)!,
             Timestamps.Read(row.UpdatedAt)
         );
 }

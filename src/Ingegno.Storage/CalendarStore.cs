@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Progress.ClientApp;
 
 namespace Ingegno.Storage;
 
@@ -20,7 +20,7 @@ public sealed class CalendarStore(Database database)
     private sealed record Row(long CoachId, long ClientId, long LinkId, string Sealed, string Times)
     {
         public ClientCalendar ToCalendar() =>
-            new(CoachId, ClientId, LinkId, Sealed, JsonSerializer.Deserialize<ImmutableArray<TrainingTime>>(Times, TradeJson.Lenient));
+            new(CoachId, ClientId, LinkId, Sealed, JsonSerializer.Deserialize<ImmutableArray<TrainingTime>>(Times, RulesJson.Lenient));
     }
 
     private const string Columns = "coach_id AS CoachId, client_id AS ClientId, link_id AS LinkId, sealed AS Sealed, times AS Times";
@@ -74,7 +74,7 @@ public sealed class CalendarStore(Database database)
         using var connection = database.Open();
         connection.Execute(
             "UPDATE client_calendar SET times = @times WHERE client_id = @clientId",
-            new { clientId, times = JsonSerializer.Serialize(times, TradeJson.Lenient) }
+            new { clientId, times = JsonSerializer.Serialize(times, RulesJson.Lenient) }
         );
     }
 }

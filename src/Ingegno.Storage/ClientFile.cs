@@ -1,10 +1,10 @@
 using System.Collections.Immutable;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.KeepingOn.Sending;
-using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Clients.Health;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Knowledge.Naming;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Trainee.Health;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Progress.ClientApp;
 
 namespace Ingegno.Storage;
 
@@ -70,7 +70,7 @@ public sealed record PlanInFile(
     public ImmutableArray<ReleaseInFile> Releases { get; init; } = [];
 
     /// <summary>What came from the client's phone, the first first.</summary>
-    public ImmutableArray<PhoneSessionInFile> PhoneSessions { get; init; } = [];
+    public ImmutableArray<ClientAppSessionInFile> PhoneSessions { get; init; } = [];
 }
 
 /// <summary>A plan as it was sent.</summary>
@@ -89,8 +89,8 @@ public sealed record ReleaseInFile(int Number, int PlanVersion, DateTimeOffset M
 /// <param name="Differs">The phone sent another state after that.</param>
 /// <param name="ReceivedAt">When it came in last.</param>
 /// <param name="SeenAt">When the coach looked at it; null before.</param>
-public sealed record PhoneSessionInFile(
-    FloorSession Session,
+public sealed record ClientAppSessionInFile(
+    ClientAppSession Session,
     DateOnly PerformedOn,
     bool ClockWasOff,
     int? LoggedAs,

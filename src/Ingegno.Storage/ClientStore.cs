@@ -1,5 +1,5 @@
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Foundation.Text;
 
 namespace Ingegno.Storage;
 

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Foundation.Text;
 using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
@@ -65,7 +65,7 @@ public sealed class ClientTransfer(
             [.. names.List(coachId).Select(n => n.Value).Where(n => program.Contains(n.Name, StringComparison.OrdinalIgnoreCase))]
         )
         {
-            Notes = FloorTransfer.Notes(connection, clientId),
+            Notes = ClientAppTransfer.Notes(connection, clientId),
             Alerts = AlertStore.InFile(connection, clientId),
         };
     }
@@ -96,7 +96,7 @@ public sealed class ClientTransfer(
     public FileToTake ToTake(long coachId, ClientFile file) =>
         FileAdditions.Apart(
             file,
-            Core.Knowledge.TradeData.Trade.Shipped,
+            Core.Knowledge.Rules.DomainRules.Shipped,
             [.. exercises.List(coachId).Select(e => e.Value)],
             [.. approaches.List(coachId).Select(a => a.Value)],
             [.. names.List(coachId).Select(n => n.Value)]
@@ -113,7 +113,7 @@ public sealed class ClientTransfer(
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
         var content = once is null ? string.Empty : $"import {upload ?? Write(file)}";
-        if (DoneOnce.Find(connection, transaction, coachId, once, content) is [var before, .. var theirs])
+        if (IdempotentWrites.Find(connection, transaction, coachId, once, content) is [var before, .. var theirs])
         {
             return new BroughtIn(before, [.. theirs], [], false);
         }
@@ -150,13 +150,13 @@ public sealed class ClientTransfer(
             }
 
             var logged = plan.Sessions.Select(s => logs.Insert(connection, transaction, coachId, id, s) ?? 0).ToList();
-            FloorTransfer.Add(into, client, id, plan, logged);
+            ClientAppTransfer.Add(into, client, id, plan, logged);
         }
 
-        FloorTransfer.Add(into, client, file.Notes);
+        ClientAppTransfer.Add(into, client, file.Notes);
         AlertStore.Add(into, client, file.Alerts);
 
-        DoneOnce.Note(connection, transaction, coachId, once, content, [client, .. made], clock.GetUtcNow());
+        IdempotentWrites.Note(connection, transaction, coachId, once, content, [client, .. made], clock.GetUtcNow());
         transaction.Commit();
         return new BroughtIn(client, made, own, true);
     }
@@ -173,13 +173,13 @@ public sealed class ClientTransfer(
         }
 
         connection.Execute("DELETE FROM client WHERE coach_id = @coachId AND id = @Client", new { coachId, brought.Client }, transaction);
-        DoneOnce.Forget(connection, transaction, coachId, [brought.Client, .. brought.Plans]);
+        IdempotentWrites.Forget(connection, transaction, coachId, [brought.Client, .. brought.Plans]);
         transaction.Commit();
     }
 
     /// <summary>
     /// Erases a client, and with it what came in with its file and no other client's program or plan names; false when it is not this
-    /// coach's. What was erased of the practice's own is to be forgotten by whoever keeps the trade.
+    /// coach's. What was erased of the practice's own is to be forgotten by whoever keeps the domain rules.
     /// </summary>
     public bool Erase(long coachId, long clientId)
     {
@@ -235,7 +235,7 @@ public sealed class ClientTransfer(
     private PlanInFile Plan(
         long coachId,
         PlanSummary plan,
-        IReadOnlyList<Saved<Core.AtHome.Kit.PlaceKit>> at,
+        IReadOnlyList<Saved<Core.Equipment.Kit.PlaceKit>> at,
         IReadOnlyList<Saved<GymWeek>> on
     )
     {
@@ -251,12 +251,12 @@ public sealed class ClientTransfer(
             [.. log.Select(s => s.Value)]
         )
         {
-            Releases = FloorTransfer.Releases(connection, plan.Id),
-            PhoneSessions = FloorTransfer.Sessions(connection, plan.Id, [.. log.Select(s => s.Id)]),
+            Releases = ClientAppTransfer.Releases(connection, plan.Id),
+            PhoneSessions = ClientAppTransfer.Sessions(connection, plan.Id, [.. log.Select(s => s.Id)]),
         };
     }
 
     private static int? At(IEnumerable<long> keys, long? key) => keys.ToList().IndexOf(key ?? -1) is var i and >= 0 ? i : null;
 
-    private static string Write<T>(T value) => JsonSerializer.Serialize(value, TradeJson.Lenient);
+    private static string Write<T>(T value) => JsonSerializer.Serialize(value, RulesJson.Lenient);
 }

@@ -1,8 +1,8 @@
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Text;
 using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
@@ -90,7 +90,7 @@ public static class DatabaseCheck
             string? wrong = null;
             try
             {
-                _ = JsonSerializer.Deserialize<T>(document, TradeJson.Lenient);
+                _ = JsonSerializer.Deserialize<T>(document, RulesJson.Lenient);
             }
             catch (JsonException e)
             {

@@ -1,6 +1,6 @@
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Foundation.Text;
 using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
@@ -21,7 +21,7 @@ internal sealed class DocumentTable<T>(
     private sealed record Row(long Id, long Revision, string Document, string UpdatedAt)
     {
         public Saved<T> ToSaved() =>
-            new(Id, (int)Revision, JsonSerializer.Deserialize<T>(Document, TradeJson.Lenient)!, Timestamps.Read(UpdatedAt));
+            new(Id, (int)Revision, JsonSerializer.Deserialize<T>(Document, RulesJson.Lenient)!, Timestamps.Read(UpdatedAt));
     }
 
     private const string Columns = "id AS Id, revision AS Revision, document AS Document, updated_at AS UpdatedAt";
@@ -62,7 +62,7 @@ internal sealed class DocumentTable<T>(
         var content = $"{table} {ownerId} {string.Concat(rows.Select(r => Write(r.Value)))}";
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
-        var added = DoneOnce.Find(connection, transaction, coachId, once, content)?.ToList();
+        var added = IdempotentWrites.Find(connection, transaction, coachId, once, content)?.ToList();
         if (added is null)
         {
             added = [];
@@ -76,7 +76,7 @@ internal sealed class DocumentTable<T>(
                 added.Add(id);
             }
 
-            DoneOnce.Note(connection, transaction, coachId, once, content, added, clock.GetUtcNow());
+            IdempotentWrites.Note(connection, transaction, coachId, once, content, added, clock.GetUtcNow());
         }
 
         transaction.Commit();
@@ -144,5 +144,5 @@ internal sealed class DocumentTable<T>(
         return connection.Execute($"DELETE FROM {table} WHERE coach_id = @coachId AND id = @id", new { coachId, id }) == 1;
     }
 
-    private static string Write(T value) => JsonSerializer.Serialize(value, TradeJson.Lenient);
+    private static string Write(T value) => JsonSerializer.Serialize(value, RulesJson.Lenient);
 }

@@ -1,10 +1,10 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Knowledge.Naming;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 
 namespace Ingegno.Storage;
 
@@ -42,7 +42,7 @@ public static class FileAdditions
     /// <param name="names">Names that the practice taught.</param>
     public static FileToTake Apart(
         ClientFile file,
-        Trade shipped,
+        DomainRules shipped,
         IReadOnlyCollection<Exercise> exercises,
         IReadOnlyCollection<Approach> approaches,
         IReadOnlyCollection<TaughtName> names
@@ -146,8 +146,8 @@ public static class FileAdditions
             OwnExercises = [],
             OwnApproaches = [],
         };
-        var node = JsonNode.Parse(JsonSerializer.SerializeToUtf8Bytes(bare, TradeJson.Lenient));
-        return Walked(node).Deserialize<ClientFile>(TradeJson.Lenient)! with
+        var node = JsonNode.Parse(JsonSerializer.SerializeToUtf8Bytes(bare, RulesJson.Lenient));
+        return Walked(node).Deserialize<ClientFile>(RulesJson.Lenient)! with
         {
             OwnExercises = file.OwnExercises,
             OwnApproaches = file.OwnApproaches,
@@ -171,7 +171,7 @@ public static class FileAdditions
 
     private static bool Same<T>(T one, T other) =>
         JsonSerializer
-            .SerializeToUtf8Bytes(one, TradeJson.Lenient)
+            .SerializeToUtf8Bytes(one, RulesJson.Lenient)
             .AsSpan()
-            .SequenceEqual(JsonSerializer.SerializeToUtf8Bytes(other, TradeJson.Lenient));
+            .SequenceEqual(JsonSerializer.SerializeToUtf8Bytes(other, RulesJson.Lenient));
 }

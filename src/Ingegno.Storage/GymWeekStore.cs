@@ -1,4 +1,4 @@
-using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Foundation.Text;
 
 namespace Ingegno.Storage;
 

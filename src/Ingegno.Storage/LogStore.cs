@@ -3,10 +3,10 @@ using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Dapper;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Progress.Logs;
 using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
@@ -102,10 +102,10 @@ public sealed class LogStore(Database database, TimeProvider clock)
     {
         ArgumentNullException.ThrowIfNull(sessions);
         var rows = sessions.ToList();
-        var content = $"log {planId} {JsonSerializer.Serialize(rows, TradeJson.Lenient)}";
+        var content = $"log {planId} {JsonSerializer.Serialize(rows, RulesJson.Lenient)}";
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
-        if (DoneOnce.Find(connection, transaction, coachId, once, content) is { } made)
+        if (IdempotentWrites.Find(connection, transaction, coachId, once, content) is { } made)
         {
             return made;
         }
@@ -121,7 +121,7 @@ public sealed class LogStore(Database database, TimeProvider clock)
             ids.Add(id);
         }
 
-        DoneOnce.Note(connection, transaction, coachId, once, content, ids, clock.GetUtcNow());
+        IdempotentWrites.Note(connection, transaction, coachId, once, content, ids, clock.GetUtcNow());
         transaction.Commit();
         return ids;
     }

@@ -1,4 +1,4 @@
-using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Foundation.Quantities;
 
 namespace Ingegno.Storage;
 

@@ -70,7 +70,7 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
         var content = $"mail {clientId} {address} {subject}";
-        if (DoneOnce.Find(connection, transaction, coachId, once, content) is [var made])
+        if (IdempotentWrites.Find(connection, transaction, coachId, once, content) is [var made])
         {
             return List(coachId).FirstOrDefault(m => m.Id == made);
         }
@@ -99,7 +99,7 @@ public sealed class OutboxStore(Database database, TimeProvider clock)
             return null;
         }
 
-        DoneOnce.Note(connection, transaction, coachId, once, content, [added], clock.GetUtcNow());
+        IdempotentWrites.Note(connection, transaction, coachId, once, content, [added], clock.GetUtcNow());
         transaction.Commit();
         return List(coachId).First(m => m.Id == added);
     }

@@ -1,4 +1,4 @@
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 
 namespace Ingegno.Storage;
 

@@ -1,4 +1,4 @@
-using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Exercises;
 
 namespace Ingegno.Storage;
 

@@ -1,6 +1,6 @@
 using Dapper;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Text;
 
 namespace Ingegno.Storage;
 

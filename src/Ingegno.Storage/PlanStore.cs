@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Programs.HomePlans;
 using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
@@ -115,7 +115,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
                 }
             )
                 is { } document
-            ? JsonSerializer.Deserialize<PlanDocument>(document, TradeJson.Lenient)
+            ? JsonSerializer.Deserialize<PlanDocument>(document, RulesJson.Lenient)
             : null;
     }
 
@@ -134,7 +134,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
                     (int)v.Number,
                     (int?)v.Parent,
                     v.Note,
-                    JsonSerializer.Deserialize<PlanDocument>(v.Document, TradeJson.Lenient)!
+                    JsonSerializer.Deserialize<PlanDocument>(v.Document, RulesJson.Lenient)!
                 )),
         ];
     }
@@ -147,7 +147,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         using var transaction = connection.BeginTransaction();
         var now = Timestamps.Write(clock.GetUtcNow());
         var content = $"plan {clientId} {placeId} {gymWeekId} {document.Title}"; // The rest rests on the logs of the moment.
-        if (DoneOnce.Find(connection, transaction, coachId, once, content) is [var made])
+        if (IdempotentWrites.Find(connection, transaction, coachId, once, content) is [var made])
         {
             return Find(connection, coachId, made);
         }
@@ -178,7 +178,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         }
 
         AddVersion(connection, transaction, coachId, id.Value, 1, null, "first version", document, now);
-        DoneOnce.Note(connection, transaction, coachId, once, content, [id.Value], clock.GetUtcNow());
+        IdempotentWrites.Note(connection, transaction, coachId, once, content, [id.Value], clock.GetUtcNow());
         transaction.Commit();
         return Find(connection, coachId, id.Value);
     }
@@ -210,7 +210,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
             : written;
     }
 
-    private static string Write(PlanDocument document) => JsonSerializer.Serialize(document, TradeJson.Lenient);
+    private static string Write(PlanDocument document) => JsonSerializer.Serialize(document, RulesJson.Lenient);
 
     /// <summary>Goes back to the version before; a plan at its first version stays where it is.</summary>
     public Written<PlanRecord> Undo(long coachId, long id, int revision) => Move(coachId, id, revision, (_, _, row, _) => (int?)row.Parent);
@@ -324,7 +324,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
                 (int)row.Versions,
                 row.Parent is not null,
                 row.Child is not null,
-                JsonSerializer.Deserialize<PlanDocument>(row.Document, TradeJson.Lenient)!
+                JsonSerializer.Deserialize<PlanDocument>(row.Document, RulesJson.Lenient)!
             ),
             Timestamps.Read(row.UpdatedAt)
         );

@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Dapper;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Progress.ClientApp;
 
 namespace Ingegno.Storage;
 
@@ -29,7 +29,7 @@ public sealed class ReleaseStore(Database database, TimeProvider clock)
                 (int)PlanVersion,
                 (int)Number,
                 Timestamps.Read(MadeAt),
-                JsonSerializer.Deserialize<Release>(Document, TradeJson.Lenient)!
+                JsonSerializer.Deserialize<Release>(Document, RulesJson.Lenient)!
             );
     }
 
@@ -47,7 +47,7 @@ public sealed class ReleaseStore(Database database, TimeProvider clock)
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction();
         var content = $"release {planId} {planVersion}";
-        if (DoneOnce.Find(connection, transaction, coachId, once, content) is [var made])
+        if (IdempotentWrites.Find(connection, transaction, coachId, once, content) is [var made])
         {
             return Find(coachId, made);
         }
@@ -66,7 +66,7 @@ public sealed class ReleaseStore(Database database, TimeProvider clock)
                 coachId,
                 planId,
                 planVersion,
-                document = JsonSerializer.Serialize(release, TradeJson.Lenient),
+                document = JsonSerializer.Serialize(release, RulesJson.Lenient),
                 now = Timestamps.Write(clock.GetUtcNow()),
             },
             transaction
@@ -76,7 +76,7 @@ public sealed class ReleaseStore(Database database, TimeProvider clock)
             return null;
         }
 
-        DoneOnce.Note(connection, transaction, coachId, once, content, [added], clock.GetUtcNow());
+        IdempotentWrites.Note(connection, transaction, coachId, once, content, [added], clock.GetUtcNow());
         transaction.Commit();
         return Find(coachId, added);
     }

@@ -1,19 +1,19 @@
 using System.Reflection;
 using System.Text.Json.Serialization;
 using FluentValidation;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.KeepingOn.Blocks;
-using Ingegno.Core.KeepingOn.Following;
-using Ingegno.Core.KeepingOn.Ladders;
-using Ingegno.Core.KeepingOn.Progression;
-using Ingegno.Core.KeepingOn.Sending;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Matching;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Trainee.Health;
-using Ingegno.Core.Written.Programs.Exchange;
-using Ingegno.Core.Written.Programs.Reading;
+using Ingegno.Core.Clients.Health;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Exchange;
+using Ingegno.Core.Programs.Reading;
+using Ingegno.Core.Progress.Blocks;
+using Ingegno.Core.Progress.ClientApp;
+using Ingegno.Core.Progress.FollowUp;
+using Ingegno.Core.Progress.Ladders;
+using Ingegno.Core.Progress.Progression;
+using Ingegno.Core.Rebuilding.Candidates;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Exchange;
 using Ingegno.Language;
 using Ingegno.Storage;
@@ -52,38 +52,38 @@ public static class Composition
         services.AddTelemetry(builder.Configuration);
         services.AddSingleton(TimeProvider.System);
 
-        // Every request works with the trade of the signed-in practice: what ships, and its own exercises.
+        // Every request works with the domain rules of the signed-in practice: what ships, and its own exercises.
         services.AddHttpContextAccessor();
         services
             .AddSingleton<OwnExerciseStore>()
             .AddSingleton<OwnApproachStore>()
             .AddSingleton<TaughtNameStore>()
-            .AddSingleton<PracticeTrades>();
+            .AddSingleton<PracticeRules>();
         services.AddScoped(s =>
             s.GetRequiredService<IHttpContextAccessor>().HttpContext?.User.PracticeId() is { } practice
-                ? s.GetRequiredService<PracticeTrades>().Of(practice)
-                : Trade.Shipped
+                ? s.GetRequiredService<PracticeRules>().Of(practice)
+                : DomainRules.Shipped
         );
         // Whatever reads or computes for a request stops with it.
         services.AddScoped<RequestDeadline>();
         services
-            .AddScoped(s => new RebuildEngine(s.GetRequiredService<Trade>(), Stop(s)))
-            .AddScoped(s => new ShorthandParser(s.GetRequiredService<Trade>().Names, Stop(s)))
-            .AddScoped(s => new ProgramRows(s.GetRequiredService<Trade>().Names, Stop(s)))
-            .AddScoped(s => new ProgramReader(s.GetRequiredService<Trade>().Names, Stop(s)))
-            .AddScoped(s => new LogReader(s.GetRequiredService<Trade>().Names, Stop(s)))
+            .AddScoped(s => new RebuildEngine(s.GetRequiredService<DomainRules>(), Stop(s)))
+            .AddScoped(s => new ShorthandParser(s.GetRequiredService<DomainRules>().Names, Stop(s)))
+            .AddScoped(s => new ProgramRows(s.GetRequiredService<DomainRules>().Names, Stop(s)))
+            .AddScoped(s => new ProgramReader(s.GetRequiredService<DomainRules>().Names, Stop(s)))
+            .AddScoped(s => new LogReader(s.GetRequiredService<DomainRules>().Names, Stop(s)))
             .AddScoped<NextSession>()
             .AddScoped<Replacements>()
             .AddScoped<RoadMap>()
             .AddScoped<ClientLog>()
             .AddScoped<BlockPlanner>()
             .AddScoped<PlanBlocks>()
-            .AddScoped<Ladders>()
+            .AddScoped<LadderBuilder>()
             .AddScoped<Trends>()
             .AddScoped<KitValue>()
             .AddScoped<ReachableSetups>();
-        services.AddScoped(s => new BuyNext(s.GetRequiredService<RebuildEngine>(), s.GetRequiredService<Trade>().Match.Week));
-        services.AddSingleton(_ => new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
+        services.AddScoped(s => new BuyNext(s.GetRequiredService<RebuildEngine>(), s.GetRequiredService<DomainRules>().Match.Week));
+        services.AddSingleton(_ => new KitShorthand(DomainRules.Shipped.KitKinds, DomainRules.Shipped.ReadyItems));
         services.AddSingleton<IHangingScales, SimulatedHangingScales>();
         services.AddSingleton(s => new Database(s.GetRequiredService<IOptions<IngegnoOptions>>().Value.DatabaseFile));
         services.AddSingleton(s => new Backups(
@@ -98,9 +98,9 @@ public static class Composition
         );
         // No work in the background takes the server along: what fails is logged, and tried again by its own rules.
         services.Configure<HostOptions>(host => host.BackgroundServiceExceptionBehavior = BackgroundServiceExceptionBehavior.Ignore);
-        services.AddHostedService(s => s.GetRequiredService<Postman>());
+        services.AddHostedService(s => s.GetRequiredService<MailWorker>());
         services.AddHostedService(s => s.GetRequiredService<PasswordResetMails>());
-        services.AddHostedService(s => s.GetRequiredService<PulseRenewal>());
+        services.AddHostedService(s => s.GetRequiredService<ActivityRenewal>());
         services.AddHostedService<NightlyBackup>().AddHostedService<WarmUp>();
         services.AddSingleton<ClientTransfer>().AddSingleton<ClientFiles>();
         services
@@ -114,29 +114,29 @@ public static class Composition
             .AddSingleton<GymWeekStore>()
             .AddSingleton<PlanStore>()
             .AddSingleton<LogStore>()
-            .AddSingleton<PulseStore>()
+            .AddSingleton<ActivityStore>()
             .AddSingleton<BlockStore>()
             .AddSingleton<PriceStore>();
         services
             .AddSingleton<ClientLinkStore>()
             .AddSingleton<ReleaseStore>()
-            .AddSingleton<FloorStore>()
+            .AddSingleton<ClientAppStore>()
             .AddSingleton<AlertStore>()
-            .AddSingleton(new RedHearing(Trade.Shipped.Red))
+            .AddSingleton(new RedHearing(DomainRules.Shipped.Red))
             .AddSingleton<SafetyWatch>()
-            .AddScoped<PhoneSafety>()
+            .AddScoped<ClientAppSafety>()
             .AddSingleton<ClientLinks>()
             .AddSingleton<LinkPace>()
             .AddSingleton<SentPlans>()
-            .AddSingleton<FloorReading>()
-            .AddSingleton<PhoneDesk>()
+            .AddSingleton<ClientAppReading>()
+            .AddSingleton<ClientAppOverview>()
             .AddSingleton<CalendarStore>()
             .AddSingleton<ClientCalendars>()
             .AddSingleton<OutboxStore>()
             .AddSingleton<PasswordResetStore>()
-            .AddSingleton<Postman>()
+            .AddSingleton<MailWorker>()
             .AddSingleton<PasswordResetMails>()
-            .AddSingleton<PulseRenewal>()
+            .AddSingleton<ActivityRenewal>()
             .AddScoped<ReleaseWriter>();
         services.AddSingleton<IPasswordHasher<Coach>, PasswordHasher<Coach>>();
         services.AddSingleton<DemoSeeder>();
@@ -147,7 +147,7 @@ public static class Composition
         services.AddSingleton(Phrasebook.English);
         services.ConfigureHttpJsonOptions(json =>
         {
-            TradeJson.Apply(json.SerializerOptions);
+            RulesJson.Apply(json.SerializerOptions);
 
             // A mistyped member would be dropped in silence, and a hurt knee planned for.
             json.SerializerOptions.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;

@@ -44,7 +44,7 @@ const noTextKeys = {
 };
 
 export default ts.config(
-  { ignores: ['dist', 'src/lib/api/schema.d.ts'] },
+  { ignores: ['dist', 'src/shared/api/schema.d.ts'] },
   js.configs.recommended,
   ...ts.configs.strict,
   ...svelte.configs.recommended,

@@ -1,7 +1,7 @@
 using System.IO.Compression;
 using System.Text;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Exchange;
 
 namespace Ingegno.Exchange.Tests;
 
@@ -11,7 +11,7 @@ public class HostileSpreadsheetTests
     /// <summary>Far above what a busy machine needs, and far below what these files took before they were bounded.</summary>
     private static readonly TimeSpan HangsAfter = TimeSpan.FromSeconds(30);
 
-    private static readonly ProgramReader Reader = new(Trade.Shipped.Names);
+    private static readonly ProgramReader Reader = new(DomainRules.Shipped.Names);
 
     [Fact]
     public void Runs_nested_some_thousand_deep_are_refused() =>

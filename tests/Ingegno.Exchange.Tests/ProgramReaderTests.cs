@@ -4,8 +4,8 @@ using CsCheck;
 using DocumentFormat.OpenXml;
 using DocumentFormat.OpenXml.Packaging;
 using DocumentFormat.OpenXml.Spreadsheet;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Exchange;
 
 namespace Ingegno.Exchange.Tests;
 
@@ -14,8 +14,8 @@ public class ProgramReaderTests
     private const string Week =
         "= Upper\nBench press 4x8-12 @ 60 kg 3-1-X-0 90 s # pause, then press\nA1 Barbell row 3x6 + AMRAP @ RPE 8\n\n= Lower\nBack squat 5x5 @ 80% 180 s\nPlank 3x30 s RIR 2";
 
-    private static readonly ProgramReader Reader = new(Trade.Shipped.Names);
-    private static readonly ProgramRows Rows = new(Trade.Shipped.Names);
+    private static readonly ProgramReader Reader = new(DomainRules.Shipped.Names);
+    private static readonly ProgramRows Rows = new(DomainRules.Shipped.Names);
 
     [Theory]
     [InlineData("csv")]

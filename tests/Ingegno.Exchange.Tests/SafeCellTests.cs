@@ -3,7 +3,7 @@ using System.Text;
 using CsvHelper;
 using DocumentFormat.OpenXml.Packaging;
 using DocumentFormat.OpenXml.Spreadsheet;
-using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Programs.Exchange;
 
 namespace Ingegno.Exchange.Tests;
 

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using Ical.Net;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Progress.ClientApp;
 
 namespace Ingegno.Exchange.Tests;
 

@@ -1,5 +1,5 @@
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Blocks;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Progress.Blocks;
 
 namespace Ingegno.Storage.Tests;
 

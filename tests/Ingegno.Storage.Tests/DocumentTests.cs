@@ -1,4 +1,4 @@
-using Ingegno.Core.AtHome.Kit;
+using Ingegno.Core.Equipment.Kit;
 
 namespace Ingegno.Storage.Tests;
 

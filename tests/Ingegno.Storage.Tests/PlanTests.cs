@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Progress.Logs;
 
 namespace Ingegno.Storage.Tests;
 

@@ -1,5 +1,5 @@
-using Ingegno.Core.Knowledge.Catalogue;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.Rules;
 
 namespace Ingegno.Storage.Tests;
 
@@ -14,7 +14,7 @@ public sealed class PracticeStoreTests : IDisposable
     public void An_own_exercise_comes_back_as_it_was_and_stays_with_its_practice()
     {
         var store = new OwnExerciseStore(_db.Database, FixedClock.Monday);
-        var row = Trade.Shipped.Catalogue.Get("table-row");
+        var row = DomainRules.Shipped.Catalogue.Get("table-row");
         var added = store.Add(_db.Coach, row);
 
         store.Find(_db.Coach, added.Id)!.Value.Setups.Length.ShouldBe(row.Setups.Length);
@@ -27,10 +27,10 @@ public sealed class PracticeStoreTests : IDisposable
     public void A_practice_has_one_exercise_of_a_key()
     {
         var store = new OwnExerciseStore(_db.Database, FixedClock.Monday);
-        store.Add(_db.Coach, Trade.Shipped.Catalogue.Get("table-row"));
+        store.Add(_db.Coach, DomainRules.Shipped.Catalogue.Get("table-row"));
 
-        Should.Throw<Microsoft.Data.Sqlite.SqliteException>(() => store.Add(_db.Coach, Trade.Shipped.Catalogue.Get("table-row")));
-        Should.NotThrow(() => store.Add(_db.Other, Trade.Shipped.Catalogue.Get("table-row")));
+        Should.Throw<Microsoft.Data.Sqlite.SqliteException>(() => store.Add(_db.Coach, DomainRules.Shipped.Catalogue.Get("table-row")));
+        Should.NotThrow(() => store.Add(_db.Other, DomainRules.Shipped.Catalogue.Get("table-row")));
     }
 
     [Fact]

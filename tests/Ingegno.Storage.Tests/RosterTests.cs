@@ -1,8 +1,8 @@
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Following;
-using Ingegno.Core.KeepingOn.Progression;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Progress.FollowUp;
+using Ingegno.Core.Progress.Progression;
 using Ingegno.Storage;
 
 namespace Ingegno.Storage.Tests;
@@ -10,11 +10,11 @@ namespace Ingegno.Storage.Tests;
 /// <summary>What the roster reads at once: places without their kit, and the pulses of plans.</summary>
 public sealed class RosterTests : IDisposable
 {
-    private static readonly PlanPulse Pulse = new(
+    private static readonly ActivitySummary Pulse = new(
         1,
         new DateOnly(2026, 11, 20),
         4,
-        [new PulseLine("Push-up", Decision.Swap, Reason.Text("Pain 6 of 10."), 6, Core.Ground.Body.Joint.Wrist, true)]
+        [new ActivityLine("Push-up", Decision.Swap, Reason.Text("Pain 6 of 10."), 6, Core.Foundation.Body.Joint.Wrist, true)]
     );
 
     private readonly TestDatabase _db = new();
@@ -23,7 +23,7 @@ public sealed class RosterTests : IDisposable
     public void An_empty_practice_has_nothing_at_a_glance()
     {
         _db.Places.AtAGlance(_db.Coach).ShouldBeEmpty();
-        new PulseStore(_db.Database).All(_db.Coach).ShouldBeEmpty();
+        new ActivityStore(_db.Database).All(_db.Coach).ShouldBeEmpty();
     }
 
     [Fact]
@@ -46,7 +46,7 @@ public sealed class RosterTests : IDisposable
     public void A_pulse_takes_the_place_of_the_one_before_and_stays_with_its_coach()
     {
         var plan = _db.AddPlan().Id;
-        var pulses = new PulseStore(_db.Database);
+        var pulses = new ActivityStore(_db.Database);
         pulses.Put(_db.Coach, plan, Pulse with { Sessions = 3 });
         pulses.Put(_db.Coach, plan, Pulse);
 

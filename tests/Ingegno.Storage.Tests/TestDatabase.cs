@@ -1,9 +1,9 @@
 using Dapper;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Rebuilding.Weeks;
 
 namespace Ingegno.Storage.Tests;
 
@@ -59,7 +59,7 @@ public sealed class TestDatabase : IDisposable
             Kit = new PlaceKit { Name = "Flat" },
             GymLines = ["Bench press 4x8", "Back squat 4x6"],
         };
-        return new PlanDocument(title, request, new RebuildEngine(Core.Knowledge.TradeData.Trade.Shipped).Rebuild(request).Plan);
+        return new PlanDocument(title, request, new RebuildEngine(Core.Knowledge.Rules.DomainRules.Shipped).Rebuild(request).Plan);
     }
 
     public long AddClient() => Clients.Add(Coach, Client()).Id;

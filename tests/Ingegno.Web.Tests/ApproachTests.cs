@@ -1,7 +1,7 @@
 using System.Net;
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 
 namespace Ingegno.Web.Tests;
 
@@ -108,7 +108,7 @@ public class ApproachTests(TestServer server) : IClassFixture<TestServer>
 
     private static JsonObject Copy(string id, string name, int restSeconds)
     {
-        var copy = JsonNode.Parse(JsonSerializer.Serialize(Trade.Shipped.ApproachOf("tension"), TestServer.Json))!.AsObject();
+        var copy = JsonNode.Parse(JsonSerializer.Serialize(DomainRules.Shipped.ApproachOf("tension"), TestServer.Json))!.AsObject();
         copy["id"] = id;
         copy["name"] = name;
         copy["rest"] = new JsonObject { ["min"] = restSeconds, ["max"] = restSeconds };

@@ -124,7 +124,7 @@ public class LogTests(TestServer server) : IClassFixture<TestServer>
                 }
             )
         );
-        jump.GetProperty("repsNow").GetInt32().ShouldBe(18, "docs/trade/progression");
+        jump.GetProperty("repsNow").GetInt32().ShouldBe(18, "docs/domain/progression");
         jump.GetProperty("neededKg").GetDouble().ShouldBe(63.3);
         (
             await LoggedPlan.Answer(

@@ -45,7 +45,7 @@ public class MailFaultTests
         await using var server = With(relay.Port, plain: what != "no STARTTLS" && !what.StartsWith("STARTTLS", StringComparison.Ordinal));
         var (coach, _) = await Written(server, "One");
 
-        await server.Services.GetRequiredService<Postman>().CarryDue(CancellationToken.None);
+        await server.Services.GetRequiredService<MailWorker>().CarryDue(CancellationToken.None);
 
         var mail = (await coach.Read("/api/v1/outbox")).GetProperty("mails")[0];
         mail.TryGetProperty("sentAt", out _).ShouldBeFalse(what);
@@ -61,7 +61,7 @@ public class MailFaultTests
         await using var server = With(relay.Port, plain: true);
         var (coach, client) = await Written(server, "Bad", "bad@boathouse.example");
         await Mail(coach, client, "Good", "good@boathouse.example");
-        var postman = server.Services.GetRequiredService<Postman>();
+        var postman = server.Services.GetRequiredService<MailWorker>();
 
         await postman.CarryDue(CancellationToken.None);
         await postman.CarryDue(CancellationToken.None);
@@ -102,7 +102,7 @@ public class MailFaultTests
         using var relay = new Relay("EHLO=250 here");
         await using var server = With(relay.Port, plain: true);
         var (coach, _) = await Written(server, "One");
-        var postman = server.Services.GetRequiredService<Postman>();
+        var postman = server.Services.GetRequiredService<MailWorker>();
         using (var holder = server.Services.GetRequiredService<Database>().Open())
         {
             await holder.ExecuteAsync(fault);
@@ -131,7 +131,7 @@ public class MailFaultTests
         var secret = Phone.SecretOf(sent.GetProperty("link"));
         await Mail(coach, client, "Deine Woche: 3×8", "rower@boathouse.example", sent.GetProperty("message").GetString());
 
-        await server.Services.GetRequiredService<Postman>().CarryDue(CancellationToken.None);
+        await server.Services.GetRequiredService<MailWorker>().CarryDue(CancellationToken.None);
 
         using var received = new MemoryStream(Encoding.Latin1.GetBytes(relay.Messages.ShouldHaveSingleItem()));
         var message = await MimeKit.MimeMessage.LoadAsync(received);

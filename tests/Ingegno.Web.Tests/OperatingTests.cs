@@ -157,10 +157,10 @@ public class OperatingTests
                     1,
                     TestClock.Today,
                     [
-                        new Core.KeepingOn.Logs.LoggedExercise(
-                            new Core.Written.Programs.LineKey(0),
+                        new Core.Progress.Logs.LoggedExercise(
+                            new Core.Programs.Lines.LineKey(0),
                             exercise,
-                            [new Core.KeepingOn.Logs.LoggedSet { Reps = 8 }]
+                            [new Core.Progress.Logs.LoggedSet { Reps = 8 }]
                         ),
                     ]
                 )
@@ -169,7 +169,7 @@ public class OperatingTests
         var row = (await browser.Read("/api/v1/clients")).EnumerateArray().Single(r => r.GetProperty("id").GetInt64() == client);
 
         row.GetProperty("lastTrained").GetString().ShouldBe(TestClock.Day());
-        server.Services.GetRequiredService<PulseStore>().Due(coach).ShouldBeEmpty();
+        server.Services.GetRequiredService<ActivityStore>().Due(coach).ShouldBeEmpty();
     }
 
     [Fact]

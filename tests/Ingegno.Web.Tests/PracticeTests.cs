@@ -2,8 +2,8 @@ using System.Net;
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.Rules;
 
 namespace Ingegno.Web.Tests;
 
@@ -204,7 +204,7 @@ public class PracticeTests(TestServer server) : IClassFixture<TestServer>
     /// <summary>The table row under another key and name.</summary>
     internal static JsonObject Own(string id, string name)
     {
-        var own = JsonSerializer.SerializeToNode(Trade.Shipped.Catalogue.Get("table-row"), TradeJson.Lenient)!.AsObject();
+        var own = JsonSerializer.SerializeToNode(DomainRules.Shipped.Catalogue.Get("table-row"), RulesJson.Lenient)!.AsObject();
         (own["id"], own["name"], own["synonyms"]) = (id, name, new JsonArray());
         own.Remove("easier");
         own.Remove("harder");

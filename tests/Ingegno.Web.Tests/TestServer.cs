@@ -1,6 +1,6 @@
 using System.Net.Http.Json;
 using System.Text.Json;
-using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Foundation.Text;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
@@ -36,7 +36,7 @@ public sealed class TestServer : WebApplicationFactory<IngegnoOptions>
 
     private TestServer(bool demo) => _demo = demo;
 
-    public static JsonSerializerOptions Json { get; } = TradeJson.Lenient;
+    public static JsonSerializerOptions Json { get; } = RulesJson.Lenient;
 
     /// <summary>A server without demo data: nobody can sign in yet.</summary>
     public static TestServer Empty() => new(demo: false);

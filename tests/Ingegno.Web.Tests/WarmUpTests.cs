@@ -1,6 +1,6 @@
 using System.Text.RegularExpressions;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Web.Infrastructure;
 using Microsoft.Extensions.Logging.Abstractions;
 
@@ -12,7 +12,10 @@ public class WarmUpTests
     [Fact]
     public void What_lasts_too_long_to_begin_with_is_left()
     {
-        using var warm = new WarmUp(new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems), NullLogger<WarmUp>.Instance);
+        using var warm = new WarmUp(
+            new KitShorthand(DomainRules.Shipped.KitKinds, DomainRules.Shipped.ReadyItems),
+            NullLogger<WarmUp>.Instance
+        );
         var runs = 0;
 
         Should.NotThrow(() => warm.Warm(() => throw new RegexMatchTimeoutException("text", "pattern", TimeSpan.FromMilliseconds(600))));

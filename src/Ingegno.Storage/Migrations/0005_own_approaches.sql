@@ -1,4 +1,4 @@
--- Approaches that a coach copied and changed, in the form of data/trade/approaches.json.
+-- Approaches that a coach copied and changed, in the form of data/rules/approaches.json.
 
 CREATE TABLE own_approach (
     id INTEGER PRIMARY KEY AUTOINCREMENT,

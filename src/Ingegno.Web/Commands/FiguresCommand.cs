@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
 using System.Text.Json;
-using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Foundation.Text;
 using Ingegno.Core.Knowledge.Figures;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Language;
 using Ingegno.Web.Infrastructure;
 
@@ -17,7 +17,7 @@ public static class FiguresCommand
     private static JsonSerializerOptions Described()
     {
         var options = new JsonSerializerOptions(JsonSerializerDefaults.Web);
-        TradeJson.Apply(options);
+        RulesJson.Apply(options);
         options.Converters.Add(new SpokenReasons(Phrasebook.English));
         return options;
     }
@@ -38,7 +38,7 @@ public static class FiguresCommand
             )
             : FigureBook.Shipped;
         var family = call.Given["family"];
-        var catalogue = Trade.Shipped.Catalogue;
+        var catalogue = DomainRules.Shipped.Catalogue;
         ImmutableArray<SheetFigure> sheet =
         [
             .. from key in book.Keys

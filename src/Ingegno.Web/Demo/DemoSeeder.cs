@@ -1,13 +1,13 @@
 using System.Collections.Immutable;
 using System.Text.Json;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.KeepingOn.Blocks;
-using Ingegno.Core.KeepingOn.Progression;
-using Ingegno.Core.KeepingOn.Sending;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Progress.Blocks;
+using Ingegno.Core.Progress.ClientApp;
+using Ingegno.Core.Progress.Progression;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Simulation;
 using Ingegno.Storage;
 using Ingegno.Web.Features;
@@ -62,12 +62,12 @@ public sealed class DemoSeeder(
     GymWeekStore weeks,
     PlanStore plans,
     LogStore logs,
-    PulseStore pulses,
+    ActivityStore pulses,
     BlockStore blocks,
     ReleaseStore releases,
     ClientLinks links,
     ClientLinkStore linkStore,
-    FloorStore floor,
+    ClientAppStore floor,
     AlertStore alerts,
     IPasswordHasher<Coach> hasher,
     TimeProvider clock
@@ -76,7 +76,7 @@ public sealed class DemoSeeder(
     private static readonly Lazy<DemoClub> Club = new(() =>
     {
         using var stream = typeof(DemoSeeder).Assembly.GetManifestResourceStream("demo/club.json")!;
-        return JsonSerializer.Deserialize<DemoClub>(stream, TradeJson.Strict)!;
+        return JsonSerializer.Deserialize<DemoClub>(stream, RulesJson.Strict)!;
     });
 
     /// <summary>Seeds when the demo was asked for and nobody has signed up yet.</summary>
@@ -115,7 +115,7 @@ public sealed class DemoSeeder(
             Kit = member.Places[0],
             GymLines = [.. member.GymWeeks[0].Text.Split('\n')],
         };
-        var engine = new RebuildEngine(Trade.Shipped);
+        var engine = new RebuildEngine(DomainRules.Shipped);
         var title = $"{member.GymWeeks[0].Name}, {member.Places[0].Name}";
         var plan = plans.Add(coach, client, placeIds[0], weekIds[0], PlanEndpoints.Document(title, request, engine))!;
         Train(coach, plan, history);
@@ -128,8 +128,8 @@ public sealed class DemoSeeder(
     /// <summary>Sends the plan, and plays what its client does with it in this week.</summary>
     private void Send(long coach, Saved<PlanRecord> plan, PhoneStory story)
     {
-        var engine = new RebuildEngine(Trade.Shipped);
-        var written = FloorLog.Release(plan.Value.Document, engine, new ReleaseWriter(Trade.Shipped), story.Word);
+        var engine = new RebuildEngine(DomainRules.Shipped);
+        var written = ClientAppLog.Release(plan.Value.Document, engine, new ReleaseWriter(DomainRules.Shipped), story.Word);
         var sent = releases.Add(coach, plan.Id, plan.Value.Version, written)!;
         var link = links.Renew(coach, plan.Value.ClientId, null)!;
         if (!story.Opened)
@@ -139,21 +139,21 @@ public sealed class DemoSeeder(
 
         linkStore.Seen(link);
         var ofBlocks = new PlanBlocks(
-            Trade.Shipped,
+            DomainRules.Shipped,
             blocks,
             logs,
-            new BlockPlanner(Trade.Shipped, engine, new NextSession(Trade.Shipped)),
+            new BlockPlanner(DomainRules.Shipped, engine, new NextSession(DomainRules.Shipped)),
             clock
         );
         var log = new ClientLog(
-            Trade.Shipped,
+            DomainRules.Shipped,
             plans,
             logs,
             pulses,
             ofBlocks,
-            new NextSession(Trade.Shipped),
+            new NextSession(DomainRules.Shipped),
             engine,
-            new Replacements(Trade.Shipped, engine),
+            new Replacements(DomainRules.Shipped, engine),
             alerts,
             clock
         );
@@ -171,7 +171,7 @@ public sealed class DemoSeeder(
             );
             session = session with { SentAt = Moments.Of(clock.GetUtcNow()) }; // The phone's clock is right.
             var day = session.TrainedOn(Moments.Of(clock.GetUtcNow())).Day;
-            floor.Keep(coach, plan.Value.ClientId, sent, session, FloorLog.Of(coach, sent, session, day, plan.Value, log));
+            floor.Keep(coach, plan.Value.ClientId, sent, session, ClientAppLog.Of(coach, sent, session, day, plan.Value, log));
         }
 
         log.RenewPulse(coach, plan.Id);
@@ -182,14 +182,14 @@ public sealed class DemoSeeder(
     /// <summary>Trains the plan for its weeks; the last version is what the last week trained.</summary>
     private void Train(long coach, Saved<PlanRecord> plan, DemoHistory history)
     {
-        var (trial, document) = (new TrainingTrial(Trade.Shipped), plan.Value.Document);
+        var (trial, document) = (new TrainingTrial(DomainRules.Shipped), plan.Value.Document);
         var request = document.Request;
         var day = document.Plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
         var first = DateOnly.FromDateTime(clock.GetUtcNow().Date).AddDays(-7 * history.Weeks);
         var done = trial.Run(
             trial.Plan(request, document.Plan),
             line => day[line],
-            new SimulatedTrainee(Trade.Shipped, request.Client, history.Traits, history.Seed),
+            new SimulatedTrainee(DomainRules.Shipped, request.Client, history.Traits, history.Seed),
             trial.Engine(request, keepsMinutes: true),
             first,
             history.Weeks,
@@ -210,17 +210,17 @@ public sealed class DemoSeeder(
                 PlannedSets: sets[day[s.Exercises[0].Line]]
             ))
         );
-        var (engine, next) = (new RebuildEngine(Trade.Shipped), new NextSession(Trade.Shipped));
-        var ofBlocks = new PlanBlocks(Trade.Shipped, blocks, logs, new BlockPlanner(Trade.Shipped, engine, next), clock);
+        var (engine, next) = (new RebuildEngine(DomainRules.Shipped), new NextSession(DomainRules.Shipped));
+        var ofBlocks = new PlanBlocks(DomainRules.Shipped, blocks, logs, new BlockPlanner(DomainRules.Shipped, engine, next), clock);
         var log = new ClientLog(
-            Trade.Shipped,
+            DomainRules.Shipped,
             plans,
             logs,
             pulses,
             ofBlocks,
             next,
             engine,
-            new Replacements(Trade.Shipped, engine),
+            new Replacements(DomainRules.Shipped, engine),
             alerts,
             clock
         );
@@ -292,7 +292,7 @@ public sealed class DemoSeeder(
             var eventOn = block.EventInDays is { } days ? ofBlocks.Today.AddDays(days) : (DateOnly?)null;
             var setup = ofBlocks.Propose(begun.Value, starts, block.Weeks, eventOn) with { EventName = block.EventName };
             setup = block.Phases.IsDefaultOrEmpty ? setup : setup with { Phases = block.Phases };
-            var planner = new BlockPlanner(Trade.Shipped, engine, next);
+            var planner = new BlockPlanner(DomainRules.Shipped, engine, next);
             var laid = planner.Plan(begun.Value.Document.Request, begun.Value.Document.Plan, setup, null, starts);
             blocks.Add(coach, plan.Id, new BlockRecord(setup, laid));
         }

@@ -1,6 +1,6 @@
 using System.Runtime.CompilerServices;
-using Ingegno.Core.AtHome.Loading.Bands;
-using Ingegno.Core.Ground.Quantities;
+using Ingegno.Core.Equipment.Loading.Bands;
+using Ingegno.Core.Foundation.Quantities;
 
 namespace Ingegno.Web.Devices;
 

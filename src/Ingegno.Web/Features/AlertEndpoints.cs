@@ -1,9 +1,9 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Trainee.Health;
+using Ingegno.Core.Clients.Health;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -65,7 +65,7 @@ public static class AlertEndpoints
             .ProducesProblem(StatusCodes.Status409Conflict);
     }
 
-    private static Ok<ImmutableArray<AlertToAnswer>> Open(ClaimsPrincipal user, AlertStore alerts, ClientStore clients, Trade trade)
+    private static Ok<ImmutableArray<AlertToAnswer>> Open(ClaimsPrincipal user, AlertStore alerts, ClientStore clients, DomainRules domain)
     {
         var coach = user.CoachId();
         var open = alerts.Open(coach);
@@ -73,7 +73,7 @@ public static class AlertEndpoints
             .Distinct()
             .ToDictionary(id => id, id => clients.Find(coach, id)?.Value.Name ?? string.Empty);
         return TypedResults.Ok<ImmutableArray<AlertToAnswer>>([
-            .. open.Select(a => InWords(a, names[a.ClientId], trade)).OrderBy(a => a.Urgency).ThenBy(a => a.At),
+            .. open.Select(a => InWords(a, names[a.ClientId], domain)).OrderBy(a => a.Urgency).ThenBy(a => a.At),
         ]);
     }
 
@@ -106,17 +106,17 @@ public static class AlertEndpoints
     }
 
     /// <summary>An alert with what is said of it.</summary>
-    internal static AlertToAnswer InWords(KeptAlert kept, string client, Trade trade) =>
+    internal static AlertToAnswer InWords(KeptAlert kept, string client, DomainRules domain) =>
         new(
             kept.Id,
             kept.ClientId,
             client,
-            kept.Alert.Signs.Select(s => trade.Red.Find(s.Id)?.Urgency ?? RedUrgency.BeforeLoading).Min(),
+            kept.Alert.Signs.Select(s => domain.Red.Find(s.Id)?.Urgency ?? RedUrgency.BeforeLoading).Min(),
             AlertWords.InBrief(kept.Alert),
             kept.Alert.Words,
-            kept.Alert.ExerciseId is { } exercise ? trade.Catalogue.Find(exercise)?.Name ?? exercise : null,
+            kept.Alert.ExerciseId is { } exercise ? domain.Catalogue.Find(exercise)?.Name ?? exercise : null,
             kept.Alert.ToldAt is { } told ? Moments.At(told) : kept.MadeAt,
-            AlertWords.ToDo(kept.Alert.Signs, trade.Red),
-            AlertWords.Held(HeldTraining.By([kept.Alert], trade.Red), toCoach: true)
+            AlertWords.ToDo(kept.Alert.Signs, domain.Red),
+            AlertWords.Held(HeldTraining.By([kept.Alert], domain.Red), toCoach: true)
         );
 }

@@ -1,12 +1,12 @@
 using System.Collections.Immutable;
 using FluentValidation;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.AtHome.Loading;
-using Ingegno.Core.AtHome.Loading.Bands;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Clients.Strength;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Equipment.Loading;
+using Ingegno.Core.Equipment.Loading.Bands;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -59,7 +59,9 @@ public sealed class BandOnBenchValidator : AbstractValidator<BandOnBench>
 {
     public BandOnBenchValidator()
     {
-        RuleFor(b => b.Band.Kind).Must(k => Trade.Shipped.KitKinds.Find(k)?.Has(KitMeasure.Force) == true).WithMessage("That is no band.");
+        RuleFor(b => b.Band.Kind)
+            .Must(k => DomainRules.Shipped.KitKinds.Find(k)?.Has(KitMeasure.Force) == true)
+            .WithMessage("That is no band.");
         RuleFor(b => b.StatureCm).InclusiveBetween(100, 250).WithMessage("Stature lies between 100 and 250 cm.");
         RuleFor(b => b.Band.Calibration.Length).LessThanOrEqualTo(30).WithMessage("At most 30 calibration points.");
         RuleFor(b => b.WantedKg).GreaterThan(0).LessThanOrEqualTo(150).WithMessage("A wanted force lies above 0 and at most at 150 kg.");
@@ -90,14 +92,14 @@ public static class BandBenchEndpoints
     public static void MapBandBench(this IEndpointRouteBuilder api) =>
         api.MapPost("/bands/bench", Bench).Validate<BandOnBench>().WithTags("kit tools");
 
-    private static Ok<BandBench> Bench(BandOnBench bench, Trade trade)
+    private static Ok<BandBench> Bench(BandOnBench bench, DomainRules domain)
     {
         var assumed = bench.StatureCm is null;
         var stature = bench.StatureCm ?? ClientStrength.AssumedStatureCm;
         BandForceCurve curve;
         try
         {
-            curve = BandCalibration.CurveOf(new Thing(bench.Band, trade.KitKinds.Find(bench.Band.Kind)!));
+            curve = BandCalibration.CurveOf(new Thing(bench.Band, domain.KitKinds.Find(bench.Band.Kind)!));
         }
         catch (BandMeasureException wrong)
         {
@@ -109,12 +111,12 @@ public static class BandBenchEndpoints
             .Select(i => curve.FlatCm * (1 + ((curve.Limit - 1) * i / CurvePoints)))
             .Select(cm => new ForceAtLength(Math.Round(cm, 1), Math.Round(curve.ForceKg(cm), 2)));
         var found = new BandBench(null, curve, [.. points], null, null, null, null, assumed, string.Empty);
-        return TypedResults.Ok(Rigged(found, bench, trade, stature));
+        return TypedResults.Ok(Rigged(found, bench, domain, stature));
     }
 
-    private static BandBench Rigged(BandBench found, BandOnBench bench, Trade trade, double stature)
+    private static BandBench Rigged(BandBench found, BandOnBench bench, DomainRules domain, double stature)
     {
-        var setups = bench.ExerciseId is { } id ? trade.Catalogue.Find(id)?.Setups.Where(s => s.Load.Band is not null) : null;
+        var setups = bench.ExerciseId is { } id ? domain.Catalogue.Find(id)?.Setups.Where(s => s.Load.Band is not null) : null;
         if (setups?.FirstOrDefault(s => bench.SetupId is null || s.Id == bench.SetupId)?.Load.Band is not { } load)
         {
             return found;

@@ -1,10 +1,10 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.KeepingOn.Blocks;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Progress.Blocks;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Language;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -161,7 +161,7 @@ public static class BlockEndpoints
         PlanStore plans,
         BlockStore blocks,
         PlanBlocks of,
-        Trade trade,
+        DomainRules domain,
         Phrasebook words
     )
     {
@@ -173,7 +173,7 @@ public static class BlockEndpoints
         var setup = question.Setup ?? of.Propose(plan.Value, question.Starts, question.Weeks, question.EventOn, question.Approach);
         setup = question.Phases is { IsDefault: false } phases ? BlockShape.WithPhases(setup, phases) : setup;
         var present = question.Block is { } id ? blocks.Find(user.CoachId(), planId, id)?.Value : null;
-        var fault = Fault(setup, present?.Setup, trade, of, words);
+        var fault = Fault(setup, present?.Setup, domain, of, words);
         return fault
             ?? (Results<Ok<BlockDraft>, ProblemHttpResult>)
                 TypedResults.Ok(new BlockDraft(setup, of.Lay(plan.Value, setup, present?.Block)));
@@ -186,7 +186,7 @@ public static class BlockEndpoints
         PlanStore plans,
         BlockStore blocks,
         PlanBlocks of,
-        Trade trade,
+        DomainRules domain,
         Phrasebook words
     )
     {
@@ -196,7 +196,7 @@ public static class BlockEndpoints
             return Problems.NotFound("plan");
         }
 
-        if (Fault(block.Setup, null, trade, of, words) is { } fault)
+        if (Fault(block.Setup, null, domain, of, words) is { } fault)
         {
             return fault;
         }
@@ -223,7 +223,7 @@ public static class BlockEndpoints
         PlanStore plans,
         BlockStore blocks,
         PlanBlocks of,
-        Trade trade,
+        DomainRules domain,
         Phrasebook words
     )
     {
@@ -233,7 +233,7 @@ public static class BlockEndpoints
             return Problems.NotFound(What);
         }
 
-        if (Fault(change.Value, present.Value.Setup, trade, of, words) is { } fault)
+        if (Fault(change.Value, present.Value.Setup, domain, of, words) is { } fault)
         {
             return fault;
         }
@@ -313,8 +313,8 @@ public static class BlockEndpoints
             .ToResult("plan");
     }
 
-    private static ProblemHttpResult? Fault(BlockSetup setup, BlockSetup? before, Trade trade, PlanBlocks of, Phrasebook words) =>
-        BlockShape.Fault(setup, before, of.Today, trade.Blocks, trade) is { } found
+    private static ProblemHttpResult? Fault(BlockSetup setup, BlockSetup? before, DomainRules domain, PlanBlocks of, Phrasebook words) =>
+        BlockShape.Fault(setup, before, of.Today, domain.Blocks, domain) is { } found
             ? Problems.Invalid(found.Part, words.Say(found.Fault))
             : null;
 }

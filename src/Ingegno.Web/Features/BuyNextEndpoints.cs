@@ -1,9 +1,9 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -36,7 +36,7 @@ public sealed class OwnPriceValidator : AbstractValidator<OwnPrice>
     {
         RuleFor(p => p.Price).GreaterThan(0).LessThanOrEqualTo(1_000_000).WithMessage("A price lies above 0 and up to 1,000,000.");
         RuleFor(p => p.Name)
-            .Must(n => Trade.Shipped.Purchases.Any(p => p.Name == n))
+            .Must(n => DomainRules.Shipped.Purchases.Any(p => p.Name == n))
             .WithMessage("That is not one of the things on offer.");
     }
 }
@@ -56,13 +56,13 @@ public static class BuyNextEndpoints
     private static Ok<ImmutableArray<PurchaseGain>> Ask(
         BuyNextQuestion question,
         ClaimsPrincipal user,
-        Trade trade,
+        DomainRules domain,
         BuyNext advice,
         PriceStore prices
     )
     {
         var own = prices.All(user.CoachId());
-        var offers = trade.Purchases.Select(p => own.TryGetValue(p.Name, out var price) ? p with { Price = price } : p);
+        var offers = domain.Purchases.Select(p => own.TryGetValue(p.Name, out var price) ? p with { Price = price } : p);
         return TypedResults.Ok(advice.Rank(question.Plans, offers, question.Budget));
     }
 

@@ -2,7 +2,7 @@ using System.Collections.Immutable;
 using System.Security.Claims;
 using System.Text;
 using FluentValidation;
-using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Progress.ClientApp;
 using Ingegno.Exchange;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;

@@ -1,13 +1,13 @@
 using System.Collections.Immutable;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.AtHome.Loading.Bands;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Equipment.Loading.Bands;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Knowledge.Naming;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Lines;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -30,8 +30,8 @@ public sealed record BandSetup(string Id, string Text, BandRigKind Rig);
 /// <summary>An anchor lift that a client may know.</summary>
 public sealed record AnchorSummary(string Id, string Label);
 
-/// <summary>What the interface needs to know of the trade.</summary>
-public sealed record TradeSummary(
+/// <summary>What the interface needs to know of the domain rules.</summary>
+public sealed record RulesSummary(
     ImmutableArray<ExerciseSummary> Exercises,
     ImmutableArray<KitKind> KitKinds,
     ImmutableArray<FirstUseStep> FirstUse,
@@ -97,19 +97,23 @@ public static class CatalogueEndpoints
     }
 
     /// <summary>Exercises that a typed name may mean, likeliest first.</summary>
-    private static Results<Ok<ImmutableArray<FoundName>>, ProblemHttpResult> Named(Trade trade, string? wanted = null, int most = 12) =>
+    private static Results<Ok<ImmutableArray<FoundName>>, ProblemHttpResult> Named(
+        DomainRules domain,
+        string? wanted = null,
+        int most = 12
+    ) =>
         wanted?.Length > ShorthandLimits.LineLength || most is < 1 or > 100
             ? Problems.Invalid("wanted", "A name has at most a line, and 1 to 100 exercises are found.")
-            : TypedResults.Ok(NameSearch.Find(trade.Catalogue.All, wanted ?? string.Empty, most));
+            : TypedResults.Ok(NameSearch.Find(domain.Catalogue.All, wanted ?? string.Empty, most));
 
     /// <summary>Every exercise with all that the catalogue says of it.</summary>
-    private static Ok<ImmutableArray<Exercise>> All(Trade trade) => TypedResults.Ok(trade.Catalogue.All);
+    private static Ok<ImmutableArray<Exercise>> All(DomainRules domain) => TypedResults.Ok(domain.Catalogue.All);
 
-    private static Ok<TradeSummary> Summary(Trade trade) =>
+    private static Ok<RulesSummary> Summary(DomainRules domain) =>
         TypedResults.Ok(
-            new TradeSummary(
+            new RulesSummary(
                 [
-                    .. trade.Catalogue.All.Select(e => new ExerciseSummary(
+                    .. domain.Catalogue.All.Select(e => new ExerciseSummary(
                         e.Id,
                         e.Name,
                         e.Synonyms,
@@ -119,14 +123,14 @@ public static class CatalogueEndpoints
                         BandSetups(e)
                     )),
                 ],
-                trade.KitKinds.All,
-                trade.KitKinds.FirstUse,
-                trade.ReadyItems,
-                trade.KitTemplates,
-                [.. trade.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))],
-                [.. trade.Techniques.OrderBy(t => t.Order).Select(t => t.Of).Distinct()],
+                domain.KitKinds.All,
+                domain.KitKinds.FirstUse,
+                domain.ReadyItems,
+                domain.KitTemplates,
+                [.. domain.Strength.Anchors.Select(a => new AnchorSummary(a.Id, a.Label))],
+                [.. domain.Techniques.OrderBy(t => t.Order).Select(t => t.Of).Distinct()],
                 [
-                    .. trade.Approaches.Select(a => new ApproachSummary(
+                    .. domain.Approaches.Select(a => new ApproachSummary(
                         a.Id,
                         a.Name,
                         a.Idea,
@@ -136,7 +140,7 @@ public static class CatalogueEndpoints
                     )),
                 ],
                 [
-                    .. trade
+                    .. domain
                         .Techniques.OrderBy(t => t.Order)
                         .Select(t => new TechniqueStep(t.Id, t.Of, t.Label, t.How, t.RepsLeft, t.Caution)),
                 ],
@@ -149,7 +153,7 @@ public static class CatalogueEndpoints
                     [.. Enum.GetValues<Joint>()],
                     [.. Enum.GetValues<Soreness>()],
                     [.. Enum.GetValues<BodySide>()],
-                    [.. trade.Joints.Provocations.Select(p => new ProvocationQuestion(p.Id, p.Joint, Term.For(p.Id).Said(), p.Clinician))],
+                    [.. domain.Joints.Provocations.Select(p => new ProvocationQuestion(p.Id, p.Joint, Term.For(p.Id).Said(), p.Clinician))],
                     [.. Enum.GetValues<LineRole>()],
                     [.. Enum.GetValues<ScreeningAnswer>().Select(a => new ScreeningQuestion(a, Term.For(a).Said(), ScreeningGates.Of(a)))],
                     [

@@ -1,9 +1,9 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.KeepingOn.Following;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Progress.FollowUp;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -109,7 +109,7 @@ public sealed class ClientProfileValidator : AbstractValidator<ClientProfile>
                     .InclusiveBetween(1, 20)
                     .WithMessage("A known lift has 1 to 20 reps; more say little about strength.");
                 lift.RuleFor(l => l.Anchor)
-                    .Must(a => Trade.Shipped.Strength.Find(a) is not null)
+                    .Must(a => DomainRules.Shipped.Strength.Find(a) is not null)
                     .WithMessage("That lift is not one of the anchor lifts.");
             });
     }
@@ -157,11 +157,11 @@ public static class ClientEndpoints
         ClientStore clients,
         PlaceStore places,
         PlanStore plans,
-        PulseStore pulses,
+        ActivityStore pulses,
         BlockStore blocks,
         GymWeekStore weeks,
         ClientLog log,
-        PhoneDesk desk,
+        ClientAppOverview desk,
         AlertStore alerts
     )
     {
@@ -235,7 +235,7 @@ public static class ClientEndpoints
         ClientRecord client,
         ClaimsPrincipal user,
         ClientStore clients,
-        OnceKey once
+        IdempotencyKey once
     ) =>
         clients.Add(user.CoachId(), client, once.Value) is { } added
             ? TypedResults.Created($"/api/v1/clients/{added.Id}", added)

@@ -4,16 +4,16 @@ using System.IO.Compression;
 using System.Text;
 using System.Text.Json;
 using FluentValidation;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Practice;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Rebuilding.PracticeData;
 using Ingegno.Exchange;
 using Ingegno.Storage;
 
 namespace Ingegno.Web.Features;
 
 /// <summary>A client as a packed folder of open files, and read back from one or from the JSON alone.</summary>
-public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Core.AtHome.Kit.PlaceKit> places, IValidator<GymWeek> weeks)
+public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Core.Equipment.Kit.PlaceKit> places, IValidator<GymWeek> weeks)
 {
     private const string Main = "client.json";
 
@@ -24,10 +24,10 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
 
     private const int MostNotes = 20_000;
 
-    private static readonly NewPhoneNoteValidator Notes = new();
+    private static readonly NewClientAppMessageValidator Notes = new();
 
     /// <summary>The JSON of a client.</summary>
-    public static byte[] Json(ClientFile file) => JsonSerializer.SerializeToUtf8Bytes(file, TradeJson.Lenient);
+    public static byte[] Json(ClientFile file) => JsonSerializer.SerializeToUtf8Bytes(file, RulesJson.Lenient);
 
     /// <summary>
     /// A folder for people and for programs: <c>client.json</c> with everything, the log as a table, the gym program as text, each plan as a
@@ -68,7 +68,7 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
         try
         {
             var file =
-                JsonSerializer.Deserialize<ClientFile>(Unpacked(content), TradeJson.Lenient)
+                JsonSerializer.Deserialize<ClientFile>(Unpacked(content), RulesJson.Lenient)
                 ?? throw new UnreadableFileException("The file is empty. Choose one that \"Take out\" on a client wrote.");
             return file.Format == ClientFile.Name
                 ? file.Version is >= 1 and <= ClientFile.Written
@@ -163,7 +163,7 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
 
         foreach (var note in whole.Notes)
         {
-            FileCheck.Ask(Notes, new NewPhoneNote(note.Key, note.Session, note.Text, note.ExerciseId), "a note");
+            FileCheck.Ask(Notes, new NewClientAppMessage(note.Key, note.Session, note.Text, note.ExerciseId), "a note");
         }
 
         if (whole.Alerts.Any(a => !SafetyWatch.IsWhole(a)))

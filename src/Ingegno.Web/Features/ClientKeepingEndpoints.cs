@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Security.Claims;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Exchange;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -85,10 +85,10 @@ public static class ClientKeepingEndpoints
         ClientFiles files,
         ClientTransfer transfer,
         ClientStore clients,
-        PracticeTrades trades,
+        PracticeRules trades,
         IServiceScopeFactory scopes,
         AuditStore audit,
-        OnceKey once
+        IdempotencyKey once
     )
     {
         var coach = user.CoachId();
@@ -202,11 +202,11 @@ public static class ClientKeepingEndpoints
     /// <summary>What no practice lets its coaches add it does not take from a file either.</summary>
     private static void RefuseBadOwn(ClientFile file)
     {
-        var trade = Trade.Shipped;
+        var domain = DomainRules.Shipped;
         var faults = file
-            .OwnExercises.SelectMany(e => OwnExerciseEndpoints.Kind.Faults(e, trade, file.OwnExercises.Where(o => o != e)))
-            .Concat(file.OwnApproaches.SelectMany(a => OwnApproachEndpoints.Kind.Faults(a, trade, file.OwnApproaches.Where(o => o != a))))
-            .Concat(file.TaughtNames.SelectMany(n => TaughtNameEndpoints.Kind.Faults(n, trade.With(file.OwnExercises), [])))
+            .OwnExercises.SelectMany(e => OwnExerciseEndpoints.Kind.Faults(e, domain, file.OwnExercises.Where(o => o != e)))
+            .Concat(file.OwnApproaches.SelectMany(a => OwnApproachEndpoints.Kind.Faults(a, domain, file.OwnApproaches.Where(o => o != a))))
+            .Concat(file.TaughtNames.SelectMany(n => TaughtNameEndpoints.Kind.Faults(n, domain.With(file.OwnExercises), [])))
             .FirstOrDefault();
         if (faults is not null)
         {
@@ -224,7 +224,7 @@ public static class ClientKeepingEndpoints
         long id,
         ClaimsPrincipal user,
         ClientTransfer transfer,
-        PracticeTrades trades,
+        PracticeRules trades,
         Database database,
         AuditStore audit
     )

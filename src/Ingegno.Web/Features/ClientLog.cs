@@ -1,23 +1,23 @@
 using System.Collections.Immutable;
-using Ingegno.Core.KeepingOn.Following;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.KeepingOn.Progression;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Trainee.Health;
-using Ingegno.Core.Trainee.Strength;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Clients.Health;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Clients.Strength;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Progress.FollowUp;
+using Ingegno.Core.Progress.Logs;
+using Ingegno.Core.Progress.Progression;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Storage;
 
 namespace Ingegno.Web.Features;
 
 /// <summary>Brings stored logs and plans together with what the core makes of them.</summary>
 public sealed class ClientLog(
-    Trade trade,
+    DomainRules domain,
     PlanStore plans,
     LogStore logs,
-    PulseStore pulses,
+    ActivityStore pulses,
     PlanBlocks blocks,
     NextSession next,
     RebuildEngine engine,
@@ -45,18 +45,18 @@ public sealed class ClientLog(
     public ClientProfile Taught(long coach, long clientId, ClientProfile profile)
     {
         var sessions = logs.OfClient(coach, clientId, Today.AddDays(-DaysRead)).Select(s => s.Value.AsLogged).ToList();
-        var costs = new CostModel(trade).Learn(sessions, Today);
+        var costs = new CostModel(domain).Learn(sessions, Today);
         var observations =
             from session in sessions
             from logged in session.Exercises
-            let exercise = trade.Catalogue.Find(logged.ExerciseId)
+            let exercise = domain.Catalogue.Find(logged.ExerciseId)
             where exercise is not null
             let seen = StrengthObservation.Of(session.Day, exercise, Evidence.Of(logged.Sets, costs))
             where seen is not null
             select seen;
         return profile.AsOf(Today) with
         {
-            Learned = new StrengthModel(profile, trade.Strength).Learn(observations, trade.Catalogue.Find, Today),
+            Learned = new StrengthModel(profile, domain.Strength).Learn(observations, domain.Catalogue.Find, Today),
             Costs = costs,
         };
     }
@@ -129,7 +129,7 @@ public sealed class ClientLog(
 
     /// <summary>What signs of danger hold of a client's training.</summary>
     public HeldTraining HeldNow(long coach, long clientId) =>
-        HeldTraining.By(alerts.OfClient(coach, clientId).Where(a => a.AnsweredAt is null).Select(a => a.Alert), trade.Red);
+        HeldTraining.By(alerts.OfClient(coach, clientId).Where(a => a.AnsweredAt is null).Select(a => a.Alert), domain.Red);
 
     /// <summary>Stamps exercises with what they were under a version of the plan.</summary>
     public ImmutableArray<LoggedExercise> Stamped(PlanDocument trained, ImmutableArray<LoggedExercise> exercises)
@@ -160,7 +160,7 @@ public sealed class ClientLog(
     private LogStamps Stamps(PlanDocument trained)
     {
         ArgumentNullException.ThrowIfNull(trained);
-        return new LogStamps(trade, trained.Request.Client, trained.Request.Kit, trained.Plan.Lines);
+        return new LogStamps(domain, trained.Request.Client, trained.Request.Kit, trained.Plan.Lines);
     }
 
     /// <summary>Works out anew what the roster shows of a plan.</summary>
@@ -190,7 +190,7 @@ public sealed class ClientLog(
         pulses.Put(
             coach,
             planId,
-            new PlanPulse(
+            new ActivitySummary(
                 plan.Value.Version,
                 matched.Sessions.IsEmpty ? null : matched.Sessions.Max(s => s.Day),
                 matched.Sessions.Length,
@@ -205,7 +205,7 @@ public sealed class ClientLog(
                             counts.GetValueOrDefault((p.Line, p.ExerciseId))
                         );
                         var worst = history.Days.IsEmpty ? null : history.Days[0].Worst;
-                        return new PulseLine(p.Name, p.Decision, p.Reason, worst?.Pain, worst?.PainJoint, history.Stalled);
+                        return new ActivityLine(p.Name, p.Decision, p.Reason, worst?.Pain, worst?.PainJoint, history.Stalled);
                     }),
                 ]
             ),

@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.Making.Practice;
-using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Programs.Exchange;
+using Ingegno.Core.Rebuilding.PracticeData;
 using Ingegno.Exchange;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -84,6 +84,11 @@ public static class ClientTableEndpoints
 
     private static readonly char[] Separators = [',', ';', '\t'];
 
-    private static Results<Ok<int>, ProblemHttpResult> Add(NewClients clients, ClaimsPrincipal user, ClientStore store, OnceKey once) =>
+    private static Results<Ok<int>, ProblemHttpResult> Add(
+        NewClients clients,
+        ClaimsPrincipal user,
+        ClientStore store,
+        IdempotencyKey once
+    ) =>
         store.AddAll(user.CoachId(), clients.Clients, once.Value) is { } added ? TypedResults.Ok(added.Count) : Problems.NotFound("client");
 }

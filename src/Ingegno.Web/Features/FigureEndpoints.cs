@@ -1,9 +1,9 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Figures;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Progress.ClientApp;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -53,7 +53,7 @@ public static class FigureEndpoints
 
     private static Results<Ok<FigureDrawing>, ProblemHttpResult> One(
         string exerciseId,
-        Trade trade,
+        DomainRules domain,
         string? setup = null,
         string? with = null,
         double? stature = null
@@ -69,7 +69,7 @@ public static class FigureEndpoints
             return Problems.Invalid("with", $"The things of a figure take at most {FigureProps.MostCharacters} characters.");
         }
 
-        if (trade.DrawingOf(exerciseId, setup, with, stature) is not { } drawing)
+        if (domain.DrawingOf(exerciseId, setup, with, stature) is not { } drawing)
         {
             return Problems.NotFound("figure");
         }
@@ -77,7 +77,7 @@ public static class FigureEndpoints
         return TypedResults.Ok(drawing);
     }
 
-    private static Results<Ok<PosedFigure>, ProblemHttpResult> Posed(PosedQuestion question, Trade trade)
+    private static Results<Ok<PosedFigure>, ProblemHttpResult> Posed(PosedQuestion question, DomainRules domain)
     {
         if (!question.Posed.WithinLimits)
         {
@@ -87,7 +87,7 @@ public static class FigureEndpoints
             );
         }
 
-        if (trade.Catalogue.Find(question.ExerciseId) is not { } exercise || trade.FigureOf(question.ExerciseId) is not { } figure)
+        if (domain.Catalogue.Find(question.ExerciseId) is not { } exercise || domain.FigureOf(question.ExerciseId) is not { } figure)
         {
             return Problems.NotFound("figure");
         }
@@ -107,11 +107,11 @@ public static class FigureEndpoints
         IOptions<JsonOptions> json,
         ReleaseStore releases,
         ClientStore clients,
-        PracticeTrades trades
+        PracticeRules trades
     )
     {
         var link = LinkHolder.Of(user);
-        var trade = trades.Of(link.CoachId);
+        var domain = trades.Of(link.CoachId);
         var stature = clients.Find(link.CoachId, link.ClientId)?.Value.Profile.StatureCm;
         return TaggedJson.Of(
             context,
@@ -122,7 +122,7 @@ public static class FigureEndpoints
                 .SelectMany(e => e.Alternatives.Select(a => a.Exercise).Prepend(e))
                 .DistinctBy(e => (e.ExerciseId, e.SetupId, e.DrawnWith))
                 .Select(e =>
-                    trade.DrawingOf(e.ExerciseId, e.SetupId, e.DrawnWith, stature, StepsOnPhone) is { } drawing
+                    domain.DrawingOf(e.ExerciseId, e.SetupId, e.DrawnWith, stature, StepsOnPhone) is { } drawing
                         ? new ReleaseFigure(e.ExerciseId, e.SetupId, e.DrawnWith, drawing)
                         : null
                 )

@@ -1,8 +1,8 @@
 using FluentValidation;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Written.Programs;
-using Ingegno.Core.Written.Programs.Reading;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Programs.Reading;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -64,8 +64,8 @@ public static class GymWeekEndpoints
         TypedResults.Ok(parser.Parse(shorthand.Text ?? string.Empty));
 
     /// <summary>Reads what a coach typed into the cell of a home line, whole or in part.</summary>
-    private static Results<Ok<ReadDose>, ProblemHttpResult> ReadDose(DoseText dose, Trade trade) =>
-        trade.Catalogue.Find(dose.ExerciseId) is { } exercise
-            ? TypedResults.Ok(new DoseShorthand(trade.Names).Read(dose.Text, dose.Line, exercise.Id, exercise.Name))
+    private static Results<Ok<ReadDose>, ProblemHttpResult> ReadDose(DoseText dose, DomainRules domain) =>
+        domain.Catalogue.Find(dose.ExerciseId) is { } exercise
+            ? TypedResults.Ok(new DoseShorthand(domain.Names).Read(dose.Text, dose.Line, exercise.Id, exercise.Name))
             : Problems.NotFound("exercise");
 }

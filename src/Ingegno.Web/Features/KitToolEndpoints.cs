@@ -1,9 +1,9 @@
 using System.Collections.Immutable;
 using FluentValidation;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Matching;
-using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Rebuilding.Candidates;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -56,8 +56,8 @@ public static class KitToolEndpoints
 
     private static Ok<KitPossibilities> Possibilities(ClientAtPlace at, KitValue value) => TypedResults.Ok(value.Of(at.Client, at.Kit));
 
-    private static Results<Ok<SetupRange>, ProblemHttpResult> Setups(ExerciseAtPlace at, ReachableSetups setups, Trade trade) =>
-        trade.Catalogue.Find(at.ExerciseId) is { AtHome: true } exercise
+    private static Results<Ok<SetupRange>, ProblemHttpResult> Setups(ExerciseAtPlace at, ReachableSetups setups, DomainRules domain) =>
+        domain.Catalogue.Find(at.ExerciseId) is { AtHome: true } exercise
             ? TypedResults.Ok(setups.For(exercise, at.Client, at.Kit))
             : Problems.Invalid("exerciseId", "That exercise is not one for the home.");
 }

@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
 using FluentValidation;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.AtHome.Loading.Packing;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Equipment.Loading.Packing;
+using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -41,9 +41,9 @@ public static class LoadBuilderEndpoints
     public static void MapLoadBuilder(this IEndpointRouteBuilder api) =>
         api.MapPost("/loads/build", Build).Validate<LoadToBuild>().WithTags("kit tools");
 
-    private static Ok<BuiltLoads> Build(LoadToBuild load, Trade trade)
+    private static Ok<BuiltLoads> Build(LoadToBuild load, DomainRules domain)
     {
-        var kit = new KitAtPlace(load.Kit, trade.KitKinds);
+        var kit = new KitAtPlace(load.Kit, domain.KitKinds);
         var containers = PlaceLoads.Containers(kit);
         ImmutableArray<Container> chosen = load.ContainerId is { } id ? [.. containers.Where(c => c.Id == id)] : containers;
         var builder = new LoadBuilder(chosen, PlaceLoads.Objects(kit), PlaceLoads.Fillers(kit));

@@ -2,13 +2,13 @@ using System.Collections.Immutable;
 using System.Globalization;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Blocks;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.KeepingOn.Progression;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Trainee.Health;
-using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Clients.Health;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Progress.Blocks;
+using Ingegno.Core.Progress.Logs;
+using Ingegno.Core.Progress.Progression;
 using Ingegno.Exchange;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -140,7 +140,7 @@ public static class LogEndpoints
         MessageText message,
         ClaimsPrincipal user,
         PlanStore plans,
-        Trade trade,
+        DomainRules domain,
         SafetyWatch watch
     )
     {
@@ -151,14 +151,14 @@ public static class LogEndpoints
         }
 
         var alert = watch.Hear(coach, plan.Value.ClientId, AlertSource.Message, watch.Today, message.Text);
-        var read = new LogMessage(plan.Value.Document.Plan, trade).Read(message.Text);
+        var read = new LogMessage(plan.Value.Document.Plan, domain).Read(message.Text);
         return TypedResults.Ok(
             new MessageReadIn(
                 read.Parts,
                 read.Effort,
                 read.Note,
                 alert is null ? null : AlertWords.InBrief(alert.Alert),
-                alert is null ? [] : AlertWords.ToDo(alert.Alert.Signs, trade.Red),
+                alert is null ? [] : AlertWords.ToDo(alert.Alert.Signs, domain.Red),
                 read.Pains
             )
         );
@@ -180,9 +180,9 @@ public static class LogEndpoints
         PlanStore plans,
         LogStore logs,
         ClientLog log,
-        PulseRenewal renewal,
+        ActivityRenewal renewal,
         SafetyWatch watch,
-        OnceKey once
+        IdempotencyKey once
     )
     {
         var (coach, session) = (user.CoachId(), entry.Session);
@@ -231,7 +231,7 @@ public static class LogEndpoints
         PlanStore plans,
         LogStore logs,
         ClientLog log,
-        PulseRenewal renewal,
+        ActivityRenewal renewal,
         SafetyWatch watch
     )
     {
@@ -274,7 +274,7 @@ public static class LogEndpoints
         ClaimsPrincipal user,
         LogStore logs,
         ClientLog log,
-        PulseRenewal renewal
+        ActivityRenewal renewal
     )
     {
         if (!logs.Delete(user.CoachId(), planId, sessionId))
@@ -294,7 +294,7 @@ public static class LogEndpoints
         PlanStore plans,
         LogReader reader,
         ClientLog log,
-        PulseRenewal renewal
+        ActivityRenewal renewal
     )
     {
         if (plans.Find(user.CoachId(), planId) is not { } plan)
@@ -323,8 +323,8 @@ public static class LogEndpoints
         PlanStore plans,
         LogStore logs,
         ClientLog log,
-        PulseRenewal renewal,
-        OnceKey once
+        ActivityRenewal renewal,
+        IdempotencyKey once
     )
     {
         var coach = user.CoachId();

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using System.Linq.Expressions;
 using FluentValidation;
-using Ingegno.Core.KeepingOn.Logs;
+using Ingegno.Core.Progress.Logs;
 
 namespace Ingegno.Web.Features;
 

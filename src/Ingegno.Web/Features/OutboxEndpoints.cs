@@ -73,10 +73,10 @@ public static class OutboxEndpoints
         PlanMail mail,
         ClaimsPrincipal user,
         CoachStore coaches,
-        Postman postman,
+        MailWorker postman,
         ClientCalendars calendars,
         ClientLinkStore links,
-        OnceKey once
+        IdempotencyKey once
     )
     {
         var coach = coaches.Find(user.CoachId())!;

@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Practice;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Rebuilding.PracticeData;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -14,8 +14,8 @@ public static class OwnApproachEndpoints
         "approach",
         Limits.OwnApproaches,
         a => a.Id,
-        (key, trade, _) => trade.Approaches.Any(a => a.Id == key),
-        (approach, _, _) => ApproachCheck.Faults(approach, Trade.Shipped)
+        (key, domain, _) => domain.Approaches.Any(a => a.Id == key),
+        (approach, _, _) => ApproachCheck.Faults(approach, DomainRules.Shipped)
     );
 
     public static void MapOwnApproaches(this IEndpointRouteBuilder api)
@@ -25,5 +25,5 @@ public static class OwnApproachEndpoints
     }
 
     /// <summary>Every approach with all that is known of it, the practice's own among them.</summary>
-    private static Ok<ImmutableArray<Approach>> All(Trade trade) => TypedResults.Ok(trade.Approaches);
+    private static Ok<ImmutableArray<Approach>> All(DomainRules domain) => TypedResults.Ok(domain.Approaches);
 }

@@ -1,6 +1,6 @@
-using Ingegno.Core.Knowledge.Catalogue;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Practice;
+using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Rebuilding.PracticeData;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 
@@ -14,7 +14,7 @@ public static class OwnExerciseEndpoints
         Limits.OwnExercises,
         e => e.Id,
         (key, _, own) => own.Any(e => e.Id == key),
-        (exercise, _, others) => CatalogueCheck.FaultsOfOwn(exercise, Trade.Shipped.With([.. others, exercise]))
+        (exercise, _, others) => CatalogueCheck.FaultsOfOwn(exercise, DomainRules.Shipped.With([.. others, exercise]))
     );
 
     public static void MapOwnExercises(this IEndpointRouteBuilder api) => api.MapOwn<OwnExerciseStore, Exercise>("/own-exercises", Kind);

@@ -61,7 +61,7 @@ public static class PasswordResetEndpoints
         ForgottenPassword forgotten,
         HttpContext context,
         PasswordResetMails resets,
-        Postman postman,
+        MailWorker postman,
         IOptions<IngegnoOptions> options,
         SignInGuard guard
     )

@@ -1,6 +1,6 @@
 using FluentValidation;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 
@@ -12,7 +12,7 @@ public sealed class KitItemValidator : AbstractValidator<KitItem>
     {
         RuleFor(i => i.Id).NotEmpty().MaximumLength(40).WithMessage("Every thing needs a key of at most 40 characters.");
         RuleFor(i => i.Kind)
-            .Must(k => Trade.Shipped.KitKinds.Find(k) is not null)
+            .Must(k => DomainRules.Shipped.KitKinds.Find(k) is not null)
             .WithMessage(i => $"\"{i.Kind}\" is no known kind of kit.");
         RuleFor(i => i.Name).OneLine("The name of a thing");
         RuleFor(i => i.Name).MaximumLength(60).WithMessage("The name of a thing takes at most 60 characters.");

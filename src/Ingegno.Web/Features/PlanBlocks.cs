@@ -1,14 +1,14 @@
 using System.Collections.Immutable;
-using Ingegno.Core.KeepingOn.Blocks;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Progress.Blocks;
+using Ingegno.Core.Progress.Logs;
 using Ingegno.Storage;
 
 namespace Ingegno.Web.Features;
 
 /// <summary>Brings stored plans, logs and blocks together.</summary>
-public sealed class PlanBlocks(Trade trade, BlockStore blocks, LogStore logs, BlockPlanner planner, TimeProvider clock)
+public sealed class PlanBlocks(DomainRules domain, BlockStore blocks, LogStore logs, BlockPlanner planner, TimeProvider clock)
 {
     /// <summary>The day it is for the server.</summary>
     public DateOnly Today => DateOnly.FromDateTime(clock.GetUtcNow().Date);
@@ -26,8 +26,8 @@ public sealed class PlanBlocks(Trade trade, BlockStore blocks, LogStore logs, Bl
         ArgumentNullException.ThrowIfNull(plan);
         var request = plan.Document.Request;
         return BlockShape.Propose(
-            trade.ApproachOf(approach ?? request.Approach ?? request.Client.Approach),
-            trade.Blocks,
+            domain.ApproachOf(approach ?? request.Approach ?? request.Client.Approach),
+            domain.Blocks,
             starts,
             weeks,
             eventOn
@@ -54,7 +54,7 @@ public sealed class PlanBlocks(Trade trade, BlockStore blocks, LogStore logs, Bl
                 block.Value.Setup,
                 block.Value.Block,
                 BlockAndPlan.SessionsPerLine(plan.Document.Request, plan.Document.Plan),
-                trade.Blocks
+                domain.Blocks
             )
             : null;
     }

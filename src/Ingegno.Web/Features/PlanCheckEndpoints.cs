@@ -1,12 +1,12 @@
 using System.Collections.Immutable;
 using FluentValidation;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Auditing;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Plans;
-using Ingegno.Core.Written.Programs;
-using Ingegno.Core.Written.Programs.Reading;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Programs.Reading;
+using Ingegno.Core.Rebuilding.PlanChecks;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -54,10 +54,10 @@ public static class PlanCheckEndpoints
     public static void MapPlanCheck(this IEndpointRouteBuilder api) =>
         api.MapPost("/plan-check", Check).Validate<PlanToCheck>().WithTags("plan check").ProducesProblem(StatusCodes.Status400BadRequest);
 
-    private static Ok<CheckedPlan> Check(PlanToCheck plan, ShorthandParser parser, Trade trade)
+    private static Ok<CheckedPlan> Check(PlanToCheck plan, ShorthandParser parser, DomainRules domain)
     {
         var read = parser.Parse(plan.Text);
-        var findings = PlanCheck.Run(AuditedPlan.Of(plan.Client, read, trade), []);
+        var findings = PlanCheck.Run(AuditedPlan.Of(plan.Client, read, domain), []);
         var verdict = read.Lines.IsEmpty ? Reason.Of("verdict.nothing-read") : PlanCheck.Verdict(findings);
         return TypedResults.Ok(
             new CheckedPlan(

@@ -2,16 +2,16 @@ using System.Collections.Immutable;
 using System.Security.Claims;
 using System.Text;
 using FluentValidation;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.KeepingOn.Following;
-using Ingegno.Core.KeepingOn.Sending;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Plans;
-using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Exchange;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Progress.ClientApp;
+using Ingegno.Core.Progress.FollowUp;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Exchange;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -131,7 +131,7 @@ public static class PlanEndpoints
         PlanStore plans,
         RebuildEngine engine,
         ClientLog log,
-        OnceKey once
+        IdempotencyKey once
     ) =>
         plans.Add(
             user.CoachId(),

@@ -1,6 +1,6 @@
-using Ingegno.Core.Ground.Quantities;
-using Ingegno.Core.KeepingOn.Sending;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Foundation.Quantities;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Progress.ClientApp;
 using Ingegno.Exchange;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -83,7 +83,7 @@ internal static class PlanInFileCheck
             FileCheck.Ask(sessions, session, "a session");
         }
 
-        var onPhone = new FloorSessionValidator();
+        var onPhone = new ClientAppSessionValidator();
         foreach (var session in whole.PhoneSessions)
         {
             FileCheck.Ask(onPhone, session.Session, "a session of the phone");

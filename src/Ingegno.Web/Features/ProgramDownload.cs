@@ -1,4 +1,4 @@
-using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Programs.Exchange;
 using Ingegno.Exchange;
 using Microsoft.AspNetCore.Http.HttpResults;
 

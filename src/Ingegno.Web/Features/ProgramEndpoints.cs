@@ -2,8 +2,8 @@ using System.Collections.Immutable;
 using System.Security.Claims;
 using System.Text;
 using FluentValidation;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Written.Programs.Exchange;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Exchange;
 using Ingegno.Exchange;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -94,7 +94,7 @@ public static class ProgramEndpoints
         NewWeeks weeks,
         ClaimsPrincipal user,
         GymWeekStore store,
-        OnceKey once
+        IdempotencyKey once
     ) =>
         store.AddAll(user.CoachId(), clientId, weeks.Weeks, once.Value) is { } added ? TypedResults.Ok(added) : Problems.NotFound("client");
 

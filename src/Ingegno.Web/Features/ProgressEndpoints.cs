@@ -1,22 +1,22 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.KeepingOn.Following;
-using Ingegno.Core.KeepingOn.Ladders;
-using Ingegno.Core.KeepingOn.Logs;
-using Ingegno.Core.KeepingOn.Progression;
-using Ingegno.Core.Knowledge.Catalogue;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Prescribing;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Trainee.Strength;
-using Ingegno.Core.Written.Plans;
-using Ingegno.Core.Written.Programs;
-using Ingegno.Core.Written.Programs.Reading;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Clients.Strength;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Programs.Reading;
+using Ingegno.Core.Progress.FollowUp;
+using Ingegno.Core.Progress.Ladders;
+using Ingegno.Core.Progress.Logs;
+using Ingegno.Core.Progress.Progression;
+using Ingegno.Core.Rebuilding.Dosing;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -163,11 +163,11 @@ public static class ProgressEndpoints
         progress.MapGet("/clients/{clientId:long}/trends", OfClient).ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
-    private static Ok<LadderAnswer> Ladder(LadderQuestion asked, Ladders ladders, ShorthandParser parser, Trade trade) =>
+    private static Ok<LadderAnswer> Ladder(LadderQuestion asked, LadderBuilder ladders, ShorthandParser parser, DomainRules domain) =>
         TypedResults.Ok(
             ladders.Of(
                 asked.ExerciseId,
-                WithEvidence(asked.Client, asked.GymLines, parser, trade),
+                WithEvidence(asked.Client, asked.GymLines, parser, domain),
                 asked.Kit,
                 asked.SystemKg,
                 asked.Technique,
@@ -178,14 +178,14 @@ public static class ProgressEndpoints
                 : new LadderAnswer(null, Reason.Of("ladder.none"))
         );
 
-    private static Ok<Road> Ahead(RoadQuestion asked, RoadMap roads, ShorthandParser parser, Trade trade) =>
+    private static Ok<Road> Ahead(RoadQuestion asked, RoadMap roads, ShorthandParser parser, DomainRules domain) =>
         TypedResults.Ok(
             roads.Ahead(
                 asked.Figures,
                 asked.SetupId,
                 asked.Spots,
                 asked.SystemKg,
-                WithEvidence(asked.Client, asked.GymLines, parser, trade),
+                WithEvidence(asked.Client, asked.GymLines, parser, domain),
                 asked.Kit
             )
         );
@@ -194,10 +194,10 @@ public static class ProgressEndpoints
         ClientProfile client,
         ImmutableArray<string>? gymLines,
         ShorthandParser parser,
-        Trade trade
+        DomainRules domain
     ) =>
         gymLines is { IsDefaultOrEmpty: false } lines
-            ? LineEvidence.Join(parser.Parse(string.Join('\n', lines)).Lines, client, trade).Client
+            ? LineEvidence.Join(parser.Parse(string.Join('\n', lines)).Lines, client, domain).Client
             : client;
 
     private static Ok<Jump> JumpBetween(JumpQuestion asked) =>
@@ -252,7 +252,7 @@ public static class ProgressEndpoints
         ClientStore clients,
         LogStore logs,
         Trends trends,
-        Trade trade,
+        DomainRules domain,
         ClientLog log
     )
     {
@@ -264,10 +264,10 @@ public static class ProgressEndpoints
         var since = log.Today.AddDays(-7 * Math.Clamp(asked.WeeksAway, 1, WeeksShown));
         var seen = trends.Of(client.Value.Profile, Sessions(user.CoachId(), clientId, logs, since), log.Today);
         var change = seen
-            .Lifts.GroupBy(l => trade.Catalogue.Find(l.ExerciseId)?.Strength?.Anchor ?? string.Empty)
+            .Lifts.GroupBy(l => domain.Catalogue.Find(l.ExerciseId)?.Strength?.Anchor ?? string.Empty)
             .ToImmutableDictionary(g => g.Key, g => g.Average(l => l.Change));
         return TypedResults.Ok(
-            new BackToGym(trade).Plan(
+            new BackToGym(domain).Plan(
                 asked.Text,
                 new TimeAtHome(asked.WeeksAway, seen.Adherence, change),
                 log.Taught(user.CoachId(), clientId, client.Value.Profile)

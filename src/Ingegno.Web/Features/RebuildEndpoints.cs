@@ -1,8 +1,8 @@
 using FluentValidation;
-using Ingegno.Core.Ground.Quantities;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Written.Plans;
-using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Foundation.Quantities;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
 

@@ -2,8 +2,8 @@ using System.Collections.Immutable;
 using System.Globalization;
 using System.Security.Cryptography;
 using System.Text;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Trainee.Health;
+using Ingegno.Core.Clients.Health;
+using Ingegno.Core.Foundation.Body;
 using Ingegno.Storage;
 
 namespace Ingegno.Web.Features;

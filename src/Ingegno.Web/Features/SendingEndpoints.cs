@@ -1,10 +1,10 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Sending;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Written.Programs.Reading;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Programs.Reading;
+using Ingegno.Core.Progress.ClientApp;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -89,12 +89,12 @@ public sealed record CameIn(
     int SetsDone,
     int SetsPlanned,
     bool Seen,
-    FloorSession Session,
-    ImmutableArray<FloorLine> Exercises,
-    ImmutableArray<FloorRemark> Remarks,
+    ClientAppSession Session,
+    ImmutableArray<ClientAppLine> Exercises,
+    ImmutableArray<ClientAppRemark> Remarks,
     long? LoggedAs,
     bool Differs,
-    ImmutableArray<FloorNote> Notes,
+    ImmutableArray<ClientAppNote> Notes,
     int StopFrom
 );
 
@@ -112,12 +112,12 @@ public sealed class NoteToClientValidator : AbstractValidator<NoteToClient>
 {
     public NoteToClientValidator()
     {
-        RuleFor(n => n.Session).Must(PhoneKey.IsOne).WithMessage(PhoneKey.Form);
+        RuleFor(n => n.Session).Must(ClientAppKey.IsOne).WithMessage(ClientAppKey.Form);
         RuleFor(n => n.ExerciseId).MaximumLength(100).WithMessage("An exercise has a key of at most 100 characters.");
         RuleFor(n => n.Text)
             .Must(t => !string.IsNullOrWhiteSpace(t))
             .WithMessage("The note is empty.")
-            .MaximumLength(FloorLimits.NoteCharacters)
+            .MaximumLength(ClientAppLimits.NoteCharacters)
             .WithMessage("A note takes at most 1,000 characters.");
     }
 }
@@ -148,7 +148,7 @@ public static class SendingEndpoints
         ShorthandParser parser,
         SentPlans sent,
         AuditStore audit,
-        OnceKey once
+        IdempotencyKey once
     )
     {
         var coach = context.User.CoachId();
@@ -178,7 +178,7 @@ public static class SendingEndpoints
             );
         }
 
-        var written = FloorLog.Release(document, engine, writer, send.Word);
+        var written = ClientAppLog.Release(document, engine, writer, send.Word);
         var release = sent.Add(coach, id, plan.Value, written, once.Value);
         if (release is null || sent.Link(coach, plan.Value.ClientId, context.Request, make: true) is not { } link)
         {
@@ -247,29 +247,29 @@ public static class SendingEndpoints
         return Link(id, context, sent);
     }
 
-    private static Ok<ImmutableArray<CameIn>> Unseen(ClaimsPrincipal user, FloorReading reading, FloorStore floor) =>
+    private static Ok<ImmutableArray<CameIn>> Unseen(ClaimsPrincipal user, ClientAppReading reading, ClientAppStore floor) =>
         TypedResults.Ok(reading.Of(user.CoachId(), floor.Unseen(user.CoachId())));
 
     private static Results<Ok<ImmutableArray<CameIn>>, ProblemHttpResult> OfPlan(
         long id,
         ClaimsPrincipal user,
-        FloorReading reading,
-        FloorStore floor,
+        ClientAppReading reading,
+        ClientAppStore floor,
         PlanStore plans
     ) =>
         plans.Find(user.CoachId(), id) is null
             ? Problems.NotFound("plan")
             : TypedResults.Ok(reading.Of(user.CoachId(), floor.OfPlan(user.CoachId(), id)));
 
-    private static Results<NoContent, ProblemHttpResult> Seen(long id, ClaimsPrincipal user, FloorStore floor) =>
+    private static Results<NoContent, ProblemHttpResult> Seen(long id, ClaimsPrincipal user, ClientAppStore floor) =>
         floor.Seen(user.CoachId(), id) ? TypedResults.NoContent() : Problems.NotFound("session");
 
-    private static Results<Ok<FloorNote>, ProblemHttpResult> Say(
+    private static Results<Ok<ClientAppNote>, ProblemHttpResult> Say(
         long id,
         NoteToClient note,
         ClaimsPrincipal user,
-        FloorStore floor,
-        OnceKey once
+        ClientAppStore floor,
+        IdempotencyKey once
     ) =>
         floor.Say(user.CoachId(), id, note.Session, note.ExerciseId, false, note.Text.Trim(), once.Value ?? Guid.NewGuid().ToString())
             is { } said

@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Progress.ClientApp;
 using Ingegno.Language;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
@@ -14,7 +14,7 @@ public sealed class SentPlans(
     ClientLinks links,
     ClientLinkStore linkStore,
     ClientStore clients,
-    FloorStore floor,
+    ClientAppStore floor,
     Phrasebook phrasebook,
     IOptions<IngegnoOptions> options,
     TimeProvider clock

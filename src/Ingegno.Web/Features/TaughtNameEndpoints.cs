@@ -1,5 +1,5 @@
 using Ingegno.Core.Knowledge.Naming;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 
@@ -20,9 +20,9 @@ public static class TaughtNameEndpoints
 
     public static void MapTaughtNames(this IEndpointRouteBuilder api) => api.MapOwn<TaughtNameStore, TaughtName>("/taught-names", Kind);
 
-    private static string Plain(TaughtName name) => Trade.Shipped.Lexicon.Plain(name.Name);
+    private static string Plain(TaughtName name) => DomainRules.Shipped.Lexicon.Plain(name.Name);
 
-    private static List<string> Faults(TaughtName name, Trade trade, IEnumerable<TaughtName> others)
+    private static List<string> Faults(TaughtName name, DomainRules domain, IEnumerable<TaughtName> others)
     {
         var faults = new List<string>();
         if (Plain(name).Length == 0 || name.Name.Length > LongestName)
@@ -30,7 +30,7 @@ public static class TaughtNameEndpoints
             faults.Add($"A name has letters or figures, and at most {LongestName} characters.");
         }
 
-        if (trade.Catalogue.Find(name.ExerciseId) is null)
+        if (domain.Catalogue.Find(name.ExerciseId) is null)
         {
             faults.Add("The catalogue has no such exercise; pick one of it.");
         }

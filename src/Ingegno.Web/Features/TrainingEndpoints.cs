@@ -1,11 +1,11 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using FluentValidation;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Sending;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Trainee.Health;
+using Ingegno.Core.Clients.Health;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Progress.ClientApp;
 using Ingegno.Storage;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -19,21 +19,21 @@ namespace Ingegno.Web.Features;
 /// <param name="Releases">The last release of each plan, the one sent last first.</param>
 /// <param name="Sessions">What was trained in the last weeks, newest first.</param>
 /// <param name="Notes">Notes on these sessions, oldest first.</param>
-public sealed record PhoneContent(
+public sealed record ClientAppContent(
     string Coach,
     ImmutableArray<SentRelease> Releases,
-    ImmutableArray<PhoneSession> Sessions,
-    ImmutableArray<PhoneNote> Notes
+    ImmutableArray<SessionInClientApp> Sessions,
+    ImmutableArray<MessageInClientApp> Notes
 )
 {
     /// <summary>Stop signs that can be tapped, those of the body first.</summary>
-    public ImmutableArray<PhoneStopSign> StopSigns { get; init; } = [];
+    public ImmutableArray<ClientAppStopSign> StopSigns { get; init; } = [];
 
     /// <summary>What signs of danger hold until the coach has answered; null where nothing is held.</summary>
-    public PhoneHold? Hold { get; init; }
+    public ClientAppHold? Hold { get; init; }
 
     /// <summary>The coach's last answers to such signs, newest first.</summary>
-    public ImmutableArray<PhoneAnswer> Answers { get; init; } = [];
+    public ImmutableArray<ClientAppAnswer> Answers { get; init; } = [];
 }
 
 /// <summary>A sign that can be tapped on the phone.</summary>
@@ -41,17 +41,17 @@ public sealed record PhoneContent(
 /// <param name="OfLimb">It is of one limb or joint, which is asked.</param>
 /// <param name="Label">What it is called.</param>
 /// <param name="ToDo">What to do now.</param>
-public sealed record PhoneStopSign(string Id, bool OfLimb, Reason Label, Reason ToDo);
+public sealed record ClientAppStopSign(string Id, bool OfLimb, Reason Label, Reason ToDo);
 
 /// <summary>What may not be trained now.</summary>
 /// <param name="All">Nothing at all.</param>
 /// <param name="Exercises">Exercises that are left out otherwise.</param>
 /// <param name="ToDo">What the client is to do.</param>
 /// <param name="Say">What is held, and until when.</param>
-public sealed record PhoneHold(bool All, ImmutableArray<string> Exercises, ImmutableArray<Reason> ToDo, Reason Say);
+public sealed record ClientAppHold(bool All, ImmutableArray<string> Exercises, ImmutableArray<Reason> ToDo, Reason Say);
 
 /// <summary>An answer of the coach to a sign of danger.</summary>
-public sealed record PhoneAnswer(string Text, DateTimeOffset At);
+public sealed record ClientAppAnswer(string Text, DateTimeOffset At);
 
 /// <summary>A session that the server has.</summary>
 /// <param name="Key">The phone's key of it.</param>
@@ -65,7 +65,7 @@ public sealed record PhoneAnswer(string Text, DateTimeOffset At);
 /// <param name="SeenByCoach">The coach has looked at it.</param>
 /// <param name="ClockWasOff">The phone's clock was wrong.</param>
 /// <param name="Hurt">The joint that hurt most in it; null for none.</param>
-public sealed record PhoneSession(
+public sealed record SessionInClientApp(
     string Key,
     int Revision,
     long Release,
@@ -80,11 +80,11 @@ public sealed record PhoneSession(
 )
 {
     /// <summary>What the client is told of a session; the joint that hurt most is asked about the next morning.</summary>
-    public static PhoneSession Of(FloorRecord record)
+    public static SessionInClientApp Of(ClientAppRecord record)
     {
         ArgumentNullException.ThrowIfNull(record);
         var session = record.Session;
-        return new PhoneSession(
+        return new SessionInClientApp(
             session.Key,
             session.Revision,
             session.Release,
@@ -103,23 +103,23 @@ public sealed record PhoneSession(
 /// <summary>A session that another phone goes on with.</summary>
 /// <param name="Session">As it was sent last.</param>
 /// <param name="Sent">The release that is trained.</param>
-public sealed record SessionToTakeOver(FloorSession Session, SentRelease Sent);
+public sealed record SessionToTakeOver(ClientAppSession Session, SentRelease Sent);
 
 /// <summary>A note as the client has it.</summary>
-public sealed record PhoneNote(string Session, string? ExerciseId, bool Mine, string Text, DateTimeOffset At);
+public sealed record MessageInClientApp(string Session, string? ExerciseId, bool Mine, string Text, DateTimeOffset At);
 
 /// <summary>A note of the client.</summary>
 /// <param name="Key">Made by the phone once: sent again, it is the same note.</param>
 /// <param name="Session">Key of the session.</param>
 /// <param name="Text">The note.</param>
 /// <param name="ExerciseId">Exercise it is about; null for the day.</param>
-public sealed record NewPhoneNote(string Key, string Session, string Text, string? ExerciseId = null);
+public sealed record NewClientAppMessage(string Key, string Session, string Text, string? ExerciseId = null);
 
-public sealed class FloorSessionValidator : AbstractValidator<FloorSession>
+public sealed class ClientAppSessionValidator : AbstractValidator<ClientAppSession>
 {
-    public FloorSessionValidator()
+    public ClientAppSessionValidator()
     {
-        RuleFor(s => s.Key).Must(PhoneKey.IsOne).WithMessage(PhoneKey.Form);
+        RuleFor(s => s.Key).Must(ClientAppKey.IsOne).WithMessage(ClientAppKey.Form);
         RuleFor(s => s.Revision).InclusiveBetween(1, 1_000_000).WithMessage("A revision lies between 1 and 1,000,000.");
         RuleFor(s => s.Day).InclusiveBetween(0, 31).WithMessage("A release has no such day.");
         RuleFor(s => s.Course).InclusiveBetween(0, 20).WithMessage("A day has no such way through.");
@@ -148,33 +148,33 @@ public sealed class StopSignTappedValidator : AbstractValidator<StopSignTapped>
 {
     public StopSignTappedValidator()
     {
-        RuleFor(s => s.Key).Must(PhoneKey.IsOne).WithMessage(PhoneKey.Form);
+        RuleFor(s => s.Key).Must(ClientAppKey.IsOne).WithMessage(ClientAppKey.Form);
         RuleFor(s => s.Sign)
-            .Must(s => s is not null && Trade.Shipped.Red.Find(s) is { Tapped: true })
+            .Must(s => s is not null && DomainRules.Shipped.Red.Find(s) is { Tapped: true })
             .WithMessage("There is no such stop sign.");
-        RuleFor(s => s.Session).Must(PhoneKey.IsOne).When(s => s.Session is not null).WithMessage(PhoneKey.Form);
+        RuleFor(s => s.Session).Must(ClientAppKey.IsOne).When(s => s.Session is not null).WithMessage(ClientAppKey.Form);
         RuleFor(s => s.ExerciseId).MaximumLength(100).WithMessage("An exercise has a key of at most 100 characters.");
         RuleFor(s => s.Joint).IsInEnum().WithMessage("There is no such joint.");
     }
 }
 
-public sealed class NewPhoneNoteValidator : AbstractValidator<NewPhoneNote>
+public sealed class NewClientAppMessageValidator : AbstractValidator<NewClientAppMessage>
 {
-    public NewPhoneNoteValidator()
+    public NewClientAppMessageValidator()
     {
-        RuleFor(n => n.Key).Must(PhoneKey.IsOne).WithMessage(PhoneKey.Form);
-        RuleFor(n => n.Session).Must(PhoneKey.IsOne).WithMessage(PhoneKey.Form);
+        RuleFor(n => n.Key).Must(ClientAppKey.IsOne).WithMessage(ClientAppKey.Form);
+        RuleFor(n => n.Session).Must(ClientAppKey.IsOne).WithMessage(ClientAppKey.Form);
         RuleFor(n => n.ExerciseId).MaximumLength(100).WithMessage("An exercise has a key of at most 100 characters.");
         RuleFor(n => n.Text)
             .Must(t => !string.IsNullOrWhiteSpace(t))
             .WithMessage("The note is empty.")
-            .MaximumLength(FloorLimits.NoteCharacters)
+            .MaximumLength(ClientAppLimits.NoteCharacters)
             .WithMessage("A note takes at most 1,000 characters.");
     }
 }
 
 /// <summary>Keys that phones make.</summary>
-internal static class PhoneKey
+internal static class ClientAppKey
 {
     public const string Form = "A key has 8 to 64 letters, figures or hyphens.";
 
@@ -182,7 +182,7 @@ internal static class PhoneKey
 }
 
 /// <summary>Bounds of what comes from phones.</summary>
-internal static class FloorLimits
+internal static class ClientAppLimits
 {
     /// <summary>Longest note, characters.</summary>
     public const int NoteCharacters = 1000;
@@ -212,17 +212,17 @@ public static class TrainingEndpoints
         training.MapGet("/sessions/{key}", Take).ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status410Gone);
         training
             .MapGet("", Content)
-            .Produces<PhoneContent>()
+            .Produces<ClientAppContent>()
             .Produces(StatusCodes.Status304NotModified)
             .ProducesProblem(StatusCodes.Status401Unauthorized)
             .ProducesProblem(StatusCodes.Status410Gone);
         training
             .MapPut("/sessions/{key}", Keep)
-            .Validate<FloorSession>()
+            .Validate<ClientAppSession>()
             .ProducesProblem(StatusCodes.Status400BadRequest)
             .ProducesProblem(StatusCodes.Status410Gone);
         training.MapPost("/stop-signs", Tap).Validate<StopSignTapped>().ProducesProblem(StatusCodes.Status400BadRequest);
-        training.MapPost("/notes", Say).Validate<NewPhoneNote>().ProducesProblem(StatusCodes.Status400BadRequest);
+        training.MapPost("/notes", Say).Validate<NewClientAppMessage>().ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
     private static IResult Content(
@@ -230,23 +230,23 @@ public static class TrainingEndpoints
         HttpContext context,
         IOptions<JsonOptions> json,
         ReleaseStore releases,
-        FloorStore floor,
+        ClientAppStore floor,
         CoachStore coaches,
-        PhoneSafety safety,
+        ClientAppSafety safety,
         TimeProvider clock
     )
     {
         var link = LinkHolder.Of(user);
-        var since = DateOnly.FromDateTime(clock.GetUtcNow().Date).AddDays(-FloorLimits.DaysBack);
+        var since = DateOnly.FromDateTime(clock.GetUtcNow().Date).AddDays(-ClientAppLimits.DaysBack);
         var sessions = floor.OfClient(link.CoachId, link.ClientId, since);
         var keys = sessions.Select(s => s.Session.Key).ToHashSet();
         var notes = floor.Notes(link.CoachId, link.ClientId).Where(n => keys.Contains(n.Session));
         var current = releases.Current(link.CoachId, link.ClientId).ToImmutableArray();
-        var content = new PhoneContent(
+        var content = new ClientAppContent(
             coaches.Find(link.CoachId)?.Name ?? string.Empty,
             current,
-            [.. sessions.Select(PhoneSession.Of)],
-            [.. notes.Select(n => new PhoneNote(n.Session, n.ExerciseId, n.FromClient, n.Text, n.At))]
+            [.. sessions.Select(SessionInClientApp.Of)],
+            [.. notes.Select(n => new MessageInClientApp(n.Session, n.ExerciseId, n.FromClient, n.Text, n.At))]
         )
         {
             StopSigns = safety.StopSigns,
@@ -261,15 +261,15 @@ public static class TrainingEndpoints
         return TaggedJson.Of(context, content, json.Value.SerializerOptions);
     }
 
-    private static Results<Ok<PhoneSession>, ProblemHttpResult> Keep(
+    private static Results<Ok<SessionInClientApp>, ProblemHttpResult> Keep(
         string key,
-        FloorSession session,
+        ClientAppSession session,
         ClaimsPrincipal user,
         ReleaseStore releases,
-        FloorStore floor,
+        ClientAppStore floor,
         PlanStore plans,
         ClientLog log,
-        PulseRenewal renewal,
+        ActivityRenewal renewal,
         SafetyWatch watch,
         TimeProvider clock
     )
@@ -281,7 +281,7 @@ public static class TrainingEndpoints
         }
 
         // Heard before anything else: a session that is refused may still say that somebody is in danger.
-        watch.Hear(link.CoachId, link.ClientId, AlertSource.PhoneNote, session.Key, session.Note, session.Key);
+        watch.Hear(link.CoachId, link.ClientId, AlertSource.MessageInClientApp, session.Key, session.Note, session.Key);
 
         // A release of another client is as good as none.
         if (
@@ -310,16 +310,16 @@ public static class TrainingEndpoints
             return Problems.Invalid("startedAt", "The day of the session lies before the plan was sent: look at the phone's clock.");
         }
 
-        if (floor.CountOf(link.ClientId) >= FloorLimits.SessionsInAll && !floor.Has(link.ClientId, key))
+        if (floor.CountOf(link.ClientId) >= ClientAppLimits.SessionsInAll && !floor.Has(link.ClientId, key))
         {
-            return Problems.Invalid("key", $"At most {FloorLimits.SessionsInAll} sessions of a client are kept.");
+            return Problems.Invalid("key", $"At most {ClientAppLimits.SessionsInAll} sessions of a client are kept.");
         }
 
-        var since = log.Today.AddDays(-FloorLimits.DaysBack);
+        var since = log.Today.AddDays(-ClientAppLimits.DaysBack);
         var before = floor.OfClient(link.CoachId, link.ClientId, since);
-        if (before.Count >= FloorLimits.Sessions && before.All(s => s.Session.Key != key))
+        if (before.Count >= ClientAppLimits.Sessions && before.All(s => s.Session.Key != key))
         {
-            return Problems.Invalid("key", $"At most {FloorLimits.Sessions} sessions in six weeks.");
+            return Problems.Invalid("key", $"At most {ClientAppLimits.Sessions} sessions in six weeks.");
         }
 
         var kept = floor.Keep(
@@ -327,10 +327,10 @@ public static class TrainingEndpoints
             link.ClientId,
             release,
             session,
-            FloorLog.Of(link.CoachId, release, session, day, plan.Value, log)
+            ClientAppLog.Of(link.CoachId, release, session, day, plan.Value, log)
         );
         renewal.Ask(link.CoachId, release.PlanId);
-        return TypedResults.Ok(PhoneSession.Of(kept));
+        return TypedResults.Ok(SessionInClientApp.Of(kept));
     }
 
     /// <summary>A session as the server has it, with its release: another phone goes on with it.</summary>
@@ -338,7 +338,7 @@ public static class TrainingEndpoints
         string key,
         ClaimsPrincipal user,
         ReleaseStore releases,
-        FloorStore floor
+        ClientAppStore floor
     )
     {
         var link = LinkHolder.Of(user);
@@ -357,15 +357,15 @@ public static class TrainingEndpoints
             : TypedResults.NoContent();
     }
 
-    private static Results<Ok<PhoneNote>, ProblemHttpResult> Say(
-        NewPhoneNote note,
+    private static Results<Ok<MessageInClientApp>, ProblemHttpResult> Say(
+        NewClientAppMessage note,
         ClaimsPrincipal user,
-        FloorStore floor,
+        ClientAppStore floor,
         SafetyWatch watch
     )
     {
         var link = LinkHolder.Of(user);
-        watch.Hear(link.CoachId, link.ClientId, AlertSource.PhoneNote, note.Session, note.Text, note.Session, note.ExerciseId);
+        watch.Hear(link.CoachId, link.ClientId, AlertSource.MessageInClientApp, note.Session, note.Text, note.Session, note.ExerciseId);
         if (!floor.Has(link.ClientId, note.Session))
         {
             return Problems.NotFound("session");
@@ -374,7 +374,7 @@ public static class TrainingEndpoints
         var notes = floor.Notes(link.CoachId, link.ClientId);
         var thread = notes.Where(n => n.Session == note.Session).ToList();
         if (
-            (thread.Count >= FloorLimits.NotesOfSession || notes.Count >= FloorLimits.NotesInAll)
+            (thread.Count >= ClientAppLimits.NotesOfSession || notes.Count >= ClientAppLimits.NotesInAll)
             && thread.All(n => n.Text != note.Text.Trim())
         )
         {
@@ -382,7 +382,7 @@ public static class TrainingEndpoints
         }
 
         return floor.Say(link.CoachId, link.ClientId, note.Session, note.ExerciseId, true, note.Text.Trim(), note.Key) is { } said
-            ? TypedResults.Ok(new PhoneNote(said.Session, said.ExerciseId, said.FromClient, said.Text, said.At))
+            ? TypedResults.Ok(new MessageInClientApp(said.Session, said.ExerciseId, said.FromClient, said.Text, said.At))
             : Problems.NotFound("client");
     }
 }

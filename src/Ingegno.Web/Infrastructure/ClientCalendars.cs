@@ -1,7 +1,7 @@
 using System.Buffers.Text;
 using System.Collections.Immutable;
 using System.Security.Cryptography;
-using Ingegno.Core.KeepingOn.Sending;
+using Ingegno.Core.Progress.ClientApp;
 using Ingegno.Exchange;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.DataProtection;

@@ -11,7 +11,7 @@ namespace Ingegno.Web.Infrastructure;
 public sealed partial class PasswordResetMails(
     CoachStore coaches,
     PasswordResetStore resets,
-    Postman postman,
+    MailWorker postman,
     AuditStore audit,
     IOptions<IngegnoOptions> options,
     ILogger<PasswordResetMails> logger

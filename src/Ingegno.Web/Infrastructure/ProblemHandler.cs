@@ -1,6 +1,6 @@
 using System.Text.Json;
 using System.Text.RegularExpressions;
-using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Foundation.Text;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Diagnostics;
@@ -44,7 +44,7 @@ public sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : IEx
                 StatusCodes.Status422UnprocessableEntity,
                 "key-reused",
                 "This key was used for something else",
-                $"{OnceKey.Header} stands for another content that was stored before. Send a new key for new content; nothing was changed."
+                $"{IdempotencyKey.Header} stands for another content that was stored before. Send a new key for new content; nothing was changed."
             ),
             BadHttpRequestException { StatusCode: StatusCodes.Status415UnsupportedMediaType } => Problems.Make(
                 StatusCodes.Status415UnsupportedMediaType,

@@ -1,6 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
-using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Language;
 
 namespace Ingegno.Web.Infrastructure;

@@ -23,7 +23,7 @@ public static class StoredDocuments
         where T : class
     {
         var list = (long clientId, ClaimsPrincipal user, TStore store) => TypedResults.Ok(store.List(user.CoachId(), clientId));
-        var add = (long clientId, T value, ClaimsPrincipal user, TStore store, OnceKey once) =>
+        var add = (long clientId, T value, ClaimsPrincipal user, TStore store, IdempotencyKey once) =>
             Added(path, store.Add(user.CoachId(), clientId, value, once.Value));
         var below = group.MapGroup($"/clients/{{clientId:long}}/{path}");
         below.MapGet("", list);

@@ -1,5 +1,5 @@
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
 
 namespace Ingegno.Web.Infrastructure;
 

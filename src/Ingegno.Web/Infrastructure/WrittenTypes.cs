@@ -1,6 +1,6 @@
-using Ingegno.Core.Ground.Quantities;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.Written.Programs;
+using Ingegno.Core.Foundation.Quantities;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Programs.Lines;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 

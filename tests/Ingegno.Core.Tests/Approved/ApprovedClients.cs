@@ -1,10 +1,10 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Core.Tests.Support;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.Approved;
 

@@ -1,11 +1,11 @@
 using System.Globalization;
-using Ingegno.Core.KeepingOn.Blocks;
-using Ingegno.Core.KeepingOn.Sending;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Tests.Blocks;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Progress.Blocks;
+using Ingegno.Core.Progress.ClientApp;
+using Ingegno.Core.Rebuilding.Weeks;
+using Ingegno.Core.Tests.Progress.Blocks;
 using Ingegno.Core.Tests.Support;
-using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.Approved;
 
@@ -29,7 +29,7 @@ public class RebuiltWeeksTests
     public Task A_block_is_as_approved(int number)
     {
         var (title, request) = ApprovedClients.All[number];
-        var approaches = Trade.Shipped.Approaches;
+        var approaches = DomainRules.Shipped.Approaches;
         var followed = request with { Approach = request.Approach ?? approaches[number % approaches.Length].Id };
         var setup = BlockExamples.Setup(followed, weeks: 6 + (number % 3 * 2));
         var block = BlockExamples.Block(followed, setup);
@@ -56,8 +56,8 @@ public class RebuiltWeeksTests
     public Task A_release_is_as_approved(int number)
     {
         var (title, request) = ApprovedClients.All[number];
-        var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
-        var release = new ReleaseWriter(Trade.Shipped).Write(title, request, plan, word: string.Empty);
+        var plan = new RebuildEngine(DomainRules.Shipped).Rebuild(request).Plan;
+        var release = new ReleaseWriter(DomainRules.Shipped).Write(title, request, plan, word: string.Empty);
         var rows = release.Days.SelectMany(d =>
             (string[])
                 [

@@ -1,11 +1,11 @@
 using System.Globalization;
 using System.Text;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.KeepingOn.Progression;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Progress.Progression;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Core.Tests.Support;
-using Ingegno.Core.Written.Plans;
 
 namespace Ingegno.Core.Tests.Approved;
 
@@ -15,11 +15,11 @@ internal sealed class WeekPage(string title, RebuildRequest request)
 {
     private const int CandidatesShown = 4;
     private readonly StringBuilder _page = new();
-    private readonly RoadMap _roads = new(Trade.Shipped);
+    private readonly RoadMap _roads = new(DomainRules.Shipped);
 
     public string Write()
     {
-        var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
+        var plan = new RebuildEngine(DomainRules.Shipped).Rebuild(request).Plan;
         Row($"## {title}");
         Row();
         Row($"{string.Join(", ", request.Kit.Items.Select(i => i.Kind))}");

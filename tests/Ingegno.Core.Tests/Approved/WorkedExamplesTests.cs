@@ -1,13 +1,13 @@
 using System.Globalization;
 using System.Text;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.KeepingOn.Progression;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Rebuilding;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Progress.Progression;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Core.Tests.Support;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Plans;
 using Ingegno.Simulation;
 
 namespace Ingegno.Core.Tests.Approved;
@@ -115,14 +115,14 @@ public class WorkedExamplesTests
 
     private void Print(RebuildRequest request, TraineeTraits traits)
     {
-        var trial = new TrainingTrial(Trade.Shipped);
-        var plan = new RebuildEngine(Trade.Shipped).Rebuild(request).Plan;
+        var trial = new TrainingTrial(DomainRules.Shipped);
+        var plan = new RebuildEngine(DomainRules.Shipped).Rebuild(request).Plan;
         var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
         var engine = (EngineAccepted)trial.Engine(request, keepsMinutes: true);
         var done = trial.Run(
             trial.Plan(request, plan),
             line => day[line],
-            new SimulatedTrainee(Trade.Shipped, request.Client, traits, seed: 5),
+            new SimulatedTrainee(DomainRules.Shipped, request.Client, traits, seed: 5),
             engine,
             First,
             Weeks
@@ -159,7 +159,7 @@ public class WorkedExamplesTests
         }
     }
 
-    private static string Done(Core.KeepingOn.Logs.LoggedSet set) =>
+    private static string Done(Core.Progress.Logs.LoggedSet set) =>
         $"{set.Reps}{(set.Rir is { } rir ? $"@{rir}" : string.Empty)}{(set.Pain is > 0 ? $" pain {set.Pain}" : string.Empty)}";
 
     private static string Words(Proposal? proposal) =>

@@ -1,7 +1,7 @@
 using System.Reflection.Metadata;
 using System.Reflection.PortableExecutable;
 using System.Xml.Linq;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 
 namespace Ingegno.Core.Tests.Architecture;
 
@@ -11,7 +11,7 @@ public class LayeringTests
     [Fact]
     public void The_core_refers_to_the_base_library_alone()
     {
-        var foreign = typeof(Trade)
+        var foreign = typeof(DomainRules)
             .Assembly.GetReferencedAssemblies()
             .Select(a => a.Name!)
             .Where(n => !n.StartsWith("System.", StringComparison.Ordinal));
@@ -80,7 +80,7 @@ public class LayeringTests
 
     private static HashSet<string> TypesUsedByTheCore()
     {
-        using var file = new PEReader(File.OpenRead(typeof(Trade).Assembly.Location));
+        using var file = new PEReader(File.OpenRead(typeof(DomainRules).Assembly.Location));
         var metadata = file.GetMetadataReader();
         return
         [

@@ -9,7 +9,7 @@ public class PatternTests
     [Fact]
     public void Every_pattern_is_matched_without_going_back_or_gives_up_in_time()
     {
-        var patterns = typeof(Ingegno.Core.Ground.Text.Patterns)
+        var patterns = typeof(Ingegno.Core.Foundation.Text.Patterns)
             .Assembly.GetTypes()
             .SelectMany(t => t.GetMembers(BindingFlags.Static | BindingFlags.Public | BindingFlags.NonPublic | BindingFlags.DeclaredOnly))
             .SelectMany(m => m.GetCustomAttributes<GeneratedRegexAttribute>().Select(a => (Where: $"{m.DeclaringType!.Name}.{m.Name}", a)))
@@ -17,7 +17,7 @@ public class PatternTests
 
         patterns.Count.ShouldBeGreaterThan(10);
         patterns
-            .Where(p => p.a.MatchTimeoutMilliseconds is <= 0 or > Ingegno.Core.Ground.Text.Patterns.TimeoutMs)
+            .Where(p => p.a.MatchTimeoutMilliseconds is <= 0 or > Ingegno.Core.Foundation.Text.Patterns.TimeoutMs)
             .Select(p => p.Where)
             .ShouldBeEmpty();
     }

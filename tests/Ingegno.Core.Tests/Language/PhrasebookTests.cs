@@ -1,18 +1,18 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using System.Text.RegularExpressions;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Ground.Reasons;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.KeepingOn.Blocks;
-using Ingegno.Core.KeepingOn.Following;
-using Ingegno.Core.KeepingOn.Ladders;
-using Ingegno.Core.KeepingOn.Progression;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Matching;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Progress.Blocks;
+using Ingegno.Core.Progress.FollowUp;
+using Ingegno.Core.Progress.Ladders;
+using Ingegno.Core.Progress.Progression;
+using Ingegno.Core.Rebuilding.Candidates;
+using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Language;
 using Ingegno.Simulation;
 
@@ -69,19 +69,19 @@ public partial class PhrasebookTests
             ),
             Reason.Of("check.rated", ("carries", Quantity.Kg(110)), ("entered", true), ("load", Quantity.Kg(62)), ("factor", 1.8))
         );
-        var kept = JsonSerializer.Serialize(reason, TradeJson.Lenient);
+        var kept = JsonSerializer.Serialize(reason, RulesJson.Lenient);
 
-        JsonSerializer.Deserialize<Reason>(kept, TradeJson.Lenient).ShouldBe(reason);
+        JsonSerializer.Deserialize<Reason>(kept, RulesJson.Lenient).ShouldBe(reason);
         kept.ShouldNotContain("Sharp pain");
         new Phrasebook(MessageFile.Read("en") with { Messages = MessageFile.Read("en").Messages.SetItem("pain.stop", "Halt: {{ what }}.") })
-            .Say(JsonSerializer.Deserialize<Reason>(kept, TradeJson.Lenient)!)
+            .Say(JsonSerializer.Deserialize<Reason>(kept, RulesJson.Lenient)!)
             .ShouldStartWith("Halt: Sharp pain 7 of 10 in the knee.");
     }
 
     [Fact]
     public void A_text_of_before_and_a_code_without_words_are_said_as_they_are()
     {
-        Say(JsonSerializer.Deserialize<Reason>("\"Reps as ever.\"", TradeJson.Lenient)!).ShouldBe("Reps as ever.");
+        Say(JsonSerializer.Deserialize<Reason>("\"Reps as ever.\"", RulesJson.Lenient)!).ShouldBe("Reps as ever.");
         Say(Reason.Of("of.tomorrow")).ShouldBe("[of.tomorrow]");
     }
 
@@ -92,7 +92,7 @@ public partial class PhrasebookTests
     [InlineData("""{ "code": "x", "facts": { "a": { "furlong": 2 } } }""")]
     [InlineData("""{ "code": "x", "facts": { "a": null } }""")]
     public void What_is_no_reason_is_refused(string json) =>
-        Should.Throw<JsonException>(() => JsonSerializer.Deserialize<Reason>(json, TradeJson.Lenient));
+        Should.Throw<JsonException>(() => JsonSerializer.Deserialize<Reason>(json, RulesJson.Lenient));
 
     /// <summary>Every code in the rules has words, and no words lie idle.</summary>
     [Fact]
@@ -153,12 +153,12 @@ public partial class PhrasebookTests
 
     private static HashSet<string> Data()
     {
-        var trade = Trade.Shipped;
-        var exercises = trade.Catalogue.All.SelectMany(e =>
+        var domain = DomainRules.Shipped;
+        var exercises = domain.Catalogue.All.SelectMany(e =>
             e.Cautions.Concat(e.Setups.SelectMany(s => s.Cautions)).Append(e.OffByDefault ?? string.Empty)
         );
-        var techniques = trade.Techniques.SelectMany(t => new[] { t.How, t.Caution ?? string.Empty });
-        var approaches = trade.Approaches.SelectMany(a =>
+        var techniques = domain.Techniques.SelectMany(t => new[] { t.How, t.Caution ?? string.Empty });
+        var approaches = domain.Approaches.SelectMany(a =>
             new[] { a.Idea, a.Against, a.Note ?? string.Empty }.Concat(a.Phases.Select(p => p.Idea))
         );
         return [.. exercises, .. techniques, .. approaches];
@@ -178,7 +178,7 @@ public partial class PhrasebookTests
     private static IEnumerable<Reason> Everything(int seed)
     {
         var request = SimulatedClients.Of(seed);
-        var approaches = Trade.Shipped.Approaches;
+        var approaches = DomainRules.Shipped.Approaches;
         request = request with
         {
             Approach = approaches[seed % approaches.Length].Id,
@@ -193,16 +193,16 @@ public partial class PhrasebookTests
                 Screening = seed % 6 == 0 ? [ScreeningAnswer.RecentSurgery] : [],
             },
         };
-        var (trade, engine) = (Trade.Shipped, new RebuildEngine(Trade.Shipped));
-        var next = new NextSession(trade);
+        var (domain, engine) = (DomainRules.Shipped, new RebuildEngine(DomainRules.Shipped));
+        var next = new NextSession(domain);
         var plan = engine.Rebuild(request).Plan;
         var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
-        var (trial, start) = (new TrainingTrial(trade), new DateOnly(2026, 9, 7));
+        var (trial, start) = (new TrainingTrial(domain), new DateOnly(2026, 9, 7));
         var traits = TraineeTraits.Of(request.Client.Level) with { Hurts = Joint.Shoulder, HurtsFromWeek = 3 };
         var run = trial.Run(
             trial.Plan(request, plan),
             line => day[line],
-            new SimulatedTrainee(trade, request.Client, traits, seed),
+            new SimulatedTrainee(domain, request.Client, traits, seed),
             new OneRepMoreEachWeek(),
             start,
             5
@@ -214,13 +214,13 @@ public partial class PhrasebookTests
             Phases = [new BlockPhase("One", 3), new BlockPhase("Two", 2, "tension")],
             EventOn = seed % 2 == 0 ? start.AddDays(30) : null,
         };
-        var block = new BlockPlanner(trade, engine, next).Plan(request, plan, setup, null, start);
-        var pulse = new PlanPulse(1, start, 4, [.. proposals.Select(p => new PulseLine(p.Name, p.Decision, p.Reason))]);
+        var block = new BlockPlanner(domain, engine, next).Plan(request, plan, setup, null, start);
+        var pulse = new ActivitySummary(1, start, 4, [.. proposals.Select(p => new ActivityLine(p.Name, p.Decision, p.Reason))]);
         var first = plan.Lines.SelectMany(l => l.Chosen?.Exercises ?? []).FirstOrDefault(e => e.SystemLoadKg is not null);
         var ladder = first is null
             ? null
-            : new Ladders(trade).Of(first.ExerciseId, request.Client, request.Kit, first.SystemLoadKg, null, 8);
-        var back = new BackToGym(trade).Plan(
+            : new LadderBuilder(domain).Of(first.ExerciseId, request.Client, request.Kit, first.SystemLoadKg, null, 8);
+        var back = new BackToGym(domain).Plan(
             string.Join('\n', request.GymLines),
             new TimeAtHome(5, 0.8, ImmutableDictionary<string, double>.Empty.Add("bench-press", 0.05)),
             request.Client
@@ -235,7 +235,7 @@ public partial class PhrasebookTests
             .Concat(ladder?.Rungs.Select(r => r.Standard) ?? [])
             .Concat(
                 first is null ? []
-                : new ReachableSetups(trade).For(trade.Catalogue.Get(first.ExerciseId), request.Client, request.Kit) is var s
+                : new ReachableSetups(domain).For(domain.Catalogue.Get(first.ExerciseId), request.Client, request.Kit) is var s
                     ? s.Missing.Concat(s.Setups.SelectMany(x => x.Warnings)).Concat(s.Gap?.Fill ?? [])
                 : []
             )

@@ -1,15 +1,15 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Knowledge.Catalogue;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Prescribing;
-using Ingegno.Core.Trainee.Clients;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Rebuilding.Dosing;
 
 namespace Ingegno.Core.Tests.Support;
 
 /// <summary>The techniques that would be chosen for one exercise, sets of six to eight with two in reserve.</summary>
 internal static class ChosenTechniques
 {
-    public static readonly SetLimits Usual = new(8, 2, Trade.Shipped.Dose.SetSeconds.Usual, Trade.Shipped.Dose.SetSeconds.Most);
+    public static readonly SetLimits Usual = new(8, 2, DomainRules.Shipped.Dose.SetSeconds.Usual, DomainRules.Shipped.Dose.SetSeconds.Most);
 
     public static ImmutableArray<Technique> For(
         string exercise,
@@ -26,7 +26,7 @@ internal static class ChosenTechniques
             ? []
             : TechniqueChoice
                 .For(
-                    TechniqueChoice.SetsFor(found, client, Trade.Shipped.ApproachOf(approach), Trade.Shipped.Techniques),
+                    TechniqueChoice.SetsFor(found, client, DomainRules.Shipped.ApproachOf(approach), DomainRules.Shipped.Techniques),
                     reps,
                     low,
                     high,

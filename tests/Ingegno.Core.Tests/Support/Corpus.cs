@@ -4,7 +4,7 @@ namespace Ingegno.Core.Tests.Support;
 internal static class Corpus
 {
     /// <summary>Rows of a file of the corpus, taken apart at tabs; lines that start with # are remarks.</summary>
-    public static IReadOnlyList<string[]> Rows(string file) => In("Written", "Programs", "Corpus", file);
+    public static IReadOnlyList<string[]> Rows(string file) => In("Programs", "Lines", "Corpus", file);
 
     /// <summary>Rows of any file of the tests.</summary>
     public static IReadOnlyList<string[]> In(params string[] path) =>

@@ -1,19 +1,19 @@
 using System.Collections.Immutable;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Knowledge.Catalogue;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Prescribing;
-using Ingegno.Core.Making.Rebuilding;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Written.Plans;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Rebuilding.Dosing;
+using Ingegno.Core.Rebuilding.Weeks;
 
 namespace Ingegno.Core.Tests.Support;
 
-/// <summary>Clients and kits that several tests share; the two clients are those of docs/trade/strength-relations.</summary>
+/// <summary>Clients and kits that several tests share; the two clients are those of docs/domain/strength-relations.</summary>
 internal static class Examples
 {
-    /// <summary>Client A of docs/trade/strength-relations: man, 80 kg, 1.80 m, intermediate, four lifts known.</summary>
+    /// <summary>Client A of docs/domain/strength-relations: man, 80 kg, 1.80 m, intermediate, four lifts known.</summary>
     public static ClientProfile ClientA { get; } =
         new()
         {
@@ -25,7 +25,7 @@ internal static class Examples
             KnownLifts = [new("bench-press", 85), new("overhead-press", 55), new("back-squat", 110), new("barbell-row", 75)],
         };
 
-    /// <summary>Client B of docs/trade/strength-relations: woman, 62 kg, 1.65 m, beginner, nothing known.</summary>
+    /// <summary>Client B of docs/domain/strength-relations: woman, 62 kg, 1.65 m, beginner, nothing known.</summary>
     public static ClientProfile ClientB { get; } =
         new()
         {
@@ -42,14 +42,14 @@ internal static class Examples
     /// <summary>A place as a coach would type it, things parted by semicolons.</summary>
     public static PlaceKit KitOf(string text)
     {
-        var reader = new KitParagraph(new KitShorthand(Trade.Shipped.KitKinds, Trade.Shipped.ReadyItems));
+        var reader = new KitParagraph(new KitShorthand(DomainRules.Shipped.KitKinds, DomainRules.Shipped.ReadyItems));
         var things = text.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
             .SelectMany(t => reader.Read(t));
         return new PlaceKit { Name = "here", Items = [.. things.Select((f, i) => f.Entry.Item! with { Id = $"thing-{i}" })] };
     }
 
     public static RebuildResult Rebuild(ClientProfile client, PlaceKit kit, params string[] gymLines) =>
-        new RebuildEngine(Trade.Shipped).Rebuild(
+        new RebuildEngine(DomainRules.Shipped).Rebuild(
             new RebuildRequest
             {
                 Client = client,
@@ -65,11 +65,11 @@ internal static class Examples
         return [.. result.Plan.Lines[^1].Chosen!.Exercises.Select(e => e.ExerciseId)];
     }
 
-    public static Exercise Exercise(string id) => Trade.Shipped.Catalogue.Get(id);
+    public static Exercise Exercise(string id) => DomainRules.Shipped.Catalogue.Get(id);
 
     /// <summary>Steps of techniques that client A may take in an exercise, whatever is at the place.</summary>
     public static ImmutableArray<Technique> TechniquesFor(string id) =>
-        TechniqueFit.Fitting(Exercise(id), ClientA, Trade.Shipped.ApproachOf(null), Trade.Shipped.Techniques);
+        TechniqueFit.Fitting(Exercise(id), ClientA, DomainRules.Shipped.ApproachOf(null), DomainRules.Shipped.Techniques);
 
     private static KitItem Item(string words, int index)
     {
@@ -84,7 +84,7 @@ internal static class Examples
             }
 
             var number = double.Parse(part);
-            var measures = Trade.Shipped.KitKinds.Find(item.Kind)!.Measures;
+            var measures = DomainRules.Shipped.KitKinds.Find(item.Kind)!.Measures;
             item =
                 measures.Contains(KitMeasure.Height) ? item with { HeightCm = number }
                 : measures.Contains(KitMeasure.Force) ? item with { ForceKg = number }

@@ -1,4 +1,4 @@
-using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Language;
 
 namespace Ingegno.Core.Tests.Support;

@@ -1,19 +1,19 @@
 using System.Collections.Immutable;
-using Ingegno.Core.AtHome.Kit;
-using Ingegno.Core.AtHome.Loading;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Knowledge.Catalogue;
-using Ingegno.Core.Knowledge.TradeData;
-using Ingegno.Core.Making.Matching;
-using Ingegno.Core.Trainee.Clients;
-using Ingegno.Core.Trainee.Strength;
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Clients.Strength;
+using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Equipment.Loading;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Rebuilding.Candidates;
 
 namespace Ingegno.Core.Tests.Support;
 
 /// <summary>A client at a place, with the parts of the engine between them.</summary>
 internal sealed class TestBench(ClientProfile client, PlaceKit place)
 {
-    private readonly ClientAtPlace _at = new(client, place, Trade.Shipped);
+    private readonly ClientAtPlace _at = new(client, place, DomainRules.Shipped);
 
     public KitAtPlace Kit => _at.Kit;
 
@@ -30,11 +30,10 @@ internal sealed class TestBench(ClientProfile client, PlaceKit place)
 
     /// <summary>System load of the first set-up of an exercise with a load that need not be here.</summary>
     public SystemLoad SystemLoad(string exerciseId, ReachableLoad load) =>
-        new SystemLoads(new BodyShares(BodySegments.Of(client.Sex), Strength.StatureCm, Trade.Shipped.Leverage), Strength.BodyMassKg).Of(
-            Examples.Exercise(exerciseId).Setups[0].Load,
-            [],
-            load
-        );
+        new SystemLoads(
+            new BodyShares(BodySegments.Of(client.Sex), Strength.StatureCm, DomainRules.Shipped.Leverage),
+            Strength.BodyMassKg
+        ).Of(Examples.Exercise(exerciseId).Setups[0].Load, [], load);
 
     /// <summary>Expected straight-set reps to failure at the heaviest load the exercise can have here; 0 when it cannot be done.</summary>
     public double RepsAtHeaviest(Exercise exercise) =>

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using System.Numerics;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Foundation.Reasons;
 
 namespace Ingegno.Core.Knowledge.Figures;
 
@@ -11,7 +11,7 @@ public static class FigureCheck
     /// <summary>How far below the floor a joint may lie, for the roundness of a limb, in shares of stature.</summary>
     private const double Floor = 0.0125;
 
-    /// <summary>How far a planted contact may move during the rep (docs/trade/figures): 1 % of stature.</summary>
+    /// <summary>How far a planted contact may move during the rep (docs/domain/figures): 1 % of stature.</summary>
     private const double Slip = 0.01;
 
     /// <summary>How far the centre of mass may stand outside the feet: 4 % of stature.</summary>

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using System.Numerics;
-using Ingegno.Core.Ground.Body;
-using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Foundation.Reasons;
 
 namespace Ingegno.Core.Knowledge.Figures;
 

@@ -1,5 +1,5 @@
 using System.Numerics;
-using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Foundation.Reasons;
 
 namespace Ingegno.Core.Knowledge.Figures;
 

@@ -1,5 +1,5 @@
 using System.Numerics;
-using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Foundation.Body;
 
 namespace Ingegno.Core.Knowledge.Figures;
 

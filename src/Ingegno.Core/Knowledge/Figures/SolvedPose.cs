@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
 using System.Numerics;
-using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Foundation.Body;
 
 namespace Ingegno.Core.Knowledge.Figures;
 

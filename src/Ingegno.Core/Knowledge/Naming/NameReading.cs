@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization;
-using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Knowledge.Exercises;
 
 namespace Ingegno.Core.Knowledge.Naming;
 

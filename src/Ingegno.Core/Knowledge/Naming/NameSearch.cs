@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Ground.Text;
-using Ingegno.Core.Knowledge.Catalogue;
+using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.Exercises;
 
 namespace Ingegno.Core.Knowledge.Naming;
 

@@ -1,5 +1,5 @@
 using System.Text;
-using Ingegno.Core.Ground.Text;
+using Ingegno.Core.Foundation.Text;
 
 namespace Ingegno.Core.Knowledge.Naming;
 

@@ -1,5 +1,5 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Foundation.Body;
 
 namespace Ingegno.Core.Knowledge.Naming;
 

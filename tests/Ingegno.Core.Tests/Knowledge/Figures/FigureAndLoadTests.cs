@@ -1,11 +1,11 @@
 using System.Collections.Immutable;
-using Ingegno.Core.AtHome.Loading;
-using Ingegno.Core.AtHome.Loading.Bands;
-using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Equipment.Loading;
+using Ingegno.Core.Equipment.Loading.Bands;
+using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Knowledge.Figures;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 
-namespace Ingegno.Core.Tests.Figures;
+namespace Ingegno.Core.Tests.Knowledge.Figures;
 
 /// <summary>What is drawn and what is reckoned with are the same body: drawing and loads agree where both know a figure.</summary>
 public class FigureAndLoadTests
@@ -42,7 +42,7 @@ public class FigureAndLoadTests
     /// <summary>Bands that are stood on: hands, or shoulders, at the heights that the band model takes.</summary>
     public static TheoryData<string> StoodOn =>
         [
-            .. from exercise in Trade.Shipped.Catalogue.AtHome
+            .. from exercise in DomainRules.Shipped.Catalogue.AtHome
             from setup in exercise.Setups
             where
                 setup.Load.Band is { Rig: BandRigKind.StoodOn, Required: true }
@@ -57,7 +57,7 @@ public class FigureAndLoadTests
     {
         var (exercise, setup) = (key.Split('/')[0], key.Split('/')[1]);
         var figure = FigureBook.Shipped.Find(exercise, setup)!;
-        var band = Trade.Shipped.Catalogue.Get(exercise).Setups.First(s => s.Id == setup).Load.Band!;
+        var band = DomainRules.Shipped.Catalogue.Get(exercise).Setups.First(s => s.Id == setup).Load.Band!;
         var frames = FigureMotion.Frames(figure, FigureScene.Usual);
         var held = figure.Bands[0].To;
 
@@ -70,7 +70,7 @@ public class FigureAndLoadTests
     /// <summary>Bands from an anchor, but for those that hold still.</summary>
     public static TheoryData<string> Anchored =>
         [
-            .. from exercise in Trade.Shipped.Catalogue.AtHome
+            .. from exercise in DomainRules.Shipped.Catalogue.AtHome
             from setup in exercise.Setups
             let figure = FigureBook.Shipped.Find(exercise.Id, setup.Id)
             where
@@ -86,7 +86,7 @@ public class FigureAndLoadTests
     {
         var (exercise, setup) = (key.Split('/')[0], key.Split('/')[1]);
         var figure = FigureBook.Shipped.Find(exercise, setup)!;
-        var band = Trade.Shipped.Catalogue.Get(exercise).Setups.First(s => s.Id == setup).Load.Band!;
+        var band = DomainRules.Shipped.Catalogue.Get(exercise).Setups.First(s => s.Id == setup).Load.Band!;
         var frames = FigureMotion.Frames(figure, FigureScene.Usual);
         var drawn = figure.Bands[0];
         var grows =

@@ -1,9 +1,9 @@
-using Ingegno.Core.Ground.Reasons;
+using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Figures;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Language;
 
-namespace Ingegno.Core.Tests.Figures;
+namespace Ingegno.Core.Tests.Knowledge.Figures;
 
 public class FigureBookTests
 {
@@ -82,17 +82,17 @@ public class FigureBookTests
     [Fact]
     public void The_clients_own_sofa_and_rucksack_are_in_the_figure()
     {
-        var squat = Trade.Shipped.DrawingOf("chair-squat", "floor", "seat=sofa:40 load=rucksack:worn", 180)!;
+        var squat = DomainRules.Shipped.DrawingOf("chair-squat", "floor", "seat=sofa:40 load=rucksack:worn", 180)!;
 
         squat.Things.ShouldContain(t => t.Kind == "sofa" && t.HeightCm == 40);
         squat.Loads.ShouldHaveSingleItem().ShouldBe(new FigureLoad("back", "rucksack"));
-        Trade.Shipped.DrawingOf("chair-squat", "floor", "seat=sofa:40", 180)!.Loads.ShouldBeEmpty();
+        DomainRules.Shipped.DrawingOf("chair-squat", "floor", "seat=sofa:40", 180)!.Loads.ShouldBeEmpty();
     }
 
     [Fact]
     public void A_load_on_the_hips_stays_there()
     {
-        var bridge = Trade.Shipped.DrawingOf("glute-bridge", "floor", "load=rucksack:worn", null)!;
+        var bridge = DomainRules.Shipped.DrawingOf("glute-bridge", "floor", "load=rucksack:worn", null)!;
 
         bridge.Loads.ShouldHaveSingleItem().Where.ShouldBe("hips");
     }
@@ -100,19 +100,19 @@ public class FigureBookTests
     [Fact]
     public void A_practices_own_exercise_takes_the_figure_of_the_one_it_was_made_from()
     {
-        var own = Trade.Shipped.Catalogue.Get("goblet-squat") with { Id = "our-squat", Figure = "sumo-squat" };
-        var trade = Trade.Shipped.With([own]);
+        var own = DomainRules.Shipped.Catalogue.Get("goblet-squat") with { Id = "our-squat", Figure = "sumo-squat" };
+        var domain = DomainRules.Shipped.With([own]);
 
-        trade.FigureOf("our-squat")!.Id.ShouldBe("sumo-squat");
-        Trade.Shipped.With([own with { Figure = null }]).FigureOf("our-squat").ShouldNotBeNull();
-        Trade.Shipped.With([own with { Id = "goblet-squat" }]).FigureOf("goblet-squat")!.Id.ShouldBe("sumo-squat");
-        trade.DrawingOf("nothing-like-it", null, null, null).ShouldBeNull();
+        domain.FigureOf("our-squat")!.Id.ShouldBe("sumo-squat");
+        DomainRules.Shipped.With([own with { Figure = null }]).FigureOf("our-squat").ShouldNotBeNull();
+        DomainRules.Shipped.With([own with { Id = "goblet-squat" }]).FigureOf("goblet-squat")!.Id.ShouldBe("sumo-squat");
+        domain.DrawingOf("nothing-like-it", null, null, null).ShouldBeNull();
     }
 
     [Fact]
     public void A_figure_is_told_in_words()
     {
-        var told = Trade.Shipped.DrawingOf("bodyweight-squat", null, null, null)!.InWords;
+        var told = DomainRules.Shipped.DrawingOf("bodyweight-squat", null, null, null)!.InWords;
 
         told.Code.ShouldBe("figure.rep");
         Phrasebook.English.Say(told).ShouldStartWith("Start: standing, trunk upright");
@@ -127,7 +127,7 @@ public class FigureBookTests
     [InlineData("goblet-squat", "figure.at-shoulders")]
     public void Where_the_hands_are_at_the_start_is_told(string exercise, string code)
     {
-        var told = Trade.Shipped.DrawingOf(exercise, null, null, null)!.InWords;
+        var told = DomainRules.Shipped.DrawingOf(exercise, null, null, null)!.InWords;
         var posture = told.Facts.Select(f => f.Value).OfType<Reason>().First();
 
         posture.Facts.Select(f => f.Value).OfType<Reason>().Last().Code.ShouldBe(code);
@@ -145,7 +145,7 @@ public class FigureBookTests
     [InlineData("seated-dumbbell-press", "figure.sitting")]
     public void How_the_body_is_held_is_told(string exercise, string code)
     {
-        var told = Trade.Shipped.DrawingOf(exercise, null, null, null)!.InWords;
+        var told = DomainRules.Shipped.DrawingOf(exercise, null, null, null)!.InWords;
         var posture = told.Facts.Select(f => f.Value).OfType<Reason>().First();
 
         posture.Facts.Select(f => f.Value).OfType<Reason>().First().Code.ShouldBe(code);

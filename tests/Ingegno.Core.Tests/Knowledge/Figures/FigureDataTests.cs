@@ -1,13 +1,13 @@
 using System.Collections.Immutable;
 using System.Numerics;
-using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Knowledge.Figures;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Core.Tests.Support;
 using Ingegno.Language;
 using NJsonSchema;
 
-namespace Ingegno.Core.Tests.Figures;
+namespace Ingegno.Core.Tests.Knowledge.Figures;
 
 /// <summary>The figures that ship, one and all.</summary>
 public class FigureDataTests
@@ -34,7 +34,7 @@ public class FigureDataTests
 
     [Fact]
     public void Every_exercise_has_a_figure() =>
-        Trade.Shipped.Catalogue.All.Where(e => Book.Find(e.Id) is null).Select(e => e.Id).ShouldBeEmpty();
+        DomainRules.Shipped.Catalogue.All.Where(e => Book.Find(e.Id) is null).Select(e => e.Id).ShouldBeEmpty();
 
     [Fact]
     public void Every_figure_is_of_an_exercise_and_of_a_set_up_that_there_is() =>
@@ -42,7 +42,7 @@ public class FigureDataTests
             .Keys.Where(k =>
                 k.Split('/') is var parts
                 && (
-                    Trade.Shipped.Catalogue.Find(parts[0]) is not { } exercise
+                    DomainRules.Shipped.Catalogue.Find(parts[0]) is not { } exercise
                     || (parts.Length > 1 && exercise.Setups.All(s => s.Id != parts[1]))
                 )
             )
@@ -76,7 +76,7 @@ public class FigureDataTests
     [Fact]
     public void The_interface_reads_the_joints_in_the_order_in_which_they_are_sent()
     {
-        var written = File.ReadAllText(RepositoryFolder.Path("src", "web", "src", "lib", "figure", "skeleton.ts"));
+        var written = File.ReadAllText(RepositoryFolder.Path("src", "web", "src", "shared", "figures", "skeleton.ts"));
         var list = written.Split("jointNames = [")[1].Split("] as const")[0];
 
         list.Split(',').Select(n => n.Trim(' ', '\n', '\'')).Where(n => n.Length > 0).ShouldBe(SolvedPose.Names);
@@ -87,7 +87,7 @@ public class FigureDataTests
     {
         var schema = await File.ReadAllTextAsync(Path.Combine(Folder, "figure.schema.json"));
 
-        Trade
+        DomainRules
             .Shipped.KitKinds.All.Select(k => k.Drawn)
             .OfType<string>()
             .Distinct()
@@ -100,7 +100,7 @@ public class FigureDataTests
     {
         var strange =
             from key in Book.Keys
-            let exercise = Trade.Shipped.Catalogue.Get(key.Split('/')[0])
+            let exercise = DomainRules.Shipped.Catalogue.Get(key.Split('/')[0])
             where exercise.AtHome
             let texts = string.Join(' ', exercise.Setups.Select(s => s.Text + System.Text.Json.JsonSerializer.Serialize(s.Needs)))
             from thing in Book.Find(key)!.Things

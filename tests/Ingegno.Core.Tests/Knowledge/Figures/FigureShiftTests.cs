@@ -1,7 +1,7 @@
 using Ingegno.Core.Knowledge.Figures;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 
-namespace Ingegno.Core.Tests.Figures;
+namespace Ingegno.Core.Tests.Knowledge.Figures;
 
 /// <summary>A figure that a practice poses by hand.</summary>
 public class FigureShiftTests
@@ -66,18 +66,18 @@ public class FigureShiftTests
     [Fact]
     public void An_exercise_of_a_practice_is_drawn_as_it_was_posed()
     {
-        var own = Trade.Shipped.Catalogue.Get("goblet-squat") with
+        var own = DomainRules.Shipped.Catalogue.Get("goblet-squat") with
         {
             Id = "our-squat",
             Figure = "goblet-squat",
             Posed = new FigureShift(Still, Still with { Trunk = 20 }),
         };
-        var trade = Trade.Shipped.With([own]);
+        var domain = DomainRules.Shipped.With([own]);
 
-        trade
+        domain
             .DrawingOf("our-squat", null, null, null)!
             .Frames[^1]
-            .ShouldNotBe(trade.DrawingOf("goblet-squat", null, null, null)!.Frames[^1]);
+            .ShouldNotBe(domain.DrawingOf("goblet-squat", null, null, null)!.Frames[^1]);
     }
 
     [Theory]

@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Ground.Body;
+using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Knowledge.Figures;
 
-namespace Ingegno.Core.Tests.Figures;
+namespace Ingegno.Core.Tests.Knowledge.Figures;
 
 /// <summary>Poses against published lengths, and against what is reckoned by hand.</summary>
 public class PoseTests

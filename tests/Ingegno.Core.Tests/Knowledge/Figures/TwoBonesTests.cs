@@ -2,7 +2,7 @@ using System.Numerics;
 using CsCheck;
 using Ingegno.Core.Knowledge.Figures;
 
-namespace Ingegno.Core.Tests.Figures;
+namespace Ingegno.Core.Tests.Knowledge.Figures;
 
 /// <summary>Inverse kinematics against trigonometry.</summary>
 public class TwoBonesTests

@@ -1,17 +1,17 @@
 using CsCheck;
 using Ingegno.Core.Knowledge.Naming;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Core.Tests.Support;
 
-namespace Ingegno.Core.Tests.Naming;
+namespace Ingegno.Core.Tests.Knowledge.Naming;
 
 public class ExerciseNamesTests
 {
-    private static readonly ExerciseNames Names = Trade.Shipped.Names;
+    private static readonly ExerciseNames Names = DomainRules.Shipped.Names;
 
     [Fact]
     public void Every_exercise_is_read_surely_by_its_own_name() =>
-        Trade
+        DomainRules
             .Shipped.Catalogue.All.Where(e =>
                 Names.Read(e.Name) is not { Certainty: Certainty.Sure, Exercise: { } read } || read.Id != e.Id
             )
@@ -38,7 +38,7 @@ public class ExerciseNamesTests
     [InlineData("press", "overhead-press")]
     [InlineData("RDL", "barbell-romanian-deadlift")]
     [InlineData("DB curl", "dumbbell-curl")]
-    [Trait("source", "docs/trade/naming: what the crowd means")]
+    [Trait("source", "docs/domain/naming: what the crowd means")]
     public void A_bare_name_means_what_the_crowd_means(string name, string exercise) => Names.Read(name).Exercise!.Id.ShouldBe(exercise);
 
     [Fact]
@@ -77,9 +77,9 @@ public class ExerciseNamesTests
     [Fact]
     public void A_taught_name_is_known_in_the_practice_and_nowhere_else()
     {
-        var trade = Trade.Shipped.WithNames([new TaughtName("Boathouse special", "front-squat")]);
+        var domain = DomainRules.Shipped.WithNames([new TaughtName("Boathouse special", "front-squat")]);
 
-        trade
+        domain
             .Names.Read("boathouse specials")
             .ShouldSatisfyAllConditions(r => r.Exercise!.Id.ShouldBe("front-squat"), r => r.Certainty.ShouldBe(Certainty.Sure));
         Names.Read("boathouse special").Certainty.ShouldBe(Certainty.Unknown);

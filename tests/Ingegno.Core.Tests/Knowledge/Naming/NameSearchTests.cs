@@ -1,7 +1,7 @@
 using Ingegno.Core.Knowledge.Naming;
-using Ingegno.Core.Knowledge.TradeData;
+using Ingegno.Core.Knowledge.Rules;
 
-namespace Ingegno.Core.Tests.Naming;
+namespace Ingegno.Core.Tests.Knowledge.Naming;
 
 /// <summary>A name that is typed where an exercise is picked.</summary>
 public class NameSearchTests
@@ -9,9 +9,9 @@ public class NameSearchTests
     [Fact]
     public void Every_exact_name_is_first_and_says_that_it_is_exact()
     {
-        foreach (var exercise in Trade.Shipped.Catalogue.All)
+        foreach (var exercise in DomainRules.Shipped.Catalogue.All)
         {
-            var first = NameSearch.Find(Trade.Shipped.Catalogue.All, exercise.Name, 12)[0];
+            var first = NameSearch.Find(DomainRules.Shipped.Catalogue.All, exercise.Name, 12)[0];
             first.ExerciseId.ShouldBe(exercise.Id);
             first.Exact.ShouldBeTrue(exercise.Name);
             first.Synonym.ShouldBeEmpty();
@@ -25,7 +25,7 @@ public class NameSearchTests
     [InlineData("squat", null, false)]
     public void Nothing_but_a_whole_name_is_exact(string wanted, string? first, bool exact)
     {
-        var found = NameSearch.Find(Trade.Shipped.Catalogue.All, wanted, 12);
+        var found = NameSearch.Find(DomainRules.Shipped.Catalogue.All, wanted, 12);
         if (first is not null)
         {
             found[0].ExerciseId.ShouldBe(first);
@@ -37,7 +37,7 @@ public class NameSearchTests
     [Fact]
     public void A_prefix_comes_before_a_word_before_a_part_and_a_synonym_is_shown()
     {
-        var all = Trade.Shipped.Catalogue.All;
+        var all = DomainRules.Shipped.Catalogue.All;
         var found = NameSearch.Find(all, "row", 100);
         int Rank(FoundName f)
         {
@@ -56,5 +56,5 @@ public class NameSearchTests
 
     [Fact]
     public void What_nobody_calls_anything_finds_nothing() =>
-        NameSearch.Find(Trade.Shipped.Catalogue.All, "x al fallo", 12).ShouldBeEmpty();
+        NameSearch.Find(DomainRules.Shipped.Catalogue.All, "x al fallo", 12).ShouldBeEmpty();
 }

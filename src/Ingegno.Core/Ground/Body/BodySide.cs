@@ -1,9 +1,0 @@
-namespace Ingegno.Core.Ground.Body;
-
-/// <summary>Side of the body.</summary>
-public enum BodySide
-{
-    Left,
-    Right,
-    Both,
-}

@@ -1,0 +1,10 @@
+namespace Ingegno.Core.Knowledge.Rules;
+
+/// <summary>What the training is for.</summary>
+public enum Goal
+{
+    Strength,
+    Muscle,
+    Endurance,
+    GeneralFitness,
+}

@@ -1,6 +1,0 @@
-using System.Collections.Immutable;
-
-namespace Ingegno.Core.Written.Plans;
-
-/// <summary>A finding that a coach accepts, with the reason.</summary>
-public sealed record AcceptedFinding(string Key, string Note);

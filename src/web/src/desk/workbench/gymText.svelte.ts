@@ -1,0 +1,150 @@
+import { api, ask } from '../api/client';
+import type { ReadRow, SavedWeek, ShorthandError } from '../../shared/api/types';
+import type { NotYet } from '../autosave/saver.svelte';
+import { keeping } from '../autosave/autosave.svelte';
+import { toasts } from '../toasts.svelte';
+import { written } from './readRows';
+
+/** The gym weeks of a client and the text of the open one: typed, read as one types, kept. */
+export class GymText {
+  weeks = $state<SavedWeek[]>([]);
+  weekId = $state<number | null>(null);
+  text = $state('');
+  errors = $state<ShorthandError[]>([]);
+  /** Every row of the text as the server understood it. */
+  rows = $state.raw<ReadRow[]>([]);
+  /** How many lines could be read as exercises. */
+  good = $state(0);
+  conflict = $state<SavedWeek | null>(null);
+  /** The coach looks at what somebody else saved meanwhile. */
+  deciding = $state(false);
+
+  readonly keeper = keeping.keep<string>(
+    {
+      now: () => this.text,
+      restore: (text) => {
+        this.text = text;
+        void this.read();
+      },
+      save: (text, base) => this.#save(text, base),
+      conflict: (theirs) => {
+        this.conflict = theirs as SavedWeek;
+        this.deciding = true;
+      },
+    },
+    1_500,
+  );
+  readonly week = $derived(this.weeks.find((w) => w.id === this.weekId));
+  #clientId = 0;
+  #readTimer: ReturnType<typeof setTimeout> | undefined;
+
+  /** Opens a week with what was typed for it and not saved yet; the text of the one before is saved first. */
+  async open(clientId: number, id: number | null): Promise<void> {
+    await this.keeper.flush();
+    [this.#clientId, this.weekId] = [clientId, id];
+    this.text = this.week?.value.text ?? '';
+    await this.keeper.on(id ? `week-${id}` : `week-of-${clientId}`, this.week?.revision ?? null);
+    void this.read();
+  }
+
+  /** Shows the text of a plan, which may be older than the week that it was made from. */
+  async show(clientId: number, id: number | null, text: string): Promise<void> {
+    await this.open(clientId, id);
+    if (!this.keeper.restored) this.text = text;
+  }
+
+  typed(text: string): void {
+    this.text = text;
+    this.keeper.changed();
+    clearTimeout(this.#readTimer);
+    this.#readTimer = setTimeout(() => void this.read(), 250);
+  }
+
+  /** Reads the shorthand while it is typed, so that faults show at their place. */
+  async read(): Promise<void> {
+    const text = this.text;
+    try {
+      const read = await ask(() => api.POST('/api/v1/shorthand', { body: { text } }));
+      if (text === this.text) this.readAs(read.lines.length, read.errors, read.rows);
+    } catch (error) {
+      toasts.problem(error);
+    }
+  }
+
+  /** Takes what the server made of the text. */
+  readAs(good: number, errors: ShorthandError[], rows: ReadRow[]): void {
+    [this.good, this.errors, this.rows] = [good, errors, rows];
+  }
+
+  /** Rows that were read as the likeliest and could be meant otherwise. */
+  readonly doubtful = $derived(this.rows.filter((r) => r.doubts.length > 0));
+
+  /** Puts other rows in the place of some, by their line. */
+  replace(rows: Map<number, string>): void {
+    this.typed(
+      this.text
+        .split('\n')
+        .map((row, i) => rows.get(i + 1) ?? row)
+        .join('\n'),
+    );
+  }
+
+  /** Takes readings of rows. */
+  take(readings: Map<ReadRow, string>): void {
+    this.replace(written(this.rows, readings));
+  }
+
+  /** Drops what was restored. */
+  drop(): void {
+    this.text = this.week?.value.text ?? '';
+    void this.read();
+  }
+
+  /** Drops what was typed for what another saved meanwhile. */
+  async takeTheirs(): Promise<void> {
+    this.deciding = false;
+    const theirs = this.conflict;
+    if (!theirs) return;
+    this.conflict = null;
+    this.#replace(theirs);
+    this.text = theirs.value.text;
+    this.keeper.settled(theirs.revision);
+    await this.read();
+  }
+
+  /** Saves what is here over what another saved meanwhile. */
+  async takeMine(): Promise<void> {
+    this.deciding = false;
+    if (this.conflict) await this.keeper.overwrite(this.conflict.revision);
+  }
+
+  /** Stores the text of the week; the first one of a client is created with it. */
+  async #save(text: string, base: number | null): Promise<number | null | NotYet> {
+    const { week } = this;
+    if (!week) {
+      if (text.trim() === '') return null;
+      const added = await ask(() =>
+        api.POST('/api/v1/clients/{clientId}/gym-weeks', {
+          params: { path: { clientId: this.#clientId } },
+          body: { name: `Week ${this.weeks.length + 1}`, text },
+        }),
+      );
+      this.weeks = [...this.weeks, added];
+      this.weekId = added.id;
+      this.keeper.movedTo(`week-${added.id}`);
+      return added.revision;
+    }
+
+    const body = { revision: base ?? week.revision, value: { name: week.value.name, text } };
+    const saved = await ask(() =>
+      api.PUT('/api/v1/gym-weeks/{id}', { params: { path: { id: week.id } }, body }),
+    );
+    this.conflict = null;
+    this.#replace(saved);
+    return saved.revision;
+  }
+
+  #replace(saved: SavedWeek): void {
+    this.weeks = this.weeks.map((w) => (w.id === saved.id ? saved : w));
+  }
+}

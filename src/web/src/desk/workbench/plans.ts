@@ -1,0 +1,62 @@
+import { api, ask } from '../api/client';
+import type {
+  DecidedPlan,
+  PlanCommand,
+  PlanDrifted,
+  PlanSummary,
+  RebuildRequest,
+  RebuildResult,
+  SavedPlan,
+  StandingLine,
+} from '../../shared/api/types';
+
+/** Home plans on the server. */
+export const plansOf = (clientId: number): Promise<PlanSummary[]> =>
+  ask(() => api.GET('/api/v1/clients/{clientId}/plans', { params: { path: { clientId } } }));
+
+export const planWith = (id: number): Promise<SavedPlan> =>
+  ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id } } }));
+
+export const rebuilt = (request: RebuildRequest): Promise<RebuildResult> =>
+  ask(() => api.POST('/api/v1/rebuild', { body: request }));
+
+/** The plan that decisions about it give, with what it is built from then. */
+export const decided = (
+  request: RebuildRequest,
+  standing: StandingLine[],
+  decisions: PlanCommand[],
+): Promise<DecidedPlan> =>
+  ask(() => api.POST('/api/v1/decisions', { body: { request, standing, decisions } }));
+
+/** What has changed since a plan was made. */
+export const driftOf = (id: number): Promise<PlanDrifted> =>
+  ask(() => api.GET('/api/v1/plans/{id}/drift', { params: { path: { id } } }));
+
+/** A new plan of a client for a place and a gym week. */
+export const planAdded = (
+  clientId: number,
+  plan: { title: string; placeId: number | null; gymWeekId: number | null; request: RebuildRequest },
+): Promise<SavedPlan> =>
+  ask(() => api.POST('/api/v1/clients/{clientId}/plans', { params: { path: { clientId } }, body: plan }));
+
+/** A new version of a plan, written over the revision that was seen. */
+export const versionAdded = (
+  plan: SavedPlan,
+  revision: number,
+  title: string,
+  request: RebuildRequest,
+): Promise<SavedPlan> =>
+  ask(() =>
+    api.POST('/api/v1/plans/{id}/versions', {
+      params: { path: { id: plan.id } },
+      body: { revision, title, note: '', request },
+    }),
+  );
+
+/** The version before, or the one after. */
+export function moved(plan: SavedPlan, way: 'undo' | 'redo'): Promise<SavedPlan> {
+  const call = { params: { path: { id: plan.id } }, body: { revision: plan.revision } };
+  return ask(() =>
+    way === 'undo' ? api.POST('/api/v1/plans/{id}/undo', call) : api.POST('/api/v1/plans/{id}/redo', call),
+  );
+}

@@ -1,0 +1,88 @@
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Foundation.Quantities;
+using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Commands;
+using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Programs.Lines;
+using Ingegno.Core.Rebuilding.Weeks;
+using Ingegno.Core.Tests.Support;
+
+namespace Ingegno.Core.Tests.Rebuilding.Weeks;
+
+/// <summary>A dose that is written back as figures, by a review or a block, is the dose that it was.</summary>
+public class WrittenBackTests
+{
+    private static readonly RebuildEngine Engine = new(DomainRules.Shipped);
+
+    [Fact]
+    public void A_dose_moved_as_fast_as_possible_stays_so()
+    {
+        var strong = Examples.ClientA with { Goal = Goal.Strength, KnownLifts = [new KnownLift("bench-press", 140)] };
+        var request = new RebuildRequest
+        {
+            Client = strong,
+            Kit = Examples.Kit("dumbbell 24 x2"),
+            GymLines = ["Dumbbell bench press 5x5 RIR 2"],
+        };
+        var first = Engine.Rebuild(request).Plan.Lines[0];
+        var fast = first.Candidates.SelectMany(c => c.Exercises).First(e => e.Dose.Techniques.Contains("explosive"));
+        var chosen = request with
+        {
+            Choices = [new CoachChoice(first.Gym.Key, first.Candidates.First(c => c.Exercises.Contains(fast)).Id)],
+        };
+
+        var again = Engine
+            .Rebuild(
+                PlanCommandHandler.Handle(
+                    chosen,
+                    [],
+                    new SetFigures([HomeEdit.Of(first.Gym.Key, fast.ExerciseId, fast.Dose, fast.ExternalKg)])
+                )
+            )
+            .Plan;
+        var written = again.Lines[0].Chosen!.Exercises.Single(e => e.ExerciseId == fast.ExerciseId);
+
+        (written.Dose.Tempo, written.Dose.Figures).ShouldBe((fast.Dose.Tempo, fast.Dose.Figures));
+        written.Dose.Techniques.ShouldBe(fast.Dose.Techniques);
+        written.Dose.Instructions.ShouldBe(fast.Dose.Instructions, "\"as fast as you can\" is still said");
+        written.Dose.Tempo.ToString().ShouldContain("X");
+        again.Findings.ShouldNotContain(f => f.Code == "technique", "what the engine wrote is for this client");
+    }
+
+    /// <summary>Pre-exhaust undoes a rest-pause of the isolation line: its sentences go, and no other.</summary>
+    [Fact]
+    public void Undoing_a_rest_pause_takes_its_own_sentences_away_and_no_other()
+    {
+        var strong = Examples.ClientA with { KnownLifts = [new KnownLift("bench-press", 150), new KnownLift("back-squat", 200)] };
+        var plans = new[] { "Cable fly 3x12", "Cable fly 3x15", "Pec deck 3x12" }.Select(fly =>
+            Engine
+                .Rebuild(
+                    new RebuildRequest
+                    {
+                        Client = strong,
+                        Kit = Examples.Kit("dumbbell 8 x2"),
+                        GymLines = ["Bench press 4x8 RIR 1", fly],
+                        Approach = "density",
+                    }
+                )
+                .Plan
+        );
+        var undone = plans.SelectMany(p => p.Days).SelectMany(d => d.Groups).Where(g => g.Why?.Code == "group.pre-exhaust").ToList();
+        undone.ShouldNotBeEmpty();
+        foreach (var plan in plans)
+        {
+            foreach (
+                var line in plan.Lines.Where(l =>
+                    plan.Days[0].Groups.Any(g => g.Why?.Code == "group.pre-exhaust" && g.Lines[0] == l.Gym.Key)
+                )
+            )
+            {
+                var dose = line.Chosen!.Exercises[0].Dose;
+                var was = line.Candidates.First(c => c.Id == line.Chosen.Id).Exercises[0].Dose;
+                dose.Instructions.ShouldNotContain(i => i.Code == "instruction.rest-pause");
+                dose.Reason.Tells("dose.rest-pause").ShouldBeFalse("it is no longer one long set");
+                dose.Instructions.ShouldBe(was.Instructions.Where(i => i.Code != "instruction.rest-pause"), "the others stay");
+            }
+        }
+    }
+}
