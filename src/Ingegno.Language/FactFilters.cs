@@ -1,7 +1,6 @@
 using System.Globalization;
 using Fluid;
 using Fluid.Values;
-using Humanizer;
 using Ingegno.Core.Foundation.Reasons;
 using Unit = Ingegno.Core.Foundation.Reasons.Unit;
 
@@ -13,7 +12,7 @@ internal static class FactFilters
     public static TemplateOptions For(MessageFile file, Func<Reason, string> say)
     {
         var options = new TemplateOptions { CultureInfo = CultureInfo.InvariantCulture };
-        options.Filters.AddFilter("count", (input, arguments, _) => Count(input, arguments.At(0).ToStringValue()));
+        options.Filters.AddFilter("count", (input, arguments, _) => Count(input, arguments.At(0).ToStringValue(), arguments.At(1).ToStringValue()));
         options.Filters.AddFilter("list", (input, _, _) => List(input, file.ListAnd));
         options.Filters.AddFilter("sentence", (input, _, _) => Text(First(input.ToStringValue(), char.ToUpperInvariant)));
         options.Filters.AddFilter("inside", (input, _, _) => Text(First(input.ToStringValue(), char.ToLowerInvariant)));
@@ -34,8 +33,12 @@ internal static class FactFilters
             _ => FluidValue.Create(value, options),
         };
 
-    /// <summary>"3 sets". The plural is Humanizer's.</summary>
-    private static ValueTask<FluidValue> Count(FluidValue number, string thing) => Text(thing.ToQuantity((long)number.ToNumberValue()));
+    /// <summary>"3 sets": both forms stand in the words, for they are the language's.</summary>
+    private static ValueTask<FluidValue> Count(FluidValue number, string one, string many)
+    {
+        var count = (long)number.ToNumberValue();
+        return Text($"{count.ToString(CultureInfo.InvariantCulture)} {(count is 1 or -1 ? one : many)}");
+    }
 
     private static ValueTask<FluidValue> List(FluidValue input, string and)
     {

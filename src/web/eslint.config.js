@@ -18,6 +18,21 @@ const enumerated = new Set(
   ),
 );
 
+/** A part of the sources knows what all share, and no other part. */
+const apart = (of, others) => ({
+  files: [`src/${of}/**`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          { group: others.map((o) => `**/${o}/**`), message: `${of} does not know ${others.join(' or ')}.` },
+        ],
+      },
+    ],
+  },
+});
+
 /**
  * Two equal texts stop a screen that keys its list by them, and texts come from outside. A list is keyed by an id, or by the place in it.
  */
@@ -48,6 +63,9 @@ export default ts.config(
   js.configs.recommended,
   ...ts.configs.strict,
   ...svelte.configs.recommended,
+  apart('shared', ['desk', 'client-app']),
+  apart('client-app', ['desk']),
+  apart('desk', ['client-app']),
   { languageOptions: { globals: { ...globals.browser, ...globals.node } } },
   {
     files: ['**/*.svelte'],

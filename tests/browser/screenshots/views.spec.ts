@@ -105,9 +105,9 @@ test('views', async ({ page, browser, server }) => {
   await page.goto(`${server.url}/clients/1/trends`);
   await page.getByRole('article').nth(3).scrollIntoViewIfNeeded();
   await shoot('trends');
-  await page.goto(`${server.url}/came-in`);
+  await page.goto(`${server.url}/inbox`);
   await page.getByText('Stopped the first one').waitFor();
-  await shoot('came-in');
+  await shoot('inbox');
 
   // The client's phone, light and dark.
   const link = await page.evaluate(

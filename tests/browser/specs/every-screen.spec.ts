@@ -10,7 +10,7 @@ async function everyScreen(page: Page): Promise<string[]> {
     return [
       '/',
       '/approaches',
-      '/came-in',
+      '/inbox',
       '/outbox',
       '/catalogue?exercise=push-up',
       '/check',

@@ -126,7 +126,7 @@ test('a session is trained with the net cut after opening, survives a reload in 
   expect(logged[0]?.value.source).toBe('client');
   expect(logged[0]?.value.exercises.flatMap((e) => e.sets)).toHaveLength(6);
 
-  await page.goto(`${server.url}/came-in`);
+  await page.goto(`${server.url}/inbox`);
   const own = page
     .getByRole('listitem')
     .filter({ has: page.getByRole('heading', { name: 'Offline rower' }) });
@@ -192,7 +192,7 @@ test('what hurts is stopped, an exercise is swapped, a figure is asked about', a
   await floor.getByRole('button', { name: 'Send to your coach' }).click();
   await expect(floor.getByRole('heading', { name: 'Sent to your coach' })).toBeVisible();
 
-  await page.goto(`${server.url}/came-in`);
+  await page.goto(`${server.url}/inbox`);
   const own = page
     .getByRole('listitem')
     .filter({ has: page.getByRole('heading', { name: 'Hurting rower' }) });
@@ -219,7 +219,7 @@ test('what hurts is stopped, an exercise is swapped, a figure is asked about', a
   await floor.reload();
   await expect(floor.getByRole('button', { name: 'Warm up' })).toBeVisible();
   await expect(morning).toBeHidden();
-  await page.goto(`${server.url}/came-in`);
+  await page.goto(`${server.url}/inbox`);
   await expect(own.getByText('The morning after: the knee still hurts a little.')).toBeVisible();
   await context.close();
 });

@@ -6,7 +6,6 @@ import Roster from './screens/Roster.svelte';
 export const { p, navigate, isActive, route } = createRouter({
   '/': Roster,
   '/approaches': () => import('./screens/Approaches.svelte'),
-  '/came-in': () => import('./screens/Inbox.svelte'),
   '/catalogue': () => import('./screens/Catalogue.svelte'),
   '/check': () => import('./screens/PlanCheck.svelte'),
   '/clients/:id': Client,
@@ -14,6 +13,9 @@ export const { p, navigate, isActive, route } = createRouter({
   '/clients/:id/program': () => import('./screens/Program.svelte'),
   '/clients/:id/trends': () => import('./screens/Trends.svelte'),
   '/clients/:id/workbench': () => import('./screens/Workbench.svelte'),
+  '/inbox': () => import('./screens/Inbox.svelte'),
+  // Addresses of before lead on.
+  '/came-in': () => import('./screens/Inbox.svelte'),
   '/outbox': () => import('./screens/Outbox.svelte'),
   '/plans/:id/block': () => import('./screens/Block.svelte'),
   '/plans/:id/handout': () => import('./screens/Handout.svelte'),

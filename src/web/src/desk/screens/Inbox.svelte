@@ -20,9 +20,9 @@
   const clients = $derived(new Set((list ?? []).map((c) => c.clientId)).size);
 
   onMount(() => {
-    crumbs.set({ text: 'Roster', href: p('/') }, { text: 'Came in' });
+    crumbs.set({ text: 'Roster', href: p('/') }, { text: 'Inbox' });
     void load();
-    return keys.add('Came in', [
+    return keys.add('Inbox', [
       { key: 'arrowdown', label: 'next session', run: () => move(1) },
       { key: 'arrowup', label: 'session before', run: () => move(-1) },
       { key: 'n', label: 'seen, next client', run: () => void nextClient() },
@@ -96,7 +96,7 @@
 
 <main id="main" class="mx-auto w-full max-w-6xl flex-1 p-6">
   <div class="mb-4 flex flex-wrap items-end gap-4">
-    <h1 class="text-3xl">Came in</h1>
+    <h1 class="text-3xl">Inbox</h1>
     <p class="soft flex-1 pb-1" role="status">
       {#if list}{count(left, 'session')} to look at, {count(clients, 'client')}{/if}
     </p>

@@ -81,7 +81,7 @@
     clearance: 'Clearance',
     'block-ending': 'Block ending',
     changed: 'Changed',
-    'came-in': 'Came in',
+    'came-in': 'Inbox',
     ready: 'Ready',
     'not-opened': 'Not opened',
     'not-started': 'Not started',
@@ -235,7 +235,7 @@
                   ]}
                 >
                   <b>{reasons[note.kind]}.</b>
-                  {#if note.kind === 'came-in' || note.kind === 'asks'}<a class="link" href={p('/came-in')}
+                  {#if note.kind === 'came-in' || note.kind === 'asks'}<a class="link" href={p('/inbox')}
                       >{note.text}</a
                     >{:else}{note.text}{/if}
                 </li>

@@ -5,6 +5,7 @@
   import { session } from '../session.svelte';
   import { toasts } from '../toasts.svelte';
   import { count, day, moment } from '../../shared/words';
+  import { deviceName } from './deviceName';
   import Dialog from './Dialog.svelte';
   import SecondFactor from './SecondFactor.svelte';
 
@@ -25,20 +26,8 @@
     if (open) void read();
   });
 
-  /** What a browser says of itself, in words: "Chromium 150 on Linux". */
-  let named = $state.raw<(device: string) => string>((device) => device);
-
   async function read(): Promise<void> {
     try {
-      const { default: bowser } = await import('bowser');
-      named = (device) => {
-        const { browser, os, platform } = bowser.parse(device);
-        return browser.name
-          ? [browser.name, browser.version?.split('.')[0], os.name && `on ${os.name}`, platform.vendor]
-              .filter(Boolean)
-              .join(' ')
-          : device;
-      };
       [places, trail] = await Promise.all([
         ask(() => api.GET('/api/v1/signed-in')),
         ask(() => api.GET('/api/v1/audit')),
@@ -93,7 +82,7 @@
   <ul>
     {#each places as place, i (i)}
       <li class="rule-b py-1 text-plain">
-        {place.device ? named(place.device) : 'a program without a name'}
+        {place.device ? deviceName(place.device) : 'a program without a name'}
         {#if place.here}<b>here</b>{/if}
         <span class="soft">since {day(place.beganAt)}, used last {day(place.seenAt)}</span>
       </li>

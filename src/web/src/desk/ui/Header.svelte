@@ -39,7 +39,7 @@
     </ol>
   </nav>
   <div class="flex flex-wrap items-center gap-1">
-    <a class="btn btn-ghost btn-sm font-normal" href={p('/came-in')}>Came in</a>
+    <a class="btn btn-ghost btn-sm font-normal" href={p('/inbox')}>Inbox</a>
     <a class="btn btn-ghost btn-sm font-normal" href={p('/check')}>Check a plan</a>
     <a class="btn btn-ghost btn-sm font-normal" href={p('/approaches')}>Approaches</a>
     <a class="btn btn-ghost btn-sm font-normal" href={p('/catalogue')}>Catalogue</a>
@@ -50,7 +50,7 @@
       class="btn btn-ghost btn-sm font-normal"
       onclick={() => theme.toggle()}
       aria-label="Switch to the {theme.current === 'paper' ? 'dark' : 'light'} theme"
-      >{theme.current === 'paper' ? 'Slate' : 'Paper'}</button
+      >{theme.current === 'paper' ? 'Dark' : 'Light'}</button
     >
     <button class="btn btn-ghost btn-sm font-normal" onclick={() => (account = true)}>Account</button>
     <button

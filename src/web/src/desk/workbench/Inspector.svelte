@@ -3,7 +3,7 @@
   import { doseAsTyped } from '../doseAsTyped';
   import FigureOf from '../catalogue/FigureOf.svelte';
   import SetupSketches from '../../shared/sketches/SetupSketches.svelte';
-  import MuscleCompare from '../../shared/figures/MuscleCompare.svelte';
+  import MuscleCompare from '../catalogue/MuscleCompare.svelte';
   import ResistanceChart from '../kit/ResistanceChart.svelte';
   import { domainRules } from '../domainRules.svelte';
   import { count, inWords, sentence } from '../../shared/words';

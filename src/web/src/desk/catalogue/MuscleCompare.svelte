@@ -1,6 +1,6 @@
 <script lang="ts">
-  import BodyMap from './BodyMap.svelte';
-  import { figureOf } from '../../desk/catalogue/figures';
+  import BodyMap from '../../shared/figures/BodyMap.svelte';
+  import { figureOf } from './figures';
 
   interface Props {
     /** Exercise of the gym line; null where it is not known. */
