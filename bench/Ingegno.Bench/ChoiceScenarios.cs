@@ -38,6 +38,6 @@ internal static class ChoiceScenarios
         [
             .. lines.Select(l => new LineOptions(l.Gym, l.Role, [.. l.Candidates.Take(OptionsInJointChoice)])),
         ];
-        return new WeekChoice(DomainRules.Shipped.Catalogue, DomainRules.Shipped.Match, DomainRules.Shipped.Dose.Kept).Problem(options, 60);
+        return new WeekChoice(DomainRules.Shipped).Problem(options, 60);
     }
 }

@@ -12,7 +12,10 @@ internal static class FactFilters
     public static TemplateOptions For(MessageFile file, Func<Reason, string> say)
     {
         var options = new TemplateOptions { CultureInfo = CultureInfo.InvariantCulture };
-        options.Filters.AddFilter("count", (input, arguments, _) => Count(input, arguments.At(0).ToStringValue(), arguments.At(1).ToStringValue()));
+        options.Filters.AddFilter(
+            "count",
+            (input, arguments, _) => Count(input, arguments.At(0).ToStringValue(), arguments.At(1).ToStringValue())
+        );
         options.Filters.AddFilter("list", (input, _, _) => List(input, file.ListAnd));
         options.Filters.AddFilter("sentence", (input, _, _) => Text(First(input.ToStringValue(), char.ToUpperInvariant)));
         options.Filters.AddFilter("inside", (input, _, _) => Text(First(input.ToStringValue(), char.ToLowerInvariant)));

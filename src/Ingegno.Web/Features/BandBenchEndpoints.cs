@@ -4,6 +4,7 @@ using Ingegno.Core.Clients.Strength;
 using Ingegno.Core.Equipment.Kit;
 using Ingegno.Core.Equipment.Loading;
 using Ingegno.Core.Equipment.Loading.Bands;
+using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Foundation.Text;
 using Ingegno.Core.Knowledge.Rules;
@@ -95,7 +96,7 @@ public static class BandBenchEndpoints
     private static Ok<BandBench> Bench(BandOnBench bench, DomainRules domain)
     {
         var assumed = bench.StatureCm is null;
-        var stature = bench.StatureCm ?? ClientStrength.AssumedStatureCm;
+        var stature = bench.StatureCm ?? AssumedBody.StatureCm;
         BandForceCurve curve;
         try
         {

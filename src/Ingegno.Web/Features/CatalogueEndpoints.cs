@@ -48,6 +48,12 @@ public sealed record RulesSummary(
 {
     /// <summary>Longest text of a gym week, characters.</summary>
     public int GymTextLength => ShorthandLimits.TextLength;
+
+    /// <summary>Body mass taken where none is known, kg.</summary>
+    public double AssumedMassKg => AssumedBody.MassKg;
+
+    /// <summary>Stature taken where none is known, cm.</summary>
+    public double AssumedStatureCm => AssumedBody.StatureCm;
 }
 
 /// <summary>Words that a client and the lines of a week are described with.</summary>

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Foundation.Text;
 using Ingegno.Core.Knowledge.Exercises;
@@ -43,12 +44,6 @@ public sealed record RepRange(double Low, double Mid, double High)
 /// </summary>
 public sealed class ClientStrength
 {
-    /// <summary>Body mass assumed when none was entered, kg: a marked estimate, no statement about anybody.</summary>
-    public const double AssumedBodyMassKg = 70;
-
-    /// <summary>Stature assumed when none was entered, cm.</summary>
-    public const double AssumedStatureCm = 172;
-
     /// <summary>Spread of a lift that follows from other known lifts, as a share (docs/domain/strength-relations, common
     /// practice).</summary>
     public const double SpreadRelated = 0.25;
@@ -73,9 +68,9 @@ public sealed class ClientStrength
         _scale = ScaleFromKnownLifts();
     }
 
-    public double BodyMassKg => _client.BodyMassKg ?? AssumedBodyMassKg;
+    public double BodyMassKg => _client.BodyMassKg ?? AssumedBody.MassKg;
 
-    public double StatureCm => _client.StatureCm ?? AssumedStatureCm;
+    public double StatureCm => _client.StatureCm ?? AssumedBody.StatureCm;
 
     /// <summary>
     /// Estimate for an exercise, best evidence first: its own logs, logs of its family, known lifts, level; null when its

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Foundation.Text;
 
@@ -7,9 +8,6 @@ namespace Ingegno.Core.Equipment.Kit;
 /// <summary>The kit of a place joined with the kinds: answers which requirements it meets and with what.</summary>
 public sealed class KitAtPlace
 {
-    /// <summary>Stature taken where no client is in question, in cm (common practice: near the middle of men and women).</summary>
-    public const double UsualStatureCm = 170;
-
     /// <summary>Most ways to put things at heights that are told apart.</summary>
     private const int MostFits = 12;
 
@@ -55,14 +53,14 @@ public sealed class KitAtPlace
     /// <summary>Whether the requirement is met here; when it is, with which things, each used once: those nearest to the best height.</summary>
     /// <param name="requirement">What is needed; null for nothing.</param>
     /// <param name="statureCm">Stature of the client, for heights that follow from it.</param>
-    public Fit Meets(Requirement? requirement, double statureCm = UsualStatureCm) => Fits(requirement, statureCm)[0];
+    public Fit Meets(Requirement? requirement, double statureCm = AssumedBody.StatureCm) => Fits(requirement, statureCm)[0];
 
     /// <summary>
     /// Every way to meet the requirement that differs in a height, best first; one that says what is missing when there is none.
     /// </summary>
     /// <param name="requirement">What is needed; null for nothing.</param>
     /// <param name="statureCm">Stature of the client, for heights that follow from it.</param>
-    public ImmutableArray<Fit> Fits(Requirement? requirement, double statureCm = UsualStatureCm)
+    public ImmutableArray<Fit> Fits(Requirement? requirement, double statureCm = AssumedBody.StatureCm)
     {
         if (requirement is null)
         {

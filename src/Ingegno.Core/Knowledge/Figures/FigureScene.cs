@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Foundation.Body;
 
 namespace Ingegno.Core.Knowledge.Figures;
 
@@ -7,11 +8,8 @@ namespace Ingegno.Core.Knowledge.Figures;
 /// <param name="HeightsCm">Heights of the things by role, cm; roles that are missing take the usual height.</param>
 public sealed record FigureScene(double StatureCm, ImmutableDictionary<string, double> HeightsCm)
 {
-    /// <summary>Stature of whom nobody has measured, cm.</summary>
-    public const double UsualStatureCm = 174;
-
     /// <summary>A person of usual stature among things of usual heights.</summary>
-    public static FigureScene Usual { get; } = new(UsualStatureCm, ImmutableDictionary<string, double>.Empty);
+    public static FigureScene Usual { get; } = new(AssumedBody.StatureCm, ImmutableDictionary<string, double>.Empty);
 
     /// <summary>Height of the thing that plays a role in a figure, in shares of stature; 0 where there is none.</summary>
     public double HeightOf(Figure figure, string? role)

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Knowledge.Figures;
 
 namespace Ingegno.Core.Knowledge.Rules;
@@ -28,7 +29,7 @@ public static class ExerciseFigures
             return null;
         }
 
-        var stature = statureCm ?? FigureScene.UsualStatureCm;
+        var stature = statureCm ?? AssumedBody.StatureCm;
         var props = drawnWith is null ? null : FigureProps.Read(drawnWith);
         var scene = new FigureScene(stature, props?.Heights() ?? ImmutableDictionary<string, double>.Empty);
         var posed = exercise.Posed is { WithinLimits: true } shift ? figure.Shifted(shift, scene) : figure;

@@ -82,7 +82,7 @@ public sealed class Courses(DomainRules domain, ClientProfile client)
                                 ReleaseWriter.KeyOf(line.Gym.Key, home.ExerciseId),
                                 round,
                                 home.Dose.Sets,
-                                SessionTime.WithinRoundSeconds,
+                                domain.Session.WithinRoundSeconds,
                                 group.Label,
                                 round,
                                 chosen.Sum(l => l.Chosen!.Exercises.Length) > 1 ? group.Rounds : 1

@@ -77,7 +77,7 @@ internal sealed class SessionDraft
     private static string Label(int index) => index < 26 ? ((char)('A' + index)).ToString() : $"Z{index - 25}";
 
     /// <summary>Minutes as they stand.</summary>
-    public int Minutes(Approach approach) => SessionTime.Minutes(Groups(approach), ByKey(), _limit);
+    public int Minutes(Approach approach) => new SessionTime(DomainRules.Session).Minutes(Groups(approach), ByKey(), _limit);
 
     /// <summary>Changes the dose of a line on its own; the last of a pair carries its rest.</summary>
     public void Dose(HomeLine line, Func<Dose, Dose> change) => Dose(line, home => change(home.Dose));

@@ -14,6 +14,8 @@ namespace Ingegno.Core.Rebuilding.Days;
 /// <summary>Lays out a day: order, lines in turn, and what gives way when it takes longer than the client has.</summary>
 public sealed class SessionPlanner(DomainRules domain, ClientProfile client)
 {
+    private readonly SessionTime _time = new(domain.Session);
+
     /// <summary>The session of a day.</summary>
     /// <param name="lines">Lines of the day in the order of the gym text.</param>
     /// <param name="approach">Approach of the day.</param>
@@ -46,7 +48,7 @@ public sealed class SessionPlanner(DomainRules domain, ClientProfile client)
         var limit = client.MinutesPerSession;
         var cut = fit && limit is { } minutes ? SessionFit.Cut(draft, approach, client, minutes) : [];
         var groups = draft.Groups(approach);
-        return new LaidOutSession(draft.Lines, groups, new SessionMinutes(SessionTime.Minutes(groups, draft.ByKey(), limit), limit), cut);
+        return new LaidOutSession(draft.Lines, groups, new SessionMinutes(_time.Minutes(groups, draft.ByKey(), limit), limit), cut);
     }
 
     /// <summary>Code of what is said of lines that are put in turn.</summary>
@@ -76,12 +78,12 @@ public sealed class SessionPlanner(DomainRules domain, ClientProfile client)
         }
 
         ImmutableArray<Reason> warmUp =
-            SessionTime.PreparationMinutes(minutes) < SessionTime.PreparationMinutes(client.MinutesPerSession)
-                ? [Reason.Of("fit.warm-up", ("minutes", SessionTime.PreparationMinutes(minutes)))]
+            _time.PreparationMinutes(minutes) < _time.PreparationMinutes(client.MinutesPerSession)
+                ? [Reason.Of("fit.warm-up", ("minutes", _time.PreparationMinutes(minutes)))]
                 : [];
         var cut = warmUp.AddRange(SessionFit.Cut(draft, approach, client, minutes));
         var left = draft.Groups(approach);
-        return new LaidOutSession(draft.Lines, left, new SessionMinutes(SessionTime.Minutes(left, draft.ByKey(), minutes), minutes), cut);
+        return new LaidOutSession(draft.Lines, left, new SessionMinutes(_time.Minutes(left, draft.ByKey(), minutes), minutes), cut);
     }
 
     private static HomeLine Free(HomeLine line) =>

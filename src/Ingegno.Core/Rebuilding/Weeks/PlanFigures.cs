@@ -40,11 +40,15 @@ public static class PlanFigures
     }
 
     /// <summary>Work, change-over and, where the line has its own, rest of a candidate, s.</summary>
-    public static double Seconds(Candidate candidate, bool rests)
+    /// <param name="candidate">The candidate.</param>
+    /// <param name="rests">The line has a rest of its own.</param>
+    /// <param name="time">How long a session takes.</param>
+    public static double Seconds(Candidate candidate, bool rests, SessionTime time)
     {
         ArgumentNullException.ThrowIfNull(candidate);
         var dose = candidate.Exercises[^1].Dose;
-        return SessionTime.Work(candidate) + SessionTime.ChangeOverSeconds + (rests ? dose.Sets * dose.RestSeconds : 0);
+        ArgumentNullException.ThrowIfNull(time);
+        return time.WithChangeOver(candidate) + (rests ? dose.Sets * dose.RestSeconds : 0);
     }
 
     private static void Add(Dictionary<Muscle, double> sets, Exercise exercise, int count)

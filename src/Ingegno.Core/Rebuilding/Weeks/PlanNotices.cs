@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Clients.Profiles;
 using Ingegno.Core.Clients.Strength;
 using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Foundation.Text;
 using Ingegno.Core.Knowledge.Exercises;
@@ -144,7 +145,7 @@ public static class PlanNotices
             yield return new PlanNotice(
                 "assumed-body-mass",
                 NoticeLevel.Warning,
-                Reason.Of("notice.body-mass", ("mass", Quantity.Kg(Clients.Strength.ClientStrength.AssumedBodyMassKg)))
+                Reason.Of("notice.body-mass", ("mass", Quantity.Kg(AssumedBody.MassKg)))
             );
         }
 
@@ -153,7 +154,7 @@ public static class PlanNotices
             yield return new PlanNotice(
                 "assumed-stature",
                 NoticeLevel.Info,
-                Reason.Of("notice.stature", ("stature", Quantity.Cm(Clients.Strength.ClientStrength.AssumedStatureCm)))
+                Reason.Of("notice.stature", ("stature", Quantity.Cm(AssumedBody.StatureCm)))
             );
         }
 

@@ -56,7 +56,7 @@ public sealed class RebuildEngine(DomainRules domain, CancellationToken stop = d
                 day.Select((line, i) => Draft(line, i, day.Count(), request, parsed.Days[line.Day].Name, at, matcher, writer))
             )
             .ToImmutableArray();
-        var choice = new WeekChoice(domain.Catalogue, domain.Match, domain.Dose.Kept);
+        var choice = new WeekChoice(domain);
         stop.ThrowIfCancellationRequested();
         LineOptions[] options =
         [
@@ -120,7 +120,11 @@ public sealed class RebuildEngine(DomainRules domain, CancellationToken stop = d
             .SelectMany(l => l.Chosen?.Exercises ?? [])
             .Select(e => (domain.Catalogue.Get(e.ExerciseId), e.Dose.Timed ? 0 : e.Dose.Target.Max, e.Dose.Sets))
             .ToList();
-        var preparation = new Preparation(domain.Catalogue).For(exercises, client, Days.SessionTime.IsShort(client.MinutesPerSession));
+        var preparation = new Preparation(domain.Catalogue).For(
+            exercises,
+            client,
+            new Days.SessionTime(domain.Session).IsShort(client.MinutesPerSession)
+        );
         return new HomeDay(day.Name, session.Minutes)
         {
             Groups = session.Groups,

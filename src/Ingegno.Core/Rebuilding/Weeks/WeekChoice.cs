@@ -28,9 +28,12 @@ public sealed record LineOptions(GymLine Line, LineRole Role, ImmutableArray<Can
 /// Chooses for the whole week, not line by line: no exercise twice on a day, hard sets per muscle near the gym week's,
 /// superset partners not fighting over one rig, few changes of rig, sessions within the client's minutes.
 /// </summary>
-public sealed class WeekChoice(ExerciseCatalogue catalogue, MatchRules match, KeptRules keptRules)
+/// <param name="domain">The domain rules.</param>
+public sealed class WeekChoice(DomainRules domain)
 {
-    private readonly WeekRules rules = match.Week;
+    private readonly ExerciseCatalogue catalogue = domain.Catalogue;
+    private readonly WeekRules rules = domain.Match.Week;
+    private readonly SessionTime _time = new(domain.Session);
 
     /// <summary>
     /// Index of the option taken per line, -1 where a line has none left. The order of the days does not matter.
@@ -93,9 +96,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, MatchRules match, Ke
             WantedSets = [.. wanted],
             MissedSet = rules.MissedSet,
             ExtraSet = rules.ExtraSet,
-            SecondsPerDay = minutesPerSession is { } minutes
-                ? Math.Max(0, 60 * (minutes - Days.SessionTime.PreparationMinutes(minutes)))
-                : null,
+            SecondsPerDay = minutesPerSession is { } minutes ? Math.Max(0, 60 * (minutes - _time.PreparationMinutes(minutes))) : null,
             OverSecond = rules.OverMinute / 60,
             Clashes = [.. lines.Select((_, i) => Clashes(lines, rigs, i))],
         };
@@ -125,7 +126,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, MatchRules match, Ke
             line.Line.Timed
             || line.Line.Target.IsOpen
             || home.Dose.Timed
-            || (home.Dose.Target.Max >= keptRules.LeastBelieved * line.Line.Target.Min && !IsToy(home))
+            || (home.Dose.Target.Max >= domain.Dose.Kept.LeastBelieved * line.Line.Target.Min && !IsToy(home))
         );
 
     /// <summary>A load far too light for the line is none of it, even when it is the line's own exercise.</summary>
@@ -157,7 +158,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, MatchRules match, Ke
         return new ChoiceOption(
             ((candidate.Match - TechniqueCost(candidate, rules)) * rules.RoleWeight[line.Role]) + head,
             [.. sets.Select(s => (s.Key, s.Value))],
-            PlanFigures.Seconds(candidate, rests)
+            PlanFigures.Seconds(candidate, rests, _time)
         );
     }
 
@@ -206,7 +207,7 @@ public sealed class WeekChoice(ExerciseCatalogue catalogue, MatchRules match, Ke
 
     /// <summary>The second of the two adds sets to a day and nothing else.</summary>
     internal bool IsSame(Rig now, Rig before) =>
-        now.Alone is { } one && before.Alone is { } other && Stimulus.IsSame(one, other, match.Parts);
+        now.Alone is { } one && before.Alone is { } other && Stimulus.IsSame(one, other, domain.Match.Parts);
 
     internal Rig RigOf(Candidate candidate) =>
         Rig.Of(candidate) with

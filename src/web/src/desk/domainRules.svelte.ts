@@ -2,8 +2,8 @@ import { api, ask } from './api/client';
 import type { KitKind, RulesSummary } from '../shared/api/types';
 import { inWords, sentence } from '../shared/words';
 
-/** What the server knows of the domainRules, fetched once. */
-class Trade {
+/** What the server knows of the domain rules, fetched once. */
+class DomainRules {
   summary = $state<RulesSummary | null>(null);
   #loading: Promise<void> | null = null;
 
@@ -46,4 +46,4 @@ class Trade {
   }
 }
 
-export const domainRules = new Trade();
+export const domainRules = new DomainRules();

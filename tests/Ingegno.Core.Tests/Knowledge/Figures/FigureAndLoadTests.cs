@@ -28,7 +28,7 @@ public class FigureAndLoadTests
     {
         // Loads: the shoulders hang a straight arm below the grip, the body turns about the heels (BodyShares).
         var start = Frames("table-row", null, ("table", cm))[0];
-        var shoulder = (cm / FigureScene.UsualStatureCm) - BodyLengths.ArmToGrip;
+        var shoulder = (cm / AssumedBody.StatureCm) - BodyLengths.ArmToGrip;
         var reckoned = Math.Asin(Math.Clamp(shoulder / BodyLengths.ShoulderHeight, 0, 1)) * 180 / Math.PI;
         var heel = start.NearLeg.Heel;
         var drawn = Math.Atan2(start.Neck.Y - 0, Math.Abs(start.Neck.X - heel.X)) * 180 / Math.PI;

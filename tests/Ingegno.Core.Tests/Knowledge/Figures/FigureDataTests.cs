@@ -16,7 +16,7 @@ public class FigureDataTests
     private static readonly FigureBook Book = FigureBook.Shipped;
 
     /// <summary>A small, a usual and a tall person, cm.</summary>
-    public static TheoryData<double> Statures => [155, FigureScene.UsualStatureCm, 195];
+    public static TheoryData<double> Statures => [155, AssumedBody.StatureCm, 195];
 
     public static TheoryData<string> Files =>
         [.. Directory.GetFiles(Folder, "*.json").Where(f => !f.EndsWith(".schema.json")).Select(f => Path.GetFileName(f))];

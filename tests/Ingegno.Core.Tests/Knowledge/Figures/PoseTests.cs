@@ -61,7 +61,7 @@ public class PoseTests
     {
         var frames = Frames("feet-raised-push-up", ("feet", 44));
 
-        frames[0].NearLeg.Ankle.Y.ShouldBeGreaterThan(44f / 174);
+        frames[0].NearLeg.Ankle.Y.ShouldBeGreaterThan((float)(44 / AssumedBody.StatureCm));
         frames[0].Neck.Y.ShouldBeLessThan(frames[0].Hips.Y + 0.02f);
     }
 
@@ -81,7 +81,7 @@ public class PoseTests
     {
         foreach (var cm in (double[])[38, 45, 52])
         {
-            Frames("chair-squat", ("seat", cm))[^1].Hips.Y.ShouldBe((float)((cm / 174) + 0.05), 0.003f);
+            Frames("chair-squat", ("seat", cm))[^1].Hips.Y.ShouldBe((float)((cm / AssumedBody.StatureCm) + 0.05), 0.003f);
         }
     }
 

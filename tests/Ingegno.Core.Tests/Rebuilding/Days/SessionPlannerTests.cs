@@ -50,7 +50,7 @@ public class SessionPlannerTests
     [InlineData(28, 7)]
     [InlineData(15, 7)]
     public void A_short_session_prepares_shortly(int? minutes, int preparation) =>
-        SessionTime.PreparationMinutes(minutes).ShouldBe(preparation);
+        new SessionTime(DomainRules.Shipped.Session).PreparationMinutes(minutes).ShouldBe(preparation);
 
     [Fact]
     public void Mirror_keeps_the_order_of_the_gym_plan() =>
@@ -191,7 +191,9 @@ public class SessionPlannerTests
     [Fact]
     public void A_day_with_nothing_on_it_takes_no_minutes()
     {
-        SessionTime.Minutes([], new Dictionary<LineKey, HomeLine>(), limit: null).ShouldBe(0, "nobody warms up for nothing");
+        new SessionTime(DomainRules.Shipped.Session)
+            .Minutes([], new Dictionary<LineKey, HomeLine>(), limit: null)
+            .ShouldBe(0, "nobody warms up for nothing");
         Rebuild("mirror", null, ["Push-up 1x1 0 s"]).Days[0].Minutes.Total.ShouldBeGreaterThan(11);
     }
 

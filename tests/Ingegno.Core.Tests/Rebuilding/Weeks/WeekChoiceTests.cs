@@ -15,11 +15,7 @@ namespace Ingegno.Core.Tests.Rebuilding.Weeks;
 /// <summary>A week as a whole: days, locks, what stood before.</summary>
 public class WeekChoiceTests
 {
-    private static readonly WeekChoice Choice = new(
-        DomainRules.Shipped.Catalogue,
-        DomainRules.Shipped.Match,
-        DomainRules.Shipped.Dose.Kept
-    );
+    private static readonly WeekChoice Choice = new(DomainRules.Shipped);
 
     private static readonly string[][] Days =
     [
@@ -229,7 +225,7 @@ public class WeekChoiceTests
         var first = Rebuild(Request([0], SomeKit)).Plan;
 
         plan.Days.Select(d => d.Name).ShouldBe(["Day 1", "Day 2"]);
-        plan.Days.ShouldAllBe(d => d.Minutes.Total > Core.Rebuilding.Days.SessionTime.WarmUpAndCoolDownMinutes);
+        plan.Days.ShouldAllBe(d => d.Minutes.Total > DomainRules.Shipped.Session.Preparation.Usual);
         plan.HardSets.Sum(s => s.Gym).ShouldBeGreaterThan(first.HardSets.Sum(s => s.Gym));
     }
 
@@ -249,9 +245,10 @@ public class WeekChoiceTests
             }
         ).Plan;
 
-        (
-            apart.Days[0].Minutes.Total + apart.Days[1].Minutes.Total - Core.Rebuilding.Days.SessionTime.WarmUpAndCoolDownMinutes
-        ).ShouldBeGreaterThan(together.Days[0].Minutes.Total, "a rest that is shared within a day is not shared across days");
+        (apart.Days[0].Minutes.Total + apart.Days[1].Minutes.Total - DomainRules.Shipped.Session.Preparation.Usual).ShouldBeGreaterThan(
+            together.Days[0].Minutes.Total,
+            "a rest that is shared within a day is not shared across days"
+        );
     }
 
     private static RebuildResult Rebuild(RebuildRequest request) => new RebuildEngine(DomainRules.Shipped).Rebuild(request);

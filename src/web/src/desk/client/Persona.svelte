@@ -38,7 +38,7 @@
     min={25}
     max={300}
     bind:value={profile.bodyMassKg}
-    placeholder="70?"
+    placeholder={domainRules.summary ? `${domainRules.summary.assumedMassKg}?` : ''}
   />
   <NumberField
     label="Stature"
@@ -46,7 +46,7 @@
     min={100}
     max={250}
     bind:value={profile.statureCm}
-    placeholder="172?"
+    placeholder={domainRules.summary ? `${domainRules.summary.assumedStatureCm}?` : ''}
   />
   <NumberField label="Age" unit="years" min={10} max={100} step={1} bind:value={profile.ageYears} />
   <NumberField label="Days a week" min={1} max={7} step={1} bind:value={profile.daysPerWeek} />

@@ -245,7 +245,9 @@
             <p class="soft">
               stretched {number(found.rep.startStretch)} to {number(found.rep.endStretch)} times its length
             </p>
-            {#if found.statureAssumed}<p class="text-warning">Stature not known: 172 cm assumed.</p>{/if}
+            {#if found.statureAssumed}<p class="text-warning">
+                Stature not known: {domainRules.summary?.assumedStatureCm} cm assumed.
+              </p>{/if}
             {#if found.rep.warning}<p class="border-l-2 border-warning pl-2">{found.rep.warning}</p>{/if}
           </div>
         {:else if found?.repProblem}

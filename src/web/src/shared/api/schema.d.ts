@@ -8288,6 +8288,16 @@ export interface components {
              * @description Longest text of a gym week, characters.
              */
             gymTextLength: number;
+            /**
+             * Format: double
+             * @description Body mass taken where none is known, kg.
+             */
+            assumedMassKg: number;
+            /**
+             * Format: double
+             * @description Stature taken where none is known, cm.
+             */
+            assumedStatureCm: number;
         };
         SavedOfApproach: {
             /** Format: int64 */
