@@ -6,6 +6,9 @@ namespace Ingegno.Core.Knowledge.Rules;
 /// <summary>Figures that a dose is set by (<c>data/rules/dose.json</c>).</summary>
 public sealed record DoseRules
 {
+    /// <summary>What is taken for parts of a dose that nobody wrote.</summary>
+    public required UnsaidDose Unsaid { get; init; }
+
     /// <summary>Rests of a line that names none.</summary>
     public required ImmutableArray<GoalRest> UsualRests { get; init; }
 
@@ -44,6 +47,13 @@ public sealed record DoseRules
         return UsualRests.First(r => r.Goal == goal && (r.UpToReps is not { } reps || (!target.IsOpen && target.Max <= reps))).Seconds;
     }
 }
+
+/// <summary>What is taken for parts of a dose that nobody wrote.</summary>
+/// <param name="Sets">Sets.</param>
+/// <param name="Reps">Reps of a set.</param>
+/// <param name="RestSeconds">Rest where the goal is not known either, s.</param>
+/// <param name="Rir">Reps in reserve: three sets are not done to failure.</param>
+public sealed record UnsaidDose(int Sets, SetTarget Reps, int RestSeconds, int Rir);
 
 /// <summary>Sets that are kept when a day is too long.</summary>
 /// <param name="Any">Of every line.</param>

@@ -15,7 +15,6 @@ public sealed record StrengthTables(ImmutableArray<AnchorLift> Anchors, Evidence
 /// <summary>What lines of a gym plan tell of strength.</summary>
 /// <param name="LeastRatio">Machines count their stacks each in their own way: only lifts of so much of their anchor tell something.</param>
 /// <param name="AsGoodAs">How far from the anchor a lift's ratio may be to count as the anchor itself.</param>
-/// <param name="UsualReserve">Reps in reserve where the line says nothing: three sets are not done to failure.</param>
 /// <param name="MostReps">Past so many reps a load says little of the maximum.</param>
 /// <param name="Contradicts">A line that asks for so many times what is typed is asked about; one that asks for less may be meant light.</param>
 /// <param name="MostSpreads">So many spreads above what level and body mass say, a figure is not believed: a pull-up may have been assisted.</param>
@@ -23,7 +22,6 @@ public sealed record StrengthTables(ImmutableArray<AnchorLift> Anchors, Evidence
 public sealed record EvidenceRules(
     double LeastRatio,
     double AsGoodAs,
-    int UsualReserve,
     int MostReps,
     double Contradicts,
     double MostSpreads,

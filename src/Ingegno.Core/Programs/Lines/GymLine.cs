@@ -76,6 +76,13 @@ public sealed record GymLine
     [JsonIgnore]
     public double? WorkingShare => ShareOfMaxTo is { } to ? (ShareOfMax + to) / 2 : ShareOfMax ?? Each.Average(s => s.ShareOfMax);
 
+    /// <summary>Sets of so many reps and fewer are meant for strength (docs/domain/prescription: 2–5, to 6).</summary>
+    public const int HeavyReps = 6;
+
+    /// <summary>The line is meant for strength: a count of few reps, not open and not timed.</summary>
+    [JsonIgnore]
+    public bool IsHeavy => this is { Timed: false, Target: { IsOpen: false, Max: <= HeavyReps } };
+
     /// <summary>Rating of perceived exertion, 1–10; the lower end of a range.</summary>
     public double? Rpe { get; init; }
 

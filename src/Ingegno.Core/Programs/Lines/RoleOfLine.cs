@@ -6,7 +6,8 @@ namespace Ingegno.Core.Programs.Lines;
 /// <summary>Infers what a gym line is for from where it stands, its pattern and its dose.</summary>
 public static class RoleOfLine
 {
-    private const int HeavyReps = 8;
+    /// <summary>Sets of so many reps and fewer make a compound line among the first a main lift. Common practice.</summary>
+    private const int MainLiftReps = 8;
 
     /// <summary>
     /// The first compound line, and any compound line among the first three at eight reps or fewer, is a main lift;
@@ -30,7 +31,7 @@ public static class RoleOfLine
             return LineRole.Accessory;
         }
 
-        var heavy = !line.Target.IsOpen && !line.Timed && line.Target.Min <= HeavyReps;
+        var heavy = !line.Target.IsOpen && !line.Timed && line.Target.Min <= MainLiftReps;
         if (position == 0 ? !line.Timed && (heavy || line.Target.Max <= 12) : position < 3 && heavy)
         {
             return LineRole.Main;

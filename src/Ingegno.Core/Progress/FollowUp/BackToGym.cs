@@ -55,8 +55,6 @@ public sealed class BackToGym(DomainRules domain)
     /// itself.</summary>
     public const double FarthestChange = 0.10;
 
-    private const int UsualReserve = 2;
-
     private static readonly ImmutableArray<double> WholeRamp = [0.7, 0.8, 0.9, 1];
 
     /// <summary>Share of the old load by week for a time away.</summary>
@@ -170,7 +168,7 @@ public sealed class BackToGym(DomainRules domain)
             weight = weight with { BodyKg = domain.Strength.Find(relation.Anchor)!.BodyShare(client.Sex) * strength.BodyMassKg };
         }
 
-        var reps = line.Target.Max + (line.Reserve ?? UsualReserve);
+        var reps = line.Target.Max + (line.Reserve ?? domain.Dose.Unsaid.Rir);
         var share = RepMaxCurve.Constant(relation.Curve) / (RepMaxCurve.Constant(relation.Curve) + reps);
         var kg = weight.PieceKg(estimate.OneRepMaxKg * share);
         return kg <= 0

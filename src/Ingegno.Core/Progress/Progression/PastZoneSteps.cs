@@ -2,6 +2,7 @@ using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Programs.HomePlans;
+using Ingegno.Core.Programs.Lines;
 using Ingegno.Core.Rebuilding.Dosing;
 
 namespace Ingegno.Core.Progress.Progression;
@@ -93,7 +94,7 @@ internal sealed class PastZoneSteps(ProposalWriter say)
     public Proposal? Denser(double over) =>
         over >= DenserFrom
         && !FarTooEasy(over)
-        && say.Dose is { Timed: false, Zone: { IsOpen: false, Max: > DosePrescriber.HeavyReps } }
+        && say.Dose is { Timed: false, Zone: { IsOpen: false, Max: > GymLine.HeavyReps } }
         && say.Dose.RestSeconds - ProposalWriter.RestStep >= ShortestRest
             ? say.Make(
                 Decision.ShorterRest,

@@ -81,12 +81,12 @@ public sealed class RoadMap(DomainRules domain)
                     SystemLoadKg = systemKg,
                     Dose = new Dose
                     {
-                        Sets = figures.Sets ?? 3,
-                        Target = figures.Target ?? new SetTarget(8, 12),
+                        Sets = figures.Sets ?? domain.Dose.Unsaid.Sets,
+                        Target = figures.Target ?? domain.Dose.Unsaid.Reps,
                         Zone = figures.Zone,
                         Tempo = figures.Tempo ?? Tempo.Usual,
-                        RestSeconds = figures.RestSeconds ?? 90,
-                        Rir = figures.Rir ?? 2,
+                        RestSeconds = figures.RestSeconds ?? domain.Dose.Unsaid.RestSeconds,
+                        Rir = figures.Rir ?? domain.Dose.Unsaid.Rir,
                         Techniques = figures.Techniques ?? [],
                         Timed = exercise.Measure == Measure.Seconds,
                         PerSide = exercise.Sides == Sides.Unilateral,

@@ -223,7 +223,7 @@ public sealed class LineMatcher(ClientAtPlace at)
             || line.Role == LineRole.Activation
             || Kinship(line.Exercise, exercise) > 0 // the same movement stays, light as it may be
             || ResistanceReason.IsPowerForPower(line, exercise)
-            || line.Line.Target.Max <= DosePrescriber.HeavyReps // too light for strength is answered by speed
+            || line.Line.Target.Max <= GymLine.HeavyReps // too light for strength is answered by speed
         )
         {
             return 0;

@@ -39,9 +39,7 @@ public sealed record LineToMatch(GymLine Line, Exercise Exercise, LineRole Role,
     {
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(rules);
-        return Line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } }
-            && home.Pattern == Exercise.Pattern
-            && resistance >= rules.HopelessBelow;
+        return Line.IsHeavy && home.Pattern == Exercise.Pattern && resistance >= rules.HopelessBelow;
     }
 
     /// <summary>Reps to failure that count as on target, with the tolerance of the role.</summary>

@@ -327,7 +327,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     private double TooEasySpread(Exercise exercise, LineToMatch line) =>
         line.Exercise.Pattern == MovementPattern.Hinge
         && exercise is { Pattern: MovementPattern.Hinge, Sides: Sides.Unilateral, Stability: > 0, IsForPower: false } // one hand is not one leg
-        && line.Line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } }
+        && line.Line.IsHeavy
             ? Rules.TooEasyOnOneLegSpread
             : Rules.TooEasySpread;
 

@@ -16,7 +16,7 @@ public static class ApproachIntent
     {
         ArgumentNullException.ThrowIfNull(approach);
         ArgumentNullException.ThrowIfNull(line);
-        var heavy = role == LineRole.Main && line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } };
+        var heavy = role == LineRole.Main && line.IsHeavy;
         var ofPhase =
             approach.Phase is { Reps: { } wanted } phase && (phase.RepsFor.IsDefaultOrEmpty || phase.RepsFor.Contains(role))
                 ? wanted

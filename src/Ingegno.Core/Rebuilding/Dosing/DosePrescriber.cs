@@ -17,9 +17,6 @@ public static class DosePrescriber
     /// <summary>Past this many reps a set does less for muscle and strength (docs/domain/prescription).</summary>
     public const int MostUsefulReps = 30;
 
-    /// <summary>Sets of so many reps and fewer are meant for strength (docs/domain/prescription: 2–5, to 6).</summary>
-    public const int HeavyReps = 6;
-
     /// <summary>More reps than these in reserve are far from failure: the last five or so carry the stimulus (docs/domain/prescription).</summary>
     public const int FarFromFailure = 5;
 

@@ -25,7 +25,7 @@ public readonly record struct SetLimits(int Reps, int Rir, double Seconds, doubl
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(rules);
-        var heavy = line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } };
+        var heavy = line.IsHeavy;
         return new SetLimits(
             line.Timed || line.Target.IsOpen ? int.MaxValue : line.Target.Max,
             rir,
@@ -50,7 +50,7 @@ public readonly record struct SetLimits(int Reps, int Rir, double Seconds, doubl
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(client);
         return client is { Goal: Goal.Strength, Level: > Level.Beginner }
-            && line is { Timed: false, Target: { IsOpen: false, Max: <= DosePrescriber.HeavyReps } }
+            && line.IsHeavy
             && home is { Measure: Measure.Reps, Tempo: null, Stability: < InBalance }
             && !client.SoreJoints.Any(j => home.Joints.GetValueOrDefault(j.Joint) > 0);
     }

@@ -4,6 +4,7 @@ using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Programs.Lines;
 
 namespace Ingegno.Core.Rebuilding.Dosing;
 
@@ -84,7 +85,7 @@ public static class TechniqueChoice
             mostByUsualMeans = set.Usual ? Math.Min(mostByUsualMeans, set.RepsLeft) : mostByUsualMeans;
         }
 
-        var heavy = low <= DosePrescriber.HeavyReps;
+        var heavy = low <= GymLine.HeavyReps;
         var far = !heavy && reps * mostByUsualMeans > DosePrescriber.MostUsefulReps;
         var nearest = TechniqueSet.None;
         foreach (var set in sets)

@@ -16,8 +16,6 @@ namespace Ingegno.Core.Rebuilding.Dosing;
 /// <param name="Rir">Reps in reserve at the end of a set.</param>
 public sealed record WantedEffort(double Low, double High, int Rir)
 {
-    private const int UsualRir = 2;
-
     /// <summary>Reps to failure aimed at: the planned reps with their reserve in every set.</summary>
     public double Aim { get; init; } = Low + Rir;
 
@@ -42,19 +40,20 @@ public sealed record WantedEffort(double Low, double High, int Rir)
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(domain);
-        var rir = line.Reserve ?? UsualRir;
+        var usual = domain.Dose.Unsaid.Rir;
+        var rir = line.Reserve ?? usual;
         var atShare = RepsAtShare(line, exercise, strength);
         if (line.Reserve is null && atShare is { } allowed && !line.Target.IsOpen)
         {
             // Triples at 90 % leave one, not two. Of a range the bottom is what the percentage was set for; the top is what is earned.
-            rir = Math.Clamp(Spare(allowed, line), Spare(RepsAtShare(line, exercise, null)!.Value, line) >= UsualRir ? 1 : 0, UsualRir);
+            rir = Math.Clamp(Spare(allowed, line), Spare(RepsAtShare(line, exercise, null)!.Value, line) >= usual ? 1 : 0, usual);
         }
 
         if (client.Level == Level.Beginner || client.Avoids(HealthHazard.Straining))
         {
             // Beginners stay at two or three in reserve (docs/domain/prescription), and nobody holds the breath over a last rep who must not
             // (docs/domain/cautions).
-            rir = Math.Max(rir, UsualRir);
+            rir = Math.Max(rir, usual);
         }
 
         var (min, max) = line.Target.IsOpen ? (SetTarget.OpenReps, SetTarget.OpenReps) : (line.Target.Min, line.Target.Max);

@@ -68,6 +68,9 @@ public sealed record AuditedPlan
     /// <summary>Lines of our own plan with their candidates; empty for a pasted plan.</summary>
     public ImmutableArray<HomeLine> Lines { get; init; } = [];
 
+    /// <summary>What is taken where the plan names no rest and no reserve.</summary>
+    public required UnsaidDose Unsaid { get; init; }
+
     /// <summary>Kit of the place; null when it is not known.</summary>
     public KitAtPlace? Kit { get; init; }
 
@@ -99,6 +102,7 @@ public sealed record AuditedPlan
         {
             Client = request.Client,
             Parts = domain.Match.Parts,
+            Unsaid = domain.Dose.Unsaid,
             Fatigue = domain.Fatigue,
             IsFresh = request.Edits.IsDefaultOrEmpty && request.Choices.IsDefaultOrEmpty,
             Days = [.. plan.Days.Select(d => d.Name)],
@@ -146,6 +150,7 @@ public sealed record AuditedPlan
         {
             Client = client,
             Parts = domain.Match.Parts,
+            Unsaid = domain.Dose.Unsaid,
             Catalogue = domain.Catalogue,
             Days = [.. read.Days.Select(d => d.Name)],
             Approaches = [.. read.Days.Select(_ => domain.ApproachOf(client.Approach))],

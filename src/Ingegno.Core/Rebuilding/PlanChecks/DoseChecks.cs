@@ -14,9 +14,6 @@ internal static class DoseChecks
     /// <summary>Reps between the bottom and the top of a range in which a line can grow.</summary>
     private const int RangeToGrow = 3;
 
-    /// <summary>Rest taken where a plan names none, s.</summary>
-    private const int UsualRest = 90;
-
     /// <summary>Share of the one-rep maximum below which a set does less.</summary>
     private const double LightShare = 0.3;
 
@@ -86,7 +83,11 @@ internal static class DoseChecks
                     Reason.Of("finding.far-from-failure", ("exercise", name)),
                     Reason.Of("evidence.reserve", ("rir", at.Rir!.Value)),
                     at.Line,
-                    Remedies.Figures(at, Reason.Of("remedy.two-in-reserve"), e => e with { Rir = 2 })
+                    Remedies.Figures(
+                        at,
+                        Reason.Of("remedy.two-in-reserve", ("rir", plan.Unsaid.Rir)),
+                        e => e with { Rir = plan.Unsaid.Rir }
+                    )
                 );
             }
 
@@ -99,7 +100,8 @@ internal static class DoseChecks
         }
 
         // Reps fall from set to set: the first keeps a reserve so that the last has its reps.
-        var last = plan.Fatigue?.BySet(toFailure, at.Sets, at.RestSeconds ?? UsualRest, at.Rir ?? 2)[^1] ?? toFailure;
+        var last =
+            plan.Fatigue?.BySet(toFailure, at.Sets, at.RestSeconds ?? plan.Unsaid.RestSeconds, at.Rir ?? plan.Unsaid.Rir)[^1] ?? toFailure;
         var reserve = (int)Math.Floor(last) - at.Target.Max;
         if (
             at is { RirTyped: true, Home.Expected: { } expected }
@@ -119,7 +121,7 @@ internal static class DoseChecks
         }
         else if (reserve > DosePrescriber.FarFromFailure && at.Target.Max < DosePrescriber.MostUsefulReps)
         {
-            var more = Math.Min(DosePrescriber.MostUsefulReps, (int)Math.Floor(last) - (at.Rir ?? 2));
+            var more = Math.Min(DosePrescriber.MostUsefulReps, (int)Math.Floor(last) - (at.Rir ?? plan.Unsaid.Rir));
             yield return new Finding(
                 $"far/{at.Line}",
                 "far-from-failure",

@@ -137,7 +137,7 @@ public static class LineEvidence
             line.Load is { } load ? TypedLoad.TotalKg(load with { ToKg = null }, exercise)
             : line.Modifiers.Any(m => m.Id == Weighted) ? domain.Strength.Evidence.LeastHung * strength.BodyMassKg
             : 0;
-        var reps = line.Target.Min + (line.Reserve ?? domain.Strength.Evidence.UsualReserve);
+        var reps = line.Target.Min + (line.Reserve ?? domain.Dose.Unsaid.Rir);
         var ratio = client.Level == Level.Beginner ? relation.BeginnerRatio ?? relation.Ratio : relation.Ratio;
         // A lunge moves three quarters of body and bar: the share of its own set-up, or of the same movement's at home.
         var moved = (external > 0 ? anywhere.Ways.Carrying(WithSetup(exercise, domain), external) : null) ?? (external + body);

@@ -54,7 +54,7 @@ internal static class SmallMuscles
             yield break;
         }
 
-        var reps = line.Target.Min + (line.Reserve ?? domain.Strength.Evidence.UsualReserve);
+        var reps = line.Target.Min + (line.Reserve ?? domain.Dose.Unsaid.Rir);
         var most = RepMaxCurve.OneRepMax(
             TypedLoad.TotalKg(line.Load! with { ToKg = null }, gym),
             Math.Min(reps, RepMaxCurve.MostReps),
