@@ -72,7 +72,7 @@ internal static class ProgressScenarios
             .AsParallel()
             .Select(seed =>
             {
-                var request = SimulatedClients.Of(seed);
+                var request = SimulatedClients.Draw(seed);
                 var trial = new TrainingTrial(DomainRules.Shipped);
                 var plan = new RebuildEngine(DomainRules.Shipped).Rebuild(request).Plan;
                 var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
@@ -80,7 +80,7 @@ internal static class ProgressScenarios
                     trial.Run(
                         trial.Plan(request, plan),
                         line => day[line],
-                        new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed),
+                        new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.ForLevel(request.Client.Level), seed),
                         policy,
                         Today.AddDays(-84),
                         Weeks
@@ -99,7 +99,7 @@ internal static class ProgressScenarios
         var count = 0;
         for (var c = 0; c < Clients; c++)
         {
-            var request = SimulatedClients.Of(c + 1);
+            var request = SimulatedClients.Draw(c + 1);
             var client = clients.Add(coach, new ClientRecord($"Client {c}", request.Client with { DaysPerWeek = SessionsPerWeek })).Id;
             var place = places.Add(coach, client, request.Kit)!.Id;
             var plan = plans
@@ -171,7 +171,7 @@ internal static class ProgressScenarios
         var (planned, here, pulse) = (plans.List(coach).ToLookup(p => p.ClientId), places.AtAGlance(coach), pulses.All(coach));
         return clients
             .List(coach)
-            .Sum(c => here[c.Id].Count() + planned[c.Id].Sum(p => Attention.Of(pulse[p.Id], p.Version, Today, 3, null, Today).Length));
+            .Sum(c => here[c.Id].Count() + planned[c.Id].Sum(p => Attention.Notes(pulse[p.Id], p.Version, Today, 3, null, Today).Length));
     }
 
     private static int TrendsOf(long coach, long client, LogStore logs) =>
@@ -206,10 +206,10 @@ internal static class ProgressScenarios
                 .Learn(
                     from session in sessions
                     from logged in session.Exercises
-                    let seen = Core.Clients.Strength.StrengthObservation.Of(
+                    let seen = Core.Clients.Strength.StrengthObservation.FromSets(
                         session.Day,
                         DomainRules.Shipped.Catalogue.Get(logged.ExerciseId),
-                        Evidence.Of(logged.Sets, costs)
+                        Evidence.FromSets(logged.Sets, costs)
                     )
                     where seen is not null
                     select seen,
@@ -221,7 +221,7 @@ internal static class ProgressScenarios
 
     private static Action Lay()
     {
-        var (request, engine) = (SimulatedClients.Of(1) with { Approach = "tension" }, new RebuildEngine(DomainRules.Shipped));
+        var (request, engine) = (SimulatedClients.Draw(1) with { Approach = "tension" }, new RebuildEngine(DomainRules.Shipped));
         var plan = engine.Rebuild(request).Plan;
         var setup = BlockShape.Propose(DomainRules.Shipped.ApproachOf("tension"), DomainRules.Shipped.Blocks, Today, 6);
         var planner = new BlockPlanner(DomainRules.Shipped, engine, new NextSession(DomainRules.Shipped));

@@ -77,7 +77,7 @@ internal static class TraineeFigures
 
     private static Run Of(int seed)
     {
-        var simulated = SimulatedClients.Of(seed);
+        var simulated = SimulatedClients.Draw(seed);
         var request = simulated with { Client = simulated.Client with { MinutesPerSession = 45 }, FitToMinutes = true };
         var trial = new TrainingTrial(DomainRules.Shipped);
         var plan = new RebuildEngine(DomainRules.Shipped).Rebuild(request).Plan;
@@ -87,7 +87,7 @@ internal static class TraineeFigures
             trial.Run(
                 trial.Plan(request, plan),
                 line => day[line],
-                new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed),
+                new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.ForLevel(request.Client.Level), seed),
                 policy,
                 First,
                 Weeks

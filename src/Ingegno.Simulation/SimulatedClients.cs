@@ -173,7 +173,7 @@ public static class SimulatedClients
     ];
 
     /// <summary>The request of a client's home plan.</summary>
-    public static RebuildRequest Of(int seed)
+    public static RebuildRequest Draw(int seed)
     {
         var noise = new Noise(seed);
         var sex = noise.Of([Sex.Female, Sex.Male]);

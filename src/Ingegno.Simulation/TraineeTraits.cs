@@ -41,7 +41,7 @@ public sealed record TraineeTraits(
     public int? StuckFromWeek { get; init; }
 
     /// <summary>Usual traits of a level.</summary>
-    public static TraineeTraits Of(Level level) =>
+    public static TraineeTraits ForLevel(Level level) =>
         level switch
         {
             Level.Beginner => new(0.012, 0.25),

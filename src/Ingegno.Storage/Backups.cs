@@ -160,7 +160,7 @@ public sealed partial class Backups(Database database, string folder, TimeProvid
                 to.Execute("PRAGMA journal_mode = DELETE;"); // One file, without helpers beside it.
             }
 
-            var faults = DatabaseCheck.Of(part);
+            var faults = DatabaseCheck.FindFaults(part);
             if (faults.Count > 0)
             {
                 throw new StartException(StartException.Damaged, $"The backup is not whole and was thrown away: {faults[0]}");
@@ -169,7 +169,7 @@ public sealed partial class Backups(Database database, string folder, TimeProvid
             File.Move(part, path, overwrite: true);
             return path;
         }
-        catch (SqliteException e) when (StartException.Of(e, part) is { } known)
+        catch (SqliteException e) when (StartException.From(e, part) is { } known)
         {
             throw known;
         }
@@ -196,7 +196,7 @@ public sealed partial class Backups(Database database, string folder, TimeProvid
             throw new StartException(StartException.NoSuchFile, $"There is no file {path}.");
         }
 
-        var faults = DatabaseCheck.Of(path);
+        var faults = DatabaseCheck.FindFaults(path);
         if (faults.Count > 0)
         {
             throw new StartException(StartException.Damaged, $"{path} cannot be restored, nothing was changed: {faults[0]}");

@@ -124,7 +124,7 @@ public sealed class ClientAppStore(Database database, LogStore logs, TimeProvide
             return before.ToRecord();
         }
 
-        var (day, off) = session.TrainedOn(Moments.Of(clock.GetUtcNow()));
+        var (day, off) = session.TrainedOn(Moments.ToMoment(clock.GetUtcNow()));
         if (before is not null)
         {
             // The day is that of its beginning: it does not move with what is sent later.

@@ -38,5 +38,5 @@ public sealed class ClientStore(Database database, TimeProvider clock)
         return null;
     }
 
-    private protected override ClientRecord Tidy(ClientRecord value) => value with { Name = PlainName.Of(value.Name) };
+    private protected override ClientRecord Tidy(ClientRecord value) => value with { Name = PlainName.Normalize(value.Name) };
 }

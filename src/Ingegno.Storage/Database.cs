@@ -75,7 +75,7 @@ public sealed class Database
                 Upgrade(upgrader);
             }
         }
-        catch (SqliteException e) when (StartException.Of(e, File) is { } known)
+        catch (SqliteException e) when (StartException.From(e, File) is { } known)
         {
             throw known;
         }
@@ -132,7 +132,7 @@ public sealed class Database
         var result = upgrader.PerformUpgrade();
         if (!result.Successful)
         {
-            throw result.Error is SqliteException e && StartException.Of(e, File) is { } known
+            throw result.Error is SqliteException e && StartException.From(e, File) is { } known
                 ? known
                 : new StartException(
                     StartException.MigrationFailed,

@@ -11,7 +11,7 @@ namespace Ingegno.Storage;
 public static class DatabaseCheck
 {
     /// <summary>What is wrong with the file, in words for whoever runs it; empty when nothing is. It is only read.</summary>
-    public static IReadOnlyList<string> Of(string file)
+    public static IReadOnlyList<string> FindFaults(string file)
     {
         if (!File.Exists(file))
         {

@@ -13,5 +13,5 @@ public sealed class GymWeekStore(Database database, TimeProvider clock)
     public IReadOnlyList<Saved<GymWeek>>? AddAll(long coachId, long clientId, IEnumerable<GymWeek> weeks, string? once = null) =>
         Table.AddAll(coachId, clientId, weeks.Select(w => (NameOf(w), Tidy(w))), once);
 
-    private protected override GymWeek Tidy(GymWeek value) => value with { Name = PlainName.Of(value.Name) };
+    private protected override GymWeek Tidy(GymWeek value) => value with { Name = PlainName.Normalize(value.Name) };
 }

@@ -38,5 +38,5 @@ public sealed class PlaceStore(Database database, TimeProvider clock)
             .ToLookup(p => p.ClientId);
     }
 
-    private protected override PlaceKit Tidy(PlaceKit value) => value with { Name = PlainName.Of(value.Name) };
+    private protected override PlaceKit Tidy(PlaceKit value) => value with { Name = PlainName.Normalize(value.Name) };
 }

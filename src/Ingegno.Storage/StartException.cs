@@ -17,7 +17,7 @@ public sealed class StartException(int exitCode, string message, Exception? inne
     public int ExitCode => exitCode;
 
     /// <summary>What an exception of SQLite means for a start; null when it is none that is foreseen.</summary>
-    public static StartException? Of(Microsoft.Data.Sqlite.SqliteException e, string file)
+    public static StartException? From(Microsoft.Data.Sqlite.SqliteException e, string file)
     {
         ArgumentNullException.ThrowIfNull(e);
 

@@ -30,7 +30,7 @@ public class ProgramReaderTests
         {
             "csv" => ProgramFiles.Csv(table),
             "xlsx" => ProgramFiles.Xlsx(table),
-            "json" => ProgramDocument.Of(weeks, Rows).ToJson(),
+            "json" => ProgramDocument.From(weeks, Rows).ToJson(),
             _ => Encoding.UTF8.GetBytes(string.Join("\n\n", weeks.Select(w => $"== {w.Name}\n{w.Text}"))),
         };
         var read = Read(bytes);

@@ -80,13 +80,13 @@ public sealed class BackupTests : IDisposable
     public void A_document_that_nobody_can_read_is_found()
     {
         var client = _db.AddClient();
-        DatabaseCheck.Of(_db.Database.File).ShouldBeEmpty();
+        DatabaseCheck.FindFaults(_db.Database.File).ShouldBeEmpty();
         using (var connection = _db.Database.Open())
         {
             connection.Execute("UPDATE client SET document = '{\"name\":1}' WHERE id = @client", new { client });
         }
 
-        DatabaseCheck.Of(_db.Database.File).ShouldHaveSingleItem().ShouldContain($"row {client} of client");
+        DatabaseCheck.FindFaults(_db.Database.File).ShouldHaveSingleItem().ShouldContain($"row {client} of client");
     }
 
     [Fact]

@@ -48,7 +48,7 @@ public static class BackupCommands
     {
         ArgumentNullException.ThrowIfNull(call);
         var file = call.Given["file"] ?? call.Database().File;
-        var faults = DatabaseCheck.Of(file);
+        var faults = DatabaseCheck.FindFaults(file);
         foreach (var fault in faults)
         {
             call.Out.WriteLine(fault);

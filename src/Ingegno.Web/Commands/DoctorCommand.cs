@@ -49,7 +49,7 @@ public static class DoctorCommand
             yield break;
         }
 
-        var faults = DatabaseCheck.Of(options.DatabaseFile);
+        var faults = DatabaseCheck.FindFaults(options.DatabaseFile);
         yield return ("database", faults.Count == 0 ? null : faults[0], "Bring a backup back with: ./ingegno restore --from FILE");
         var free = new DriveInfo(folder).AvailableFreeSpace / 1_000_000;
         yield return (
@@ -69,7 +69,7 @@ public static class DoctorCommand
         );
         if (newest is not null)
         {
-            var damage = DatabaseCheck.Of(Path.Combine(options.BackupFolder, newest.Name));
+            var damage = DatabaseCheck.FindFaults(Path.Combine(options.BackupFolder, newest.Name));
             yield return ("newest backup opens", damage.Count == 0 ? null : damage[0], "Make another with ./ingegno backup.");
         }
 

@@ -49,8 +49,8 @@ public static class FiguresCommand
                 key,
                 exercise.Name,
                 exercise.Family,
-                FigureDrawing.Of(figure, FigureScene.Usual, exercise.Muscles, exercise.PrimeMovers()),
-                [.. FigureCheck.Of(figure, FigureScene.Usual).Select(Phrasebook.English.Say)]
+                FigureDrawing.Draw(figure, FigureScene.Usual, exercise.Muscles, exercise.PrimeMovers()),
+                [.. FigureCheck.Check(figure, FigureScene.Usual).Select(Phrasebook.English.Say)]
             ),
         ];
         File.WriteAllText(call.Given["to"] ?? "figures.json", JsonSerializer.Serialize(sheet, Written));

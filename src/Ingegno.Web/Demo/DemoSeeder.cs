@@ -165,13 +165,13 @@ public sealed class DemoSeeder(
                 sent.Id,
                 sent.Release,
                 i % sent.Release.Days.Length,
-                Moments.Of(new DateTimeOffset(began, TimeSpan.Zero)),
+                Moments.ToMoment(new DateTimeOffset(began, TimeSpan.Zero)),
                 last ? story : new PhoneStory(true),
                 $"demo-{plan.Id}-{i + 1:00}"
             );
-            session = session with { SentAt = Moments.Of(clock.GetUtcNow()) }; // The phone's clock is right.
-            var day = session.TrainedOn(Moments.Of(clock.GetUtcNow())).Day;
-            floor.Keep(coach, plan.Value.ClientId, sent, session, ClientAppLog.Of(coach, sent, session, day, plan.Value, log));
+            session = session with { SentAt = Moments.ToMoment(clock.GetUtcNow()) }; // The phone's clock is right.
+            var day = session.TrainedOn(Moments.ToMoment(clock.GetUtcNow())).Day;
+            floor.Keep(coach, plan.Value.ClientId, sent, session, ClientAppLog.ToSessionRecord(coach, sent, session, day, plan.Value, log));
         }
 
         log.RenewPulse(coach, plan.Id);
@@ -248,7 +248,7 @@ public sealed class DemoSeeder(
                 [
                     .. document.Plan.Lines.Where(l => l.Chosen is not null).Select(l => new CoachChoice(l.Gym.Key, Candidate(l, trained))),
                 ],
-                Edits = [.. trained.Select(t => HomeEdit.Of(t.Line, t.Home.ExerciseId, t.Home.Dose, t.Home.ExternalKg))],
+                Edits = [.. trained.Select(t => HomeEdit.From(t.Line, t.Home.ExerciseId, t.Home.Dose, t.Home.ExternalKg))],
             };
             var taught = log.Taught(coach, plan.Value.ClientId, then);
             return plans.Save(coach, plan.Id, now.Revision, note, WithinMinutes(taught)).Current!;

@@ -269,7 +269,7 @@ public static class BlockEndpoints
             return Problems.NotFound(What);
         }
 
-        var rows = BlockRows.Of(block.Value.Block, plan.Value.Document.Plan);
+        var rows = BlockRows.Build(block.Value.Block, plan.Value.Document.Plan);
         return ProgramDownload.Of(rows, form, $"block-{block.Value.Setup.Starts:yyyy-MM-dd}", "Block");
     }
 

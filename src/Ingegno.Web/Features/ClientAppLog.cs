@@ -20,7 +20,14 @@ internal static class ClientAppLog
     }
 
     /// <summary>A finished session as the log has it; null while it runs or where nothing was done.</summary>
-    public static SessionRecord? Of(long coach, SentRelease release, ClientAppSession session, DateOnly day, PlanRecord plan, ClientLog log)
+    public static SessionRecord? ToSessionRecord(
+        long coach,
+        SentRelease release,
+        ClientAppSession session,
+        DateOnly day,
+        PlanRecord plan,
+        ClientLog log
+    )
     {
         var done = session.Logged();
         return session.Finished && !done.IsEmpty && log.Trained(coach, release.PlanId, plan, release.PlanVersion) is { } trained
@@ -31,7 +38,7 @@ internal static class ClientAppLog
                 session.Effort,
                 session.Minutes,
                 session.Note.Length > 0 ? session.Note : null,
-                PlannedSets.Of(trained.Plan, done),
+                PlannedSets.Count(trained.Plan, done),
                 SessionSource.Client
             )
             : null;

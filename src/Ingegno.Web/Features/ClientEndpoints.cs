@@ -188,7 +188,7 @@ public static class ClientEndpoints
             var phone = phones.GetValueOrDefault(client.Id);
             var notes = newest is null
                 ? []
-                : Attention.Of(
+                : Attention.Notes(
                     pulse.GetValueOrDefault(newest.Id),
                     newest.Version,
                     DateOnly.FromDateTime(newest.UpdatedAt.Date),
@@ -226,7 +226,7 @@ public static class ClientEndpoints
             var week = newest.GymWeekId is { } text ? weeks.Find(coach, text) : null;
             var written = new[] { client.UpdatedAt, kit?.UpdatedAt, week?.UpdatedAt }.Max();
             return written > newest.UpdatedAt && plans.Find(coach, newest.Id) is { } plan
-                ? PlanDrift.Of(plan.Value.Document.Request, client.Value.Profile, kit?.Value, week?.Value.Text)
+                ? PlanDrift.Compare(plan.Value.Document.Request, client.Value.Profile, kit?.Value, week?.Value.Text)
                 : [];
         }
     }

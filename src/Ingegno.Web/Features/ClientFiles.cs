@@ -53,7 +53,7 @@ public sealed class ClientFiles(IValidator<ClientRecord> clients, IValidator<Cor
             );
             foreach (var (plan, i) in file.Plans.Select((p, i) => (p, i)))
             {
-                Put($"plan-{i + 1}.html", Encoding.UTF8.GetBytes(PlanPage.Of(file.Client.Name, plan)));
+                Put($"plan-{i + 1}.html", Encoding.UTF8.GetBytes(PlanPage.Render(file.Client.Name, plan)));
             }
         }
 

@@ -51,7 +51,7 @@ public sealed class ClientLog(
             from logged in session.Exercises
             let exercise = domain.Catalogue.Find(logged.ExerciseId)
             where exercise is not null
-            let seen = StrengthObservation.Of(session.Day, exercise, Evidence.Of(logged.Sets, costs))
+            let seen = StrengthObservation.FromSets(session.Day, exercise, Evidence.FromSets(logged.Sets, costs))
             where seen is not null
             select seen;
         return profile.AsOf(Today) with
@@ -83,7 +83,7 @@ public sealed class ClientLog(
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(stands);
-        return PlanDrift.Of(plan.Document.Request, Taught(coach, plan.ClientId, stands.Client), stands.Kit, stands.GymText);
+        return PlanDrift.Compare(plan.Document.Request, Taught(coach, plan.ClientId, stands.Client), stands.Kit, stands.GymText);
     }
 
     /// <summary>What is proposed for the next session, and what of the log no line answers to.</summary>

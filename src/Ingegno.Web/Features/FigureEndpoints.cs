@@ -95,8 +95,8 @@ public static class FigureEndpoints
         var posed = figure.Shifted(question.Posed, FigureScene.Usual);
         return TypedResults.Ok(
             new PosedFigure(
-                FigureDrawing.Of(posed, FigureScene.Usual, exercise.Muscles, exercise.PrimeMovers()),
-                FigureCheck.Of(posed, FigureScene.Usual)
+                FigureDrawing.Draw(posed, FigureScene.Usual, exercise.Muscles, exercise.PrimeMovers()),
+                FigureCheck.Check(posed, FigureScene.Usual)
             )
         );
     }

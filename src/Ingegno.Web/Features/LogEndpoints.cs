@@ -211,7 +211,7 @@ public static class LogEndpoints
         var stamped = session with
         {
             Exercises = log.Stamped(trained, session.Exercises),
-            PlannedSets = PlannedSets.Of(trained.Plan, session.Exercises),
+            PlannedSets = PlannedSets.Count(trained.Plan, session.Exercises),
             Source = session.Source == SessionSource.File ? SessionSource.File : SessionSource.Typed,
         };
         if (logs.Add(coach, planId, stamped, once.Value) is not { } id)
@@ -349,7 +349,7 @@ public static class LogEndpoints
                 s.Day,
                 log.Stamped(plan.Value.Document, s.Exercises.IsDefault ? [] : s.Exercises),
                 s.Effort,
-                PlannedSets: PlannedSets.Of(plan.Value.Document.Plan, s.Exercises.IsDefault ? [] : s.Exercises),
+                PlannedSets: PlannedSets.Count(plan.Value.Document.Plan, s.Exercises.IsDefault ? [] : s.Exercises),
                 Source: SessionSource.File
             ))
             .ToList();

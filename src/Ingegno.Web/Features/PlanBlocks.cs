@@ -64,7 +64,7 @@ public sealed class PlanBlocks(DomainRules domain, BlockStore blocks, LogStore l
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(block);
-        return BlockReport.Of(
+        return BlockReport.Compare(
             block.Setup,
             block.Block,
             Sessions(coach, planId),

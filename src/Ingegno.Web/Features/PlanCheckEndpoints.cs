@@ -57,7 +57,7 @@ public static class PlanCheckEndpoints
     private static Ok<CheckedPlan> Check(PlanToCheck plan, ShorthandParser parser, DomainRules domain)
     {
         var read = parser.Parse(plan.Text);
-        var findings = PlanCheck.Run(AuditedPlan.Of(plan.Client, read, domain), []);
+        var findings = PlanCheck.Run(AuditedPlan.From(plan.Client, read, domain), []);
         var verdict = read.Lines.IsEmpty ? Reason.Of("verdict.nothing-read") : PlanCheck.Verdict(findings);
         return TypedResults.Ok(
             new CheckedPlan(

@@ -109,7 +109,7 @@ public static class PlanEndpoints
         var result = engine.Rebuild(request);
         var plan = result.Plan;
         return new PlanDocument(
-            PlainName.Of(title),
+            PlainName.Normalize(title),
             request with
             {
                 Keyed = result.Keyed,
@@ -162,12 +162,16 @@ public static class PlanEndpoints
             return Problems.NotFound(What);
         }
 
-        var table = HomeRows.Of(document.Title, document.Plan);
+        var table = HomeRows.Build(document.Title, document.Plan);
         var text = rows.Write(table).Text;
         return form switch
         {
             "csv" or "xlsx" => ProgramDownload.Of(table, form, "home-plan", "Home plan"),
-            "json" => TypedResults.File(ProgramDocument.Of([(document.Title, text)], rows).ToJson(), "application/json", "home-plan.json"),
+            "json" => TypedResults.File(
+                ProgramDocument.From([(document.Title, text)], rows).ToJson(),
+                "application/json",
+                "home-plan.json"
+            ),
             _ => TypedResults.File(
                 Encoding.UTF8.GetBytes($"== {SafeCell.OneLine(document.Title)}\n{text}\n"),
                 "text/plain; charset=utf-8",

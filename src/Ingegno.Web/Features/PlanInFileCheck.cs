@@ -107,7 +107,7 @@ internal static class PlanInFileCheck
                 throw new UnreadableFileException("The file is damaged: an exercise of a plan has no name or no dose.");
             }
 
-            FileCheck.Ask(Edits, HomeEdit.Of(exercise.Key, exercise.Home), "a plan");
+            FileCheck.Ask(Edits, HomeEdit.From(exercise.Key, exercise.Home), "a plan");
         }
     }
 

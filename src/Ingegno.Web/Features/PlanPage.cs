@@ -7,7 +7,7 @@ namespace Ingegno.Web.Features;
 /// <summary>A plan as a page of HTML that stands by itself, to read and print long after.</summary>
 internal static class PlanPage
 {
-    public static string Of(string client, PlanInFile plan)
+    public static string Render(string client, PlanInFile plan)
     {
         static string Text(string text) => HtmlEncoder.Default.Encode(text);
         var home = plan.Versions.First(v => v.Number == plan.Head).Document.Plan;

@@ -118,7 +118,7 @@ public static class ProgramEndpoints
         {
             "csv" or "xlsx" => ProgramDownload.Of(table, form, "gym-program", "Gym program"),
             "json" => TypedResults.File(
-                ProgramDocument.Of(weeks.Select(w => (w.Name, w.Text)), rows).ToJson(),
+                ProgramDocument.From(weeks.Select(w => (w.Name, w.Text)), rows).ToJson(),
                 "application/json",
                 "gym-program.json"
             ),

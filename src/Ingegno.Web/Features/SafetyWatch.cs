@@ -50,7 +50,7 @@ public sealed class SafetyWatch(RedHearing hearing, AlertStore alerts, TimeProvi
         }
 
         var heard = In(text);
-        if (SafetyAlert.Of(heard, source, Shortened(text)) is not { } alert)
+        if (SafetyAlert.FromSigns(heard, source, Shortened(text)) is not { } alert)
         {
             return null;
         }
@@ -76,7 +76,7 @@ public sealed class SafetyWatch(RedHearing hearing, AlertStore alerts, TimeProvi
                 Signs = [new AlertSign(tapped.Sign, hearing.Signs.Find(tapped.Sign) is { OfLimb: true } ? tapped.Joint : null)],
                 Session = tapped.Session,
                 ExerciseId = tapped.ExerciseId,
-                ToldAt = Moments.Of(tapped.At),
+                ToldAt = Moments.ToMoment(tapped.At),
             },
             MostOpen
         );

@@ -298,7 +298,7 @@ public static class TrainingEndpoints
             return Problems.Invalid("day", "A release has no such day.");
         }
 
-        var (day, _) = session.TrainedOn(Moments.Of(clock.GetUtcNow()));
+        var (day, _) = session.TrainedOn(Moments.ToMoment(clock.GetUtcNow()));
         if (log.WrongDay(day) is { } wrong)
         {
             return Problems.Invalid("startedAt", wrong);
@@ -327,7 +327,7 @@ public static class TrainingEndpoints
             link.ClientId,
             release,
             session,
-            ClientAppLog.Of(link.CoachId, release, session, day, plan.Value, log)
+            ClientAppLog.ToSessionRecord(link.CoachId, release, session, day, plan.Value, log)
         );
         renewal.Ask(link.CoachId, release.PlanId);
         return TypedResults.Ok(SessionInClientApp.Of(kept));

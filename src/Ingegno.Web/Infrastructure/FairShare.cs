@@ -18,7 +18,7 @@ public static class FairShare
     private const int Waiting = 250;
 
     /// <summary>The share of whoever asks.</summary>
-    public static RateLimitPartition<string> Of(HttpContext context)
+    public static RateLimitPartition<string> PartitionOf(HttpContext context)
     {
         ArgumentNullException.ThrowIfNull(context);
         return RateLimitPartition.GetConcurrencyLimiter(

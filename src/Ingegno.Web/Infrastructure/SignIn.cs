@@ -112,7 +112,7 @@ public static class SignIn
                     "More was asked for than the server does at the same time. Nothing was changed; try again in a moment."
                 );
             };
-            limiter.AddPolicy(FairShare.Policy, FairShare.Of);
+            limiter.AddPolicy(FairShare.Policy, FairShare.PartitionOf);
             // Hashing a password costs on purpose: a crowd of guesses queues and leaves the rest of the machine alone.
             limiter.AddConcurrencyLimiter(
                 SessionEndpoints.RateLimit,

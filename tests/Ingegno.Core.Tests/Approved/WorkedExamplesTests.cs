@@ -56,7 +56,7 @@ public class WorkedExamplesTests
                     "Overhead press 3x8 RIR 2 90 s",
                 ]
             ),
-            TraineeTraits.Of(Level.Intermediate)
+            TraineeTraits.ForLevel(Level.Intermediate)
         );
         yield return (
             "A woman of 62 kg, beginner, an ordinary home; away in weeks 6 to 8",
@@ -67,7 +67,7 @@ public class WorkedExamplesTests
                 "chair 45 cm; sofa 44 cm; dining table 74 cm; stairs 18 cm; rucksack 25 L; 6 bottles 1.5 L",
                 ["= A", "Goblet squat 3x10 90 s", "Push-up 3x8 90 s", "= B", "Seated cable row 3x10 90 s", "Hip thrust 3x10 90 s"]
             ),
-            TraineeTraits.Of(Level.Beginner) with
+            TraineeTraits.ForLevel(Level.Beginner) with
             {
                 AwayInWeeks = [5, 6, 7],
             }
@@ -88,7 +88,7 @@ public class WorkedExamplesTests
                     "Dumbbell bench press 3x10 90 s",
                 ]
             ),
-            TraineeTraits.Of(Level.Novice) with
+            TraineeTraits.ForLevel(Level.Novice) with
             {
                 HurtsFromWeek = 3,
                 Hurts = Joint.Knee,

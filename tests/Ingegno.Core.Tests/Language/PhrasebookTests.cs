@@ -177,7 +177,7 @@ public partial class PhrasebookTests
 
     private static IEnumerable<Reason> Everything(int seed)
     {
-        var request = SimulatedClients.Of(seed);
+        var request = SimulatedClients.Draw(seed);
         var approaches = DomainRules.Shipped.Approaches;
         request = request with
         {
@@ -198,7 +198,7 @@ public partial class PhrasebookTests
         var plan = engine.Rebuild(request).Plan;
         var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
         var (trial, start) = (new TrainingTrial(domain), new DateOnly(2026, 9, 7));
-        var traits = TraineeTraits.Of(request.Client.Level) with { Hurts = Joint.Shoulder, HurtsFromWeek = 3 };
+        var traits = TraineeTraits.ForLevel(request.Client.Level) with { Hurts = Joint.Shoulder, HurtsFromWeek = 3 };
         var run = trial.Run(
             trial.Plan(request, plan),
             line => day[line],
@@ -230,7 +230,7 @@ public partial class PhrasebookTests
             .Concat(proposals.Select(p => p.Reason))
             .Concat(block.Notices)
             .Concat(block.Weeks.SelectMany(w => w.Cells.Select(c => c.Reason).Append(w.Idea)))
-            .Concat(Attention.Of(pulse, 1, start, 3, start.AddDays(50), start.AddDays(48)).Select(a => a.Text))
+            .Concat(Attention.Notes(pulse, 1, start, 3, start.AddDays(50), start.AddDays(48)).Select(a => a.Text))
             .Concat(ladder?.Gaps.SelectMany(g => g.Fill) ?? [])
             .Concat(ladder?.Rungs.Select(r => r.Standard) ?? [])
             .Concat(

@@ -31,7 +31,7 @@ internal sealed class TestBench(ClientProfile client, PlaceKit place)
     /// <summary>System load of the first set-up of an exercise with a load that need not be here.</summary>
     public SystemLoad SystemLoad(string exerciseId, ReachableLoad load) =>
         new SystemLoads(
-            new BodyShares(BodySegments.Of(client.Sex), Strength.StatureCm, DomainRules.Shipped.Leverage),
+            new BodyShares(BodySegments.ForSex(client.Sex), Strength.StatureCm, DomainRules.Shipped.Leverage),
             Strength.BodyMassKg
         ).Of(Examples.Exercise(exerciseId).Setups[0].Load, [], load);
 

@@ -55,7 +55,7 @@ public sealed record SafetyAlert
     /// <param name="heard">The signs.</param>
     /// <param name="source">Where.</param>
     /// <param name="words">What was written.</param>
-    public static SafetyAlert? Of(ImmutableArray<HeardSign> heard, AlertSource source, string words) =>
+    public static SafetyAlert? FromSigns(ImmutableArray<HeardSign> heard, AlertSource source, string words) =>
         heard.IsDefaultOrEmpty
             ? null
             : new SafetyAlert

@@ -18,7 +18,7 @@ internal readonly record struct SaidWord(string Text, int Start, int End)
     /// <summary>The words of a text in their order, linear in its length.</summary>
     public static List<SaidWord> All(string text)
     {
-        var plain = PlainText.Of(text);
+        var plain = PlainText.Normalize(text);
         var words = new List<SaidWord>();
         for (var i = 0; i < plain.Length; )
         {

@@ -56,7 +56,7 @@ public static partial class HealthTalk
     private static partial Regex Figures();
 
     /// <summary>What a text says.</summary>
-    public static HealthSaid Of(string text)
+    public static HealthSaid Read(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
         var told = Hearing.Value.Told(text);
@@ -64,7 +64,7 @@ public static partial class HealthTalk
         var denied = told.Where(t => t.Denied).Select(t => t.Heard.Sign.Id).Except(holds).ToHashSet();
         var words = told.Where(t => !t.OfAnother).Select(t => t.Heard.Words).ToList();
         var high = holds.Contains(Pressure);
-        foreach (Match figure in Figures().Matches(PlainText.Of(text)))
+        foreach (Match figure in Figures().Matches(PlainText.Normalize(text)))
         {
             var (systolic, diastolic) = (Number(figure, "s"), Number(figure, "d"));
             if (systolic is < 80 or > 260 || diastolic is < 40 or > 160 || diastolic >= systolic)

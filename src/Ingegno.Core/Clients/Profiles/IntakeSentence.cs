@@ -180,19 +180,19 @@ public static partial class IntakeSentence
             return new Intake { Left = text[..Longest] };
         }
 
-        var left = PlainText.Of(text.ReplaceLineEndings(", "));
+        var left = PlainText.Normalize(text.ReplaceLineEndings(", "));
         var hurt = SoreWords.Where(s => s.Sore.Matches(left).Any(m => !IsDenied(left, m))).ToList();
         var sore = hurt.Select(s =>
-                JointTalk.Of(
+                JointTalk.ReadJoint(
                     s.Joint,
                     s.Hurt.IsMatch(left) ? Soreness.Injured : Soreness.Sore,
                     s.Name,
-                    PlainText.Of(text),
+                    PlainText.Normalize(text),
                     alone: hurt.Count == 1
                 )
             )
             .ToImmutableArray();
-        var health = HealthTalk.Of(left);
+        var health = HealthTalk.Read(left);
         foreach (var words in health.Words)
         {
             left = left.Replace(words, " ", StringComparison.Ordinal);

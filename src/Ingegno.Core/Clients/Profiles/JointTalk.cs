@@ -41,7 +41,7 @@ internal static class JointTalk
     /// <param name="name">The words of the joint, as a pattern.</param>
     /// <param name="text">The text.</param>
     /// <param name="alone">No other joint is said to hurt: a side that stands apart is its.</param>
-    public static SoreJoint Of(Joint joint, Soreness severity, Regex name, string text, bool alone)
+    public static SoreJoint ReadJoint(Joint joint, Soreness severity, Regex name, string text, bool alone)
     {
         var sentences = text.Split(['.', ';', '\n']).Where(s => name.IsMatch(s)).ToList();
         var sides = sentences

@@ -27,7 +27,12 @@ public readonly record struct SetEvidence(double SystemKg, int Reps, int Rir, do
 public sealed record StrengthObservation(DateOnly Day, string ExerciseId, double OneRepMaxKg)
 {
     /// <summary>The observation of a day; null when no set of it says anything.</summary>
-    public static StrengthObservation? Of(DateOnly day, Exercise exercise, IEnumerable<SetEvidence> sets, RepMaxFormula? formula = null)
+    public static StrengthObservation? FromSets(
+        DateOnly day,
+        Exercise exercise,
+        IEnumerable<SetEvidence> sets,
+        RepMaxFormula? formula = null
+    )
     {
         ArgumentNullException.ThrowIfNull(exercise);
         ArgumentNullException.ThrowIfNull(sets);

@@ -55,7 +55,7 @@ internal sealed class HazardTalk
     /// <returns>Hazards, once each; the words that are left; whether any word of a hazard was said, be it denied.</returns>
     public (ImmutableArray<Hazard> Hazards, string Left, bool Said) Of(string text)
     {
-        var (left, found, said) = (PlainText.Of(text), new List<Hazard>(), false);
+        var (left, found, said) = (PlainText.Normalize(text), new List<Hazard>(), false);
         foreach (var (hazard, words) in _all)
         {
             foreach (var match in words.Matches(left).Reverse())

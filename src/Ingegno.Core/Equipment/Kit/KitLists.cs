@@ -42,7 +42,7 @@ internal static partial class KitLists
         var (bar, list) = (m.Groups["bar"].Value.ToLowerInvariant(), m.Groups["list"].Value);
         var pounds = list.Contains("lb", StringComparison.OrdinalIgnoreCase) || list.Contains("pound", StringComparison.OrdinalIgnoreCase);
         var unit = pounds ? "lb" : "kg";
-        var spoken = SpokenBar.Of(bar);
+        var spoken = SpokenBar.Read(bar);
         var handle = m.Groups["handle"].Success ? m.Groups["handle"].Value.Trim('(', ')', ' ') : $"{Words.Number(spoken.HandleKg, 0)} kg";
         var plates = string.Join(' ', Times().Matches(list).Select(t => $"{t.Value} {unit}"));
         return $"; {(spoken.Trap ? "trap bar" : "barbell set")} {handle} {plates}; ";

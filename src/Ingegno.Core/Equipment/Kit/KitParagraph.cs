@@ -59,7 +59,7 @@ public sealed class KitParagraph(KitShorthand shorthand)
 
         var finds = ImmutableArray.CreateBuilder<KitFind>();
         var (noun, before) = ((string?)null, (KitItem?)null);
-        foreach (var phrase in KitPhrases.Of(KitLists.WrittenOut(PlainText.Of(text.ReplaceLineEndings(";")))).Take(MostThings))
+        foreach (var phrase in KitPhrases.Split(KitLists.WrittenOut(PlainText.Normalize(text.ReplaceLineEndings(";")))).Take(MostThings))
         {
             if (LastThing(finds) is var at and >= 0 && shorthand.Also(finds[at].Entry.Item!, phrase) is { } also)
             {

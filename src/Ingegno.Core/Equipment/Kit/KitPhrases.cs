@@ -4,7 +4,7 @@ namespace Ingegno.Core.Equipment.Kit;
 internal static class KitPhrases
 {
     /// <summary>The phrases of a text, in its order: each may be a thing.</summary>
-    public static IEnumerable<string> Of(string text)
+    public static IEnumerable<string> Split(string text)
     {
         var (start, depth) = (0, 0);
         for (var i = 0; i <= text.Length; i++)

@@ -98,7 +98,7 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
 
     private KitEntry Known(string text)
     {
-        text = PlainText.Of(text);
+        text = PlainText.Normalize(text);
         if (text.Length > LongestLine)
         {
             return Wrong(Reason.Of("kit.too-long", ("most", LongestLine)), LongestLine);
@@ -136,7 +136,7 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
             return null;
         }
 
-        var words = Words.Normalise(KitQuantity.Without(PlainText.Of(text))).Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        var words = Words.Normalise(KitQuantity.Without(PlainText.Normalize(text))).Split(' ', StringSplitOptions.RemoveEmptyEntries);
         for (var length = Math.Min(5, words.Length); length > 0; length--)
         {
             for (var at = words.Length - length; at >= 0; at--)
@@ -175,7 +175,7 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
         }
 
         var near = _names
-            .Select(n => (n.Name, Likeness: Likeness.Of(normal, n.Normal)))
+            .Select(n => (n.Name, Likeness: Likeness.Between(normal, n.Normal)))
             .Where(n => n.Likeness > 0.3)
             .GroupBy(n => n.Name, n => n.Likeness)
             .OrderByDescending(g => g.Max())

@@ -11,7 +11,7 @@ internal readonly record struct SpokenBar(bool Trap, bool Curl)
     private static readonly ImmutableArray<string> CurlBars = ["ez bar", "ez-bar", "curl bar", "cambered bar"];
 
     /// <summary>The bar of a text in small letters; a straight one where it names no other.</summary>
-    public static SpokenBar Of(string lower) => new(Names(TrapBars, lower), Names(CurlBars, lower));
+    public static SpokenBar Read(string lower) => new(Names(TrapBars, lower), Names(CurlBars, lower));
 
     /// <summary>Mass of the bar alone, kg.</summary>
     public double HandleKg =>

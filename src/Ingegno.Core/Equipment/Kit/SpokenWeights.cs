@@ -69,7 +69,7 @@ internal static class SpokenWeights
     public static KitFind? BarWithPlates(string phrase, string said)
     {
         var lower = said.ToLowerInvariant();
-        var spoken = SpokenBar.Of(lower);
+        var spoken = SpokenBar.Read(lower);
         var (trap, curl) = (spoken.Trap, spoken.Curl);
         var bar =
             trap

@@ -99,7 +99,7 @@ public static class BandOptions
         return new ReachableLoad(rep.Force.Mean, $"{band.InWords}{(how.Length > 0 ? ", " + how : string.Empty)}: {force}", [band.Id])
         {
             Band = rep.Force,
-            Rigged = [RiggedBand.Of(band.InWords, load, grip, rep, statureCm)],
+            Rigged = [RiggedBand.From(band.InWords, load, grip, rep, statureCm)],
             Stretch = rep.MostStretch,
             WeightKg = 0,
             Warning = rep.Warning,

@@ -19,7 +19,7 @@ public sealed record FreeWeight(LoadSource From, double BodyKg, double Share)
     /// <param name="ways">Load models of the exercise's set-ups, the usual one first.</param>
     /// <param name="shares">Body shares of the client.</param>
     /// <param name="bodyMassKg">Body mass, kg.</param>
-    public static FreeWeight? Of(IEnumerable<LoadModel> ways, BodyShares shares, double bodyMassKg)
+    public static FreeWeight? Find(IEnumerable<LoadModel> ways, BodyShares shares, double bodyMassKg)
     {
         ArgumentNullException.ThrowIfNull(ways);
         ArgumentNullException.ThrowIfNull(shares);

@@ -105,7 +105,7 @@ public sealed class ReachableLoads
                     [container.Id, .. recipe.Packed.Pieces.Select(p => p.Piece.Id)]
                 )
                 {
-                    Bag = PackedBag.Of(recipe, use == "wear"),
+                    Bag = PackedBag.Pack(recipe, use == "wear"),
                 };
             }
         }

@@ -14,7 +14,7 @@ public static class RigConflict
     /// <param name="otherKg">Its load, kg.</param>
     public static bool Between(ImmutableArray<string> items, double kg, ImmutableArray<string> others, double otherKg)
     {
-        if (SameLoad.Of(kg, otherKg))
+        if (SameLoad.IsSame(kg, otherKg))
         {
             return false;
         }

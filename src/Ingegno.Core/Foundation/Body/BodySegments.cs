@@ -42,7 +42,7 @@ public sealed record BodySegments(
     public double LessForearms => 1 - (2 * (Forearm + Hand));
 
     /// <summary>The table of a sex.</summary>
-    public static BodySegments Of(Sex sex) =>
+    public static BodySegments ForSex(Sex sex) =>
         sex switch
         {
             Sex.Male => Male,

@@ -10,5 +10,5 @@ public static class SameLoad
     public const double WithinKg = 0.15;
 
     /// <summary>The two loads are the same.</summary>
-    public static bool Of(double oneKg, double otherKg) => Math.Abs(oneKg - otherKg) < WithinKg;
+    public static bool IsSame(double oneKg, double otherKg) => Math.Abs(oneKg - otherKg) < WithinKg;
 }

@@ -4,7 +4,7 @@ namespace Ingegno.Core.Foundation.Text;
 public static class Likeness
 {
     /// <summary>0–1: mean of shared words (Dice) and of letters that need no change (Levenshtein).</summary>
-    public static double Of(string a, string b)
+    public static double Between(string a, string b)
     {
         var (wordsA, wordsB) = (a.Split(' '), b.Split(' '));
         var shared = wordsA.Count(w => wordsB.Any(v => v == w || (w.Length > 3 && Distance(w, v) == 1)));

@@ -8,7 +8,7 @@ public static class PlainName
     /// isolates of direction (Unicode Standard Annex 9).
     /// </summary>
     /// <param name="name">The name as it was typed.</param>
-    public static string Of(string name)
+    public static string Normalize(string name)
     {
         ArgumentNullException.ThrowIfNull(name);
         return string.Concat(name.Where(c => c is not ((>= '\u202A' and <= '\u202E') or (>= '\u2066' and <= '\u2069')))).Trim();

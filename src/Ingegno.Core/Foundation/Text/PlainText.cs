@@ -9,7 +9,7 @@ namespace Ingegno.Core.Foundation.Text;
 public static class PlainText
 {
     /// <summary>The text, as long as before. Linear in its length.</summary>
-    public static string Of(string text)
+    public static string Normalize(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
         return string.Create(

@@ -32,5 +32,5 @@ internal static class SpeltNumbers
         "zero|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|twenty|thirty";
 
     /// <summary>What a word stands for; null when it is no number.</summary>
-    public static int? Of(string word) => Values.TryGetValue(word, out var value) ? value : null;
+    public static int? TryParse(string word) => Values.TryGetValue(word, out var value) ? value : null;
 }

@@ -21,5 +21,5 @@ public static class BodyRegions
     ];
 
     /// <summary>The half of the body that a pattern belongs to; the trunk counts as upper.</summary>
-    public static BodyRegion Of(MovementPattern pattern) => LowerBody.Contains(pattern) ? BodyRegion.Lower : BodyRegion.Upper;
+    public static BodyRegion ForPattern(MovementPattern pattern) => LowerBody.Contains(pattern) ? BodyRegion.Lower : BodyRegion.Upper;
 }

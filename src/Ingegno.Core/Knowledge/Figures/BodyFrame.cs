@@ -10,7 +10,7 @@ internal readonly record struct BodyFrame(Vector3 Up, Vector3 Front, Vector3 Nea
 {
     /// <summary>A frame from its pitch (0 upright, 90 lying on the front, −90 on the back) and its roll about the spine, in degrees;
     /// rolled −90 the near side is up and the belly looks at the viewer.</summary>
-    public static BodyFrame Of(double pitch, double roll)
+    public static BodyFrame FromAngles(double pitch, double roll)
     {
         var (sin, cos) = SinCos(pitch);
         var (up, front, near) = (new Vector3(sin, cos, 0), new Vector3(cos, -sin, 0), Vector3.UnitZ);

@@ -28,7 +28,7 @@ public static class FigureCheck
     private const double HipExtension = 35;
 
     /// <summary>Faults of a figure in a scene, the worst of each kind.</summary>
-    public static ImmutableArray<Reason> Of(Figure figure, FigureScene scene)
+    public static ImmutableArray<Reason> Check(Figure figure, FigureScene scene)
     {
         ArgumentNullException.ThrowIfNull(figure);
         ArgumentNullException.ThrowIfNull(scene);
@@ -138,7 +138,7 @@ public static class FigureCheck
 
         var feet = ((SolvedLeg[])[pose.NearLeg, pose.FarLeg]).Where(l => Math.Min(l.Heel.Y, l.Toe.Y) < Lowest(pose) + 0.6).ToList();
         var standing = feet.Where(l => Planted(figure, l == pose.NearLeg)).DefaultIfEmpty(feet[0]).ToList();
-        var mass = pose.CentreOfMass(BodySegments.Of(Sex.Unknown));
+        var mass = pose.CentreOfMass(BodySegments.ForSex(Sex.Unknown));
         var x = Outside(mass.X, standing.Min(l => Math.Min(l.Heel.X, l.Toe.X)), standing.Max(l => Math.Max(l.Heel.X, l.Toe.X)));
         var z = Outside(
             mass.Z,

@@ -49,7 +49,7 @@ public sealed record FigureDrawing(
     /// <param name="muscles">Involvement of each muscle, 0–1.</param>
     /// <param name="working">Those that are marked on the body: prime movers.</param>
     /// <param name="steps">Steps from one key pose to the next.</param>
-    public static FigureDrawing Of(
+    public static FigureDrawing Draw(
         Figure figure,
         FigureScene scene,
         ImmutableSortedDictionary<Muscle, double> muscles,
@@ -72,7 +72,7 @@ public sealed record FigureDrawing(
             figure.Path,
             [.. working],
             muscles,
-            FigureWords.Of(figure, frames[0], frames[^1])
+            FigureWords.Describe(figure, frames[0], frames[^1])
         );
     }
 

@@ -32,8 +32,8 @@ public static class FigureMotion
                 var share = (double)step / steps;
                 frames.Add(
                     step == steps ? b
-                    : PoseBetween.Of(from, to, share) is { } pose ? JointsBetween.Limbs(Solve(pose), from, to, a, b, share)
-                    : JointsBetween.Of(a, b, share)
+                    : PoseBetween.Interpolate(from, to, share) is { } pose ? JointsBetween.Limbs(Solve(pose), from, to, a, b, share)
+                    : JointsBetween.Interpolate(a, b, share)
                 );
             }
         }

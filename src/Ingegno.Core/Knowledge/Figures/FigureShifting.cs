@@ -52,7 +52,7 @@ public static class FigureShifting
         var (start, end) = (solver.Grounded(figure.Poses[0]), solver.Grounded(figure.Poses[1]));
         var passing = FigureMotion.Frames(figure, scene)[FigureMotion.StepsBetween / 2];
         var still = new Shift(0, 0);
-        return PoseBetween.Of(start, end, 0.5) is { } pose
+        return PoseBetween.Interpolate(start, end, 0.5) is { } pose
             ? Moved(pose, passing, by, placed: true)
             : Moved(
                 start with

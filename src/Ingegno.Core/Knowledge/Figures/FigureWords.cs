@@ -16,7 +16,7 @@ public static class FigureWords
     /// <param name="figure">The figure.</param>
     /// <param name="start">Body at the start of the rep.</param>
     /// <param name="end">Body at the far end.</param>
-    public static Reason Of(Figure figure, SolvedPose start, SolvedPose end)
+    public static Reason Describe(Figure figure, SolvedPose start, SolvedPose end)
     {
         ArgumentNullException.ThrowIfNull(figure);
         ArgumentNullException.ThrowIfNull(start);

@@ -6,7 +6,7 @@ namespace Ingegno.Core.Knowledge.Figures;
 /// keeps its length.</summary>
 internal static class JointsBetween
 {
-    public static SolvedPose Of(SolvedPose a, SolvedPose b, double share)
+    public static SolvedPose Interpolate(SolvedPose a, SolvedPose b, double share)
     {
         var t = (float)share;
         var hips = Vector3.Lerp(a.Hips, b.Hips, t);

@@ -7,7 +7,7 @@ internal static class PoseBetween
 {
     /// <summary>The pose a share of the way from one to the other; null where its place is given in different ways. A limb that is given in
     /// different ways stays as it was: <see cref="JointsBetween.Limbs"/> turns it.</summary>
-    public static Pose? Of(Pose a, Pose b, double share)
+    public static Pose? Interpolate(Pose a, Pose b, double share)
     {
         if (Root(a.Root, b.Root, share) is not { } root)
         {

@@ -27,7 +27,7 @@ public sealed class PoseSolver(Func<string?, double> heights)
     private const float ToeTip = (float)BodyLengths.FootLength - SoleBehind - SoleAhead;
     private const float Ankle = (float)BodyLengths.AnkleHeight;
 
-    private static readonly BodySegments Masses = BodySegments.Of(Sex.Unknown);
+    private static readonly BodySegments Masses = BodySegments.ForSex(Sex.Unknown);
 
     /// <summary>Solves a pose.</summary>
     /// <param name="pose">The pose.</param>
@@ -75,8 +75,8 @@ public sealed class PoseSolver(Func<string?, double> heights)
 
     private static (BodyFrame Pelvis, BodyFrame Chest) Frames(Pose pose) =>
         (
-            BodyFrame.Of(pose.Pelvis, pose.Roll).Bent(pose.Lean),
-            BodyFrame.Of(pose.Chest, pose.Roll).Bent(pose.Lean + pose.Bend).Twisted(pose.Twist)
+            BodyFrame.FromAngles(pose.Pelvis, pose.Roll).Bent(pose.Lean),
+            BodyFrame.FromAngles(pose.Chest, pose.Roll).Bent(pose.Lean + pose.Bend).Twisted(pose.Twist)
         );
 
     private Vector3 HipsOver(KneelingRoot kneel)
@@ -149,7 +149,7 @@ public sealed class PoseSolver(Func<string?, double> heights)
         var (pelvis, chest) = Frames(pose);
         var middle = hips + (Trunk / 2 * pelvis.Up);
         var neck = middle + (Trunk / 2 * chest.Up);
-        var face = BodyFrame.Of(pose.Chest + pose.Head, pose.Roll).Bent(pose.Lean + pose.Bend).Twisted(pose.Twist + pose.Look);
+        var face = BodyFrame.FromAngles(pose.Chest + pose.Head, pose.Roll).Bent(pose.Lean + pose.Bend).Twisted(pose.Twist + pose.Look);
         var head = neck + (ToHead * face.Up);
         var body = new Body(hips, neck, head, pelvis, chest, face, line);
         var (nearLeg, a) = Leg(pose.Limbs.NearLeg, body, 1);

@@ -10,7 +10,7 @@ internal static class NameWords
     private const int Most = 24;
 
     /// <summary>The words of a text, fractions as <c>1 1 4</c>, degrees as a word of their own.</summary>
-    public static List<string> Of(string text, IReadOnlyDictionary<string, string> spellings)
+    public static List<string> Split(string text, IReadOnlyDictionary<string, string> spellings)
     {
         var words = new List<string>();
         foreach (var raw in Split(text))

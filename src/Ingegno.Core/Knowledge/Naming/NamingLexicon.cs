@@ -39,7 +39,7 @@ public sealed class NamingLexicon
             _kinds[concept.Id] = concept.Kind;
             foreach (var form in concept.Forms)
             {
-                var words = NameWords.Of(form, document.Words);
+                var words = NameWords.Split(form, document.Words);
                 _vocabulary.UnionWith(words);
                 _forms.TryAdd(string.Join(' ', words), new NameFeature(concept.Kind, concept.Id));
             }
@@ -98,7 +98,7 @@ public sealed class NamingLexicon
     }
 
     /// <summary>The words of a name as they are compared, joined by spaces.</summary>
-    public string Plain(string name) => string.Join(' ', NameWords.Of(name, Document.Words));
+    public string Plain(string name) => string.Join(' ', NameWords.Split(name, Document.Words));
 
     /// <summary>The concept that a word or phrase names; null when none does.</summary>
     public NameFeature? FeatureOf(string words) => _forms.TryGetValue(Plain(words), out var feature) ? feature : null;
@@ -109,7 +109,7 @@ public sealed class NamingLexicon
     public NamePhrase Read(string name, bool correct = true)
     {
         ArgumentNullException.ThrowIfNull(name);
-        var words = NameWords.Of(name, Document.Words);
+        var words = NameWords.Split(name, Document.Words);
         var corrected = correct && Correct(words);
         return Phrase(Features(words), corrected);
     }
@@ -118,7 +118,7 @@ public sealed class NamingLexicon
     public bool SaysHow(string words)
     {
         ArgumentNullException.ThrowIfNull(words);
-        var features = Features(NameWords.Of(words, Document.Words));
+        var features = Features(NameWords.Split(words, Document.Words));
         return features.Count > 0
             && features.TrueForAll(f =>
                 f.Kind

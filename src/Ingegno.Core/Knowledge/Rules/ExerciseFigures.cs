@@ -33,7 +33,7 @@ public static class ExerciseFigures
         var props = drawnWith is null ? null : FigureProps.Read(drawnWith);
         var scene = new FigureScene(stature, props?.Heights() ?? ImmutableDictionary<string, double>.Empty);
         var posed = exercise.Posed is { WithinLimits: true } shift ? figure.Shifted(shift, scene) : figure;
-        return FigureDrawing.Of(props is null ? posed : posed.Dressed(props), scene, exercise.Muscles, exercise.PrimeMovers(), steps);
+        return FigureDrawing.Draw(props is null ? posed : posed.Dressed(props), scene, exercise.Muscles, exercise.PrimeMovers(), steps);
     }
 
     /// <summary>The figure of an exercise: that of the exercise it was made from, its own, or that of a neighbour in its family.</summary>

@@ -95,7 +95,7 @@ public static class PlanCommandHandler
 
     private static RebuildRequest Keep(RebuildRequest now, ImmutableArray<StandingLine> kept)
     {
-        var (lines, stands) = (kept.Select(k => k.Line).ToHashSet(), StandingWeek.Of(kept));
+        var (lines, stands) = (kept.Select(k => k.Line).ToHashSet(), StandingWeek.From(kept));
         var others = now.Stands?.Without(lines.Contains) ?? new StandingWeek();
         return now with
         {
@@ -222,7 +222,7 @@ public static class PlanCommandHandler
                 .. there,
             ],
             Stands = StandingWeek
-                .Of(standing)
+                .From(standing)
                 .Without(line => steps.Exists(s => s.Line == line))
                 .DecidedAnew((line, exercise) => accepted.Any(a => a.Line == line && a.ExerciseId == exercise)),
             Resting = Resting(now.Resting, steps),

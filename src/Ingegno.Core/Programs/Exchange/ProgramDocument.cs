@@ -28,7 +28,7 @@ public sealed record ProgramDocument(string Format, int Version, ImmutableArray<
     public byte[] ToJson() => JsonSerializer.SerializeToUtf8Bytes(this, Written);
 
     /// <summary>The document of weeks in shorthand.</summary>
-    public static ProgramDocument Of(IEnumerable<(string Name, string Text)> weeks, ProgramRows rows)
+    public static ProgramDocument From(IEnumerable<(string Name, string Text)> weeks, ProgramRows rows)
     {
         ArgumentNullException.ThrowIfNull(weeks);
         ArgumentNullException.ThrowIfNull(rows);

@@ -20,7 +20,7 @@ public sealed record DoseEffect(
 )
 {
     /// <summary>The effect of a home exercise as prescribed or edited.</summary>
-    public static DoseEffect Of(HomeExercise home, SetFatigue fatigue)
+    public static DoseEffect Estimate(HomeExercise home, SetFatigue fatigue)
     {
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(fatigue);

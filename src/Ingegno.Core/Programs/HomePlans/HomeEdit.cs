@@ -150,7 +150,7 @@ public sealed record HomeEdit
     /// <param name="exerciseId">The home exercise.</param>
     /// <param name="dose">The figures.</param>
     /// <param name="externalKg">External load, kg.</param>
-    public static HomeEdit Of(LineKey line, string exerciseId, Dose dose, double externalKg)
+    public static HomeEdit From(LineKey line, string exerciseId, Dose dose, double externalKg)
     {
         ArgumentNullException.ThrowIfNull(dose);
         return new HomeEdit
@@ -177,10 +177,10 @@ public sealed record HomeEdit
     /// <summary>A home exercise as it stands: its set-up, its load and all figures of its dose.</summary>
     /// <param name="line">Key of the gym line.</param>
     /// <param name="home">The home exercise.</param>
-    public static HomeEdit Of(LineKey line, HomeExercise home)
+    public static HomeEdit From(LineKey line, HomeExercise home)
     {
         ArgumentNullException.ThrowIfNull(home);
-        return Of(line, home.ExerciseId, home.Dose, home.ExternalKg) with { SetupId = home.SetupId, Spots = home.Spots };
+        return From(line, home.ExerciseId, home.Dose, home.ExternalKg) with { SetupId = home.SetupId, Spots = home.Spots };
     }
 
     /// <summary>The same without what the log and the block know of it: two that ask the same of the client are equal.</summary>

@@ -39,7 +39,7 @@ public sealed record HomePlan
                 line.Role
             )
             {
-                Figures = [.. (line.Chosen?.Exercises ?? []).Select(e => HomeEdit.Of(line.Gym.Key, e))],
+                Figures = [.. (line.Chosen?.Exercises ?? []).Select(e => HomeEdit.From(line.Gym.Key, e))],
                 InTurn = day?.Groups.FirstOrDefault(g => g.Lines.Length > 1 && g.Lines.Contains(line.Gym.Key))?.Lines ?? [],
                 LeftOut = line.LeftOut,
             },

@@ -23,7 +23,7 @@ public sealed record StandingWeek
 
     /// <summary>All that stands in a plan.</summary>
     /// <param name="standing">Its lines.</param>
-    public static StandingWeek Of(ImmutableArray<StandingLine> standing) =>
+    public static StandingWeek From(ImmutableArray<StandingLine> standing) =>
         new()
         {
             Figures = [.. standing.SelectMany(s => s.Figures)],

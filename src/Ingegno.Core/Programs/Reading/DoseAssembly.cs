@@ -26,7 +26,7 @@ internal static class DoseAssembly
     /// <param name="draft">What was read.</param>
     /// <param name="exercise">The exercise.</param>
     /// <exception cref="UnreadableRowException">A figure is beyond what a plan can be.</exception>
-    public static GymLine Of(GymLine line, LineDraft draft, Exercise exercise)
+    public static GymLine Assemble(GymLine line, LineDraft draft, Exercise exercise)
     {
         var rest = draft.Rest;
         var groups = draft.Groups.ToList();
@@ -54,7 +54,7 @@ internal static class DoseAssembly
             MethodFigures = draft.MethodFigures ?? (draft.Week is { } w ? $"week {w}" : null),
         };
         line = Sets(line, groups, draft, exercise, holds);
-        line = CountedInAll.Settle(LineEfforts.Of(line, groups, draft), draft, exercise);
+        line = CountedInAll.Settle(LineEfforts.Apply(line, groups, draft), draft, exercise);
         return line with
         {
             Tempo = draft.Tempo,

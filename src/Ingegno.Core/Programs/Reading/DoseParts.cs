@@ -9,7 +9,7 @@ namespace Ingegno.Core.Programs.Reading;
 public sealed record DoseParts(bool Sets, bool Reps, string? Unread)
 {
     /// <summary>The parts of a text of at most a line.</summary>
-    public static DoseParts Of(string text)
+    public static DoseParts Split(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
         var (draft, _) = RowReader.Read(text);

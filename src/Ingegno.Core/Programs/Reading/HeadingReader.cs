@@ -12,7 +12,7 @@ internal static class HeadingReader
     public static Heading? Read(string row)
     {
         ArgumentNullException.ThrowIfNull(row);
-        var plain = PlainText.Of(row).Trim();
+        var plain = PlainText.Normalize(row).Trim();
         if (plain.StartsWith("==", StringComparison.Ordinal))
         {
             return new Heading(HeadingKind.Week, Short(row.Trim().Trim('=', ' ', '\t'), "Week"));
@@ -34,7 +34,7 @@ internal static class HeadingReader
             return null;
         }
 
-        var tokens = LineTokens.Of(text);
+        var tokens = LineTokens.Tokenize(text);
         var words = tokens.Where(t => t.Kind != TokenKind.Sign).ToList();
         if (words.Count is 0 or > MostWords || HasDose(tokens))
         {
@@ -55,7 +55,7 @@ internal static class HeadingReader
     /// <summary>The same stretch of the row as it was written.</summary>
     private static string Original(string row, string text)
     {
-        var at = PlainText.Of(row).IndexOf(text, StringComparison.Ordinal);
+        var at = PlainText.Normalize(row).IndexOf(text, StringComparison.Ordinal);
         return at < 0 ? text : row.Substring(at, text.Length).Replace("*", string.Empty, StringComparison.Ordinal).Trim();
     }
 

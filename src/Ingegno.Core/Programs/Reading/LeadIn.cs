@@ -17,14 +17,14 @@ internal sealed record LeadIn(Heading Heading, string Rest)
     /// <summary>The heading before the exercises of a row; null when the row begins with an exercise, or is a heading alone.</summary>
     /// <param name="row">The row.</param>
     /// <param name="names">Names of exercises.</param>
-    public static LeadIn? Of(string row, ExerciseNames names)
+    public static LeadIn? TryRead(string row, ExerciseNames names)
     {
         if (row.Length > ShorthandLimits.LineLength)
         {
             return null;
         }
 
-        var plain = PlainText.Of(row);
+        var plain = PlainText.Normalize(row);
         foreach (var after in After)
         {
             var at = plain.IndexOf(after, StringComparison.Ordinal);
@@ -74,7 +74,7 @@ internal sealed record LeadIn(Heading Heading, string Rest)
     /// <summary>"squat 10, lunge 10, curl 15 x3": rounds that stand behind a list of which no part counts its sets.</summary>
     private static (int Rounds, string List)? RoundsBehind(string rest)
     {
-        var tokens = LineTokens.Of(rest);
+        var tokens = LineTokens.Tokenize(rest);
         if (
             tokens
             is not [
@@ -97,7 +97,7 @@ internal sealed record LeadIn(Heading Heading, string Rest)
     /// <summary>EMOM 10, AMRAP 12 min: rounds by the clock.</summary>
     private static Heading? ByTheClock(string head)
     {
-        var words = LineTokens.Of(head).Where(t => t.Kind != TokenKind.Sign).ToList();
+        var words = LineTokens.Tokenize(head).Where(t => t.Kind != TokenKind.Sign).ToList();
         return words.Exists(w => w.Text is "emom" or "amrap") && words.TrueForAll(w => w.IsNumber || Clock.Contains(w.Text))
             ? new Heading(HeadingKind.Rounds, head.Trim())
             : null;
@@ -121,7 +121,7 @@ internal sealed record LeadIn(Heading Heading, string Rest)
     /// <param name="rows">The exercises of a round.</param>
     public static int? InTheTime(string head, IReadOnlyList<string> rows)
     {
-        var words = LineTokens.Of(head);
+        var words = LineTokens.Tokenize(head);
         if (rows.Count == 0 || !words.Any(w => w.Text == "amrap") || Minutes(words) is not (>= 2 and <= 60 and var minutes))
         {
             return null;
@@ -142,7 +142,7 @@ internal sealed record LeadIn(Heading Heading, string Rest)
     /// <summary>Every minute another: ten minutes of two exercises are five sets of each.</summary>
     private static int? OfMinutes(string head, int parts)
     {
-        var words = LineTokens.Of(head);
+        var words = LineTokens.Tokenize(head);
         return words.Any(w => w.Text == "emom") && Minutes(words) is >= 1 and <= 60 and var minutes
             ? Math.Max(1, (int)minutes / parts)
             : null;

@@ -93,7 +93,7 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             Target = SetTarget.Open,
             Modifiers = name.Reading.Modifiers,
         };
-        line = DoseAssembly.Of(line, draft, exercise);
+        line = DoseAssembly.Assemble(line, draft, exercise);
         line = line with { Note = draft.Notes.Count > 0 ? string.Join("; ", draft.Notes) : null }; // the dose may leave something to be said
         return new AssembledRow(
             new ReadRow(number, RowKind.Line, Shorthand.Write(line))

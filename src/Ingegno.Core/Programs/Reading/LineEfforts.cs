@@ -7,7 +7,7 @@ namespace Ingegno.Core.Programs.Reading;
 internal static class LineEfforts
 {
     /// <summary>The line with how hard its sets are meant: for all of them, or one for each.</summary>
-    public static GymLine Of(GymLine line, List<SetGroup> groups, LineDraft draft)
+    public static GymLine Apply(GymLine line, List<SetGroup> groups, LineDraft draft)
     {
         var (share, rpe, rir, load) = (Only(draft.Shares), Only(draft.Rpes), Only(draft.Rirs), Possible.Load(draft.Load));
         var oneEach = OneEach(line, line.Each, draft);

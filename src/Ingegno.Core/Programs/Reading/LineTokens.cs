@@ -6,9 +6,9 @@ namespace Ingegno.Core.Programs.Reading;
 /// <summary>Takes a row apart into numbers, words and signs. Linear in its length.</summary>
 internal static class LineTokens
 {
-    public static List<LineToken> Of(string row)
+    public static List<LineToken> Tokenize(string row)
     {
-        var text = PlainText.Of(row).ToLowerInvariant();
+        var text = PlainText.Normalize(row).ToLowerInvariant();
         var tokens = new List<LineToken>(text.Length / 2);
         var spaced = true;
         for (var i = 0; i < text.Length; )

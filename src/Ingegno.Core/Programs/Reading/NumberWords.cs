@@ -14,7 +14,7 @@ internal static class NumberWords
     {
         for (var i = 0; i < tokens.Count; i++)
         {
-            if (SpeltNumbers.Of(tokens[i].Text) is { } figure && Counts(tokens, i))
+            if (SpeltNumbers.TryParse(tokens[i].Text) is { } figure && Counts(tokens, i))
             {
                 tokens[i] = tokens[i] with { Kind = TokenKind.Number, Text = $"{figure}", Room = tokens[i].Text.Length };
             }
@@ -40,7 +40,7 @@ internal static class NumberWords
     }
 
     private static bool IsFigure(List<LineToken> tokens, int at) =>
-        at >= 0 && at < tokens.Count && (tokens[at].IsNumber || SpeltNumbers.Of(tokens[at].Text) is not null);
+        at >= 0 && at < tokens.Count && (tokens[at].IsNumber || SpeltNumbers.TryParse(tokens[at].Text) is not null);
 
     private static string Text(List<LineToken> tokens, int at) => at >= 0 && at < tokens.Count ? tokens[at].Text : string.Empty;
 }

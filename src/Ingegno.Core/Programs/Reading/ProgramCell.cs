@@ -24,7 +24,7 @@ internal static partial class ProgramCell
     /// <param name="loadUnit">Unit of loads without one: kg or lb.</param>
     public static (string? Words, Reason? Wrong) Read(ProgramField field, string cell, string loadUnit)
     {
-        var text = PlainText.Of(cell).Trim();
+        var text = PlainText.Normalize(cell).Trim();
         if (text.Length > Longest)
         {
             return (null, Reason.Of("cell.too-long", ("most", Longest)));
@@ -66,7 +66,7 @@ internal static partial class ProgramCell
     /// <summary>The range that a date written as 12-Aug or Aug-12 was meant to be; null for other dates.</summary>
     public static string? MeantBy(string date)
     {
-        var words = PlainText.Of(date).Trim().Split(['-', '.', ' '], StringSplitOptions.RemoveEmptyEntries);
+        var words = PlainText.Normalize(date).Trim().Split(['-', '.', ' '], StringSplitOptions.RemoveEmptyEntries);
         var month = words.Length == 2 ? words.Select(MonthOf).Max() : 0;
         var day = words.FirstOrDefault(w => w.Length <= 2 && w.All(char.IsAsciiDigit));
         return month == 0 || day is null ? null : RangeOf(int.Parse(day, CultureInfo.InvariantCulture), month);

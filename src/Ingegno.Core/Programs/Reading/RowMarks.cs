@@ -58,7 +58,7 @@ internal static class RowMarks
     public static bool IsComment(string row)
     {
         var said = row.TrimStart();
-        return said.StartsWith('#') && !IsNumbered(new TokenCursor(LineTokens.Of(said), said.Length));
+        return said.StartsWith('#') && !IsNumbered(new TokenCursor(LineTokens.Tokenize(said), said.Length));
     }
 
     private static bool IsNumbered(TokenCursor at) =>

@@ -78,7 +78,7 @@ internal static partial class RowParts
     /// <summary>A1 … A2 …, in one row.</summary>
     private static List<RowPart>? Labelled(string row, ExerciseNames names)
     {
-        var tokens = LineTokens.Of(row);
+        var tokens = LineTokens.Tokenize(row);
         if (RowMarks.Read(new TokenCursor(tokens, row.Length)) is not { Length: > 1 } first)
         {
             return null;
@@ -108,7 +108,7 @@ internal static partial class RowParts
 
     private static List<RowPart>? Together(string row, ExerciseNames names)
     {
-        var lower = PlainText.Of(row).ToLowerInvariant();
+        var lower = PlainText.Normalize(row).ToLowerInvariant();
         var lead = Said.FirstOrDefault(lower.TrimStart().StartsWith);
         var start = lead is null ? 0 : lower.IndexOf(lead, StringComparison.Ordinal) + lead.Length;
         foreach (var between in lead is null ? InTurn : [.. InTurn, .. InTurnWhenSaid])
@@ -229,7 +229,7 @@ internal static partial class RowParts
     /// <summary>Cuts at words outside brackets.</summary>
     private static List<string> Cut(string row, int start, string[] between)
     {
-        var lower = PlainText.Of(row).ToLowerInvariant();
+        var lower = PlainText.Normalize(row).ToLowerInvariant();
         var (parts, depth, from) = (new List<string>(), 0, start);
         for (var i = start; i < lower.Length && parts.Count < Most; i++)
         {

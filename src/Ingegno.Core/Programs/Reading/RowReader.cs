@@ -16,7 +16,7 @@ internal static class RowReader
     /// <param name="names">Names that are taken whole where a row begins with one: "Deep squat rest 3x60 s" has no rest.</param>
     public static (LineDraft Draft, string? Label) Read(string row, ExerciseNames? names = null)
     {
-        var at = new TokenCursor(LineTokens.Of(row), row.Length);
+        var at = new TokenCursor(LineTokens.Tokenize(row), row.Length);
         var label = RowMarks.Read(at);
         var draft = new LineDraft();
         var (depth, runStart, runEnd) = (0, -1, -1);

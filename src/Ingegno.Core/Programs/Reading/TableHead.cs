@@ -18,7 +18,7 @@ internal sealed class TableHead
         (_separator, _fields, _unit) = (separator, fields, unit);
 
     /// <summary>The head that a row is; null when it is none.</summary>
-    public static TableHead? Of(string row)
+    public static TableHead? TryRead(string row)
     {
         var separator =
             row.Contains('\t', StringComparison.Ordinal) ? '\t'
@@ -72,7 +72,7 @@ internal sealed class TableHead
             var cell = Cell(field);
             if (cell.Length > 0 && !cell.All(c => c is '-' or '/' or ' '))
             {
-                line.Append(' ').Append(ProgramCell.Read(field, PlainText.Of(cell).Trim(), _unit).Words ?? cell);
+                line.Append(' ').Append(ProgramCell.Read(field, PlainText.Normalize(cell).Trim(), _unit).Words ?? cell);
             }
         }
 
@@ -82,6 +82,6 @@ internal sealed class TableHead
     private static List<string> Cells(string row, char separator)
     {
         var text = separator == '|' ? row.Trim().Trim('|') : row;
-        return [.. text.Split(separator).Select(c => PlainText.Of(c).Trim(' ', '*', '_'))];
+        return [.. text.Split(separator).Select(c => PlainText.Normalize(c).Trim(' ', '*', '_'))];
     }
 }

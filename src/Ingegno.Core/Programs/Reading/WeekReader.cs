@@ -27,7 +27,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
     public ShorthandResult Read(string[] rows)
     {
         var headings = rows.Select(HeadingReader.Read).ToArray();
-        var leads = rows.Select((row, i) => headings[i] is null ? LeadIn.Of(row, names) : null).ToArray();
+        var leads = rows.Select((row, i) => headings[i] is null ? LeadIn.TryRead(row, names) : null).ToArray();
         _daysFollow = headings.Concat(leads.Select(l => l?.Heading)).Any(h => h?.Kind is HeadingKind.Day or HeadingKind.Split);
         var daysSaid = headings.Concat(leads.Select(l => l?.Heading)).Any(h => h?.Kind == HeadingKind.Day);
         for (var i = 0; i < rows.Length && _errors.Count < ShorthandLimits.Errors; i++)
@@ -83,7 +83,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
             _rows.RemoveAt(_rows.Count - 1);
         }
 
-        if (LeadIn.Of(lead.Rest, names) is { } inner)
+        if (LeadIn.TryRead(lead.Rest, names) is { } inner)
         {
             Led(inner, row, number, daysSaid);
             return;
@@ -158,7 +158,7 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
             return;
         }
 
-        if (TableHead.Of(row) is { } head)
+        if (TableHead.TryRead(row) is { } head)
         {
             _table = head;
             _rows.Add(new ReadRow(number, RowKind.Comment, row.Trim()));

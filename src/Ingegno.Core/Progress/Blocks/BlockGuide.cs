@@ -84,14 +84,14 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
         if (
             !ReferenceEquals(within, said)
             || said.Decision == Decision.Wait
-            || (cell.Dose.Figures == dose.Figures && SameLoad.Of(cell.ExternalKg, said.ExternalKg))
+            || (cell.Dose.Figures == dose.Figures && SameLoad.IsSame(cell.ExternalKg, said.ExternalKg))
         )
         {
             return within;
         }
 
         var side =
-            said.ToExerciseId is not null || !SameLoad.Of(cell.ExternalKg, said.ExternalKg)
+            said.ToExerciseId is not null || !SameLoad.IsSame(cell.ExternalKg, said.ExternalKg)
                 ? said.ToExerciseId is not null
                     ? 0
                     : said.ExternalKg.CompareTo(cell.ExternalKg)
@@ -172,6 +172,6 @@ public sealed class BlockGuide(BlockSetup setup, Block block, int sessionsPerWee
     }
 
     private static string InWords(ProgressionContext context, double kg) =>
-        context.Loads.Where(l => SameLoad.Of(l.Load.MassKg, kg)).Select(l => l.Load.InWords).FirstOrDefault()
+        context.Loads.Where(l => SameLoad.IsSame(l.Load.MassKg, kg)).Select(l => l.Load.InWords).FirstOrDefault()
         ?? (kg > 0 ? $"{Words.Number(kg)} kg" : string.Empty);
 }

@@ -55,7 +55,7 @@ public static class BlockReport
     /// <param name="log">Sessions of the plan.</param>
     /// <param name="sessionsPerLine">How often a week each line is trained, 1 or more.</param>
     /// <param name="today">The day for which it is asked.</param>
-    public static ImmutableArray<DoneWeek> Of(
+    public static ImmutableArray<DoneWeek> Compare(
         BlockSetup setup,
         Block block,
         IReadOnlyCollection<LoggedSession> log,

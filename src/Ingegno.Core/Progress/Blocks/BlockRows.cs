@@ -13,7 +13,7 @@ public static class BlockRows
     /// <summary>One row per exercise and week, days in the order of the plan.</summary>
     /// <param name="block">The weeks.</param>
     /// <param name="plan">The plan, for its days; a line that it no longer has comes under no day.</param>
-    public static ImmutableArray<ProgramRow> Of(Block block, HomePlan plan)
+    public static ImmutableArray<ProgramRow> Build(Block block, HomePlan plan)
     {
         ArgumentNullException.ThrowIfNull(block);
         ArgumentNullException.ThrowIfNull(plan);

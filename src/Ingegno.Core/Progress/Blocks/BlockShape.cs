@@ -85,8 +85,8 @@ public static class BlockShape
         return kind switch
         {
             WeekKind.Lighter => LighterWeek.Half(dose),
-            WeekKind.Taper => LighterWeek.Of(dose, rules.Taper.First(t => t.WeeksBefore == 1)),
-            WeekKind.Event => LighterWeek.Of(dose, rules.Taper.First(t => t.WeeksBefore == 0)),
+            WeekKind.Taper => LighterWeek.Lighten(dose, rules.Taper.First(t => t.WeeksBefore == 1)),
+            WeekKind.Event => LighterWeek.Lighten(dose, rules.Taper.First(t => t.WeeksBefore == 0)),
             _ => dose,
         };
     }

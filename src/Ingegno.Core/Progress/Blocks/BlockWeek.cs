@@ -97,7 +97,7 @@ public sealed record BlockCell
     public double? Asks { get; init; }
 
     /// <summary>The same figures as an edit of a plan.</summary>
-    public HomeEdit AsEdit() => HomeEdit.Of(Line, ExerciseId, Dose, ExternalKg);
+    public HomeEdit AsEdit() => HomeEdit.From(Line, ExerciseId, Dose, ExternalKg);
 
     /// <summary>An exercise has the figures of the cell.</summary>
     public bool SameAs(HomeExercise home)
@@ -107,6 +107,6 @@ public sealed record BlockCell
         return (mine.Sets, mine.Target, mine.Tempo, mine.RestSeconds, mine.Rir)
                 == (theirs.Sets, theirs.Target, theirs.Tempo, theirs.RestSeconds, theirs.Rir)
             && mine.Techniques.SequenceEqual(theirs.Techniques)
-            && SameLoad.Of(ExternalKg, home.ExternalKg);
+            && SameLoad.IsSame(ExternalKg, home.ExternalKg);
     }
 }

@@ -138,7 +138,7 @@ internal sealed class WeekSteps
             Tempo = said.Dose.Tempo,
             RestSeconds = said.Dose.RestSeconds,
             Rir = said.Dose.Rir,
-            ExternalKg = SameLoad.Of(said.ExternalKg, home.ExternalKg) ? null : said.ExternalKg,
+            ExternalKg = SameLoad.IsSame(said.ExternalKg, home.ExternalKg) ? null : said.ExternalKg,
         };
         return new WeekState(_edits.Apply(home, figures, Gym(line, week)), said.Decision, said.Reason);
     }

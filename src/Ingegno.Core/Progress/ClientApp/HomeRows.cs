@@ -14,7 +14,7 @@ public static class HomeRows
     /// <summary>One row per exercise, in the order in which they are done; what is kept as written comes after.</summary>
     /// <param name="title">Title of the plan.</param>
     /// <param name="plan">The plan.</param>
-    public static ImmutableArray<ProgramRow> Of(string title, HomePlan plan)
+    public static ImmutableArray<ProgramRow> Build(string title, HomePlan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
         return [.. plan.Days.SelectMany((day, i) => Day(title, day, i, plan))];

@@ -17,7 +17,7 @@ public static class LighterSame
     /// <summary>The exercise lighter; never heavier, longer or with more sets than it is.</summary>
     /// <param name="home">The exercise as planned.</param>
     /// <param name="at">The client at the place.</param>
-    public static HomeExercise Of(HomeExercise home, ClientAtPlace at)
+    public static HomeExercise Lighten(HomeExercise home, ClientAtPlace at)
     {
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(at);

@@ -82,7 +82,7 @@ public sealed class ReleaseWriter(DomainRules domain)
                 select Exercise(line, home, at) with
                 {
                     Why = Why(line, home),
-                    Lighter = new Alternative(Exercise(line, LighterSame.Of(home, at), at), [SwapReason.Hurts], []),
+                    Lighter = new Alternative(Exercise(line, LighterSame.Lighten(home, at), at), [SwapReason.Hurts], []),
                     Alternatives = [.. alternatives.Select(a => new Alternative(Exercise(line, a.Home, at), a.Helps, a.Spares))],
                 },
             ],
@@ -154,7 +154,7 @@ public sealed class ReleaseWriter(DomainRules domain)
             Tempo = phases.IsEmpty ? Reason.None : RepCounting.InWords(phases),
             Rir = home.Dose.Rir,
             ExternalKg = home.ExternalKg,
-            Sets = SetParts.Of(home.Dose, domain.Session),
+            Sets = SetParts.Build(home.Dose, domain.Session),
             Loads = [.. domain.Catalogue.Get(home.ExerciseId).Joints.Keys],
             Doubt = DoubtOf(home, LogDoubts.LimitsOf(home, heaviest)),
         };

@@ -9,7 +9,7 @@ namespace Ingegno.Core.Progress.ClientApp;
 public static class SetParts
 {
     /// <summary>The sets of a dose with their parts.</summary>
-    public static ImmutableArray<ReleaseSet> Of(Dose dose, SessionRules rules)
+    public static ImmutableArray<ReleaseSet> Build(Dose dose, SessionRules rules)
     {
         ArgumentNullException.ThrowIfNull(dose);
         ArgumentNullException.ThrowIfNull(rules);

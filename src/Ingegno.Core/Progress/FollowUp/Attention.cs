@@ -56,7 +56,7 @@ public static class Attention
     /// <param name="today">The day for which it is asked.</param>
     /// <param name="drift">What has changed since the plan was made.</param>
     /// <param name="news">What the client's phone has.</param>
-    public static ImmutableArray<AttentionNote> Of(
+    public static ImmutableArray<AttentionNote> Notes(
         ActivitySummary? pulse,
         int planVersion,
         DateOnly planned,

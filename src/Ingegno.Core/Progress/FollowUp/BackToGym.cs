@@ -154,9 +154,9 @@ public sealed class BackToGym(DomainRules domain)
         }
 
         var strength = new ClientStrength(client, domain.Strength);
-        var ofBody = new BodyShares(BodySegments.Of(client.Sex), strength.StatureCm, domain.Leverage);
+        var ofBody = new BodyShares(BodySegments.ForSex(client.Sex), strength.StatureCm, domain.Leverage);
         if (
-            FreeWeight.Of(exercise.Setups.Select(s => s.Load), ofBody, strength.BodyMassKg) is not { } weight
+            FreeWeight.Find(exercise.Setups.Select(s => s.Load), ofBody, strength.BodyMassKg) is not { } weight
             || strength.For(exercise) is not { Spread: <= ClientStrength.SpreadRelated } estimate
         )
         {

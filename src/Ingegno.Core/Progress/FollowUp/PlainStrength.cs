@@ -23,9 +23,9 @@ public sealed class PlainStrength(ClientProfile client, DomainRules domain)
     {
         ArgumentNullException.ThrowIfNull(exercise);
         if (
-            FreeWeight.Of(
+            FreeWeight.Find(
                 exercise.Setups.Select(s => s.Load),
-                new BodyShares(BodySegments.Of(client.Sex), _strength.StatureCm, domain.Leverage),
+                new BodyShares(BodySegments.ForSex(client.Sex), _strength.StatureCm, domain.Leverage),
                 _strength.BodyMassKg
             ) is
             { } weight

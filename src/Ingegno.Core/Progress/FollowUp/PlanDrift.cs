@@ -38,7 +38,7 @@ public static class PlanDrift
     /// <param name="client">The client now, with what the logs teach; without, strength is left out.</param>
     /// <param name="kit">The kit of its place now; null when the place is gone.</param>
     /// <param name="gymText">The gym week now; null when it is gone.</param>
-    public static ImmutableArray<Drift> Of(RebuildRequest made, ClientProfile client, PlaceKit? kit, string? gymText)
+    public static ImmutableArray<Drift> Compare(RebuildRequest made, ClientProfile client, PlaceKit? kit, string? gymText)
     {
         ArgumentNullException.ThrowIfNull(made);
         ArgumentNullException.ThrowIfNull(client);

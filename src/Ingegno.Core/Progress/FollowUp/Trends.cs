@@ -108,7 +108,7 @@ public sealed class Trends(DomainRules domain)
             from logged in session.Session.Exercises
             let exercise = domain.Catalogue.Find(logged.ExerciseId)
             where exercise is not null
-            let observation = StrengthObservation.Of(session.Session.Day, exercise, Evidence.Of(logged.Sets, costs), formula)
+            let observation = StrengthObservation.FromSets(session.Session.Day, exercise, Evidence.FromSets(logged.Sets, costs), formula)
             where observation is not null
             select (Observation: observation, Exercise: exercise, logged.Sets)
         ).ToList();
@@ -165,7 +165,8 @@ public sealed class Trends(DomainRules domain)
         ImmutableArray<LearnedCost> costs,
         RepMaxFormula? formula
     ) =>
-        sets.MaxBy(s => StrengthObservation.Of(default, exercise, Evidence.Of([s], costs), formula)?.OneRepMaxKg ?? 0) is { } best
+        sets.MaxBy(s => StrengthObservation.FromSets(default, exercise, Evidence.FromSets([s], costs), formula)?.OneRepMaxKg ?? 0)
+            is { } best
             ? LogShorthand.Write([best])
             : string.Empty;
 

@@ -12,7 +12,7 @@ public static class Evidence
     /// </summary>
     /// <param name="sets">Logged sets.</param>
     /// <param name="costs">What was learnt of the client's costs.</param>
-    public static IEnumerable<SetEvidence> Of(IEnumerable<LoggedSet> sets, IReadOnlyCollection<LearnedCost>? costs = null)
+    public static IEnumerable<SetEvidence> FromSets(IEnumerable<LoggedSet> sets, IReadOnlyCollection<LearnedCost>? costs = null)
     {
         ArgumentNullException.ThrowIfNull(sets);
         return from set in sets

@@ -55,12 +55,12 @@ public sealed class LogMessage(HomePlan plan, DomainRules domain)
 
         var parts = new List<MessageDraft>();
         var (notes, effort) = (new List<string>(), (int?)null);
-        var plain = PlainText.Of(text.ReplaceLineEndings(";"));
+        var plain = PlainText.Normalize(text.ReplaceLineEndings(";"));
         var rounds = LogPhrases.Rounds().Match(plain);
         var times = rounds.Success ? Math.Min(MostRounds, int.Parse(rounds.Groups["n"].ValueSpan, CultureInfo.InvariantCulture)) : 1;
         var (spoken, pains) = PainTalk.TakeOut(plain[rounds.Length..]);
         var apart = new List<PainSaid>();
-        foreach (var marked in MessagePieces.Of(spoken).Take(MostParts))
+        foreach (var marked in MessagePieces.Cut(spoken).Take(MostParts))
         {
             var (bare, said) = PainTalk.In(marked, pains);
             var piece = PainTalk.Whole(marked, pains);
@@ -70,7 +70,7 @@ public sealed class LogMessage(HomePlan plan, DomainRules domain)
                 continue;
             }
 
-            var words = LogWords.Of(bare);
+            var words = LogWords.Read(bare);
             if (words.SessionEffort is { } whole)
             {
                 effort = whole;

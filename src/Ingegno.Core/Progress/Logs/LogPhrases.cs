@@ -101,5 +101,5 @@ internal static partial class LogPhrases
     private static int LeftIn(Match match) =>
         Math.Min(10, match.Groups["rpe"] is { Success: true, Value: var effort } ? 10 - Of(effort) : Of(match.Groups["rir"].Value));
 
-    private static int Of(string number) => SpeltNumbers.Of(number) ?? int.Parse(number, CultureInfo.InvariantCulture);
+    private static int Of(string number) => SpeltNumbers.TryParse(number) ?? int.Parse(number, CultureInfo.InvariantCulture);
 }

@@ -61,7 +61,7 @@ public static partial class LogShorthand
     public static ReadSets Read(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var rest = " " + PlainText.Of(text).Trim();
+        var rest = " " + PlainText.Normalize(text).Trim();
         if (PainAsked().IsMatch(rest))
         {
             return new ReadSets([], Reason.Of("log.pain-asked"));

@@ -125,7 +125,7 @@ public sealed class LogStamps
             .OrderBy(p => p[0])
             .ToImmutableArray();
         return kg =>
-            SameLoad.Of(kg, home.ExternalKg) || points.Length < 2 ? prescribed + (points.Length < 2 ? kg - home.ExternalKg : 0)
+            SameLoad.IsSame(kg, home.ExternalKg) || points.Length < 2 ? prescribed + (points.Length < 2 ? kg - home.ExternalKg : 0)
             : kg <= points[^1][0] ? Interpolation.Linear(points, kg).Value
             : points[^1][1] + (kg - points[^1][0]);
     }

@@ -55,7 +55,7 @@ internal sealed record LogWords
     /// <summary>It says nothing that a log can hold.</summary>
     public bool IsEmpty => Reps.IsEmpty && InTurn.IsEmpty && LoadKg is null && Rir is null && !LastSetHard && !AsPlanned;
 
-    public static LogWords Of(string piece)
+    public static LogWords Read(string piece)
     {
         var text = piece.ToLowerInvariant().Replace("'", string.Empty, StringComparison.Ordinal);
         text = $" {LogPhrases.InFigures(text).Replace('(', ' ').Replace(')', ' ')} ";

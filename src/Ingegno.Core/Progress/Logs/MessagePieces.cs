@@ -4,7 +4,7 @@ namespace Ingegno.Core.Progress.Logs;
 internal static class MessagePieces
 {
     /// <summary>A part of the message for each exercise: commas part reps too, so what begins with a figure goes on with what stood before.</summary>
-    public static List<string> Of(string text)
+    public static List<string> Cut(string text)
     {
         var pieces = new List<string>();
         foreach (var raw in Split(text))
@@ -15,7 +15,7 @@ internal static class MessagePieces
                 continue;
             }
 
-            var goesOn = pieces.Count > 0 && char.IsAsciiDigit(piece[0]) && !LogWords.Of(piece).NameAfterFigures;
+            var goesOn = pieces.Count > 0 && char.IsAsciiDigit(piece[0]) && !LogWords.Read(piece).NameAfterFigures;
             if (goesOn)
             {
                 pieces[^1] += ", " + piece;

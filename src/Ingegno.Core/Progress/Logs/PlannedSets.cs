@@ -6,7 +6,7 @@ namespace Ingegno.Core.Progress.Logs;
 public static class PlannedSets
 {
     /// <summary>Sets that the plan has on the day to which most of the exercises belong; null when none does.</summary>
-    public static int? Of(HomePlan plan, IEnumerable<LoggedExercise> exercises)
+    public static int? Count(HomePlan plan, IEnumerable<LoggedExercise> exercises)
     {
         ArgumentNullException.ThrowIfNull(plan);
         var lines = exercises.Select(e => e.Line).ToHashSet();

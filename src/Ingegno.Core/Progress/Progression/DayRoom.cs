@@ -14,7 +14,7 @@ public sealed class DayRoom
     /// <summary>The room of a plan; null when no day has a limit.</summary>
     /// <param name="lines">Its lines.</param>
     /// <param name="days">Its days with their minutes.</param>
-    public static DayRoom? Of(IEnumerable<HomeLine> lines, IReadOnlyList<HomeDay>? days)
+    public static DayRoom? For(IEnumerable<HomeLine> lines, IReadOnlyList<HomeDay>? days)
     {
         ArgumentNullException.ThrowIfNull(lines);
         var left = (days ?? [])

@@ -159,7 +159,7 @@ public static class DoubleProgression
         && say.Sets.Max(s => s.Reps) * 2 < zone.Min
         && said.ToExerciseId is null
         && said.Decision is not (Decision.TechniqueOff or Decision.MoreLoad)
-        && SameLoad.Of(said.ExternalKg, say.Here.Load.MassKg)
+        && SameLoad.IsSame(said.ExternalKg, say.Here.Load.MassKg)
             ? say.Make(
                 Decision.Change,
                 Reason.Of("ease.change", ("most", say.Count(say.Sets.Max(s => s.Reps))), ("wanted", zone.Min)),

@@ -25,10 +25,10 @@ internal sealed class Fatigue
 
     /// <summary>Why an exercise wants a lighter week; null when it does not.</summary>
     public Reason? Why(Exercise exercise, LineHistory history) =>
-        Gains(history) ? null : _all ?? _of.GetValueOrDefault(BodyRegions.Of(exercise.Pattern));
+        Gains(history) ? null : _all ?? _of.GetValueOrDefault(BodyRegions.ForPattern(exercise.Pattern));
 
     /// <summary>Reads it off the sessions and the exercises that were not rested lately.</summary>
-    public static Fatigue Of(List<LoggedSession> past, List<(Exercise Exercise, LineHistory History)> lines)
+    public static Fatigue Detect(List<LoggedSession> past, List<(Exercise Exercise, LineHistory History)> lines)
     {
         var judged = lines.Where(l => l.History.Days.Length > LineHistory.SessionsOfStall).ToList();
         if (
@@ -41,7 +41,7 @@ internal sealed class Fatigue
         }
 
         var regions = judged
-            .GroupBy(l => BodyRegions.Of(l.Exercise.Pattern))
+            .GroupBy(l => BodyRegions.ForPattern(l.Exercise.Pattern))
             .Select(g => (Region: g.Key, Judged: g.Count(), Stuck: g.Count(l => l.History.Stalled)))
             .ToList();
         var stuck = regions.Sum(r => r.Stuck);

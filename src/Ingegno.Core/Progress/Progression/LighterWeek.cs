@@ -18,7 +18,7 @@ public static class LighterWeek
     /// <summary>
     /// A week before an event: a share of the sets, rounded down, at the same load, and reps given up for what must stay in reserve.
     /// </summary>
-    public static Dose Of(Dose dose, TaperWeek taper)
+    public static Dose Lighten(Dose dose, TaperWeek taper)
     {
         ArgumentNullException.ThrowIfNull(dose);
         ArgumentNullException.ThrowIfNull(taper);

@@ -27,9 +27,13 @@ public sealed record LineDay(DateOnly Day, ImmutableArray<LoggedSet> Sets, doubl
     public bool GainsOn(LineDay before) => OneRepMaxKg > before?.OneRepMaxKg * 1.01;
 
     /// <summary>Reads a day from its sets as they were stamped.</summary>
-    public static LineDay Of(DateOnly day, Exercise? exercise, ImmutableArray<LoggedSet> sets)
+    public static LineDay From(DateOnly day, Exercise? exercise, ImmutableArray<LoggedSet> sets)
     {
-        return new LineDay(day, sets, exercise is null ? null : StrengthObservation.Of(day, exercise, Evidence.Of(sets))?.OneRepMaxKg);
+        return new LineDay(
+            day,
+            sets,
+            exercise is null ? null : StrengthObservation.FromSets(day, exercise, Evidence.FromSets(sets))?.OneRepMaxKg
+        );
     }
 }
 

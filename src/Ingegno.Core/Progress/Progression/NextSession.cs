@@ -46,7 +46,7 @@ public sealed class NextSession(DomainRules domain)
         ArgumentNullException.ThrowIfNull(lines);
         ArgumentNullException.ThrowIfNull(log);
         var contexts = Contexts(client, place, lines);
-        var said = Decide(contexts, MatchedLogs.Of(lines, log).Sessions, today, guide, DayRoom.Of(lines, days), held);
+        var said = Decide(contexts, MatchedLogs.Of(lines, log).Sessions, today, guide, DayRoom.For(lines, days), held);
         if (client.LongestHold() is { } longest)
         {
             said =
@@ -60,7 +60,7 @@ public sealed class NextSession(DomainRules domain)
             said = [.. said.Select(p => StepsUp(p) ? Same(p, Reason.Of("next.gentle")) : p)];
         }
 
-        return DayRoom.Of(lines, days) is { } room
+        return DayRoom.For(lines, days) is { } room
             ? DayTrim.Apply(
                 said,
                 [.. contexts.Select(c => (c.Line, c.Context.Home))],
@@ -109,7 +109,7 @@ public sealed class NextSession(DomainRules domain)
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(lines);
         var all = lines.ToList();
-        var at = new ClientAtPlace(LineEvidence.Of(all, client, domain), place, domain);
+        var at = new ClientAtPlace(LineEvidence.Learn(all, client, domain), place, domain);
         return
         [
             .. from line in all
@@ -136,7 +136,7 @@ public sealed class NextSession(DomainRules domain)
             )
             .Select(c => (c.Context, c.History, Proposal: Next(c.Line, c.Context, c.History, room, held)))
             .ToList();
-        var tired = Fatigue.Of(
+        var tired = Fatigue.Detect(
             past,
             [.. decided.Where(d => !Rested(d.Context.Home, d.History)).Select(d => (d.Context.Exercise, d.History))]
         );
@@ -196,7 +196,7 @@ public sealed class NextSession(DomainRules domain)
         var days = log.Where(s => s.Day <= today)
             .SelectMany(s =>
                 s.Exercises.Where(e => e.Line == line && e.ExerciseId == exerciseId && !e.Sets.IsDefaultOrEmpty)
-                    .Select(e => LineDay.Of(s.Day, exercise, e.Sets))
+                    .Select(e => LineDay.From(s.Day, exercise, e.Sets))
             )
             .GroupBy(d => d.Day)
             .Select(g => g.MaxBy(d => d.Sets.Length)!) // logged twice: the fuller entry decides, both stay visible

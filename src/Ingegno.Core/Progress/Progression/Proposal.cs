@@ -96,7 +96,7 @@ public sealed record Proposal(
                 CountsAfter = Dose.DecidedAfter,
                 FindAnew = FindsAnew,
             }
-            : HomeEdit.Of(Line, ExerciseId, Dose, ExternalKg) with
+            : HomeEdit.From(Line, ExerciseId, Dose, ExternalKg) with
             {
                 SetupId = AsBuilt?.SetupId,
                 Spots = AsBuilt?.Spots,
@@ -117,5 +117,5 @@ public sealed record Replacement(string CandidateId, ImmutableArray<HomeExercise
 {
     /// <summary>Its exercises as they are shown. They wait to be trained: the log that asked for them has been answered.</summary>
     internal ImmutableArray<HomeEdit> Figures(LineKey line, DateOnly? decidedAfter) =>
-        [.. Exercises.Select(e => HomeEdit.Of(line, e) with { DecidedAfter = decidedAfter, CountsAfter = decidedAfter })];
+        [.. Exercises.Select(e => HomeEdit.From(line, e) with { DecidedAfter = decidedAfter, CountsAfter = decidedAfter })];
 }

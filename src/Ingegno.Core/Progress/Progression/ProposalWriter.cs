@@ -78,7 +78,7 @@ internal sealed class ProposalWriter
         get
         {
             var nearest = Context.Loads.IsEmpty ? default : Context.Loads.MinBy(l => Math.Abs(l.Load.MassKg - _usedKg));
-            return nearest.Load is not null && SameLoad.Of(nearest.Load.MassKg, _usedKg)
+            return nearest.Load is not null && SameLoad.IsSame(nearest.Load.MassKg, _usedKg)
                 ? nearest
                 : (
                     new ReachableLoad(_usedKg, _usedKg > 0 ? $"{Words.Number(_usedKg)} kg" : string.Empty, []),

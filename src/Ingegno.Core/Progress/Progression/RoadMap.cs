@@ -230,7 +230,7 @@ public sealed class RoadMap(DomainRules domain)
     {
         if (said.ToExerciseId is not { } to || at.DomainRules.Catalogue.Find(to) is not { } exercise)
         {
-            var system = context.Loads.FirstOrDefault(l => SameLoad.Of(l.Load.MassKg, said.ExternalKg));
+            var system = context.Loads.FirstOrDefault(l => SameLoad.IsSame(l.Load.MassKg, said.ExternalKg));
             return home with
             {
                 Dose = said.Dose,
@@ -247,7 +247,7 @@ public sealed class RoadMap(DomainRules domain)
             Name = exercise.Name,
             SetupId = way?.Setup.Id ?? exercise.Setups[0].Id,
             Spots = way?.Spots ?? string.Empty,
-            DrawnWith = way is null ? null : FigureSetting.Of(way.Bindings, way.Load, at.Kit),
+            DrawnWith = way is null ? null : FigureSetting.Describe(way.Bindings, way.Load, at.Kit),
             Setup = said.ToSetup ?? exercise.Name,
             ExternalKg = Math.Round(way?.Load.MassKg ?? 0, 2),
             SystemLoadKg = way is null ? null : Math.Round(way.System.Kg, 1),

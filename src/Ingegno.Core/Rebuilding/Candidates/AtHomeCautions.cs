@@ -9,7 +9,7 @@ namespace Ingegno.Core.Rebuilding.Candidates;
 /// <summary>Cautions that follow from how a thing is done at home, by rule and not exercise by exercise (docs/domain/cautions).</summary>
 internal static class AtHomeCautions
 {
-    public static IEnumerable<Reason> Of(Exercise exercise, Way way, ClientProfile client)
+    public static IEnumerable<Reason> Find(Exercise exercise, Way way, ClientProfile client)
     {
         if (client.Avoids(HealthHazard.Straining) && exercise.Measure != Measure.Seconds)
         {

@@ -13,7 +13,7 @@ public static class FigureSetting
     /// <param name="bindings">What plays its roles.</param>
     /// <param name="load">The load, <see cref="ReachableLoad.None"/> for none.</param>
     /// <param name="kit">Kit of the place.</param>
-    public static string Of(ImmutableArray<Binding> bindings, ReachableLoad load, KitAtPlace kit)
+    public static string Describe(ImmutableArray<Binding> bindings, ReachableLoad load, KitAtPlace kit)
     {
         ArgumentNullException.ThrowIfNull(load);
         ArgumentNullException.ThrowIfNull(kit);

@@ -307,7 +307,7 @@ public sealed class LineMatcher(ClientAtPlace at)
             Part(MatchPart.Muscles, PartMatches.Muscles(line.Exercise.Muscles, exercise.Muscles, Rules.Parts)),
             Part(MatchPart.Pattern, PartMatches.Pattern(line.Exercise, exercise, Rules)),
             Part(MatchPart.Structure, PartMatches.Structure(line.Exercise, exercise, Rules.Parts)),
-            Part(MatchPart.Resistance, (loaded.Score, ResistanceReason.Of(loaded, exercise, line, Rules))),
+            Part(MatchPart.Resistance, (loaded.Score, ResistanceReason.Explain(loaded, exercise, line, Rules))),
             Part(MatchPart.Profile, PartMatches.Profile(line.Exercise, exercise, Rules.Parts)),
             Part(MatchPart.Skill, PartMatches.Skill(exercise, at.Client.Level, Rules.Parts)),
             Part(MatchPart.Familiarity, PartMatches.Familiarity(exercise, Rules.Parts)),

@@ -11,7 +11,7 @@ internal static class MuscleVector
     private static readonly ConditionalWeakTable<IReadOnlyDictionary<Muscle, double>, double[]> Known = [];
 
     /// <summary>The involvements, 0 for what is not involved. Remembered as long as the exercise lives.</summary>
-    public static double[] Of(IReadOnlyDictionary<Muscle, double> involvement) =>
+    public static double[] FromInvolvement(IReadOnlyDictionary<Muscle, double> involvement) =>
         Known.GetValue(
             involvement,
             known =>

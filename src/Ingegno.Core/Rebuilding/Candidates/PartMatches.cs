@@ -16,7 +16,7 @@ public static class PartMatches
     {
         ArgumentNullException.ThrowIfNull(gym);
         ArgumentNullException.ThrowIfNull(home);
-        var (wantedOf, hereOf) = (MuscleVector.Of(gym), MuscleVector.Of(home));
+        var (wantedOf, hereOf) = (MuscleVector.FromInvolvement(gym), MuscleVector.FromInvolvement(home));
         double kept = 0,
             wanted = 0,
             both = 0,

@@ -187,7 +187,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     private PairFacts Facts(Exercise exercise, LineToMatch line) =>
         new(
             line.Effort.High * at.DomainRules.Match.Tolerance[line.Role],
-            SetLimits.Of(line.Line, line.Effort.Rir, at.DomainRules.Dose),
+            SetLimits.ForLine(line.Line, line.Effort.Rir, at.DomainRules.Dose),
             TooEasySpread(exercise, line),
             !IsLoaded(line.Exercise) ? 1
                 : line.Exercise.Structure == ExerciseStructure.Isolation ? Rules.Unloaded

@@ -14,7 +14,7 @@ namespace Ingegno.Core.Rebuilding.Candidates;
 internal static class ResistanceReason
 {
     /// <summary>Expected against wanted reps, with what brings them there; where reps are not the measure, what stands for what.</summary>
-    public static Reason Of(LoadedSetup loaded, Exercise exercise, LineToMatch line, MatchRules rules) =>
+    public static Reason Explain(LoadedSetup loaded, Exercise exercise, LineToMatch line, MatchRules rules) =>
         loaded.Reps is { } reps
             ? Of(reps, line.Effort, line.Aim(rules), loaded.Techniques)
             : Reason.Of(

@@ -26,7 +26,7 @@ internal static class Rigging
         {
             SetupId = way.Setup.Id,
             Spots = way.Spots,
-            DrawnWith = FigureSetting.Of(way.Bindings, way.Load, at.Kit),
+            DrawnWith = FigureSetting.Describe(way.Bindings, way.Load, at.Kit),
             Setup = SetupText.Fill(way.Setup.Text, way.Bindings, load),
             ExternalKg = Math.Round(way.Load.MassKg, 2),
             SystemLoadKg = system is null ? null : Math.Round(system.Kg, 1),
@@ -43,7 +43,7 @@ internal static class Rigging
             [
                 .. exercise.Cautions.Concat(way.Setup.Cautions).Select(Reason.Text),
                 .. CandidateFilter.Cautions(exercise, at.Client),
-                .. AtHomeCautions.Of(exercise, way, at.Client),
+                .. AtHomeCautions.Find(exercise, way, at.Client),
                 .. LoadCautions(way),
             ],
             UsesItems = [.. way.Bindings.Select(b => b.Thing.Id).Concat(way.Load.ItemIds).Distinct().Order(StringComparer.Ordinal)],

@@ -38,7 +38,10 @@ public sealed class Ways
         ArgumentNullException.ThrowIfNull(strength);
         ArgumentNullException.ThrowIfNull(domain);
         (_client, _kit, _strength, _domain, _loads) = (client, kit, strength, domain, new ReachableLoads(kit));
-        _systems = new SystemLoads(new BodyShares(BodySegments.Of(client.Sex), strength.StatureCm, domain.Leverage), strength.BodyMassKg);
+        _systems = new SystemLoads(
+            new BodyShares(BodySegments.ForSex(client.Sex), strength.StatureCm, domain.Leverage),
+            strength.BodyMassKg
+        );
     }
 
     /// <summary>The set-ups of an exercise, simplest first.</summary>

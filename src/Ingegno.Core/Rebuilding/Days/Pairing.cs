@@ -46,7 +46,7 @@ internal static class Pairing
                 (o.A.Contains(x.Pattern) && o.B.Contains(y.Pattern)) || (o.A.Contains(y.Pattern) && o.B.Contains(x.Pattern))
             )
                 ? 3
-            : BodyRegions.Of(x.Pattern) != BodyRegions.Of(y.Pattern) ? 2
+            : BodyRegions.ForPattern(x.Pattern) != BodyRegions.ForPattern(y.Pattern) ? 2
             : 1;
     }
 

@@ -17,7 +17,7 @@ namespace Ingegno.Core.Rebuilding.Dosing;
 public sealed record AsWritten(GymLine Line, Exercise Exercise)
 {
     /// <summary>What a line means, name and all.</summary>
-    public static AsWritten Of(GymLine line, Exercise exercise, NamingLexicon lexicon)
+    public static AsWritten Read(GymLine line, Exercise exercise, NamingLexicon lexicon)
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(exercise);

@@ -51,7 +51,7 @@ public static class DosePrescriber
         var target =
             timed || explosive || power || unchanged || expected is null
                 ? wanted
-                : KeptTarget.Of(wanted, expected, WorkingSets(line), rest, effort.Rir, domain);
+                : KeptTarget.Fit(wanted, expected, WorkingSets(line), rest, effort.Rir, domain);
         target = target == line.Target || timed ? target : KeptTarget.Narrow(target, domain.Dose.Kept);
         var zone = timed || explosive || power || line.Timed || wanted.Max > line.Target.Max || line.Target.IsOpen ? null : line.Target;
         var perSide = home.Sides == Sides.Unilateral;

@@ -12,7 +12,7 @@ namespace Ingegno.Core.Rebuilding.Dosing;
 public static class GentleDose
 {
     /// <summary>The line as it may be done until then; itself for everybody else.</summary>
-    public static GymLine Of(GymLine line, ClientProfile client, DoseRules rules)
+    public static GymLine Soften(GymLine line, ClientProfile client, DoseRules rules)
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(client);

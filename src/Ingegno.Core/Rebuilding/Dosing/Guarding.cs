@@ -17,7 +17,7 @@ public static class Guarding
     private const int FewestReps = 3;
 
     /// <summary>The exercise as it may be done at this place; itself where nothing pins or somebody guards.</summary>
-    public static HomeExercise Of(HomeExercise home, Exercise exercise, KitAtPlace kit)
+    public static HomeExercise Guard(HomeExercise home, Exercise exercise, KitAtPlace kit)
     {
         ArgumentNullException.ThrowIfNull(home);
         ArgumentNullException.ThrowIfNull(kit);

@@ -22,7 +22,7 @@ public static class KeptTarget
     /// <param name="restSeconds">Rest between them, s.</param>
     /// <param name="rir">Reps in reserve at the end of each.</param>
     /// <param name="domain">What a set costs the next, and how reps are kept.</param>
-    public static SetTarget Of(SetTarget wanted, RepRange expected, int sets, int restSeconds, int rir, DomainRules domain)
+    public static SetTarget Fit(SetTarget wanted, RepRange expected, int sets, int restSeconds, int rir, DomainRules domain)
     {
         ArgumentNullException.ThrowIfNull(wanted);
         ArgumentNullException.ThrowIfNull(domain);

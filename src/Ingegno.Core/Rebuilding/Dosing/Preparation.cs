@@ -42,11 +42,11 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
         }
 
         var worked = Worked(day);
-        var lower = day.Any(d => BodyRegions.Of(d.Exercise.Pattern) == BodyRegion.Lower);
+        var lower = day.Any(d => BodyRegions.ForPattern(d.Exercise.Pattern) == BodyRegion.Lower);
         var first = day.FirstOrDefault(d => d.Reps > 1);
         Reason[] warmUp =
         [
-            .. SessionStart.Of(day.Select(d => d.Exercise), client),
+            .. SessionStart.Checklist(day.Select(d => d.Exercise), client),
             Reason.Of("prepare.raise", ("stepping", Landing(client)), ("short", isShort)),
             .. Fitting(MovementPattern.Mobility, Moved(day, worked), client)
                 .Where(e => e.Measure == Measure.Reps) // six slow reps; held stretches come after
@@ -144,7 +144,7 @@ public sealed class Preparation(ExerciseCatalogue catalogue)
                     or MovementPattern.HorizontalPull
                     or MovementPattern.VerticalPull
         );
-        var lower = day.Any(d => BodyRegions.Of(d.Exercise.Pattern) == BodyRegion.Lower);
+        var lower = day.Any(d => BodyRegions.ForPattern(d.Exercise.Pattern) == BodyRegion.Lower);
         Exercise? Easiest(MovementPattern pattern, Dictionary<Muscle, double> muscles) =>
             Fitting(pattern, muscles, client)
                 .Where(e => !planned.Contains(e.Id) && e is { Measure: Measure.Reps, Skill: 1 })

@@ -13,7 +13,7 @@ namespace Ingegno.Core.Rebuilding.Dosing;
 public static class SessionStart
 {
     /// <summary>The room first, then the client.</summary>
-    public static IEnumerable<Reason> Of(IEnumerable<Exercise> day, ClientProfile client)
+    public static IEnumerable<Reason> Checklist(IEnumerable<Exercise> day, ClientProfile client)
     {
         ArgumentNullException.ThrowIfNull(day);
         ArgumentNullException.ThrowIfNull(client);

@@ -21,7 +21,7 @@ public readonly record struct SetLimits(int Reps, int Rir, double Seconds, doubl
     private const int MostReps = 6;
 
     /// <summary>The limits of a line.</summary>
-    public static SetLimits Of(GymLine line, int rir, DoseRules rules)
+    public static SetLimits ForLine(GymLine line, int rir, DoseRules rules)
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(rules);

@@ -16,7 +16,7 @@ public static class TechniqueChoice
 
     /// <summary>Most techniques at a time: one; two for advanced trainees on the lower body (docs/domain/prescription).</summary>
     public static int Most(Level level, MovementPattern pattern) =>
-        level == Level.Advanced && BodyRegions.Of(pattern) == BodyRegion.Lower ? 2 : 1;
+        level == Level.Advanced && BodyRegions.ForPattern(pattern) == BodyRegion.Lower ? 2 : 1;
 
     /// <summary>
     /// Every set of technique steps that fits an exercise, a client and an approach: fewest first, among them those the

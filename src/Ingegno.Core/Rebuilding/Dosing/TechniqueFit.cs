@@ -40,7 +40,7 @@ public static class TechniqueFit
                 };
         return (named || everywhere)
             && (technique.Structure is null || technique.Structure == exercise.Structure)
-            && (technique.Region is null || technique.Region == BodyRegions.Of(exercise.Pattern))
+            && (technique.Region is null || technique.Region == BodyRegions.ForPattern(exercise.Pattern))
             && client.Level >= technique.From
             && JointSparing.Slowest(exercise, client) is var slowest
             && !(technique.Eccentric > slowest.LoweringSeconds || technique.Pause > slowest.PauseSeconds)

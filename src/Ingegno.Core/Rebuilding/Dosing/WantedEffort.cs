@@ -28,7 +28,7 @@ public sealed record WantedEffort(double Low, double High, int Rir)
     /// <param name="client">The client.</param>
     /// <param name="domain">The domain rules, as it costs the client.</param>
     /// <param name="strength">What the client can be expected to do; null where a share of the bar is taken for one of the whole load.</param>
-    public static WantedEffort Of(
+    public static WantedEffort ForLine(
         GymLine line,
         Exercise exercise,
         ClientProfile client,

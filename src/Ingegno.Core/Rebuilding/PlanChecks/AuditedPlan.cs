@@ -93,7 +93,7 @@ public sealed record AuditedPlan
     public bool SaysHowToGoOn { get; init; } = true;
 
     /// <summary>A plan of ours.</summary>
-    public static AuditedPlan Of(RebuildRequest request, HomePlan plan, KitAtPlace kit, DomainRules domain)
+    public static AuditedPlan From(RebuildRequest request, HomePlan plan, KitAtPlace kit, DomainRules domain)
     {
         ArgumentNullException.ThrowIfNull(request);
         ArgumentNullException.ThrowIfNull(plan);
@@ -141,7 +141,7 @@ public sealed record AuditedPlan
     }
 
     /// <summary>A plan that was pasted in shorthand.</summary>
-    public static AuditedPlan Of(ClientProfile client, ShorthandResult read, DomainRules domain)
+    public static AuditedPlan From(ClientProfile client, ShorthandResult read, DomainRules domain)
     {
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(read);

@@ -48,7 +48,7 @@ internal sealed class DosePipeline(RebuildRequest request, ClientAtPlace at)
 
     /// <summary>Before what a coach set himself: his word on a set counts, and the plan check says what it means.</summary>
     private HomeLine Guarded(HomeLine line) =>
-        OfEach(line, home => Guarding.Of(home, at.DomainRules.Catalogue.Get(home.ExerciseId), at.Kit));
+        OfEach(line, home => Guarding.Guard(home, at.DomainRules.Catalogue.Get(home.ExerciseId), at.Kit));
 
     private HomeLine Calibrated(HomeLine line) =>
         OfEach(
@@ -74,7 +74,7 @@ internal sealed class DosePipeline(RebuildRequest request, ClientAtPlace at)
             Lines =
             [
                 .. session.Lines.Select(l =>
-                    OfEach(l, h => h with { Effect = DoseEffect.Of(h, at.DomainRules.Fatigue), TechniquesThatFit = Fit(h) })
+                    OfEach(l, h => h with { Effect = DoseEffect.Estimate(h, at.DomainRules.Fatigue), TechniquesThatFit = Fit(h) })
                 ),
             ],
         };

@@ -33,7 +33,7 @@ public sealed class DoseShorthand(ExerciseNames names)
             );
         }
 
-        var said = DoseParts.Of(text);
+        var said = DoseParts.Split(text);
         if (said.Unread is { } unread)
         {
             return Wrong(Reason.Of("dose.unread", ("text", unread)));

@@ -60,7 +60,9 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at, 
             Stands = !stands.MayGiveWay,
             Dose = held.Dose with
             {
-                Reason = HomeEdit.Of(gym.Key, home).AsksTheSameAs(HomeEdit.Of(gym.Key, held)) ? home.Dose.Reason : Reason.Of("dose.stands"),
+                Reason = HomeEdit.From(gym.Key, home).AsksTheSameAs(HomeEdit.From(gym.Key, held))
+                    ? home.Dose.Reason
+                    : Reason.Of("dose.stands"),
             },
         };
     }
@@ -69,7 +71,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at, 
     private bool CanBeDone(HomeExercise home, HomeEdit stood) =>
         stood.SetupId is not { } setup
         || at.Ways.Of(home with { SetupId = setup, Spots = stood.Spots ?? string.Empty })
-            ?.Safe.Any(w => stood.ExternalKg is not { } kg || SameLoad.Of(w.Load.MassKg, kg)) == true;
+            ?.Safe.Any(w => stood.ExternalKg is not { } kg || SameLoad.IsSame(w.Load.MassKg, kg)) == true;
 
     /// <summary>The exercise of a gym line with the figures of an edit; what is expected follows them.</summary>
     public HomeExercise Apply(HomeExercise home, HomeEdit edit, GymLine gym)

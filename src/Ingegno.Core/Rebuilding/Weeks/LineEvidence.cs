@@ -82,14 +82,14 @@ public static class LineEvidence
             client with
             {
                 KnownLifts = [.. known],
-                Learned = [.. client.Learned, .. SmallMuscles.Of(lines, client, strength, domain)],
+                Learned = [.. client.Learned, .. SmallMuscles.Estimate(lines, client, strength, domain)],
             },
             [.. asked]
         );
     }
 
     /// <summary>The client of a plan with what its gym lines tell.</summary>
-    public static ClientProfile Of(IEnumerable<HomeLine> lines, ClientProfile client, DomainRules domain)
+    public static ClientProfile Learn(IEnumerable<HomeLine> lines, ClientProfile client, DomainRules domain)
     {
         ArgumentNullException.ThrowIfNull(lines);
         return Join(lines.Select(l => l.Gym).Where(g => domain.Catalogue.Find(g.ExerciseId) is not null), client, domain).Client;

@@ -88,7 +88,7 @@ public sealed class RebuildEngine(DomainRules domain, CancellationToken stop = d
             Kept = parsed.Kept,
             Notices = [.. PlanNotices.For(request, kit, lines, days, domain), .. asked.Select(PlanNotices.ToAsk)],
         };
-        plan = plan with { Findings = PlanCheck.Run(AuditedPlan.Of(request, plan, kit, domain), request.Accepted) };
+        plan = plan with { Findings = PlanCheck.Run(AuditedPlan.From(request, plan, kit, domain), request.Accepted) };
         return new RebuildResult(plan, parsed.Errors) { Rows = parsed.Rows, Keyed = LineKeys.Remembered(parsed, request.Keyed) };
     }
 
@@ -150,8 +150,8 @@ public sealed class RebuildEngine(DomainRules domain, CancellationToken stop = d
         var choice = request.Choices.LastOrDefault(c => c.Line == line.Key);
         var role = choice?.Role ?? RoleOfLine.Infer(line, exercise, position, count);
         var approach = request.ApproachOn(day, domain);
-        var meant = AsWritten.Of(line, exercise, domain.Lexicon);
-        var intent = GentleDose.Of(
+        var meant = AsWritten.Read(line, exercise, domain.Lexicon);
+        var intent = GentleDose.Soften(
             approach.Intent(meant.Line, role, domain.Dose.UsualRest(request.Client.Goal, line.Target)),
             request.Client,
             domain.Dose
@@ -160,7 +160,7 @@ public sealed class RebuildEngine(DomainRules domain, CancellationToken stop = d
             intent,
             meant.Exercise,
             role,
-            WantedEffort.Of(intent, exercise, at.Client, at.DomainRules, at.Strength),
+            WantedEffort.ForLine(intent, exercise, at.Client, at.DomainRules, at.Strength),
             approach
         );
         var (usable, ruledOut) = matcher.Rank(match);

@@ -25,7 +25,7 @@ internal static class SmallMuscles
     private const int MostReps = 20;
 
     /// <summary>Maxima that the lines show, one for each exercise that has no log yet; of several lines the heaviest counts.</summary>
-    public static ImmutableArray<LearnedLift> Of(
+    public static ImmutableArray<LearnedLift> Estimate(
         IEnumerable<GymLine> lines,
         ClientProfile client,
         ClientStrength strength,

@@ -151,13 +151,13 @@ public class GeneratedClientTests
         var register = new ClientSnapshots("seed", "week", "done", "proposed", "mark");
         foreach (var seed in Enumerable.Range(301, 10))
         {
-            var request = SimulatedClients.Of(seed);
+            var request = SimulatedClients.Draw(seed);
             request = request with { Client = request.Client with { MinutesPerSession = 40 }, FitToMinutes = true };
             var trial = new TrainingTrial(DomainRules.Shipped);
             var plan = Engine.Rebuild(request).Plan;
             var policy = (EngineAccepted)trial.Engine(request, keepsMinutes: true);
             var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
-            var trainee = new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed);
+            var trainee = new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.ForLevel(request.Client.Level), seed);
             var done = trial.Run(trial.Plan(request, plan), line => day[line], trainee, policy, new DateOnly(2026, 8, 31), weeks: 6);
             foreach (var (week, trained) in done.Trained.Index())
             {

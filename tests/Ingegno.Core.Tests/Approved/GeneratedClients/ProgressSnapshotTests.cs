@@ -172,11 +172,11 @@ public class ProgressSnapshotTests
         var register = new ClientSnapshots("seed", "adherence", "lifts", "learned", "mark");
         foreach (var seed in Enumerable.Range(901, 8))
         {
-            var request = SimulatedClients.Of(seed);
+            var request = SimulatedClients.Draw(seed);
             var trial = new TrainingTrial(DomainRules.Shipped);
             var plan = Engine.Rebuild(request).Plan;
             var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
-            var trainee = new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed);
+            var trainee = new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.ForLevel(request.Client.Level), seed);
             var done = trial.Run(
                 trial.Plan(request, plan),
                 line => day[line],
@@ -186,7 +186,7 @@ public class ProgressSnapshotTests
                 weeks: 8
             );
             var today = new DateOnly(2026, 10, 26);
-            var sessions = done.Log.Select(s => new SessionBesidePlan(s, PlannedSets.Of(plan, s.Exercises))).ToList();
+            var sessions = done.Log.Select(s => new SessionBesidePlan(s, PlannedSets.Count(plan, s.Exercises))).ToList();
             var trends = new Trends(DomainRules.Shipped).Of(request.Client, sessions, today);
             var costs = new CostModel(DomainRules.Shipped).Learn(done.Log, today);
             register.Row(seed, trends.Adherence, trends.Lifts.Length, costs.Length, ClientSnapshots.Mark((trends, costs)));

@@ -67,7 +67,9 @@ public class StrengthModelTests
 
     [Fact]
     public void The_order_of_the_sets_of_a_day_changes_nothing() =>
-        Sets.Sample(sets => StrengthObservation.Of(Today, PushUp, sets) == StrengthObservation.Of(Today, PushUp, sets.Reverse()));
+        Sets.Sample(sets =>
+            StrengthObservation.FromSets(Today, PushUp, sets) == StrengthObservation.FromSets(Today, PushUp, sets.Reverse())
+        );
 
     [Fact]
     public void More_in_reserve_never_means_less_strength() =>
@@ -90,15 +92,15 @@ public class StrengthModelTests
         SetEvidence better = new(60, 10, 1);
 
         StrengthObservation
-            .Of(Today, PushUp, [new(60, 6, 3), better, new(40, 8, 0)])!
+            .FromSets(Today, PushUp, [new(60, 6, 3), better, new(40, 8, 0)])!
             .OneRepMaxKg.ShouldBe(better.OneRepMaxKg(PushUp.Strength!.Curve));
     }
 
     [Fact]
     public void What_says_nothing_of_strength_teaches_nothing()
     {
-        StrengthObservation.Of(Today, Examples.Exercise("plank"), [new(40, 30, 0)]).ShouldBeNull("a hold is no rep count");
-        StrengthObservation.Of(Today, PushUp, [new(50, 0, 3), new(0, 10, 1)]).ShouldBeNull();
+        StrengthObservation.FromSets(Today, Examples.Exercise("plank"), [new(40, 30, 0)]).ShouldBeNull("a hold is no rep count");
+        StrengthObservation.FromSets(Today, PushUp, [new(50, 0, 3), new(0, 10, 1)]).ShouldBeNull();
         Learn([new(Today.AddDays(1), "push-up", 90)]).ShouldBeEmpty("tomorrow is not known yet");
         Learn([new(Today, "gone-exercise", 90)]).ShouldBeEmpty();
     }

@@ -70,7 +70,7 @@ public class LeverageTests
     public void A_row_is_heavier_the_nearer_the_body_is_to_level()
     {
         BodyShareOverRep Row(BodyLeverage leverage, double grip, double feet) =>
-            new BodyShares(BodySegments.Of(Sex.Male), 180, DomainRules.Shipped.Leverage).Of(
+            new BodyShares(BodySegments.ForSex(Sex.Male), 180, DomainRules.Shipped.Leverage).Of(
                 new LoadModel { Leverage = leverage },
                 [Support("grip", grip), Support("feet", feet)]
             );
@@ -147,7 +147,10 @@ public class LeverageTests
     {
         var setup = Examples.Exercise(exercise).Setups[0];
         var role = setup.Needs?.As ?? "none";
-        return new BodyShares(BodySegments.Of(Sex.Male), statureCm, DomainRules.Shipped.Leverage).Of(setup.Load, [Support(role, heightCm)]);
+        return new BodyShares(BodySegments.ForSex(Sex.Male), statureCm, DomainRules.Shipped.Leverage).Of(
+            setup.Load,
+            [Support(role, heightCm)]
+        );
     }
 
     private static Binding Support(string role, double heightCm) =>

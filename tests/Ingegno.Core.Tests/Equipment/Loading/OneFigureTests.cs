@@ -13,7 +13,8 @@ public class OneFigureTests
     [InlineData(8, 8.14, true)]
     [InlineData(8, 8.16, false)]
     [InlineData(8.16, 8, false)]
-    public void Loads_are_one_to_a_client_within_150_grams(double one, double other, bool same) => SameLoad.Of(one, other).ShouldBe(same);
+    public void Loads_are_one_to_a_client_within_150_grams(double one, double other, bool same) =>
+        SameLoad.IsSame(one, other).ShouldBe(same);
 
     [Theory]
     [InlineData("bag", 10, "bag", 12, true)]

@@ -130,7 +130,7 @@ public class SharesByStaticsTests
     public void The_share_follows_from_where_the_masses_are(string exercise, double share)
     {
         var load = Examples.Exercise(exercise).Setups[0].Load;
-        var ours = new BodyShares(BodySegments.Of(Sex.Male), 180, DomainRules.Shipped.Leverage).Of(load, []).Mean;
+        var ours = new BodyShares(BodySegments.ForSex(Sex.Male), 180, DomainRules.Shipped.Leverage).Of(load, []).Mean;
 
         (ours / share).ShouldBeInRange(0.9, 1.1, $"{exercise}: {ours:0.000} in the catalogue, {share:0.000} from the masses");
     }

@@ -35,8 +35,8 @@ public class FigureAndLoadTests
 
         drawn.ShouldBe(reckoned, 1.5);
         Statics
-            .RowShare(BodySegments.Of(Sex.Unknown), Math.Max(0, drawn))
-            .ShouldBe(Statics.RowShare(BodySegments.Of(Sex.Unknown), reckoned), 0.01);
+            .RowShare(BodySegments.ForSex(Sex.Unknown), Math.Max(0, drawn))
+            .ShouldBe(Statics.RowShare(BodySegments.ForSex(Sex.Unknown), reckoned), 0.01);
     }
 
     /// <summary>Bands that are stood on: hands, or shoulders, at the heights that the band model takes.</summary>

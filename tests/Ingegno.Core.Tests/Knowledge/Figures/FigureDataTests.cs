@@ -119,7 +119,7 @@ public class FigureDataTests
     public void No_figure_has_a_fault(double stature)
     {
         var scene = new FigureScene(stature, ImmutableDictionary<string, double>.Empty);
-        var faults = Book.Keys.SelectMany(k => FigureCheck.Of(Book.Find(k)!, scene).Select(f => $"{k}: {Phrasebook.English.Say(f)}"));
+        var faults = Book.Keys.SelectMany(k => FigureCheck.Check(Book.Find(k)!, scene).Select(f => $"{k}: {Phrasebook.English.Say(f)}"));
 
         faults.ShouldBeEmpty();
     }

@@ -60,7 +60,7 @@ public class FigureShiftTests
     {
         var figure = Shifted("bodyweight-squat", Still, Still with { NearFoot = new Shift(0.4, -0.1) });
 
-        FigureCheck.Of(figure, FigureScene.Usual).Select(f => f.Code).ShouldContain("figure.floor");
+        FigureCheck.Check(figure, FigureScene.Usual).Select(f => f.Code).ShouldContain("figure.floor");
     }
 
     [Fact]

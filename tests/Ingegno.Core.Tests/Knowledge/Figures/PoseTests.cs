@@ -31,8 +31,8 @@ public class PoseTests
         // Common practice, and what de Leva's masses give: a little above half of the stature.
         var standing = Frames("hand-weight-shrug")[0];
 
-        standing.CentreOfMass(BodySegments.Of(Sex.Male)).Y.ShouldBeInRange(0.54f, 0.585f);
-        standing.CentreOfMass(BodySegments.Of(Sex.Female)).Y.ShouldBeLessThan(standing.CentreOfMass(BodySegments.Of(Sex.Male)).Y);
+        standing.CentreOfMass(BodySegments.ForSex(Sex.Male)).Y.ShouldBeInRange(0.54f, 0.585f);
+        standing.CentreOfMass(BodySegments.ForSex(Sex.Female)).Y.ShouldBeLessThan(standing.CentreOfMass(BodySegments.ForSex(Sex.Male)).Y);
     }
 
     [Fact]
@@ -70,7 +70,7 @@ public class PoseTests
     {
         foreach (var frame in Frames("bodyweight-squat"))
         {
-            var mass = frame.CentreOfMass(BodySegments.Of(Sex.Unknown));
+            var mass = frame.CentreOfMass(BodySegments.ForSex(Sex.Unknown));
             mass.X.ShouldBeInRange(frame.NearLeg.Heel.X, frame.NearLeg.Toe.X);
             mass.Z.ShouldBe(0, 0.02f);
         }

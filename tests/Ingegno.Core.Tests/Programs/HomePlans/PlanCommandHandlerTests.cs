@@ -273,7 +273,7 @@ public class PlanCommandHandlerTests
     [InlineData(23)]
     public void What_is_proposed_is_what_the_plan_has_once_it_is_accepted(int seed)
     {
-        var request = SimulatedClients.Of(seed);
+        var request = SimulatedClients.Draw(seed);
         var (engine, next, trial) = (
             new RebuildEngine(DomainRules.Shipped),
             new NextSession(DomainRules.Shipped),
@@ -282,7 +282,7 @@ public class PlanCommandHandlerTests
         var plan = engine.Rebuild(request).Plan;
         var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
         var start = new DateOnly(2026, 9, 7);
-        var trainee = new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.Of(Level.Novice), seed);
+        var trainee = new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.ForLevel(Level.Novice), seed);
         var run = trial.Run(trial.Plan(request, plan), line => day[line], trainee, trial.Engine(request), start, 1);
 
         var proposals = next.Propose(request.Client, request.Kit, plan.Lines, run.Log, start.AddDays(6));

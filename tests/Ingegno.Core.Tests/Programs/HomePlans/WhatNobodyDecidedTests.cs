@@ -39,8 +39,8 @@ public class WhatNobodyDecidedTests
             other.AddRange(
                 from proposal in week.Taken
                 let shown = proposal.Replacement is { } there
-                    ? there.Exercises.Select(e => HomeEdit.Of(proposal.Line, e))
-                    : [HomeEdit.Of(proposal.Line, proposal.ExerciseId, proposal.Dose, proposal.ExternalKg)]
+                    ? there.Exercises.Select(e => HomeEdit.From(proposal.Line, e))
+                    : [HomeEdit.From(proposal.Line, proposal.ExerciseId, proposal.Dose, proposal.ExternalKg)]
                 from figures in shown
                 let held = now[proposal.Line].Figures.FirstOrDefault(f => f.ExerciseId == figures.ExerciseId)
                 where held is null || !SameDose(held, figures)
@@ -67,9 +67,9 @@ public class WhatNobodyDecidedTests
         var domain = DomainRules.Shipped;
         var (engine, next) = (new RebuildEngine(domain), new NextSession(domain));
         var replacements = new Replacements(domain, engine);
-        var request = SimulatedClients.Of(seed) with { Calibrate = seed % 3 == 0 };
+        var request = SimulatedClients.Draw(seed) with { Calibrate = seed % 3 == 0 };
         var profile = request.Client;
-        var trainee = new SimulatedTrainee(domain, profile, TraineeTraits.Of(profile.Level), seed);
+        var trainee = new SimulatedTrainee(domain, profile, TraineeTraits.ForLevel(profile.Level), seed);
         var (plan, log, first) = (engine.Rebuild(request).Plan, new List<LoggedSession>(), new DateOnly(2026, 1, 5));
         for (var week = 0; week < Weeks; week++)
         {
@@ -120,7 +120,7 @@ public class WhatNobodyDecidedTests
             from logged in session.Exercises
             let exercise = DomainRules.Shipped.Catalogue.Find(logged.ExerciseId)
             where exercise is not null
-            let seen = StrengthObservation.Of(session.Day, exercise, Evidence.Of(logged.Sets))
+            let seen = StrengthObservation.FromSets(session.Day, exercise, Evidence.FromSets(logged.Sets))
             where seen is not null
             select seen,
             DomainRules.Shipped.Catalogue.Find,

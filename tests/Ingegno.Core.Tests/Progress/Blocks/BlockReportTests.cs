@@ -76,10 +76,10 @@ public class BlockReportTests
     private static DoneCell Cell(LoggedSession session) => Week(1, Setup.Starts.AddDays(1), session).Cells[0];
 
     private static DoneWeek Week(int week, DateOnly today, params LoggedSession[] log) =>
-        BlockReport.Of(Setup, Block, log, 1, today)[week - 1];
+        BlockReport.Compare(Setup, Block, log, 1, today)[week - 1];
 
     private static ImmutableArray<DoneWeek> Of(int sessionsPerLine, DateOnly today, params LoggedSession[] log) =>
-        BlockReport.Of(Setup, Block, log, sessionsPerLine, today);
+        BlockReport.Compare(Setup, Block, log, sessionsPerLine, today);
 
     private static LoggedSession Session(int daysIn, string exercise, int[] reps) =>
         new(

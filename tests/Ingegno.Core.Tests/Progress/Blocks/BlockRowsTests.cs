@@ -17,7 +17,7 @@ public class BlockRowsTests
     [Fact]
     public void A_row_says_what_a_cell_says()
     {
-        var rows = BlockRows.Of(Laid, BlockExamples.Plan(BlockExamples.Beginner));
+        var rows = BlockRows.Build(Laid, BlockExamples.Plan(BlockExamples.Beginner));
 
         rows.Length.ShouldBe(Laid.Weeks.Sum(w => w.Cells.Length));
         var cell = BlockExamples.Line(Laid, new LineKey(1))[1];
@@ -34,10 +34,10 @@ public class BlockRowsTests
             Kit = Examples.Kit("dumbbell 4 x2"),
             Client = BlockExamples.Beginner.Client with { Level = Level.Novice },
         };
-        BlockRows.Of(BlockExamples.Block(light, Setup), BlockExamples.Plan(light))[0].Note.ShouldBe("from 2026-11-23, one and a half");
+        BlockRows.Build(BlockExamples.Block(light, Setup), BlockExamples.Plan(light))[0].Note.ShouldBe("from 2026-11-23, one and a half");
         rows[^1].Note.ShouldContain("lighter", customMessage: "the last week is half of the one before");
         BlockRows
-            .Of(
+            .Build(
                 BlockExamples.Block(BlockExamples.Beginner, Setup with { Edits = [BlockExamples.Edit(cell, 2, 5)] }),
                 BlockExamples.Plan(BlockExamples.Beginner)
             )
@@ -51,11 +51,11 @@ public class BlockRowsTests
         var request = BlockExamples.Beginner with { GymLines = ["= Tuesday", "Back squat 3x8", "= Friday", "Lat pulldown 3x10"] };
         var block = BlockExamples.Block(request, Setup);
         var plan = BlockExamples.Plan(request);
-        var week = BlockRows.Of(block, plan).Take(2).ToList();
+        var week = BlockRows.Build(block, plan).Take(2).ToList();
 
         week.Select(r => r.Day).ShouldBe(["Tuesday", "Friday"]);
         var turned = block with { Weeks = [.. block.Weeks.Select(w => w with { Cells = [.. w.Cells.Reverse()] })] };
-        BlockRows.Of(turned, plan).Take(2).ShouldBe(week, "whatever the order of the cells");
+        BlockRows.Build(turned, plan).Take(2).ShouldBe(week, "whatever the order of the cells");
     }
 
     [Fact]
@@ -64,7 +64,7 @@ public class BlockRowsTests
         foreach (var request in new[] { BlockExamples.Strong, BlockExamples.Beginner })
         {
             var block = BlockExamples.Block(request, BlockExamples.Setup(request));
-            var rows = BlockRows.Of(block, BlockExamples.Plan(request));
+            var rows = BlockRows.Build(block, BlockExamples.Plan(request));
             var read = new ShorthandParser(DomainRules.Shipped.Names).Parse(new ProgramRows(DomainRules.Shipped.Names).Write(rows).Text);
 
             read.Errors.ShouldBeEmpty();

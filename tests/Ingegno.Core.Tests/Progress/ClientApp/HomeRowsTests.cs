@@ -27,7 +27,7 @@ public class HomeRowsTests
                 "Plank 3x40 s"
             )
             .Plan;
-        var rows = HomeRows.Of("At home", plan);
+        var rows = HomeRows.Build("At home", plan);
 
         rows.Length.ShouldBe(plan.Lines.Sum(l => l.Chosen!.Exercises.Length));
         rows.Select(r => r.Label).Where(l => l.Length > 0).ShouldContain("B1");

@@ -19,7 +19,7 @@ public class SetPartsTests
     [Fact]
     public void Straight_sets_are_one_part_each()
     {
-        var sets = SetParts.Of(Plain, DomainRules.Shipped.Session);
+        var sets = SetParts.Build(Plain, DomainRules.Shipped.Session);
 
         sets.Length.ShouldBe(3);
         sets.ShouldAllBe(s => s.Parts.Length == 1 && s.Parts[0].Kind == SetPartKind.Work && s.Parts[0].Target == new SetTarget(8, 10));
@@ -28,14 +28,14 @@ public class SetPartsTests
     [Fact]
     public void Only_the_last_set_is_open() =>
         SetParts
-            .Of(Plain with { LastSetOpen = true }, DomainRules.Shipped.Session)
+            .Build(Plain with { LastSetOpen = true }, DomainRules.Shipped.Session)
             .Select(s => s.Parts[0].Target.IsOpen)
             .ShouldBe([false, false, true]);
 
     [Fact]
     public void One_side_follows_the_other()
     {
-        var set = SetParts.Of(Plain with { PerSide = true }, DomainRules.Shipped.Session)[0];
+        var set = SetParts.Build(Plain with { PerSide = true }, DomainRules.Shipped.Session)[0];
 
         set.Parts.Select(p => p.Side).ShouldBe([BodySide.Left, BodySide.Right]);
         set.Parts[1].RestBeforeSeconds.ShouldBe(DomainRules.Shipped.Session.OtherSideSeconds);
@@ -45,7 +45,7 @@ public class SetPartsTests
     [Fact]
     public void Rest_pause_has_small_sets_that_add_up()
     {
-        var set = SetParts.Of(
+        var set = SetParts.Build(
             Plain with
             {
                 Sets = 1,
@@ -63,7 +63,7 @@ public class SetPartsTests
     [Fact]
     public void A_drop_goes_on_after_the_last_set_alone()
     {
-        var sets = SetParts.Of(Plain with { Scheme = SetScheme.Drop }, DomainRules.Shipped.Session);
+        var sets = SetParts.Build(Plain with { Scheme = SetScheme.Drop }, DomainRules.Shipped.Session);
 
         sets.Select(s => s.Parts.Length).ShouldBe([1, 1, 2]);
         sets[2].Parts[1].ShouldBe(new SetPart(SetPartKind.GoOn, null, SetTarget.Open, 0));

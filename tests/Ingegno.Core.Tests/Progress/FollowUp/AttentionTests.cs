@@ -93,19 +93,19 @@ public class AttentionTests
     [Fact]
     public void A_plan_that_nobody_started_is_named()
     {
-        Attention.Of(null, 1, Today.AddDays(-6), 3, null, Today).Single().Kind.ShouldBe(AttentionKind.NotStarted);
-        Attention.Of(null, 1, Today.AddDays(-1), 3, null, Today).ShouldBeEmpty();
+        Attention.Notes(null, 1, Today.AddDays(-6), 3, null, Today).Single().Kind.ShouldBe(AttentionKind.NotStarted);
+        Attention.Notes(null, 1, Today.AddDays(-1), 3, null, Today).ShouldBeEmpty();
     }
 
     [Fact]
     public void The_end_of_a_block_is_said_a_week_before()
     {
-        Attention.Of(Pulse([Calm], 1), 1, Today, 3, Today.AddDays(5), Today).Single().Text.Said().ShouldBe("The block ends in 5 days.");
-        Attention.Of(Pulse([Calm], 1), 1, Today, 3, Today.AddDays(12), Today).ShouldBeEmpty();
+        Attention.Notes(Pulse([Calm], 1), 1, Today, 3, Today.AddDays(5), Today).Single().Text.Said().ShouldBe("The block ends in 5 days.");
+        Attention.Notes(Pulse([Calm], 1), 1, Today, 3, Today.AddDays(12), Today).ShouldBeEmpty();
     }
 
     private static ActivitySummary Pulse(ImmutableArray<ActivityLine> lines, int daysAgo) => new(1, Today.AddDays(-daysAgo), 5, lines);
 
     private static ImmutableArray<AttentionNote> Of(ImmutableArray<ActivityLine> lines, int daysAgo = 2, int version = 1) =>
-        Attention.Of(Pulse(lines, daysAgo), version, Today.AddDays(-30), 3, null, Today);
+        Attention.Notes(Pulse(lines, daysAgo), version, Today.AddDays(-30), 3, null, Today);
 }

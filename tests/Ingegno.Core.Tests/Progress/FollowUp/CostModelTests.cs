@@ -84,7 +84,7 @@ public class CostModelTests
                     new SimulatedTrainee(
                         DomainRules.Shipped,
                         request.Client,
-                        TraineeTraits.Of(Level.Intermediate) with
+                        TraineeTraits.ForLevel(Level.Intermediate) with
                         {
                             RestCost = truth,
                         },
@@ -144,7 +144,7 @@ public class CostModelTests
             Rir = 0,
             Stamp = new SetStamp(50, 0.65, 6, 0) { Technique = "slow-eccentric" },
         };
-        double Max(params LearnedCost[] costs) => Evidence.Of([set], costs).Single().OneRepMaxKg(CurveKind.Middle);
+        double Max(params LearnedCost[] costs) => Evidence.FromSets([set], costs).Single().OneRepMaxKg(CurveKind.Middle);
         Max(new LearnedCost("slow-eccentric", 0.6, 0.1, 5, Reason.Text("x"))).ShouldBeLessThan(Max());
         Max(new LearnedCost("pause", 0.6, 0.1, 5, Reason.Text("x"))).ShouldBe(Max());
     }

@@ -39,7 +39,9 @@ public class PlanDriftTests
 
     [Fact]
     public void An_approach_of_the_weeks_own_does_not_follow_the_clients() =>
-        PlanDrift.Of(Made with { Approach = "mirror" }, Examples.ClientA with { Approach = "tension" }, Made.Kit, Text).ShouldBeEmpty();
+        PlanDrift
+            .Compare(Made with { Approach = "mirror" }, Examples.ClientA with { Approach = "tension" }, Made.Kit, Text)
+            .ShouldBeEmpty();
 
     [Theory]
     [InlineData(109, false)]
@@ -51,11 +53,11 @@ public class PlanDriftTests
         LearnedLift Lift(double kg) => new("bench-press", "push-up", kg, 0.1, Reason.Text("logs"));
         var then = Made with { Client = Made.Client with { Learned = [Lift(100)] } };
 
-        PlanDrift.Of(then, Made.Client with { Learned = [Lift(now)] }, Made.Kit, Text).Contains(Drift.Strength).ShouldBe(moved);
+        PlanDrift.Compare(then, Made.Client with { Learned = [Lift(now)] }, Made.Kit, Text).Contains(Drift.Strength).ShouldBe(moved);
     }
 
     private static ImmutableArray<Drift> Of(ClientProfile? client = null, string? kit = null, string? text = null) =>
-        PlanDrift.Of(
+        PlanDrift.Compare(
             Made,
             client ?? Examples.ClientA,
             kit is null ? Made.Kit

@@ -56,7 +56,7 @@ public class SimulationTests(Xunit.Abstractions.ITestOutputHelper output)
 
     private static (TrialResult Engine, TrialResult Rival) Both(int seed)
     {
-        var request = SimulatedClients.Of(seed);
+        var request = SimulatedClients.Draw(seed);
         var trial = new TrainingTrial(DomainRules.Shipped);
         var plan = new RebuildEngine(DomainRules.Shipped).Rebuild(request).Plan;
         var day = plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
@@ -65,7 +65,7 @@ public class SimulationTests(Xunit.Abstractions.ITestOutputHelper output)
             trial.Run(
                 start,
                 line => day[line],
-                new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.Of(request.Client.Level), seed),
+                new SimulatedTrainee(DomainRules.Shipped, request.Client, TraineeTraits.ForLevel(request.Client.Level), seed),
                 policy,
                 Start,
                 Weeks

@@ -96,9 +96,11 @@ public class WhatTheServerSaysTests
     public void Planned_sets_are_those_of_the_day_that_most_was_done_of()
     {
         LoggedExercise Done(int line) => new(Plan.Lines[line].Gym.Key, "x", [new LoggedSet { Reps = 8 }]);
-        PlannedSets.Of(Plan, [Done(0), Done(1), Done(2)]).ShouldBe(Plan.Lines.Take(2).Sum(l => l.Chosen!.Exercises.Sum(e => e.Dose.Sets)));
-        PlannedSets.Of(Plan, [Done(2)]).ShouldBe(Plan.Lines[2].Chosen!.Exercises.Sum(e => e.Dose.Sets));
-        PlannedSets.Of(Plan, [new LoggedExercise(new LineKey(99), "x", [])]).ShouldBeNull();
+        PlannedSets
+            .Count(Plan, [Done(0), Done(1), Done(2)])
+            .ShouldBe(Plan.Lines.Take(2).Sum(l => l.Chosen!.Exercises.Sum(e => e.Dose.Sets)));
+        PlannedSets.Count(Plan, [Done(2)]).ShouldBe(Plan.Lines[2].Chosen!.Exercises.Sum(e => e.Dose.Sets));
+        PlannedSets.Count(Plan, [new LoggedExercise(new LineKey(99), "x", [])]).ShouldBeNull();
     }
 
     [Fact]
@@ -115,7 +117,7 @@ public class WhatTheServerSaysTests
         };
         var plan = Plan with { Lines = Plan.Lines.SetItem(2, two) };
 
-        PlannedSets.Of(plan, [new LoggedExercise(line.Gym.Key, "x", [])]).ShouldBe(5);
+        PlannedSets.Count(plan, [new LoggedExercise(line.Gym.Key, "x", [])]).ShouldBe(5);
     }
 
     [Fact]

@@ -30,7 +30,7 @@ public class DayRoomTests
     [Fact]
     public void What_one_line_takes_its_day_has_no_more_and_other_days_keep_theirs()
     {
-        var room = DayRoom.Of(Plan.Lines, Plan.Days)!;
+        var room = DayRoom.For(Plan.Lines, Plan.Days)!;
         var (one, two) = (40 - Plan.Days[0].Minutes.Total, 40 - Plan.Days[1].Minutes.Total);
         room.Left(Push).ShouldBe(one);
 
@@ -45,10 +45,10 @@ public class DayRoomTests
     [Fact]
     public void Without_minutes_there_is_no_limit()
     {
-        DayRoom.Of(Plan.Lines, null).ShouldBeNull();
+        DayRoom.For(Plan.Lines, null).ShouldBeNull();
         var free = Plan.Days.Select(d => d with { Minutes = d.Minutes with { Limit = null } }).ToList();
-        DayRoom.Of(Plan.Lines, free).ShouldBeNull();
-        var half = DayRoom.Of(Plan.Lines, [free[0], Plan.Days[1]])!;
+        DayRoom.For(Plan.Lines, free).ShouldBeNull();
+        var half = DayRoom.For(Plan.Lines, [free[0], Plan.Days[1]])!;
         half.Left(Push).ShouldBeNull();
         half.Left(Squat).ShouldNotBeNull();
     }

@@ -81,7 +81,7 @@ public class DayTrimTests
 
     private static ImmutableArray<Proposal> Trim(ImmutableArray<Proposal> said, double minutesOver, ImmutableArray<Proposal>? now = null)
     {
-        var room = DayRoom.Of(Plan.Lines, Plan.Days)!;
+        var room = DayRoom.For(Plan.Lines, Plan.Days)!;
         room.Take(new LineKey(1), room.Left(new LineKey(1))!.Value + minutesOver);
         LineRole[] roles = [LineRole.Main, LineRole.Secondary, LineRole.Accessory, LineRole.Accessory];
         return DayTrim.Apply(said, [.. (now ?? said).Select(p => (p.Line, Home(p)))], line => roles[line.Value - 1], room);

@@ -238,13 +238,13 @@ public class ReviewTests
             .Rebuild(Examples.ClientA with { MinutesPerSession = 240 }, Examples.Kit("dumbbell 8 x2"), "Dumbbell curl 3x10", "Push-up 3x10")
             .Plan;
         var total = plan.Days[0].Minutes.Total;
-        var room = DayRoom.Of(plan.Lines, plan.Days)!;
+        var room = DayRoom.For(plan.Lines, plan.Days)!;
 
         room.Left(new LineKey(1)).ShouldBe(240 - total);
         room.Take(new LineKey(1), 3);
         room.Left(new LineKey(2)).ShouldBe(240 - total - 3);
         room.Left(new LineKey(9)).ShouldBeNull();
-        DayRoom.Of(plan.Lines, [plan.Days[0] with { Minutes = new(total) }]).ShouldBeNull("no limit");
+        DayRoom.For(plan.Lines, [plan.Days[0] with { Minutes = new(total) }]).ShouldBeNull("no limit");
     }
 
     [Fact]
@@ -446,7 +446,7 @@ public class ReviewTests
         );
 
     private static LineDay Day(int weeksAgo, int reps, int rir = 2, int planned = 8) =>
-        LineDay.Of(
+        LineDay.From(
             Today.AddDays(-7 * weeksAgo),
             Examples.Exercise("dumbbell-floor-press"),
             [

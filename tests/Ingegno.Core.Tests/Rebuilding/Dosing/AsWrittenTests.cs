@@ -109,6 +109,6 @@ public class AsWrittenTests
     private static AsWritten Meant(string text)
     {
         var line = new ShorthandParser(DomainRules.Shipped.Names).Parse(text).Lines.ShouldHaveSingleItem();
-        return AsWritten.Of(line, DomainRules.Shipped.Catalogue.Get(line.ExerciseId), DomainRules.Shipped.Lexicon);
+        return AsWritten.Read(line, DomainRules.Shipped.Catalogue.Get(line.ExerciseId), DomainRules.Shipped.Lexicon);
     }
 }

@@ -169,7 +169,7 @@ public class DosePrescriberTests
     public void A_share_of_the_maximum_says_how_hard_it_is_meant(string text, double low, double least, double most)
     {
         var line = new ShorthandParser(DomainRules.Shipped.Names).Parse(text).Lines[0];
-        var effort = WantedEffort.Of(line, Examples.Exercise(line.ExerciseId), Examples.ClientA, DomainRules.Shipped);
+        var effort = WantedEffort.ForLine(line, Examples.Exercise(line.ExerciseId), Examples.ClientA, DomainRules.Shipped);
 
         effort.Low.ShouldBeInRange(low, low * 1.3, "somewhat more in the first set than on average");
         effort.High.ShouldBeInRange(least, most);
@@ -184,7 +184,7 @@ public class DosePrescriberTests
     public void What_a_share_of_the_maximum_leaves_over_is_its_reserve(string text, int rir)
     {
         var line = new ShorthandParser(DomainRules.Shipped.Names).Parse(text).Lines[0];
-        var effort = WantedEffort.Of(line, Examples.Exercise(line.ExerciseId), Examples.ClientA, DomainRules.Shipped);
+        var effort = WantedEffort.ForLine(line, Examples.Exercise(line.ExerciseId), Examples.ClientA, DomainRules.Shipped);
 
         effort.Rir.ShouldBe(rir);
         effort.Aim.ShouldBeGreaterThanOrEqualTo(line.Target.Min + rir, "every set keeps its reps and the reserve");
@@ -208,7 +208,7 @@ public class DosePrescriberTests
         var line = new ShorthandParser(DomainRules.Shipped.Names).Parse(text).Lines.Single();
         var strength = new ClientStrength(client, DomainRules.Shipped.Strength);
 
-        WantedEffort.Of(line, Examples.Exercise("deadlift"), client, DomainRules.Shipped, strength).Rir.ShouldBe(rir);
+        WantedEffort.ForLine(line, Examples.Exercise("deadlift"), client, DomainRules.Shipped, strength).Rir.ShouldBe(rir);
     }
 
     /// <summary>A coach's own share of the bar stands with its reps, whatever is reckoned of the maximum.</summary>
@@ -276,7 +276,7 @@ public class DosePrescriberTests
     {
         client ??= Examples.ClientA;
         var line = new ShorthandParser(DomainRules.Shipped.Names).Parse(text).Lines[0];
-        var effort = WantedEffort.Of(line, Examples.Exercise(line.ExerciseId), client, DomainRules.Shipped);
+        var effort = WantedEffort.ForLine(line, Examples.Exercise(line.ExerciseId), client, DomainRules.Shipped);
         var asked = new DoseQuestion(line, Examples.Exercise(exercise), effort, expected, [], DomainRules.Shipped.ApproachOf(approach));
         return DosePrescriber.Prescribe(asked, client, DomainRules.Shipped);
     }

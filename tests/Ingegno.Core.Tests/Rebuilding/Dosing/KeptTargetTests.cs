@@ -57,5 +57,5 @@ public class KeptTargetTests
     public void As_many_as_possible_has_no_bottom() => Kept(SetTarget.Open, new RepRange(1, 5, 9), 3).ShouldBe(SetTarget.Open);
 
     private static SetTarget Kept(SetTarget wanted, RepRange expected, int sets, int rest = 90) =>
-        KeptTarget.Of(wanted, expected, sets, rest, 2, DomainRules.Shipped);
+        KeptTarget.Fit(wanted, expected, sets, rest, 2, DomainRules.Shipped);
 }

@@ -45,7 +45,7 @@ public class SpeedOrLoweringTests
     [InlineData("Back squat 4x8 3-0-1-0", 8, 60, 75, 0)]
     public void A_set_lasts_as_long_as_its_line_bears(string line, int planned, double usual, double most, int own)
     {
-        var limits = SetLimits.Of(Line(line), 2, DomainRules.Shipped.Dose);
+        var limits = SetLimits.ForLine(Line(line), 2, DomainRules.Shipped.Dose);
 
         (limits.Reps, limits.Seconds, limits.Most, limits.OwnSeconds).ShouldBe((planned, usual, most, own));
     }

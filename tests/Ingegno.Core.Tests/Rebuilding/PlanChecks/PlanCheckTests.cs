@@ -437,7 +437,7 @@ public class PlanCheckTests
     {
         var read = new ShorthandParser(DomainRules.Shipped.Names).Parse(text);
         read.Errors.ShouldBeEmpty(string.Join("; ", read.Errors.Select(e => e.Message)));
-        return PlanCheck.Run(AuditedPlan.Of(client, read, DomainRules.Shipped), []);
+        return PlanCheck.Run(AuditedPlan.From(client, read, DomainRules.Shipped), []);
     }
 
     private static RebuildRequest Request(string[] lines, int? minutes = null, string[]? kit = null) =>

@@ -36,7 +36,7 @@ public class WrittenBackTests
                 PlanCommandHandler.Handle(
                     chosen,
                     [],
-                    new SetFigures([HomeEdit.Of(first.Gym.Key, fast.ExerciseId, fast.Dose, fast.ExternalKg)])
+                    new SetFigures([HomeEdit.From(first.Gym.Key, fast.ExerciseId, fast.Dose, fast.ExternalKg)])
                 )
             )
             .Plan;

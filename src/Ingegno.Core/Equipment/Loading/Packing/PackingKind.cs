@@ -13,7 +13,7 @@ internal sealed record PackingKind(int Units, double VolumeL, int Count, Immutab
     /// The kinds among the objects, by id of the first. No kind has more pieces than the limit or the room can take; of a mass the smallest
     /// go first, and what is larger stays out once smaller ones are enough.
     /// </summary>
-    public static ImmutableArray<PackingKind> Of(IEnumerable<LooseObject> objects, int top, double volumeL) =>
+    public static ImmutableArray<PackingKind> Group(IEnumerable<LooseObject> objects, int top, double volumeL) =>
         [
             .. objects
                 .GroupBy(o => PackingTable.ToUnits(o.MassKg))

@@ -51,7 +51,7 @@ public sealed class PackingTable
         _best = new int[ToUnits(limitKg + 1e-9, down: true) + 1];
         Array.Fill(_best, None);
         _best[0] = Keep(new Way(0, 0, None, 0, None, None));
-        _kinds = PackingKind.Of(objects, Top, volumeL);
+        _kinds = PackingKind.Group(objects, Top, volumeL);
 
         // When everything fits at once, room decides nothing and one way per mass is enough.
         var tight = _kinds.Sum(k => k.VolumeL * k.Count) > (smallestL ?? volumeL);

@@ -33,7 +33,7 @@ public sealed record PackedBag(
 )
 {
     /// <summary>The drawing of a recipe.</summary>
-    public static PackedBag Of(LoadRecipe recipe, bool worn)
+    public static PackedBag Pack(LoadRecipe recipe, bool worn)
     {
         ArgumentNullException.ThrowIfNull(recipe);
         var pieces = recipe.Packed.Pieces.Select(p => new BagContent(

@@ -34,7 +34,7 @@ public sealed record RiggedBand(
     /// <param name="grip">How it is gripped on the spot.</param>
     /// <param name="rep">Its force over the rep.</param>
     /// <param name="statureCm">Stature of the client, above 0.</param>
-    public static RiggedBand Of(string name, BandLoad load, BandGrip grip, BandRep rep, double statureCm)
+    public static RiggedBand From(string name, BandLoad load, BandGrip grip, BandRep rep, double statureCm)
     {
         ArgumentNullException.ThrowIfNull(load);
         ArgumentNullException.ThrowIfNull(grip);
