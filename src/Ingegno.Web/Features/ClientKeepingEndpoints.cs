@@ -117,7 +117,7 @@ public static class ClientKeepingEndpoints
                 brought = came;
                 trades.Forget(coach);
 
-                // What came in with the file belongs to the trade now: the log is asked by one that knows it.
+                // What came in with the file belongs to the domain rules now: the log is asked by one that knows it.
                 using var scope = scopes.CreateScope();
                 var log = scope.ServiceProvider.GetRequiredService<ClientLog>();
                 foreach (var plan in came.Plans)

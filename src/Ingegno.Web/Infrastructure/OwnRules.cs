@@ -5,12 +5,12 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Web.Infrastructure;
 
-/// <summary>What a practice adds to the trade: how a kind of it is known and checked.</summary>
+/// <summary>What a practice adds to the domain rules: how a kind of it is known and checked.</summary>
 /// <param name="What">What one is called.</param>
 /// <param name="Most">So many a practice keeps.</param>
 /// <param name="KeyOf">Key by which plans know one.</param>
-/// <param name="IsTaken">Whether a key is taken: by the trade of the practice, or by its own documents.</param>
-/// <param name="Faults">What is wrong with one in the trade of the practice, beside the others.</param>
+/// <param name="IsTaken">Whether a key is taken: by the domain rules of the practice, or by its own documents.</param>
+/// <param name="Faults">What is wrong with one in the domain rules of the practice, beside the others.</param>
 public sealed record OwnKind<T>(
     string What,
     int Most,

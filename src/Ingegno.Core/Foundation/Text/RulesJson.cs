@@ -6,7 +6,7 @@ using System.Text.Json.Serialization.Metadata;
 namespace Ingegno.Core.Foundation.Text;
 
 /// <summary>
-/// The one way the trade's documents (catalogue, kit, clients, plans) are written as JSON: camelCase names,
+/// The one way the domain's documents (catalogue, kit, clients, plans) are written as JSON: camelCase names,
 /// kebab-case enumeration values, unknown members refused so that a typing error in data never passes in silence.
 /// </summary>
 public static class RulesJson
@@ -17,7 +17,7 @@ public static class RulesJson
     /// <summary>Options for documents that travel between versions: unknown members are skipped.</summary>
     public static JsonSerializerOptions Lenient { get; } = Create(JsonUnmappedMemberHandling.Skip);
 
-    /// <summary>Applies the trade's naming rules to options owned by somebody else, such as the web host.</summary>
+    /// <summary>Applies the domain's naming rules to options owned by somebody else, such as the web host.</summary>
     public static void Apply(JsonSerializerOptions options)
     {
         ArgumentNullException.ThrowIfNull(options);

@@ -2,11 +2,10 @@ using System.Collections.Immutable;
 using System.Text;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Text;
-using Ingegno.Core.Programs.Reading;
 
 namespace Ingegno.Core.Programs.Lines;
 
-/// <summary>Writes lines in Ingegno's own form, which <see cref="ShorthandParser"/> reads as the same.</summary>
+/// <summary>Writes lines in Ingegno's own form, which <c>ShorthandParser</c> reads as the same.</summary>
 public static class Shorthand
 {
     /// <summary>The line in shorthand; reading it back gives the same line.</summary>
