@@ -126,6 +126,25 @@ public class WorkIsNeverLostTests
         old.GetProperty("revision").GetInt32().ShouldBe(1004);
     }
 
+    [Theory] // Just after midnight, where a day of the wrong clock leads behind the day of sending, and at eight in the morning.
+    [InlineData(0)]
+    [InlineData(8)]
+    public async Task A_phone_whose_clock_moves_during_a_session_moves_no_day_and_loses_nothing(int hour)
+    {
+        await using var server = new TestServer();
+        var (coach, plan, phone, release, exercise) = await Sent(server);
+        var started = new DateTimeOffset(2031, 3, 3, hour, 0, 0, TimeSpan.Zero);
+        await LoggedPlan.Answer(
+            await phone.Put("session-0001", Phone.Session(release, exercise, 1, false, [10], started: started, sent: started.AddHours(1)))
+        );
+        await LoggedPlan.Answer(
+            await phone.Put("session-0001", Phone.Session(release, exercise, 2, true, [10, 9], started: started, sent: started.AddDays(9)))
+        );
+
+        var session = (await coach.Read($"/api/v1/plans/{plan}/sessions")).EnumerateArray().ShouldHaveSingleItem();
+        session.GetProperty("value").GetProperty("performedOn").GetString().ShouldBe("2031-03-03");
+    }
+
     [Fact]
     public async Task Days_before_the_plan_was_sent_and_notes_on_no_session_are_refused()
     {

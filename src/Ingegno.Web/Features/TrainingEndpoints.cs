@@ -298,19 +298,21 @@ public static class TrainingEndpoints
             return Problems.Invalid("day", "A release has no such day.");
         }
 
-        var (day, _) = session.TrainedOn(Moments.ToMoment(clock.GetUtcNow()));
+        // The day is that of its beginning, as it was when the session first came: a phone whose clock moves meanwhile moves no day.
+        var known = floor.Find(link.CoachId, link.ClientId, key);
+        var day = known?.PerformedOn ?? session.TrainedOn(Moments.ToMoment(clock.GetUtcNow())).Day;
         if (log.WrongDay(day) is { } wrong)
         {
             return Problems.Invalid("startedAt", wrong);
         }
 
         // Nobody trains a plan before it was sent; a day is let for clocks and time zones.
-        if (day < DateOnly.FromDateTime(release.MadeAt.Date).AddDays(-1))
+        if (known is null && day < DateOnly.FromDateTime(release.MadeAt.Date).AddDays(-1))
         {
             return Problems.Invalid("startedAt", "The day of the session lies before the plan was sent: look at the phone's clock.");
         }
 
-        if (floor.CountOf(link.ClientId) >= ClientAppLimits.SessionsInAll && !floor.Has(link.ClientId, key))
+        if (floor.CountOf(link.ClientId) >= ClientAppLimits.SessionsInAll && known is null)
         {
             return Problems.Invalid("key", $"At most {ClientAppLimits.SessionsInAll} sessions of a client are kept.");
         }
