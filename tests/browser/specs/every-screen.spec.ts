@@ -10,6 +10,7 @@ async function everyScreen(page: Page): Promise<string[]> {
     return [
       '/',
       '/approaches',
+      '/beliefs',
       '/inbox',
       '/outbox',
       '/catalogue?exercise=push-up',

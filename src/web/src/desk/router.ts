@@ -6,6 +6,7 @@ import Roster from './screens/Roster.svelte';
 export const { p, navigate, isActive, route } = createRouter({
   '/': Roster,
   '/approaches': () => import('./screens/Approaches.svelte'),
+  '/beliefs': () => import('./screens/Beliefs.svelte'),
   '/catalogue': () => import('./screens/Catalogue.svelte'),
   '/check': () => import('./screens/PlanCheck.svelte'),
   '/clients/:id': Client,

@@ -91,6 +91,7 @@
       <p class="soft mt-1 text-plain">
         Schools of home training. Mirror is the default: the gym plan was written for this client, so its own
         figures stand as long as the loads are good. A client, a week or a day can follow another.
+        <a class="link" href={p('/beliefs')}>What Ingegno believes</a> has the figures of them all.
       </p>
     </div>
     {#if !all}<Opening

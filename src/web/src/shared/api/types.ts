@@ -3,6 +3,7 @@ import type { components } from './schema';
 type Schemas = components['schemas'];
 
 export type Audited = Schemas['Audited'];
+export type BeliefTopic = Schemas['BeliefTopic'];
 export type BandBench = Schemas['BandBench'];
 export type BandGrip = Schemas['BandGrip'];
 export type BandKnob = NonNullable<Schemas['BandKnob']>;
