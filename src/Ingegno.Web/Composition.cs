@@ -101,7 +101,8 @@ public static class Composition
         services.AddHostedService(s => s.GetRequiredService<MailWorker>());
         services.AddHostedService(s => s.GetRequiredService<PasswordResetMails>());
         services.AddHostedService(s => s.GetRequiredService<ActivityRenewal>());
-        services.AddHostedService<NightlyBackup>().AddHostedService<WarmUp>();
+        services.AddHostedService<NightlyBackup>();
+        services.AddSingleton<WarmUp>().AddHostedService(s => s.GetRequiredService<WarmUp>());
         services.AddSingleton<ClientTransfer>().AddSingleton<ClientFiles>();
         services
             .AddSingleton<AuditStore>()
@@ -122,7 +123,7 @@ public static class Composition
             .AddSingleton<ReleaseStore>()
             .AddSingleton<ClientAppStore>()
             .AddSingleton<AlertStore>()
-            .AddSingleton(new RedHearing(DomainRules.Shipped.Red))
+            .AddSingleton(_ => new RedHearing(DomainRules.Shipped.Red))
             .AddSingleton<SafetyWatch>()
             .AddScoped<ClientAppSafety>()
             .AddSingleton<ClientLinks>()
@@ -193,6 +194,7 @@ public static class Composition
         api.MapSecondFactor();
         api.MapPasswordReset();
         api.MapCatalogue();
+        api.MapBeliefs();
         api.MapFigures();
         api.MapOwnExercises();
         api.MapOwnApproaches();

@@ -89,9 +89,22 @@ public sealed class DemoSeeder(
 
         var club = Club.Value;
         var coach = coaches.AddFirst(club.Coach.Email, club.Coach.Name, hasher.HashPassword(null!, club.Coach.Password))!.Id;
-        foreach (var member in club.Members)
+        var planned = club.Members.Select(m => (Member: m, Plan: Plan(coach, m))).ToList();
+
+        // Weeks of training are reckoned at the same time; what is written is written in the order of the club.
+        var trained = planned.AsParallel().AsOrdered().Select(p => p.Plan is { } plan ? Trained(plan, p.Member.History!) : null).ToList();
+        foreach (var ((member, plan), run) in planned.Zip(trained))
         {
-            Seed(coach, member);
+            if (plan is null)
+            {
+                continue;
+            }
+
+            Keep(coach, plan, member.History!, run!);
+            if (member.Phone is { } story)
+            {
+                Send(coach, plans.Find(coach, plan.Id)!, story);
+            }
         }
     }
 
@@ -99,14 +112,15 @@ public sealed class DemoSeeder(
     public string? Welcome() =>
         options.Value.Demo ? $"Sign in as {Club.Value.Coach.Email} with the password {Club.Value.Coach.Password}" : null;
 
-    private void Seed(long coach, DemoMember member)
+    /// <summary>A member of the club with what belongs to it, and its first plan; null for one who has not trained at home.</summary>
+    private Saved<PlanRecord>? Plan(long coach, DemoMember member)
     {
         var client = clients.Add(coach, member.Client).Id;
         var placeIds = member.Places.Select(p => places.Add(coach, client, p)!.Id).ToList();
         var weekIds = member.GymWeeks.Select(d => weeks.Add(coach, client, d)!.Id).ToList();
-        if (member.History is not { } history)
+        if (member.History is null)
         {
-            return;
+            return null;
         }
 
         var request = new RebuildRequest
@@ -117,13 +131,27 @@ public sealed class DemoSeeder(
         };
         var engine = new RebuildEngine(DomainRules.Shipped);
         var title = $"{member.GymWeeks[0].Name}, {member.Places[0].Name}";
-        var plan = plans.Add(coach, client, placeIds[0], weekIds[0], PlanEndpoints.Document(title, request, engine))!;
-        Train(coach, plan, history);
-        if (member.Phone is { } story)
-        {
-            Send(coach, plans.Find(coach, plan.Id)!, story);
-        }
+        return plans.Add(coach, client, placeIds[0], weekIds[0], PlanEndpoints.Document(title, request, engine))!;
     }
+
+    /// <summary>Weeks of training up to today.</summary>
+    private TrialResult Trained(Saved<PlanRecord> plan, DemoHistory history)
+    {
+        var (trial, document) = (new TrainingTrial(DomainRules.Shipped), plan.Value.Document);
+        var request = document.Request;
+        var day = document.Plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
+        return trial.Run(
+            trial.Plan(request, document.Plan),
+            line => day[line],
+            new SimulatedTrainee(DomainRules.Shipped, request.Client, history.Traits, history.Seed),
+            trial.Engine(request, keepsMinutes: true),
+            First(history),
+            history.Weeks,
+            request.Client.DaysPerWeek
+        );
+    }
+
+    private DateOnly First(DemoHistory history) => DateOnly.FromDateTime(clock.GetUtcNow().Date).AddDays(-7 * history.Weeks);
 
     /// <summary>Sends the plan, and plays what its client does with it in this week.</summary>
     private void Send(long coach, Saved<PlanRecord> plan, PhoneStory story)
@@ -179,22 +207,13 @@ public sealed class DemoSeeder(
 
     private const int MostTrims = 6;
 
-    /// <summary>Trains the plan for its weeks; the last version is what the last week trained.</summary>
-    private void Train(long coach, Saved<PlanRecord> plan, DemoHistory history)
+    /// <summary>Keeps the weeks that were trained; the last version is what the last week trained.</summary>
+    private void Keep(long coach, Saved<PlanRecord> plan, DemoHistory history, TrialResult done)
     {
-        var (trial, document) = (new TrainingTrial(DomainRules.Shipped), plan.Value.Document);
+        var document = plan.Value.Document;
         var request = document.Request;
         var day = document.Plan.Lines.ToDictionary(l => l.Gym.Key, l => l.Gym.Day);
-        var first = DateOnly.FromDateTime(clock.GetUtcNow().Date).AddDays(-7 * history.Weeks);
-        var done = trial.Run(
-            trial.Plan(request, document.Plan),
-            line => day[line],
-            new SimulatedTrainee(DomainRules.Shipped, request.Client, history.Traits, history.Seed),
-            trial.Engine(request, keepsMinutes: true),
-            first,
-            history.Weeks,
-            request.Client.DaysPerWeek
-        );
+        var first = First(history);
         var sets = document
             .Plan.Lines.GroupBy(l => l.Gym.Day)
             .ToDictionary(g => g.Key, g => g.Sum(l => l.Chosen?.Exercises.Sum(e => e.Dose.Sets) ?? 0));

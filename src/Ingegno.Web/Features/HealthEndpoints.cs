@@ -1,5 +1,6 @@
 using Dapper;
 using Ingegno.Storage;
+using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.Options;
@@ -15,18 +16,19 @@ public static partial class HealthEndpoints
         app.MapGet("/readyz", Ready).AllowAnonymous().ExcludeFromDescription();
     }
 
-    /// <summary>Reads and writes the database, looks for room on the disk, and uses the keys of the cookies. What is wrong goes into the log and tells nothing to strangers.</summary>
+    /// <summary>Reads and writes the database, looks for room on the disk, and uses the keys of the cookies. What is wrong goes into the log and tells nothing to strangers. A server that is not warm yet is ready all the same.</summary>
     private static ContentHttpResult Ready(
         Database database,
         IOptions<IngegnoOptions> options,
         IDataProtectionProvider protection,
+        WarmUp warm,
         ILoggerFactory logs
     )
     {
         var wrong = Faults(database, options.Value, protection).FirstOrDefault();
         if (wrong is null)
         {
-            return TypedResults.Text("ready");
+            return TypedResults.Text(warm.IsWarm ? "ready and warm" : "ready");
         }
 
         LogNotReady(logs.CreateLogger(typeof(HealthEndpoints)), wrong);
