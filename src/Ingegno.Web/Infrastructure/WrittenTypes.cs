@@ -1,12 +1,13 @@
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.Lines;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 
 namespace Ingegno.Web.Infrastructure;
 
-/// <summary>Types that are written otherwise than their members tell: keys of lines as numbers, tempos and reasons as text.</summary>
+/// <summary>Types that are written otherwise than their members tell: keys of lines as numbers, tempos, schemes and reasons as text.</summary>
 public sealed class WrittenTypes : IOpenApiSchemaTransformer
 {
     private static readonly Dictionary<Type, (JsonSchemaType Type, string? Format)> Written = new()
@@ -14,6 +15,7 @@ public sealed class WrittenTypes : IOpenApiSchemaTransformer
         [typeof(LineKey)] = (JsonSchemaType.Integer, "int32"),
         [typeof(LineKey?)] = (JsonSchemaType.Integer | JsonSchemaType.Null, "int32"),
         [typeof(Tempo)] = (JsonSchemaType.String, null),
+        [typeof(SetScheme)] = (JsonSchemaType.String, null),
         [typeof(Tempo?)] = (JsonSchemaType.String, null),
         [typeof(Moment)] = (JsonSchemaType.String, "date-time"),
         [typeof(Reason)] = (JsonSchemaType.String, null),

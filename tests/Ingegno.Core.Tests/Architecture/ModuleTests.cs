@@ -27,6 +27,7 @@ public class ModuleTests
         "Knowledge.Figures",
         "Knowledge.Exercises",
         "Knowledge.Naming",
+        "Knowledge.SetSchemes",
         "Knowledge.Rules",
         "Clients.Health",
         "Clients.Profiles",

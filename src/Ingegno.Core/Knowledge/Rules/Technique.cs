@@ -3,6 +3,7 @@ using Ingegno.Core.Equipment.Kit;
 using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.SetSchemes;
 
 namespace Ingegno.Core.Knowledge.Rules;
 

@@ -8,7 +8,4 @@ public static class TechniqueName
     public const string LongerRange = "longer-range";
     public const string Explosive = "explosive";
     public const string PreExhaust = "pre-exhaust";
-    public const string RestPause = "rest-pause";
-    public const string Drop = "drop";
-    public const string MechanicalDrop = "mechanical-drop";
 }

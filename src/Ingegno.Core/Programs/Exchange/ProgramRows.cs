@@ -4,6 +4,7 @@ using System.Text;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Knowledge.Naming;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.Lines;
 using Ingegno.Core.Programs.Reading;
 

@@ -1,7 +1,8 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
-using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 
 namespace Ingegno.Core.Programs.HomePlans;
 
@@ -56,7 +57,7 @@ public sealed record Dose
     public SetScheme? Scheme { get; init; }
 
     /// <summary>Hard sets that the dose counts for: one rest-pause set stands for three.</summary>
-    public int HardSets => Scheme == SetScheme.RestPause ? RestPause.StandsForSets * Sets : Sets;
+    public int HardSets => Sets * (Scheme?.StandsForSets ?? 1);
 
     /// <summary>Ids of technique steps.</summary>
     public ImmutableArray<string> Techniques { get; init; } = [];
@@ -67,21 +68,20 @@ public sealed record Dose
     /// <summary>Why the dose is as it is.</summary>
     public Reason Reason { get; init; } = Reason.None;
 
-    /// <summary>Sets and reps in shorthand: <c>3x6 + AMRAP</c>.</summary>
-    public string Figures
+    /// <summary>Sets and reps in shorthand: <c>3x6 + AMRAP</c>, <c>4x2+2+2</c>.</summary>
+    public string Figures => SetsAndReps + (Scheme?.Behind(Target) ?? string.Empty);
+
+    /// <summary>Sets and reps without what the scheme has behind them: what a table writes beside its method.</summary>
+    [JsonIgnore]
+    public string SetsAndReps
     {
         get
         {
             var sets = LastSetOpen ? Sets - 1 : Sets;
-            var then = Scheme switch
-            {
-                SetScheme.RestPause => $" + {Target.Max} in small sets",
-                SetScheme.Drop or SetScheme.MechanicalDrop => " + drop",
-                _ => string.Empty,
-            };
+            var side = PerSide ? "/side" : string.Empty;
             return sets == 0
-                ? $"1xAMRAP{(PerSide ? "/side" : string.Empty)}{then}"
-                : $"{sets}x{Target.Written}{(Timed ? " s" : string.Empty)}{(PerSide ? "/side" : string.Empty)}{(LastSetOpen ? " + AMRAP" : string.Empty)}{then}";
+                ? $"1xAMRAP{side}"
+                : $"{sets}x{Scheme?.Reps(Target) ?? Target.Written}{(Timed ? " s" : string.Empty)}{side}{(LastSetOpen ? " + AMRAP" : string.Empty)}";
         }
     }
 
@@ -96,17 +96,11 @@ public sealed record Dose
         }
     }
 
-    /// <summary>Seconds of work in all sets, both sides counted; the small sets of a rest-pause with their rests.</summary>
+    /// <summary>Seconds of work in all sets, both sides counted; small sets and rests within sets too.</summary>
     public double WorkSeconds()
     {
-        var seconds = Sets * SecondsUnderTension * (PerSide ? 2 : 1);
-        return Scheme switch
-        {
-            SetScheme.RestPause when !Target.IsOpen => (2 * seconds)
-                + (Sets * RestPause.RestSeconds * RestPause.MiniSets(Target.Max).Length),
-            SetScheme.Drop or SetScheme.MechanicalDrop => seconds + (SecondsUnderTension * (PerSide ? 2 : 1)),
-            _ => seconds,
-        };
+        var each = SecondsUnderTension * (PerSide ? 2 : 1);
+        return (Sets * each) + (Scheme?.SecondsBeside(Sets, Target, each) ?? 0);
     }
 
     /// <summary>Minutes of all sets with their rests.</summary>

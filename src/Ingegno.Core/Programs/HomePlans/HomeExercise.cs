@@ -85,6 +85,10 @@ public sealed record HomeExercise
     [JsonIgnore]
     public bool MayGiveWay => !EditedByCoach && !Stands;
 
+    /// <summary>Its rest may be cut or filled with another exercise: it may give way and belongs to no scheme.</summary>
+    [JsonIgnore]
+    public bool RestMayGiveWay => MayGiveWay && Dose.Scheme is not { OwnsItsRest: true };
+
     /// <summary>What the expectation rests on.</summary>
     public Reason? RestsOn { get; init; }
 

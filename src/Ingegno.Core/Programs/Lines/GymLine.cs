@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Knowledge.Naming;
+using Ingegno.Core.Knowledge.SetSchemes;
 
 namespace Ingegno.Core.Programs.Lines;
 

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Text;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Knowledge.SetSchemes;
 
 namespace Ingegno.Core.Programs.Lines;
 

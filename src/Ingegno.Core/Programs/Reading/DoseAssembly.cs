@@ -3,6 +3,7 @@ using Ingegno.Core.Equipment.Loading;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.Lines;
 
 namespace Ingegno.Core.Programs.Reading;

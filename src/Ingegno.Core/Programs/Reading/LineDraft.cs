@@ -1,5 +1,6 @@
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.Lines;
 
 namespace Ingegno.Core.Programs.Reading;

@@ -1,4 +1,5 @@
 using Ingegno.Core.Foundation.Quantities;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.Lines;
 
 namespace Ingegno.Core.Programs.Reading;

@@ -1,6 +1,7 @@
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Foundation.Text;
 using Ingegno.Core.Knowledge.Naming;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.Lines;
 
 namespace Ingegno.Core.Programs.Reading;

@@ -1,3 +1,4 @@
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.Lines;
 
 namespace Ingegno.Core.Programs.Reading;

@@ -58,12 +58,7 @@ public static class HomeRows
             Rir = home.Dose.Timed ? string.Empty : $"{home.Dose.Rir}",
             Tempo = home.Dose.Timed ? string.Empty : home.Dose.Tempo.ToString(),
             Rest = $"{home.Dose.RestSeconds} s",
-            Method = home.Dose.Scheme switch
-            {
-                SetScheme.RestPause => "rest-pause",
-                SetScheme.Drop or SetScheme.MechanicalDrop => "drop set",
-                _ => string.Empty,
-            },
+            Method = home.Dose.Scheme?.InTable ?? string.Empty,
             Note = home.Setup,
-        }.With(ProgramField.Dose, (home.Dose with { Scheme = null }).Figures);
+        }.With(ProgramField.Dose, home.Dose.SetsAndReps);
 }

@@ -3,6 +3,7 @@ using Ingegno.Core.Equipment.Loading.Sketches;
 using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.Lines;
 
 namespace Ingegno.Core.Progress.ClientApp;
@@ -72,6 +73,9 @@ public sealed record ReleaseExercise
     /// <summary>What each set is made of; a course that has fewer sets takes the first ones.</summary>
     public required ImmutableArray<ReleaseSet> Sets { get; init; }
 
+    /// <summary>Seconds from the start of a set to the start of the next, where the sets run by the clock; null where a rest is taken.</summary>
+    public int? EverySeconds { get; init; }
+
     /// <summary>Figures from which the client is asked whether they are meant.</summary>
     public required FigureDoubt Doubt { get; init; }
 
@@ -121,19 +125,6 @@ public sealed record SetPart(SetPartKind Kind, BodySide? Side, SetTarget Target,
 {
     /// <summary>Reps, or seconds, that are noted where the client says nothing else: what the log takes as planned.</summary>
     public int AsPlanned => Target.IsOpen ? SetTarget.OpenReps : Target.Min;
-}
-
-/// <summary>What a part of a set is.</summary>
-public enum SetPartKind
-{
-    /// <summary>The set itself.</summary>
-    Work,
-
-    /// <summary>A small set after a short rest.</summary>
-    Small,
-
-    /// <summary>Going on at once with less load or an easier version.</summary>
-    GoOn,
 }
 
 /// <summary>A side of the body.</summary>

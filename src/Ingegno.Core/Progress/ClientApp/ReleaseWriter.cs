@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Programs.Lines;
 using Ingegno.Core.Progress.Logs;
@@ -107,17 +109,26 @@ public sealed class ReleaseWriter(DomainRules domain)
             || (f.Value is FactList list && list.Items.OfType<Reason>().Any(TellsOfProfile))
         );
 
-    private static Reason InWords(Dose dose) =>
-        Reason.Of(
+    private static Reason InWords(Dose dose)
+    {
+        Fact[] every = dose.Scheme is EveryMinute minute ? [("every", Quantity.Seconds(minute.Interval))] : [];
+        return Reason.Of(
             "floor.dose",
-            ("sets", dose.LastSetOpen ? dose.Sets - 1 : dose.Sets),
-            ("target", dose.Target.IsOpen ? string.Empty : dose.Target.InWords),
-            ("timed", dose.Timed),
-            ("side", dose.PerSide),
-            ("open", dose.LastSetOpen),
-            ("small", dose.Scheme == SetScheme.RestPause),
-            ("drop", dose.Scheme is SetScheme.Drop or SetScheme.MechanicalDrop)
+            [
+                ("sets", dose.LastSetOpen ? dose.Sets - 1 : dose.Sets),
+                ("target", dose.Target.IsOpen ? string.Empty : InWords(dose.Scheme, dose.Target)),
+                ("timed", dose.Timed),
+                ("side", dose.PerSide),
+                ("open", dose.LastSetOpen),
+                ("small", dose.Scheme is RestPause),
+                ("drop", dose.Scheme is GoingOn),
+                .. every,
+            ]
         );
+    }
+
+    /// <summary>Reps of a set as they stand in a sentence: those of a scheme with figures of its own as it writes them.</summary>
+    private static string InWords(SetScheme? scheme, SetTarget target) => scheme is Cluster ? scheme.Reps(target) : target.InWords;
 
     private static string InWords(Equipment.Kit.Thing thing) => thing.Count > 1 ? $"{thing.Count} × {thing.InWords}" : thing.InWords;
 
@@ -145,7 +156,7 @@ public sealed class ReleaseWriter(DomainRules domain)
             Cues = home.Cues,
             Cautions = [.. home.Cautions.Where(c => !TellsOfProfile(c))],
             // The phone leads through small sets by itself.
-            Instructions = home.Dose.Instructions.RemoveAll(i => i.Code == SetSchemeChoice.RestPauseCode),
+            Instructions = home.Dose.Instructions.RemoveAll(i => i.Code is RestPause.SmallSetsCode),
             Figures = home.Dose.Figures,
             Dose = InWords(home.Dose),
             Timed = home.Dose.Timed,
@@ -155,6 +166,7 @@ public sealed class ReleaseWriter(DomainRules domain)
             Rir = home.Dose.Rir,
             ExternalKg = home.ExternalKg,
             Sets = SetParts.Build(home.Dose, domain.Session),
+            EverySeconds = (home.Dose.Scheme as EveryMinute)?.Interval,
             Loads = [.. domain.Catalogue.Get(home.ExerciseId).Joints.Keys],
             Doubt = DoubtOf(home, LogDoubts.LimitsOf(home, heaviest)),
         };

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 
 namespace Ingegno.Core.Progress.ClientApp;
@@ -28,17 +29,8 @@ public static class SetParts
 
     private static IEnumerable<SetPart> OfSide(Dose dose, BodySide? side, int restBefore, bool last)
     {
-        yield return new SetPart(SetPartKind.Work, side, last && dose.LastSetOpen ? SetTarget.Open : dose.Target, restBefore);
-        if (dose.Scheme == SetScheme.RestPause && !dose.Target.IsOpen)
-        {
-            foreach (var reps in RestPause.MiniSets(dose.Target.Max))
-            {
-                yield return new SetPart(SetPartKind.Small, side, new SetTarget(reps, reps), RestPause.RestSeconds);
-            }
-        }
-        else if (last && dose.Scheme is SetScheme.Drop or SetScheme.MechanicalDrop)
-        {
-            yield return new SetPart(SetPartKind.GoOn, side, SetTarget.Open, 0);
-        }
+        var target = last && dose.LastSetOpen ? SetTarget.Open : dose.Target;
+        var parts = dose.Scheme?.Parts(target, last) ?? [new SchemePart(SetPartKind.Work, target, 0)];
+        return parts.Select((p, i) => new SetPart(p.Kind, side, p.Target, i == 0 ? restBefore : p.RestBeforeSeconds));
     }
 }

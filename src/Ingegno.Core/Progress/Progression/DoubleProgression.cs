@@ -255,11 +255,16 @@ public static class DoubleProgression
     /// <summary>Reps of every set that fill the zone.</summary>
     internal static int Top(Dose dose) => Zone(dose).Top;
 
+    /// <summary>More than a scheme has time for is no goal.</summary>
+    private static int WithinScheme(Dose dose, int top) =>
+        dose.Scheme?.MostReps(SetSchemeChoice.SecondsPerRep(dose)) is { } most ? Math.Max(dose.Target.Max, Math.Min(top, most)) : top;
+
     private static (int Bottom, int Top) Wide(Dose dose, SetTarget target) =>
         target switch
         {
             { IsOpen: true } => (1, DosePrescriber.MostUsefulReps),
             var t when dose.Timed => (t.Min, Math.Max(t.Max, 60)),
-            var t => (t.Min, t.Max > t.Min ? t.Max : Math.Max(t.Max, Math.Min(t.Min + ZoneWidth, DosePrescriber.MostUsefulReps))), // past thirty more stop helping
+            var t when t.Max > t.Min => (t.Min, t.Max),
+            var t => (t.Min, WithinScheme(dose, Math.Max(t.Max, Math.Min(t.Min + ZoneWidth, DosePrescriber.MostUsefulReps)))), // past thirty more stop helping
         };
 }

@@ -3,6 +3,7 @@ using Ingegno.Core.Equipment.Loading;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Progress.Ladders;
 
@@ -231,7 +232,7 @@ internal sealed class EasierSteps(ProposalWriter say)
     private SetTarget Done(int fewest, int most) =>
         say.Dose.Target.IsOpen
             ? say.Dose.Target
-            : say.Aimed(new SetTarget(Math.Max(1, say.IsRestPause ? most : fewest), Math.Max(1, most)));
+            : say.Aimed(new SetTarget(Math.Max(1, say.IsOneFigure ? most : fewest), Math.Max(1, most)));
 
     /// <summary>
     /// The same load again. Where most sets fell short, the bottom comes down to what the hardest had: a reserve that only the first
@@ -263,7 +264,7 @@ internal sealed class EasierSteps(ProposalWriter say)
     }
 
     private Dose InReach(int fewest, bool twice = false) =>
-        say.Dose is { Timed: false, Target.IsOpen: false, Scheme: not SetScheme.RestPause }
+        say.Dose is { Timed: false, Target.IsOpen: false, Scheme: not { OneFigure: true } }
         && Math.Max(1, fewest) < say.Dose.Target.Min
         && (twice || say.Sets.Count(s => s.Reps < say.Dose.Target.Min) * 2 > say.Sets.Length)
             ? say.Dose with
@@ -278,7 +279,11 @@ internal sealed class EasierSteps(ProposalWriter say)
     public Proposal? LongerRest(int fewest, Reason short_)
     {
         var longer = Math.Min(LongestRest, say.Dose.RestSeconds + ProposalWriter.RestStep);
-        return say.Dose.RestSeconds >= LongestRest || say.Dose.Timed || !say.Context.Fits(say.Dose with { RestSeconds = longer })
+        return
+            say.Dose.RestSeconds >= LongestRest
+            || say.OwnsItsRest
+            || say.Dose.Timed
+            || !say.Context.Fits(say.Dose with { RestSeconds = longer })
             ? null
             : say.Make(
                 Decision.LongerRest,

@@ -26,7 +26,7 @@ internal sealed class HarderSteps(ProposalWriter say)
 
     /// <summary>The dose with a set more; null where that is not sensible or the day has no time for it.</summary>
     private Dose? SetMore(Dose dose) =>
-        dose.Sets < MostSets && !say.IsRestPause && dose with { Sets = dose.Sets + 1 } is var more && say.Context.Fits(more) ? more : null;
+        dose.Sets < MostSets && !say.IsOneFigure && dose with { Sets = dose.Sets + 1 } is var more && say.Context.Fits(more) ? more : null;
 
     /// <summary>The full sets again after a lighter week; null outside one.</summary>
     public Proposal? Resume() =>
@@ -75,7 +75,7 @@ internal sealed class HarderSteps(ProposalWriter say)
         var top = Math.Max(reps, Math.Max(now.Max, Math.Min(say.Dose.Zone!.Max, best + 1)));
         var target =
             now.IsOpen ? now
-            : say.IsRestPause ? new SetTarget(reps, reps)
+            : say.IsOneFigure ? new SetTarget(reps, reps)
             : say.Aimed(new SetTarget(least, top)) is var aimed && aimed.Max < now.Max ? aimed with { Max = now.Max } // more is never less
             : aimed;
         if (target == now && !everySet)

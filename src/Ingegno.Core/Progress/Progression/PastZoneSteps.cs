@@ -54,7 +54,7 @@ internal sealed class PastZoneSteps(ProposalWriter say)
     /// <summary>What is left where no other exercise serves: a shorter rest, or one set fewer with more reps.</summary>
     private Proposal WithoutChange(Dose more, bool longer, double over)
     {
-        if (FarTooEasy(over) && say.Dose.RestSeconds - ProposalWriter.RestStep >= ShortestRest)
+        if (FarTooEasy(over) && !say.OwnsItsRest && say.Dose.RestSeconds - ProposalWriter.RestStep >= ShortestRest)
         {
             var rest = say.Dose.RestSeconds - ProposalWriter.RestStep;
             return say.Make(
@@ -86,7 +86,7 @@ internal sealed class PastZoneSteps(ProposalWriter say)
     {
         var now = Math.Max(reps, say.Dose.Zone!.Max);
         var most = Math.Min(Math.Max(top, now + 1), Math.Max(say.MostReps, now));
-        return new SetTarget(say.IsRestPause ? most : now, most);
+        return new SetTarget(say.IsOneFigure ? most : now, most);
     }
 
     /// <summary>Half a minute less rest, where the sets are not meant heavy, there is rest to give and reps were left over; null otherwise.</summary>
@@ -94,6 +94,7 @@ internal sealed class PastZoneSteps(ProposalWriter say)
     public Proposal? Denser(double over) =>
         over >= DenserFrom
         && !FarTooEasy(over)
+        && !say.OwnsItsRest
         && say.Dose is { Timed: false, Zone: { IsOpen: false, Max: > GymLine.HeavyReps } }
         && say.Dose.RestSeconds - ProposalWriter.RestStep >= ShortestRest
             ? say.Make(

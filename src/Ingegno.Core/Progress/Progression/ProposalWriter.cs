@@ -4,6 +4,7 @@ using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Foundation.Text;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Programs.Lines;
 using Ingegno.Core.Progress.Logs;
@@ -41,14 +42,19 @@ internal sealed class ProposalWriter
     /// <summary>The dose as it is, with its zone.</summary>
     public Dose Dose { get; }
 
-    /// <summary>One long set with small ones after it: a single figure, and no second of it.</summary>
-    public bool IsRestPause => Dose.Scheme == SetScheme.RestPause;
+    /// <summary>Its scheme aims at a single figure, and takes no set more.</summary>
+    public bool IsOneFigure => Dose.Scheme is { OneFigure: true };
+
+    /// <summary>Its rest belongs to its scheme and is no step.</summary>
+    public bool OwnsItsRest => Dose.Scheme is { OwnsItsRest: true };
 
     /// <summary>
     /// Reps beyond which this line's sets train something else: thirty, and less where few were meant, for twenty reps are no answer
     /// to a set of five (<see cref="PastZoneRules"/>).
     /// </summary>
-    public int MostReps =>
+    public int MostReps => Math.Min(MostUseful, Dose.Scheme?.MostReps(SetSchemeChoice.SecondsPerRep(Dose)) ?? MostUseful);
+
+    private int MostUseful =>
         Dose is { Timed: false, Zone: { IsOpen: false } zone }
             ? Math.Min(
                 DosePrescriber.MostUsefulReps,
@@ -133,5 +139,15 @@ internal sealed class ProposalWriter
     public Proposal Make(Decision decision, Reason reason, Dose dose, bool flag = false) => Make(decision, reason, dose, Here.Load, flag);
 
     public Proposal Make(Decision decision, Reason reason, Dose dose, ReachableLoad load, bool flag = false) =>
-        new(_line, Context.Home.ExerciseId, Context.Home.Name, decision, reason, dose, Math.Round(load.MassKg, 2), load.InWords, flag);
+        new(
+            _line,
+            Context.Home.ExerciseId,
+            Context.Home.Name,
+            decision,
+            reason,
+            SetSchemeChoice.Settled(dose, typedRest: null),
+            Math.Round(load.MassKg, 2),
+            load.InWords,
+            flag
+        );
 }

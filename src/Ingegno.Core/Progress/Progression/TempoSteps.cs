@@ -86,7 +86,7 @@ internal sealed class TempoSteps(ProposalWriter say)
     /// <param name="reps">Reps of a set as it is done now.</param>
     public Proposal? Faster(int reps)
     {
-        if (say.Dose.Timed || say.IsRestPause || say.Tempo.Eccentric <= Steady || HasOther)
+        if (say.Dose.Timed || say.IsOneFigure || say.Tempo.Eccentric <= Steady || HasOther)
         {
             return null; // a technique is not given up for quick reps
         }

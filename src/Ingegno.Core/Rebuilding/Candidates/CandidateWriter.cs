@@ -7,6 +7,7 @@ using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Foundation.Text;
 using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Rebuilding.Dosing;
 
@@ -47,7 +48,7 @@ public sealed class CandidateWriter(ClientAtPlace at)
 
     /// <summary>What is left of the reps of a muscle that another movement has tired (the table of techniques says how much).</summary>
     private Scored Tired(Scored second) =>
-        at.DomainRules.Techniques.FirstOrDefault(t => t.Scheme == SetScheme.PreExhaust) is { } tiring && second.Loaded.Reps is { } reps
+        at.DomainRules.Techniques.FirstOrDefault(t => t.Scheme is PreExhaust) is { } tiring && second.Loaded.Reps is { } reps
             ? second with
             {
                 Loaded = second.Loaded with { Reps = reps.Times(tiring.RepsLeft) },
@@ -135,14 +136,18 @@ public sealed class CandidateWriter(ClientAtPlace at)
             Loaded = loaded.External.MassKg > 0,
         };
         var dose = DosePrescriber.Prescribe(asked, at.Client, at.DomainRules);
-        var (lighter, easier) = (Lighter(exercise, loaded), Easier(exercise));
+        var fit = SchemeFits.Of(dose, line.Line, exercise, reps) with
+        {
+            LighterLoad = Lighter(exercise, loaded),
+            EasierVersion = Easier(exercise),
+        };
         var scheme = SetSchemeChoice.For(
-            new SetSchemeQuestion(line.Line, line.Role, exercise, reps, lighter, easier),
+            new SetSchemeQuestion(line.Line, line.Role, exercise, fit),
             at.Client,
             line.Approach,
             at.DomainRules.Techniques
         );
-        return scheme is null ? dose : SetSchemeChoice.Apply(dose, scheme, reps, scheme.Scheme == SetScheme.Drop ? lighter : easier);
+        return scheme is null ? dose : SetSchemeChoice.Apply(dose, scheme, fit, line.Line.MethodFigures);
     }
 
     /// <summary>The next clearly lighter load of the same set-up, in words.</summary>

@@ -55,9 +55,11 @@ internal static class SessionFit
 
     private static bool MayGive(HomeLine line) => line.Role != LineRole.Main && line.Chosen!.Exercises.All(e => e.MayGiveWay);
 
+    private static bool RestMayGive(HomeLine line) => line.Role != LineRole.Main && line.Chosen!.Exercises.All(e => e.RestMayGiveWay);
+
     private static void Pair(SessionDraft draft, Approach approach, int limit, ImmutableArray<Reason>.Builder said)
     {
-        var free = draft.Free.Where(l => l.Role is LineRole.Accessory or LineRole.Secondary && MayGive(l)).ToList();
+        var free = draft.Free.Where(l => l.Role is LineRole.Accessory or LineRole.Secondary && RestMayGive(l)).ToList();
         foreach (
             var (first, second, _) in Pairing.Find(free, 1, draft.DomainRules.Catalogue).TakeWhile(_ => draft.Minutes(approach) > limit)
         )
@@ -77,7 +79,9 @@ internal static class SessionFit
     {
         var shortest = approach.Rest?.Min ?? draft.DomainRules.Dose.ShortestRest(client.Goal);
         var cut = draft
-            .Lines.Where(l => l.Role == role && l.Chosen is not null && MayGive(l) && l.Chosen.Exercises[^1].Dose.RestSeconds > shortest)
+            .Lines.Where(l =>
+                l.Role == role && l.Chosen is not null && RestMayGive(l) && l.Chosen.Exercises[^1].Dose.RestSeconds > shortest
+            )
             .ToList();
         foreach (var line in cut)
         {

@@ -5,6 +5,7 @@ using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Programs.Lines;
 using Ingegno.Core.Rebuilding.Dosing;
@@ -102,7 +103,12 @@ public sealed class SessionPlanner(DomainRules domain, ClientProfile client)
     {
         if (approach.Pairing == PairingRule.Opposite)
         {
-            var free = draft.Free.Where(l => l.Role != LineRole.Activation && l.Chosen!.Exercises.All(e => !e.Stands)).ToList();
+            var free = draft
+                .Free.Where(l =>
+                    l.Role != LineRole.Activation
+                    && l.Chosen!.Exercises.All(e => e is { Stands: false, Dose.Scheme: not { OwnsItsRest: true } })
+                )
+                .ToList();
             foreach (var (first, second, fit) in Pairing.Find(free, 2, domain.Catalogue))
             {
                 draft.Join([first, second], Reason.Of(fit == 3 ? "group.opposite" : "group.halves"));
@@ -115,7 +121,7 @@ public sealed class SessionPlanner(DomainRules domain, ClientProfile client)
     /// </summary>
     private void PreExhaust(SessionDraft draft)
     {
-        if (domain.Techniques.FirstOrDefault(t => t.Scheme == SetScheme.PreExhaust) is not { } technique)
+        if (domain.Techniques.FirstOrDefault(t => t.Scheme is PreExhaust) is not { } technique)
         {
             return;
         }
@@ -125,7 +131,7 @@ public sealed class SessionPlanner(DomainRules domain, ClientProfile client)
             var muscles = domain.Catalogue.Get(line.Chosen!.Exercises[0].ExerciseId).PrimeMovers().ToList();
             var first = draft.Free.FirstOrDefault(l =>
                 l.Gym.Key != line.Gym.Key
-                && l.Chosen!.Exercises.All(e => e.MayGiveWay)
+                && l.Chosen!.Exercises.All(e => e.RestMayGiveWay)
                 && IsIsolation(l)
                 && domain.Catalogue.Get(l.Chosen!.Exercises[0].ExerciseId).PrimeMovers().Intersect(muscles).Any()
                 && !RigUse.Conflict(l.Chosen.Exercises[0], line.Chosen.Exercises[0])
@@ -162,7 +168,7 @@ public sealed class SessionPlanner(DomainRules domain, ClientProfile client)
     private static HomeLine Straight(HomeLine line)
     {
         var home = line.Chosen!.Exercises[0];
-        if (home.Dose.Scheme != SetScheme.RestPause)
+        if (home.Dose.Scheme is not { StandsForSets: > 1 })
         {
             return line;
         }
@@ -179,7 +185,7 @@ public sealed class SessionPlanner(DomainRules domain, ClientProfile client)
         var bottom = Math.Min(home.Dose.Target.Min, Math.Max(home.Wanted.Min, (int)Math.Round(top * 0.8)));
         var dose = home.Dose with
         {
-            Scheme = SetScheme.PreExhaust,
+            Scheme = technique.Scheme,
             Target = new Foundation.Quantities.SetTarget(bottom, Math.Max(bottom, top)),
             Techniques = home.Dose.Techniques.Add(technique.Id),
             Instructions = home.Dose.Instructions.Add(Reason.Text(technique.How)),

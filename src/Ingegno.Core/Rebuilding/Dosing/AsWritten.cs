@@ -116,7 +116,7 @@ public sealed record AsWritten(GymLine Line, Exercise Exercise)
 
         if (line.Method is { } method)
         {
-            var kept = SetSchemeChoice.AskedBy(method).Contains(home.Scheme);
+            var kept = SetSchemeChoice.TakesUp(home.Scheme, method);
             yield return Reason.Of(kept ? "gym.method-kept" : "gym.method-straight", ("method", Term.For(method)), ("sets", home.Sets));
         }
 

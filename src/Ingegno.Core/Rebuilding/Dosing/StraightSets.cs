@@ -1,4 +1,5 @@
 using Ingegno.Core.Foundation.Quantities;
+using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Core.Programs.HomePlans;
 
@@ -21,32 +22,19 @@ public static class StraightSets
         return TechniqueChoice.RepsLeft(taken) * tempo;
     }
 
-    /// <summary>Share of the first part of a rest-pause set that several straight sets with full rests hold (own estimate).</summary>
-    private const double OfRestPause = 0.8;
-
     /// <summary>The dose as straight sets: what a scheme adds falls away, and reps of a first part near failure come down.</summary>
     public static Dose InPlaceOf(Dose dose)
     {
         ArgumentNullException.ThrowIfNull(dose);
-        return dose.Scheme switch
-        {
-            null or SetScheme.PreExhaust => dose,
-            SetScheme.RestPause => Plain(dose, TechniqueName.RestPause) with
-            {
-                Target = new SetTarget(Math.Max(1, (int)Math.Round(dose.Target.Max * OfRestPause)), dose.Target.Max),
-            },
-            _ => Plain(dose, "goes-on"),
-        };
-
-        static Dose Plain(Dose dose, string said) =>
-            dose with
+        return dose.Scheme is not { OfTheDay: false } scheme
+            ? dose
+            : dose with
             {
                 Scheme = null,
-                Techniques = dose.Techniques.RemoveAll(t =>
-                    t is TechniqueName.RestPause or TechniqueName.Drop or TechniqueName.MechanicalDrop
-                ),
-                Instructions = dose.Instructions.RemoveAll(i => i.Code == $"instruction.{said}"),
-                Reason = dose.Reason.Without($"dose.{said}"),
+                Target = scheme.Straightened(dose.Target),
+                Techniques = dose.Techniques.RemoveAll(t => t == scheme.Key),
+                Instructions = dose.Instructions.RemoveAll(i => i.Code == scheme.ToldAs),
+                Reason = scheme.Because == Reason.None ? dose.Reason : dose.Reason.Without(scheme.Because.Code),
             };
     }
 

@@ -116,7 +116,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at, 
             RestSeconds = edit.RestSeconds ?? changed.Dose.RestSeconds,
             Rir = edit.Rir ?? changed.Dose.Rir,
         };
-        return changed with { Dose = SetSchemeChoice.SaidAnew(dose) };
+        return changed with { Dose = SetSchemeChoice.SaidAnew(SetSchemeChoice.Settled(dose, edit.RestSeconds)) };
     }
 
     /// <summary>The exercise in another set-up, or on other things; as it is where that cannot be done here any more.</summary>
@@ -137,20 +137,32 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at, 
         var inRep = taken.Where(t => t.Scheme is null).ToList();
         var dose = home.Dose with
         {
-            Sets = home.Dose.Scheme == SetScheme.RestPause ? gym.Sets : home.Dose.Sets,
+            Sets = home.Dose.Scheme is { StandsForSets: > 1 } ? gym.Sets : home.Dose.Sets,
+            RestSeconds = home.Dose.Scheme is { OwnsItsRest: true } ? UsualRest(gym) : home.Dose.RestSeconds,
             Scheme = null,
             Techniques = [.. inRep.Select(t => t.Id)],
             Tempo = inRep.Aggregate(plain, (t, technique) => technique.ApplyTo(t, exercise.PausedAt)),
             Instructions = Manner.Told(inRep),
         };
-        if (home.Dose.Scheme == SetScheme.RestPause)
+        if (home.Dose.Scheme is { StandsForSets: > 1 })
         {
             dose = dose with { Target = gym.Target };
         }
 
         var scheme = taken.FirstOrDefault(t => t.Scheme is not null);
-        return home.WithReps(reps) with { Dose = scheme is null ? dose : SetSchemeChoice.Apply(dose, scheme, reps?.Mid, null) };
+        return home.WithReps(reps) with
+        {
+            Dose = scheme is null
+                ? dose
+                : SetSchemeChoice.Apply(dose, scheme, SchemeFits.Of(dose, gym, exercise, reps?.Mid), FiguresOf(scheme, gym)),
+        };
     }
+
+    /// <summary>The figures that the gym line has for a scheme; null where it runs otherwise.</summary>
+    private static string? FiguresOf(Technique technique, GymLine gym) =>
+        SetSchemeChoice.TakesUp(technique.Scheme, gym.Method) ? gym.MethodFigures : null;
+
+    private int UsualRest(GymLine gym) => gym.RestSeconds ?? at.DomainRules.Dose.UsualRest(at.Client.Goal, gym.Target);
 
     private HomeExercise Load(HomeExercise home, double kg)
     {

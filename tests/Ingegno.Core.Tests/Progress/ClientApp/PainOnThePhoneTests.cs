@@ -3,6 +3,7 @@ using Ingegno.Core.Clients.Profiles;
 using Ingegno.Core.Equipment.Kit;
 using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Progress.ClientApp;
 using Ingegno.Core.Tests.Support;

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Progress.ClientApp;
 using Ingegno.Core.Rebuilding.Dosing;
@@ -49,7 +50,7 @@ public class ReleaseExerciseTests
     public void The_phone_leads_through_small_sets_itself_and_says_the_rest()
     {
         var slow = Reason.Text("Slowly.");
-        var small = Reason.Of(SetSchemeChoice.RestPauseCode);
+        var small = Reason.Of(RestPause.SmallSetsCode);
 
         Sent(With(e => e with { Dose = e.Dose with { Instructions = [small, slow] } }))[0].Instructions.ShouldBe([slow]);
     }

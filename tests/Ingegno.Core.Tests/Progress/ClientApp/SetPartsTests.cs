@@ -1,5 +1,6 @@
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Progress.ClientApp;
 
@@ -50,7 +51,7 @@ public class SetPartsTests
             {
                 Sets = 1,
                 Target = new SetTarget(20, 20),
-                Scheme = SetScheme.RestPause,
+                Scheme = new RestPause(),
             },
             DomainRules.Shipped.Session
         )[0];
@@ -63,7 +64,7 @@ public class SetPartsTests
     [Fact]
     public void A_drop_goes_on_after_the_last_set_alone()
     {
-        var sets = SetParts.Build(Plain with { Scheme = SetScheme.Drop }, DomainRules.Shipped.Session);
+        var sets = SetParts.Build(Plain with { Scheme = new Drop() }, DomainRules.Shipped.Session);
 
         sets.Select(s => s.Parts.Length).ShouldBe([1, 1, 2]);
         sets[2].Parts[1].ShouldBe(new SetPart(SetPartKind.GoOn, null, SetTarget.Open, 0));

@@ -4,6 +4,7 @@ using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Programs.Lines;
 using Ingegno.Core.Progress.Logs;
@@ -78,7 +79,7 @@ public class LimitsOfProgressTests
     [Fact]
     public void A_rest_pause_set_keeps_one_figure_and_gets_no_second_beside_it()
     {
-        var dose = Dose(12, 12, rest: 60) with { Sets = 1, Scheme = SetScheme.RestPause };
+        var dose = Dose(12, 12, rest: 60) with { Sets = 1, Scheme = new RestPause() };
         Next(dose, Sets(2, 13)).Dose.Target.ShouldBe(new SetTarget(14, 14));
         var full = Next(dose, Sets(2, 16), [Load(20)]);
         full.Dose.Sets.ShouldBe(1);

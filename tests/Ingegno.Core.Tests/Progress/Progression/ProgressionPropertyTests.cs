@@ -4,10 +4,12 @@ using Ingegno.Core.Equipment.Loading;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Programs.Lines;
 using Ingegno.Core.Progress.Logs;
 using Ingegno.Core.Progress.Progression;
+using Ingegno.Core.Rebuilding.Dosing;
 using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Progress.Progression;
@@ -26,18 +28,21 @@ public class ProgressionPropertyTests
         from rest in Gen.OneOfConst(45, 60, 90, 120, 180)
         from rir in Gen.Int[0, 3]
         from tempo in Gen.OneOfConst("2-0-1-0", "3-0-1-0", "5-0-1-0", "5-2-X-0")
-        from scheme in Gen.OneOfConst<SetScheme?>(null, null, null, SetScheme.RestPause, SetScheme.Drop)
-        select new Dose
-        {
-            Sets = sets,
-            Target = scheme == SetScheme.RestPause ? new SetTarget(min, min) : new SetTarget(Math.Max(1, min - down), min + more),
-            Zone = goal && scheme != SetScheme.RestPause ? new SetTarget(min, min + more) : null,
-            RestSeconds = rest,
-            Rir = rir,
-            Tempo = Tempo.Parse(tempo),
-            Scheme = scheme,
-            Techniques = tempo == "5-2-X-0" ? ["slow-eccentric-5", "pause-2"] : [],
-        };
+        from scheme in Gen.OneOfConst<SetScheme?>(null, null, null, new RestPause(), new Drop(), new Cluster(), new EveryMinute(120))
+        select SetSchemeChoice.Settled(
+            new Dose
+            {
+                Sets = sets,
+                Target = scheme is { OneFigure: true } ? new SetTarget(min, min) : new SetTarget(Math.Max(1, min - down), min + more),
+                Zone = goal && scheme is not { OneFigure: true } ? new SetTarget(min, min + more) : null,
+                RestSeconds = rest,
+                Rir = rir,
+                Tempo = Tempo.Parse(tempo),
+                Scheme = scheme,
+                Techniques = tempo == "5-2-X-0" ? ["slow-eccentric-5", "pause-2"] : [],
+            },
+            typedRest: null
+        );
 
     private static readonly Gen<ImmutableArray<LoggedSet>> Logs = Gen.Select(
             Gen.Int[0, 35],
@@ -72,7 +77,11 @@ public class ProgressionPropertyTests
             {
                 next.Dose.Target.Min.ShouldBeInRange(1, next.Dose.Target.Max);
                 next.Dose.Sets.ShouldBeInRange(1, Math.Max(4, dose.Sets));
-                next.Dose.RestSeconds.ShouldBeInRange(Math.Min(dose.RestSeconds, 60), 180);
+                if (dose.Scheme is not EveryMinute)
+                {
+                    next.Dose.RestSeconds.ShouldBeInRange(Math.Min(dose.RestSeconds, 60), 180);
+                }
+
                 Math.Abs(next.Dose.Sets - dose.Sets).ShouldBeLessThanOrEqualTo(1, "one set at a time");
                 next.Dose.Rir.ShouldBe(dose.Rir);
                 next.Reason.Said().ShouldNotBeNullOrWhiteSpace();
@@ -80,17 +89,45 @@ public class ProgressionPropertyTests
         );
 
     [Fact]
-    public void A_rest_pause_keeps_one_figure() =>
+    public void A_scheme_of_one_figure_keeps_it_and_takes_no_set_more() =>
         Sample(
             (dose, _, _, next) =>
             {
-                if (dose.Scheme == SetScheme.RestPause)
+                if (dose.Scheme is { OneFigure: true })
                 {
                     next.Dose.Target.Min.ShouldBe(next.Dose.Target.Max, next.Reason.Said());
                     next.Dose.Sets.ShouldBeLessThanOrEqualTo(dose.Sets);
                 }
             }
         );
+
+    /// <summary>Whatever is proposed, the next set starts when the clock says, and the rest of a cluster is no step.</summary>
+    [Fact]
+    public void A_rest_that_belongs_to_a_scheme_stays_with_it() =>
+        Sample(
+            (dose, _, _, next) =>
+            {
+                if (next.Dose.Scheme is EveryMinute minute)
+                {
+                    (next.Dose.RestSeconds + SetSeconds(next.Dose)).ShouldBeInRange(
+                        minute.Interval - 1,
+                        Math.Max(minute.Interval, SetSeconds(next.Dose)) + 1,
+                        next.Reason.Said()
+                    );
+                    next.Dose.Target.Max.ShouldBeLessThanOrEqualTo(
+                        Math.Max(dose.Target.Max, minute.MostReps(SetSchemeChoice.SecondsPerRep(next.Dose))!.Value),
+                        next.Reason.Said()
+                    );
+                }
+
+                if (dose.Scheme is { OwnsItsRest: true })
+                {
+                    next.Decision.ShouldNotBeOneOf(Decision.ShorterRest, Decision.LongerRest);
+                }
+            }
+        );
+
+    private static double SetSeconds(Dose dose) => dose.Target.Max * SetSchemeChoice.SecondsPerRep(dose);
 
     [Fact]
     public void More_is_never_less() =>

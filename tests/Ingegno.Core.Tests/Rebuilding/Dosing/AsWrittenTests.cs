@@ -2,6 +2,7 @@ using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Programs.Reading;
 using Ingegno.Core.Rebuilding.Dosing;
@@ -102,7 +103,7 @@ public class AsWrittenTests
         };
         var chosen = new Core.Rebuilding.Weeks.RebuildEngine(DomainRules.Shipped).Rebuild(request).Plan.Lines[1].Chosen!;
 
-        chosen.Exercises[0].Dose.Scheme.ShouldBe(SetScheme.Drop);
+        chosen.Exercises[0].Dose.Scheme.ShouldBeOfType<Drop>();
         chosen.Why[0].Code.ShouldBe("gym.method-kept");
     }
 

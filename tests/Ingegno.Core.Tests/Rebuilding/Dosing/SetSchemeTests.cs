@@ -3,6 +3,7 @@ using Ingegno.Core.Clients.Profiles;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Knowledge.Exercises;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Programs.Lines;
 using Ingegno.Core.Programs.Reading;
@@ -103,7 +104,7 @@ public class SetSchemeTests
     )
     {
         var line = new ShorthandParser(DomainRules.Shipped.Names).Parse("Push-up 3x12").Lines[0];
-        var question = new SetSchemeQuestion(line, role, Examples.Exercise(exercise), reps, "4 kg", "Push-up on the knees");
+        var question = new SetSchemeQuestion(line, role, Examples.Exercise(exercise), Fit(line.Target, Examples.Exercise(exercise), reps));
         var scheme = SetSchemeChoice.For(
             question,
             Examples.ClientA with
@@ -151,7 +152,7 @@ public class SetSchemeTests
             RestSeconds = 90,
             Rir = 2,
         };
-        var dose = SetSchemeChoice.Apply(straight, Step("rest-pause"), 21.4, null);
+        var dose = SetSchemeChoice.Apply(straight, Step("rest-pause"), Fit(straight.Target, Examples.Exercise("table-row"), 21.4));
 
         (dose.Sets, dose.Target.Max, dose.HardSets).ShouldBe((1, 20, 3));
         dose.Figures.ShouldBe("1x20 + 20 in small sets");
@@ -184,13 +185,25 @@ public class SetSchemeTests
     private static string[] Choose(string approach, string exercise, Level level, double reps = 19) =>
         [.. ChosenTechniques.For(exercise, Examples.ClientA with { Level = level }, approach, reps, 8, 12).Select(t => t.Id)];
 
+    private static SchemeFit Fit(SetTarget planned, Exercise home, double? reps, double secondsPerRep = 3) =>
+        new(
+            planned,
+            reps,
+            Rir: 2,
+            home.Structure == ExerciseStructure.Compound,
+            secondsPerRep,
+            home.Sides == Sides.Unilateral,
+            "4 kg",
+            "Push-up on the knees"
+        );
+
     private static Technique Step(string id) => DomainRules.Shipped.Techniques.Single(t => t.Id == id);
 
     /// <summary>Small sets that are said add up to the first part that was typed, not to the one of before.</summary>
     [Fact]
     public void Small_sets_are_said_as_the_typed_figures_have_them()
     {
-        var rests = DomainRules.Shipped.Techniques.First(t => t.Scheme == SetScheme.RestPause);
+        var rests = DomainRules.Shipped.Techniques.First(t => t.Scheme is RestPause);
         var dose = new Dose
         {
             Sets = 3,
@@ -199,7 +212,10 @@ public class SetSchemeTests
             RestSeconds = 60,
             Rir = 1,
         };
-        var typed = SetSchemeChoice.Apply(dose, rests, 20, null) with { Target = new SetTarget(29, 29) };
+        var typed = SetSchemeChoice.Apply(dose, rests, Fit(dose.Target, Examples.Exercise("table-row"), 20)) with
+        {
+            Target = new SetTarget(29, 29),
+        };
 
         var said = Phrasebook.English.Say(SetSchemeChoice.SaidAnew(typed).Instructions.Single());
         said.ShouldContain("After 29:");

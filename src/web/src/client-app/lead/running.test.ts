@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import type { ReleaseDay, SentRelease, SessionToTakeOver } from '../types';
-import { begun, endOf, isIdle, minutesOf, sessionOf, takenOver, type Running } from './running';
+import {
+  begun,
+  endOf,
+  isIdle,
+  minutesOf,
+  restAfter,
+  sessionOf,
+  setBegins,
+  takenOver,
+  type Running,
+} from './running';
 
 const at = Date.parse('2026-11-26T18:00:00Z');
 const hour = 3_600_000;
@@ -43,6 +53,26 @@ describe('a session that was left', () => {
 
   it('ends now where somebody is at it', () => {
     expect(endOf(running({ touchedAt: at }), at + hour)).toBe(at + hour);
+  });
+});
+
+describe('sets by the clock', () => {
+  it('rest for what is left until the next one starts', () => {
+    expect(restAfter(running({ setSince: at }), 48, 60, at + 20_000)).toBe(40);
+    expect(restAfter(running({ setSince: at }), 48, 60, at + 75_000)).toBe(0);
+    expect(restAfter(running({ setSince: at }), 90, null, at + 20_000)).toBe(90);
+  });
+
+  it('rest as planned after somebody was called away, and in a session of an earlier version', () => {
+    expect(restAfter(running({ setSince: at }), 48, 60, at + 121_000)).toBe(48);
+    expect(restAfter(running(), 48, 60, at)).toBe(48);
+  });
+
+  it('begin when the clock called them, though the tap came late', () => {
+    expect(setBegins(at, at + 9_000)).toBe(at);
+    expect(setBegins(at, at + 16_000)).toBe(at + 16_000);
+    expect(setBegins(at, at - 5_000)).toBe(at - 5_000);
+    expect(setBegins(null, at)).toBe(at);
   });
 });
 

@@ -26,6 +26,8 @@ export interface Running {
   /** Until when there is rest, by the clock; null for none. */
   restUntil: number | null;
   restSeconds: number;
+  /** When the set that is done now began; missing in what an earlier version kept. */
+  setSince?: number;
   effort: number | null;
   note: string;
   endedAt: number | null;
@@ -39,6 +41,23 @@ const idleAfter = 2 * 60 * 60_000;
 /** Nobody has touched it for hours: it is asked whether it goes on. */
 export const isIdle = (r: Running, now: number): boolean =>
   (r.stage === 'set' || r.stage === 'rest' || r.stage === 'warm-up') && now - lastTouch(r) > idleAfter;
+
+/** So late, ms, a tap still means the set that the clock called. */
+const lateTap = 15_000;
+
+/** When a set begins: where the rest before it has just run out, as of then, so that taps do not add up. */
+export const setBegins = (restUntil: number | null, now: number): number =>
+  restUntil !== null && now >= restUntil && now - restUntil <= lateTap ? restUntil : now;
+
+/**
+ * Rest after a set, s. Where sets run by the clock it is what is left until the next one starts; after a set that took far longer than its
+ * time, for instance because somebody was called away, the planned rest.
+ */
+export function restAfter(r: Running, planned: number, every: number | null, now: number): number {
+  if (every === null || r.setSince === undefined) return planned;
+  const taken = (now - r.setSince) / 1000;
+  return taken > 2 * every ? planned : Math.max(0, Math.round(every - taken));
+}
 
 /** When something was done last. */
 export const lastTouch = (r: Running): number => r.touchedAt ?? Date.parse(r.startedAt);

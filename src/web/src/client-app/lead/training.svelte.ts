@@ -17,7 +17,9 @@ import {
   isIdle,
   lastTouch,
   minutesOf,
+  restAfter,
   sessionOf,
+  setBegins,
   takenOver,
   walkOf,
   type Running,
@@ -186,6 +188,7 @@ export class Training {
     this.sound.stop();
     r.countingSince = null;
     if (r.part === 0) this.#note(counted);
+    else if (this.part.kind === 'more') this.#noteMore(counted);
     else if (this.part.kind === 'work') this.#noteOtherSide(counted);
     if (r.part < this.parts.length - 1) {
       r.part++;
@@ -389,15 +392,23 @@ export class Training {
     ];
   }
 
-  /** Of two sides the weaker one counts. */
+  /** More reps of the same set after a breath are counted with those before; those of the other side are not. */
+  #noteMore(counted: number): void {
+    const done = this.doneNow;
+    if (done && this.part.side === this.parts[0]?.side)
+      this.mend({ reps: done.set.reps + (counted > 0 ? counted : this.part.asPlanned) });
+  }
+
+  /** Of two sides the weaker one counts, where a side is done in one go. */
   #noteOtherSide(counted: number): void {
     const done = this.doneNow;
+    if (this.parts.some((p) => p.kind === 'more')) return;
     if (done && counted > 0 && counted < done.set.reps) this.mend({ reps: counted });
   }
 
   #afterSet(): void {
     const r = this.#must();
-    const { restSeconds } = this.turn;
+    const restSeconds = restAfter(r, this.turn.restSeconds, this.exercise.everySeconds ?? null, now());
     if (!this.next) {
       r.stage = 'rest';
       r.restSeconds = 0;
@@ -433,6 +444,7 @@ export class Training {
     const r = this.#must();
     this.sound.stop();
     r.countingSince = null;
+    r.setSince = setBegins(r.restUntil, now());
     r.restUntil = null;
     r.part = 0;
     if (turn === null) {

@@ -67,7 +67,7 @@ const secondsPerRep = 5;
 /** A target as it is today. */
 function today(part: SetPart, timed: boolean, less: number): SetPart {
   const { min, max } = part.target;
-  if (less === 0 || max === 0) return part;
+  if (less === 0 || max === 0 || part.kind === 'more') return part;
   const by = timed ? less * secondsPerRep : less;
   const lower = (n: number) => Math.max(Math.min(n, timed ? secondsPerRep : 1), n - by);
   return {
@@ -156,7 +156,14 @@ export const offered = (
     (a) => a.helps.includes(why) && (why !== 'hurts' || !joint || a.spares.some((s) => s === joint)),
   );
 
-/** What a set aims at, in words. */
+/** What a whole set aims at, in words: all the pieces of one that is done with breaths in between. */
+export const setInWords = (parts: SetPart[]): string =>
+  parts
+    .filter((p, i) => i === 0 || (p.kind === 'more' && p.side === parts[0]?.side))
+    .map(targetInWords)
+    .join(' + ');
+
+/** What a part of a set aims at, in words. */
 export const targetInWords = (part: SetPart): string => {
   const { min, max } = part.target;
   if (max === 0) return 'as many as you can';

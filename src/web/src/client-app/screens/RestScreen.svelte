@@ -4,7 +4,7 @@
   import { clock, Ticking } from '../lead/ticking.svelte';
   import type { Sound } from '../lead/sound';
   import type { Training } from '../lead/training.svelte';
-  import { exerciseOf, partsOf, targetInWords } from '../lead/walk';
+  import { exerciseOf, partsOf, setInWords } from '../lead/walk';
   import Overview from '../parts/Overview.svelte';
   import SetEntry from '../parts/SetEntry.svelte';
   import SwapSheet from '../parts/SwapSheet.svelte';
@@ -21,7 +21,8 @@
   const done = $derived(training.doneNow);
   const next = $derived(training.next);
   const nextExercise = $derived(next ? exerciseOf(training.walk, next.exercise) : null);
-  const nextTarget = $derived(next ? partsOf(training.walk, next)[0] : undefined);
+  const nextParts = $derived(next ? partsOf(training.walk, next) : []);
+  const nextTarget = $derived(nextParts[0]);
   let sheet = $state<'swap' | 'overview' | null>(null);
   let why = $state<SwapReason | null>(null);
   let joint = $state<Joint | null>(null);
@@ -64,7 +65,7 @@
     <p class="text-lead" role="status">
       {#if next.exercise !== training.turn.exercise}<b>Next: {nextExercise?.name}.</b> {nextExercise?.setup}.
       {:else}Next: set {next.set} of {next.of}.{/if}
-      {#if nextTarget}<span class="figures">{targetInWords(nextTarget)}</span>{nextExercise?.timed
+      {#if nextTarget}<span class="figures">{setInWords(nextParts)}</span>{nextExercise?.timed
           ? ' s'
           : ''}{nextTarget.side ? ', left side first' : ''}{/if}
     </p>

@@ -74,7 +74,9 @@
         ? 'Left side done'
         : following.kind === 'small'
           ? 'Done, a small set next'
-          : 'Done, go on with less',
+          : following.kind === 'more'
+            ? 'Done, more of this set next'
+            : 'Done, go on with less',
   );
   const leadings: [Leading, string][] = [
     ['ticks', 'ticks'],
@@ -82,7 +84,13 @@
     ['silent', 'silent'],
   ];
   const partWord = $derived(
-    part.kind === 'small' ? 'small set' : part.kind === 'go-on' ? 'go on with less, at once' : null,
+    part.kind === 'small'
+      ? 'small set'
+      : part.kind === 'more'
+        ? 'the same set goes on'
+        : part.kind === 'go-on'
+          ? 'go on with less, at once'
+          : null,
   );
 </script>
 

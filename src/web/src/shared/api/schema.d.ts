@@ -492,6 +492,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/beliefs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BeliefTopic"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/figures/{exerciseId}": {
         parameters: {
             query?: never;
@@ -5585,6 +5620,21 @@ export interface components {
         };
         /** @enum {unknown} */
         BandState: "good" | "worn" | "nicked";
+        Belief: {
+            says: string;
+            source: string;
+            figures: components["schemas"]["BelievedFigure"][];
+        };
+        BeliefTopic: {
+            topic: string;
+            beliefs: components["schemas"]["Belief"][];
+        };
+        BelievedFigure: {
+            name: string;
+            values: string[];
+            /** Format: int32 */
+            more: number;
+        };
         Block: {
             weeks: components["schemas"]["BlockWeek"][];
             notices: string[];
@@ -7991,6 +8041,8 @@ export interface components {
             /** Format: double */
             externalKg: number;
             sets: components["schemas"]["ReleaseSet"][];
+            /** Format: int32 */
+            everySeconds?: null | number;
             doubt: components["schemas"]["FigureDoubt"];
             lighter?: null | components["schemas"]["Alternative"];
             loads: components["schemas"]["Joint"][];
@@ -8545,9 +8597,8 @@ export interface components {
             asPlanned: number;
         };
         /** @enum {unknown} */
-        SetPartKind: "work" | "small" | "go-on";
-        /** @enum {unknown} */
-        SetScheme: "rest-pause" | "drop" | "mechanical-drop" | "pre-exhaust" | null;
+        SetPartKind: "work" | "small" | "go-on" | "more";
+        SetScheme: string;
         SetStamp: {
             /** Format: double */
             systemKg: null | number;

@@ -1,4 +1,4 @@
-namespace Ingegno.Core.Programs.Lines;
+namespace Ingegno.Core.Knowledge.SetSchemes;
 
 /// <summary>How the sets of a gym line run when they are not straight.</summary>
 public enum SetMethod
@@ -41,16 +41,4 @@ public enum SetMethod
 
     /// <summary>Several exercises in rounds.</summary>
     Circuit,
-}
-
-/// <summary>A load that is named and not weighed.</summary>
-public enum LoadWord
-{
-    BodyWeight,
-    Light,
-    Moderate,
-    Heavy,
-
-    /// <summary>The empty bar.</summary>
-    BarOnly,
 }
