@@ -408,7 +408,9 @@ export class Training {
 
   #afterSet(): void {
     const r = this.#must();
-    const restSeconds = restAfter(r, this.turn.restSeconds, this.exercise.everySeconds ?? null, now());
+    // The clock holds from set to set of one exercise; on the way to another there is the planned rest.
+    const every = this.next?.exercise === this.turn.exercise ? this.exercise.everySeconds : null;
+    const restSeconds = restAfter(r, this.turn.restSeconds, every ?? null, now());
     if (!this.next) {
       r.stage = 'rest';
       r.restSeconds = 0;
