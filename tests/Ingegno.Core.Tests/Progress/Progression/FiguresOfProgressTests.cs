@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Knowledge.Rules;
+using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Progress.Logs;
 using Ingegno.Core.Progress.Progression;
@@ -120,6 +121,16 @@ public class FiguresOfProgressTests
         var slow = Dose(8, 9, rest) with { Sets = 4, Tempo = Tempo.Parse("5-2-1-0") };
 
         Next(slow, Sets(3, 9, 9, 9, 9), [Load(20)]).Decision.ShouldBe(decision);
+    }
+
+    /// <summary>The rest of a cluster or of a set by the clock is part of it: where straight sets would get a shorter one, it stays.</summary>
+    [Fact]
+    public void A_rest_that_belongs_to_a_scheme_is_no_step()
+    {
+        var slow = Dose(8, 9, rest: 120) with { Sets = 4, Tempo = Tempo.Parse("5-2-1-0") };
+        Next(slow, Sets(3, 9, 9, 9, 9), [Load(20)]).Decision.ShouldBe(Decision.ShorterRest);
+        Next(slow with { Scheme = new Cluster() }, Sets(3, 9, 9, 9, 9), [Load(20)]).Decision.ShouldNotBe(Decision.ShorterRest);
+        Next(slow with { Scheme = new EveryMinute(192) }, Sets(3, 9, 9, 9, 9), [Load(20)]).Decision.ShouldNotBe(Decision.ShorterRest);
     }
 
     /// <summary>Where few were meant a set is no conditioning: to 15 reps, or two and a half times the zone, never past thirty.</summary>
