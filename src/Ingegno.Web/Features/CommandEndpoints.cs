@@ -14,13 +14,20 @@ namespace Ingegno.Web.Features;
 /// <param name="Request">What the plan is built from.</param>
 /// <param name="Standing">What stands in it, as the plan says.</param>
 /// <param name="Decisions">What is decided, in order.</param>
-public sealed record CommandsToHandle(RebuildRequest Request, ImmutableArray<StandingLine> Standing, ImmutableArray<PlanCommand> Decisions);
+public sealed record CommandsToHandle(RebuildRequest Request, ImmutableArray<StandingLine> Standing, ImmutableArray<PlanCommand> Decisions)
+{
+    /// <summary>Lines that the caller has: they come again only when they change.</summary>
+    public ImmutableArray<SeenLine> Seen { get; init; } = [];
+
+    /// <summary>Lines that are opened along with the answer.</summary>
+    public ImmutableArray<LineKey> Open { get; init; } = [];
+}
 
 /// <summary>The plan once decisions are taken.</summary>
 /// <param name="Request">What it is built from now.</param>
 /// <param name="Result">The plan.</param>
 /// <param name="Beside">Lines that no decision is about and that it changes all the same; a coach is told before it is kept.</param>
-public sealed record DecidedPlan(RebuildRequest Request, RebuildResult Result, ImmutableArray<ChangedLine> Beside)
+public sealed record DecidedPlan(RebuildRequest Request, RebuiltWeek Result, ImmutableArray<ChangedLine> Beside)
 {
     /// <summary>Figures that a coach had typed and that did not go along to the exercise chosen in place of theirs.</summary>
     public ImmutableArray<DroppedFigures> Dropped { get; init; } = [];
@@ -42,6 +49,12 @@ public sealed class CommandsToHandleValidator : AbstractValidator<CommandsToHand
         RuleFor(d => d.Decisions)
             .Must(d => d is { IsDefaultOrEmpty: false, Length: <= 2 * Limits.GymLines })
             .WithMessage("Name at least one decision, and not more than two for each line.");
+        RuleFor(d => d.Seen)
+            .Must(s => s is { IsDefault: false, Length: <= Limits.GymLines } && s.All(l => l is { Mark.Length: <= 32 }))
+            .WithMessage("More lines seen than a week has, or one without its mark.");
+        RuleFor(d => d.Open)
+            .Must(o => o is { IsDefault: false, Length: <= Limits.GymLines })
+            .WithMessage("More lines to open than a week has.");
         RuleForEach(d => d.Decisions).Must(IsWhole).WithMessage("A part of the decision is missing.").When(d => !d.Decisions.IsDefault);
     }
 
@@ -92,7 +105,7 @@ public static class CommandEndpoints
 
         var beside = PlanChanges.Beside(ask.Standing, ask.Decisions, result.Plan, NameOf);
         return TypedResults.Ok(
-            new DecidedPlan(request with { Keyed = result.Keyed }, result, beside)
+            new DecidedPlan(request with { Keyed = result.Keyed }, RebuiltWeek.From(result, ask.Open, ask.Seen), beside)
             {
                 Dropped = PlanChanges.Dropped(ask.Request.Edits, ask.Decisions, result.Plan, NameOf),
             }

@@ -102,7 +102,10 @@ public static class PlanEndpoints
         plans.MapDelete("/plans/{id:long}", Delete).ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    /// <summary>What a version keeps of a rebuild: the choices, without the candidates that a rebuild can find again.</summary>
+    /// <summary>
+    /// What a version keeps of a rebuild: decisions and what came of them, without candidates and the reasons of the match, which a
+    /// rebuild of the same request finds again.
+    /// </summary>
     public static PlanDocument Document(string title, RebuildRequest request, RebuildEngine engine)
     {
         ArgumentNullException.ThrowIfNull(engine);
@@ -116,10 +119,25 @@ public static class PlanEndpoints
             },
             plan with
             {
-                Lines = [.. plan.Lines.Select(l => l with { Candidates = [], RuledOut = [] })],
+                Lines = [.. plan.Lines.Select(WithoutWhy)],
             }
         );
     }
+
+    private static HomeLine WithoutWhy(HomeLine line) =>
+        line with
+        {
+            Candidates = [],
+            RuledOut = [],
+            Better = [],
+            Chosen = line.Chosen is { } chosen
+                ? chosen with
+                {
+                    Why = [],
+                    Parts = [.. chosen.Parts.Select(p => p with { Reason = Reason.None })],
+                }
+                : null,
+        };
 
     private static Ok<IReadOnlyList<PlanSummary>> List(long clientId, ClaimsPrincipal user, PlanStore plans) =>
         TypedResults.Ok(plans.List(user.CoachId(), clientId));

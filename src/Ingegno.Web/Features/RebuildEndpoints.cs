@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using FluentValidation;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Programs.HomePlans;
@@ -5,6 +6,7 @@ using Ingegno.Core.Programs.Lines;
 using Ingegno.Core.Rebuilding.Weeks;
 using Ingegno.Web.Infrastructure;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 
 namespace Ingegno.Web.Features;
 
@@ -78,12 +80,58 @@ public sealed class HomeEditValidator : AbstractValidator<HomeEdit>
         target is null || target.IsOpen || (target.Min >= 1 && target.Max >= target.Min && target.Max <= ShorthandLimits.HoldSeconds);
 }
 
+/// <summary>Lines of a week that are wanted whole.</summary>
+/// <param name="Request">What the week is built from.</param>
+/// <param name="Lines">Keys of the lines.</param>
+public sealed record LinesToOpen(RebuildRequest Request, ImmutableArray<LineKey> Lines);
+
+public sealed class LinesToOpenValidator : AbstractValidator<LinesToOpen>
+{
+    public LinesToOpenValidator()
+    {
+        RuleFor(o => o.Request).NotNull().SetValidator(new RebuildRequestValidator());
+        RuleFor(o => o.Lines)
+            .Must(l => l is { IsDefaultOrEmpty: false, Length: <= Limits.GymLines })
+            .WithMessage("Name at least one line, and not more than a week has.");
+    }
+}
+
 /// <summary>The stateless heart: a self-contained document in, the home plan out.</summary>
 public static class RebuildEndpoints
 {
-    public static void MapRebuild(this IEndpointRouteBuilder api) =>
-        api.MapPost("/rebuild", Rebuild).Validate<RebuildRequest>().WithTags("rebuild").ProducesProblem(StatusCodes.Status400BadRequest);
+    public static void MapRebuild(this IEndpointRouteBuilder api)
+    {
+        var rebuild = api.MapGroup("").WithTags("rebuild");
+        rebuild.MapPost("/rebuild", Rebuild).Validate<RebuildRequest>().ProducesProblem(StatusCodes.Status400BadRequest);
+        rebuild.MapPost("/rebuild/brief", Brief).Validate<RebuildRequest>().ProducesProblem(StatusCodes.Status400BadRequest);
+        rebuild.MapPost("/rebuild/lines", Open).Validate<LinesToOpen>().ProducesProblem(StatusCodes.Status400BadRequest);
+        rebuild.MapPost("/rebuild/candidates", Candidates).Validate<LinesToOpen>().ProducesProblem(StatusCodes.Status400BadRequest);
+    }
 
-    /// <summary>Rebuilds a gym week for a place. Nothing is stored; the same document gives the same plan.</summary>
+    /// <summary>Rebuilds a gym week for a place, with all that is known of every line. Nothing is stored; the same document gives the same plan.</summary>
     private static Ok<RebuildResult> Rebuild(RebuildRequest request, RebuildEngine engine) => TypedResults.Ok(engine.Rebuild(request));
+
+    /// <summary>The same as a sheet shows it: about a twentieth of the size.</summary>
+    /// <param name="request">What it is built from.</param>
+    /// <param name="engine">The engine with the rules of the practice.</param>
+    /// <param name="open">Keys of lines that are opened along with it.</param>
+    private static Ok<RebuiltWeek> Brief(RebuildRequest request, RebuildEngine engine, [FromQuery] int[]? open) =>
+        TypedResults.Ok(RebuiltWeek.From(engine.Rebuild(request), [.. (open ?? []).Select(key => new LineKey(key))], []));
+
+    /// <summary>What is known of some lines of the week that a request gives: what is taken and why, candidates, what was ruled out.</summary>
+    private static Ok<ImmutableArray<OpenedLine>> Open(LinesToOpen asked, RebuildEngine engine) =>
+        TypedResults.Ok(OpenedLine.Of(engine.Rebuild(asked.Request).Plan, asked.Lines));
+
+    /// <summary>The candidates of lines, each with its set-up, dose, losses and the reasons of its match: for setting two side by side.</summary>
+    private static Ok<ImmutableArray<CandidatesOfLine>> Candidates(LinesToOpen asked, RebuildEngine engine) =>
+        TypedResults.Ok<ImmutableArray<CandidatesOfLine>>([
+            .. from line in engine.Rebuild(asked.Request).Plan.Lines
+            where asked.Lines.Contains(line.Gym.Key)
+            select new CandidatesOfLine(line.Gym.Key, line.Candidates),
+        ]);
 }
+
+/// <summary>The candidates of a line.</summary>
+/// <param name="Line">Its key.</param>
+/// <param name="Candidates">All of them, best first.</param>
+public sealed record CandidatesOfLine(LineKey Line, ImmutableArray<Candidate> Candidates);

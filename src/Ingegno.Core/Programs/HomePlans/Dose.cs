@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
+using Ingegno.Core.Foundation.Text;
 using Ingegno.Core.Knowledge.SetSchemes;
 
 namespace Ingegno.Core.Programs.HomePlans;
@@ -84,6 +85,21 @@ public sealed record Dose
                 : $"{sets}x{Scheme?.Reps(Target) ?? Target.Written}{(Timed ? " s" : string.Empty)}{side}{(LastSetOpen ? " + AMRAP" : string.Empty)}";
         }
     }
+
+    /// <summary>The dose as it is typed into a cell: <c>3x8-12 @ 20 kg 3-0-1-0 90 s RIR 2</c>.</summary>
+    /// <param name="externalKg">Load, kg; 0 for none, which is not written.</param>
+    public string AsTyped(double externalKg) =>
+        string.Join(
+            ' ',
+            new[]
+            {
+                Scheme is null ? Figures : $"{Sets}x{Target.Max}",
+                externalKg > 0 ? $"@ {Words.Number(externalKg)} kg" : null,
+                Timed ? null : Tempo.ToString(),
+                $"{RestSeconds} s",
+                Timed ? null : $"RIR {Rir}",
+            }.OfType<string>()
+        );
 
     /// <summary>Seconds under tension in one set of one side: reps × seconds per rep, at the middle of the range.</summary>
     public double SecondsUnderTension

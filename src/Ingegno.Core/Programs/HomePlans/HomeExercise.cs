@@ -94,6 +94,9 @@ public sealed record HomeExercise
 
     public required Dose Dose { get; init; }
 
+    /// <summary>The dose with its load as it is typed into a cell.</summary>
+    public string DoseAsTyped => Dose.AsTyped(ExternalKg);
+
     /// <summary>How to rig it, in order.</summary>
     public ImmutableArray<string> Steps { get; init; } = [];
 

@@ -96,6 +96,9 @@ public sealed record BlockCell
     /// </summary>
     public double? Asks { get; init; }
 
+    /// <summary>The dose with its load as it is typed into a cell.</summary>
+    public string DoseAsTyped => Dose.AsTyped(ExternalKg);
+
     /// <summary>The same figures as an edit of a plan.</summary>
     public HomeEdit AsEdit() => HomeEdit.From(Line, ExerciseId, Dose, ExternalKg);
 

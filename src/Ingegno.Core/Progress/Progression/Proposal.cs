@@ -30,6 +30,9 @@ public sealed record Proposal(
     bool FlagsCoach
 )
 {
+    /// <summary>The dose with its load as it is typed into a cell.</summary>
+    public string DoseAsTyped => Dose.AsTyped(ExternalKg);
+
     /// <summary>Exercise to step to; null when the exercise stays.</summary>
     public string? ToExerciseId { get; init; }
 

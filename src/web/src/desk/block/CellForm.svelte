@@ -4,7 +4,6 @@
   import { forgetText, keptText } from '../autosave/keptText';
   import { toasts } from '../toasts.svelte';
   import type { BlockBook } from './blockBook.svelte';
-  import { textOf } from './cells';
 
   interface Props {
     book: BlockBook;
@@ -14,7 +13,7 @@
   }
 
   let { book, week, cell, onclose }: Props = $props();
-  let text = $derived(textOf(cell));
+  let text = $derived(cell.doseAsTyped);
   let onlyThisWeek = $state(false);
   let wrong = $state('');
   const record = $derived(`cell-${book.id}-${week.number}-${cell.line}-${cell.exerciseId}`);

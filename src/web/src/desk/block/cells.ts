@@ -1,5 +1,4 @@
 import type { BlockCell, BlockEdit, BlockSetup, BlockWeek } from '../../shared/api/types';
-import { doseAsTyped } from '../doseAsTyped';
 
 /** A row of the table: an exercise, with its cell of each week. */
 export interface BlockRow {
@@ -32,11 +31,8 @@ export function rowsOf(weeks: BlockWeek[]): BlockRow[] {
 export const figuresOf = (cell: BlockCell): string =>
   cell.dose.figures + (cell.externalKg > 0 ? ` ${Math.round(cell.externalKg * 10) / 10} kg` : '');
 
-/** A cell as it is typed. */
-export const textOf = ({ dose, externalKg }: BlockCell): string => doseAsTyped(dose, externalKg);
-
 /** Everything about a cell that a coach can see, to tell whether it changed. */
-const seen = (cell: BlockCell | undefined): string => (cell ? textOf(cell) : '');
+const seen = (cell: BlockCell | undefined): string => cell?.doseAsTyped ?? '';
 
 /** Cells that read otherwise than before, by "week/line/exercise", with what they were. */
 export function changesOf(before: BlockWeek[], after: BlockWeek[]): Record<string, string> {

@@ -8,7 +8,7 @@
   import { domainRules } from '../domainRules.svelte';
   import { count, day, inWords, rest, sentence } from '../../shared/words';
   import type { LogBook } from './logBook.svelte';
-  import { keyOf, sharedReasons, shown, textOf } from './review';
+  import { keyOf, sharedReasons, shown } from './review';
 
   interface Props {
     book: LogBook;
@@ -92,7 +92,7 @@
   }
 
   function write(proposal: Proposal): void {
-    [typingIn, text, wrong] = [keyOf(proposal), textOf(proposal), ''];
+    [typingIn, text, wrong] = [keyOf(proposal), proposal.doseAsTyped, ''];
   }
 
   async function keep(event: SubmitEvent, proposal: Proposal): Promise<void> {

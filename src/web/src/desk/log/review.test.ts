@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Proposal } from '../../shared/api/types';
-import { acceptance, sharedReasons, shown, textOf } from './review';
+import { acceptance, sharedReasons, shown } from './review';
 
 const proposal = (decision: string, more: Partial<Proposal> = {}): Proposal =>
   ({
@@ -39,10 +39,6 @@ describe('accepting proposals', () => {
       kind: 'accept-proposals',
       proposals: [{ ...accepted, typed }, { typed: null }],
     });
-  });
-
-  it('writes a dose as it is typed', () => {
-    expect(textOf(proposal('more-load', { externalKg: 16 }))).toBe('3x9-12 @ 16 kg 2-0-1-0 90 s RIR 2');
   });
 });
 

@@ -1,5 +1,4 @@
 import type { HomeEdit, PlanCommand, Proposal } from '../../shared/api/types';
-import { doseAsTyped } from '../doseAsTyped';
 
 export const keyOf = (of: { line: number; exerciseId: string }): string => `${of.line}/${of.exerciseId}`;
 
@@ -30,9 +29,6 @@ export function shown(proposal: Proposal): { dose: Proposal['dose']; kg: number 
   const kg = proposal.toExerciseId ? (proposal.toKg ?? 0) : proposal.load ? proposal.externalKg : 0;
   return { dose: proposal.dose, kg };
 }
-
-/** The dose of a proposal as it is typed into a cell. */
-export const textOf = ({ dose, externalKg }: Proposal): string => doseAsTyped(dose, externalKg);
 
 /** Accepting proposals, as they are or with what the coach typed in their place. */
 export const acceptance = (proposals: Proposal[], typed: Record<string, HomeEdit>): PlanCommand => ({

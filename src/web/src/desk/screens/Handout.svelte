@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { api, ask } from '../api/client';
-  import type { HomeExercise, LinkState, SavedClient, SavedPlan } from '../../shared/api/types';
+  import type { HomeExercise, HomeLine, LinkState, SavedClient, SavedPlan } from '../../shared/api/types';
   import { crumbs } from '../crumbs.svelte';
   import { keys } from '../keys.svelte';
   import { after, count, day as dateOf, rest } from '../../shared/words';
@@ -58,7 +58,7 @@
         Math.ceil(home.cautions.join(' ').length / charactersBesideFigure),
     );
   /** What is on a day decides how small it is printed, so that it keeps to its page, on Letter too. */
-  const printed = (day: DayOfPlan): string => {
+  const printed = (day: DayOfPlan<HomeLine>): string => {
     const lines = day.lines
       .flatMap(({ line }) => line.chosen?.exercises ?? [])
       .reduce((sum, home) => sum + linesOf(home), day.warmUp.length / 2 + day.kept.length);
@@ -66,7 +66,7 @@
   };
 
   /** A full page has smaller figures. */
-  const figureSize = (day: DayOfPlan): number =>
+  const figureSize = (day: DayOfPlan<HomeLine>): number =>
     large ? 110 : ({ fullest: 56, full: 66 }[printed(day) || 'few'] ?? 88);
 
   onMount(() => {

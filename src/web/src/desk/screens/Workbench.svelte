@@ -21,6 +21,7 @@
   import LadderDialog from '../progress/LadderDialog.svelte';
   import SendDialog from '../sending/SendDialog.svelte';
   import TechniqueDialog from '../workbench/TechniqueDialog.svelte';
+  import { toasts } from '../toasts.svelte';
   import { Workbench } from '../workbench/workbench.svelte';
   import { count } from '../../shared/words';
   import Opening from '../ui/Opening.svelte';
@@ -35,9 +36,13 @@
   let techniquesOf = $state<number | null>(null);
   /** Exercise of the open line whose ladder is open. */
   let ladderOf = $state<number | null>(null);
-  const treated = $derived(bench.line?.chosen?.exercises[techniquesOf ?? 0]);
-  const climbed = $derived(ladderOf === null ? null : (bench.line?.chosen?.exercises[ladderOf] ?? null));
+  const treated = $derived(bench.proposal.opened?.chosen?.exercises[techniquesOf ?? 0]);
+  const climbed = $derived(
+    ladderOf === null ? null : (bench.proposal.opened?.chosen?.exercises[ladderOf] ?? null),
+  );
   let atTwoPlaces = $state(false);
+  /** A line that is only passed on the way to another one is not opened, ms. */
+  const restsOn = 40;
   const narrow = new MediaQuery('(max-width: 1023px)');
   /** In a narrow window: the selected line shows all that is known of it. */
   let unfolded = $state(false);
@@ -52,7 +57,7 @@
         key: String(i + 1),
         label: i === 0 ? 'take a candidate' : '',
         shown: '1–9',
-        run: () => take(i),
+        run: () => void take(i),
       })),
       {
         key: 'l',
@@ -147,10 +152,22 @@
     );
   }
 
-  function take(index: number): void {
-    const candidate = bench.line?.candidates[index];
-    if (candidate && !bench.proposal.editing) void bench.decide.choose(candidate.id);
+  /** A number may be pressed before the candidates of the line are here. */
+  async function take(index: number): Promise<void> {
+    const { line } = bench;
+    if (!line || bench.proposal.editing) return;
+    const candidate = (await bench.proposal.open())?.candidates[index];
+    if (candidate) await bench.decide.choose(candidate.id, line);
+    else if (bench.proposal.openFailed) toasts.problem(bench.proposal.openFailed);
   }
+
+  // What is known of the selected line is fetched once the eye rests on it.
+  $effect(() => {
+    const { result, line } = bench.proposal;
+    if (!result || !line) return;
+    const soon = setTimeout(() => void bench.proposal.open(), restsOn);
+    return () => clearTimeout(soon);
+  });
 
   function moveDay(by: number): void {
     const at = bench.proposal.days.findIndex((day) =>
@@ -194,14 +211,27 @@
 </script>
 
 {#snippet inspector()}
-  {#if bench.line}
+  {#if bench.line && bench.proposal.opened}
     {#key bench.line.gym.key}<Inspector
         {bench}
         line={bench.line}
+        opened={bench.proposal.opened}
         oncompare={() => (comparing = true)}
         ontechniques={(exercise) => (techniquesOf = exercise)}
         onladder={(i) => (ladderOf = i)}
       />{/key}
+  {:else if bench.line && bench.proposal.openFailed}
+    <div class="p-4" role="alert">
+      <p class="mb-2">
+        What is known of {bench.line.gymExerciseName} could not be fetched. {bench.proposal
+          .openFailed instanceof Error
+          ? bench.proposal.openFailed.message
+          : ''}
+      </p>
+      <button class="btn btn-sm" onclick={() => void bench.proposal.open()}>Try again</button>
+    </div>
+  {:else if bench.line}
+    <p class="soft p-4" role="status">Opening {bench.line.gymExerciseName} …</p>
   {/if}
 {/snippet}
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { p } from '../router';
-  import type { RebuildResult } from '../../shared/api/types';
+  import type { RebuiltWeek } from '../../shared/api/types';
   import { toasts } from '../toasts.svelte';
   import { domainRules } from '../domainRules.svelte';
   import Dialog from '../ui/Dialog.svelte';
@@ -16,7 +16,7 @@
 
   let { bench, asked, onclose }: Props = $props();
   let id = $state('');
-  let there = $state<RebuildResult | null>(null);
+  let there = $state<RebuiltWeek | null>(null);
 
   const all = $derived(domainRules.summary?.approaches ?? []);
   const approach = $derived(all.find((a) => a.id === id));

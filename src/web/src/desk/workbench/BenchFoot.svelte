@@ -1,12 +1,12 @@
 <script lang="ts">
   import FindingList from '../audit/FindingList.svelte';
-  import type { RebuildResult } from '../../shared/api/types';
+  import type { RebuiltWeek } from '../../shared/api/types';
   import BodyMap from '../../shared/figures/BodyMap.svelte';
   import type { FigureAsked } from '../catalogue/figures';
   import HardSets from './HardSets.svelte';
   import type { Workbench } from './workbench.svelte';
 
-  const { bench, result }: { bench: Workbench; result: RebuildResult } = $props();
+  const { bench, result }: { bench: Workbench; result: RebuiltWeek } = $props();
 
   const most = $derived(Math.max(1, ...result.plan.hardSets.map((s) => Math.max(s.gym, s.home))));
   /** Hard sets as shares of the muscle that has most, so that both maps have one measure. */

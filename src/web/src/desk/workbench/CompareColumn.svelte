@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Candidate, HomeLine } from '../../shared/api/types';
+  import type { Candidate, LineInBrief } from '../../shared/api/types';
   import FigureOf from '../catalogue/FigureOf.svelte';
   import ResistanceChart from '../kit/ResistanceChart.svelte';
   import { after } from '../../shared/words';
@@ -9,14 +9,16 @@
 
   interface Props {
     label: string;
-    line: HomeLine;
+    line: LineInBrief;
+    /** All candidates of the line. */
+    candidates: Candidate[];
     candidate: Candidate;
     busy: boolean;
     onswitch: (id: string) => void;
     ontake: () => void;
   }
 
-  let { label, line, candidate, busy, onswitch, ontake }: Props = $props();
+  let { label, line, candidates, candidate, busy, onswitch, ontake }: Props = $props();
   const taken = $derived(line.chosen?.id === candidate.id);
 </script>
 
@@ -28,7 +30,7 @@
       value={candidate.id}
       onchange={(event) => onswitch(event.currentTarget.value)}
     >
-      {#each line.candidates as other (other.id)}<option value={other.id}>{nameOf(other)}</option>{/each}
+      {#each candidates as other (other.id)}<option value={other.id}>{nameOf(other)}</option>{/each}
     </select>
   </label>
   <div class="flex items-center gap-3">

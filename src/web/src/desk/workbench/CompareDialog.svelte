@@ -1,13 +1,14 @@
 <script lang="ts">
-  import type { HomeLine } from '../../shared/api/types';
+  import type { Candidate, LineInBrief } from '../../shared/api/types';
   import Dialog from '../ui/Dialog.svelte';
   import { inWords, sentence } from '../../shared/words';
   import CompareColumn from './CompareColumn.svelte';
+  import { candidatesOf } from './plans';
   import type { Workbench } from './workbench.svelte';
 
   interface Props {
     bench: Workbench;
-    line: HomeLine;
+    line: LineInBrief;
     open: boolean;
     onclose: () => void;
   }
@@ -15,10 +16,26 @@
   let { bench, line, open, onclose }: Props = $props();
   let ids = $state<[string | null, string | null]>([null, null]);
 
-  const find = (id: string | null): HomeLine['candidates'][number] | undefined =>
-    line.candidates.find((c) => c.id === id);
-  const left = $derived(find(ids[0]) ?? line.chosen ?? line.candidates[0]);
-  const right = $derived(find(ids[1]) ?? line.candidates.find((c) => c.id !== left?.id));
+  let candidates = $state.raw<Candidate[] | null>(null);
+  let failed = $state<unknown>(null);
+  const key = $derived(line.gym.key);
+
+  // What a column shows beyond the list is fetched when the two stand side by side.
+  $effect(() => {
+    if (!open || !bench.proposal.result) return;
+    [candidates, failed] = [null, null];
+    const asked = key;
+    candidatesOf(bench.proposal.request(), asked).then(
+      (found) => {
+        if (asked === key) candidates = found;
+      },
+      (error: unknown) => (failed = error),
+    );
+  });
+
+  const find = (id: string | null): Candidate | undefined => candidates?.find((c) => c.id === id);
+  const left = $derived(find(ids[0]) ?? find(line.chosen?.id ?? null) ?? candidates?.[0]);
+  const right = $derived(find(ids[1]) ?? candidates?.find((c) => c.id !== left?.id));
 
   async function take(id: string): Promise<void> {
     onclose();
@@ -32,6 +49,7 @@
       <CompareColumn
         label="This"
         {line}
+        candidates={candidates ?? []}
         candidate={left}
         busy={bench.proposal.busy}
         onswitch={(id) => (ids[0] = id)}
@@ -40,6 +58,7 @@
       <CompareColumn
         label="Against this"
         {line}
+        candidates={candidates ?? []}
         candidate={right}
         busy={bench.proposal.busy}
         onswitch={(id) => (ids[1] = id)}
@@ -66,6 +85,12 @@
         {/each}
       </tbody>
     </table>
+  {:else if failed}
+    <p class="mt-3 text-error" role="alert">
+      {failed instanceof Error ? failed.message : String(failed)}
+    </p>
+  {:else if candidates === null}
+    <p class="soft mt-3" role="status">Fetching the two …</p>
   {:else}
     <p class="mt-3">There is only one way to do this line here, so there is nothing to compare.</p>
   {/if}

@@ -2,12 +2,13 @@
   import type { Snippet } from 'svelte';
   import { domainRules } from '../domainRules.svelte';
   import LineRow from './LineRow.svelte';
+  import type { LineInBrief } from '../../shared/api/types';
   import type { DayOfPlan } from './days';
   import type { Workbench } from './workbench.svelte';
 
   interface Props {
     bench: Workbench;
-    day: DayOfPlan;
+    day: DayOfPlan<LineInBrief>;
     onapproach: (approach: string, day: string) => void;
     /** What stands beneath the selected line. */
     under?: Snippet | undefined;

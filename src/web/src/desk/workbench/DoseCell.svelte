@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount, tick } from 'svelte';
   import { api, ask } from '../api/client';
-  import type { HomeExercise } from '../../shared/api/types';
+  import type { ExerciseInBrief } from '../../shared/api/types';
   import { draftsHere, draftsNow } from '../autosave/tab';
   import { toasts } from '../toasts.svelte';
   import { after } from '../../shared/words';
@@ -11,7 +11,7 @@
   interface Props {
     bench: Workbench;
     line: number;
-    home: HomeExercise;
+    home: ExerciseInBrief;
     /** The line is selected, so that the key opens this cell. */
     active: boolean;
     /** The other half of a pair follows at once. */
@@ -51,10 +51,7 @@
 
   async function open(): Promise<void> {
     bench.marks.typingIn = null;
-    const load = home.externalKg > 0 ? ` @ ${home.externalKg} kg` : '';
-    const how = dose.timed ? '' : ` ${dose.tempo}`;
-    const figures = dose.scheme ? `${dose.sets}x${dose.target.max}` : dose.figures;
-    text = `${figures}${load}${how} ${dose.restSeconds} s${dose.timed ? '' : ` RIR ${dose.rir}`}`;
+    text = dose.typed;
     before = text;
     wrong = '';
     typing = true;

@@ -1,6 +1,5 @@
 <script lang="ts">
-  import type { HomeLine } from '../../shared/api/types';
-  import { doseAsTyped } from '../doseAsTyped';
+  import type { LineInBrief, OpenedLine } from '../../shared/api/types';
   import FigureOf from '../catalogue/FigureOf.svelte';
   import SetupSketches from '../../shared/sketches/SetupSketches.svelte';
   import MuscleCompare from '../catalogue/MuscleCompare.svelte';
@@ -15,7 +14,9 @@
 
   interface Props {
     bench: Workbench;
-    line: HomeLine;
+    line: LineInBrief;
+    /** All that is known of it. */
+    opened: OpenedLine;
     oncompare: () => void;
     /** Opens the techniques of one of the line's exercises. */
     ontechniques: (exercise: number) => void;
@@ -23,8 +24,8 @@
     onladder: (exercise: number) => void;
   }
 
-  let { bench, line, oncompare, ontechniques, onladder }: Props = $props();
-  const chosen = $derived(line.chosen);
+  let { bench, line, opened, oncompare, ontechniques, onladder }: Props = $props();
+  const chosen = $derived(opened.chosen);
   const roles = $derived(domainRules.summary?.clientWords.roles ?? []);
   const roleSet = $derived(bench.proposal.decided.choices.find((c) => c.line === line.gym.key)?.role);
 </script>
@@ -62,7 +63,7 @@
         value={roleSet ?? ''}
         disabled={bench.proposal.busy}
         onchange={(event) =>
-          bench.decide.setRole((event.currentTarget.value || null) as HomeLine['role'] | null)}
+          bench.decide.setRole((event.currentTarget.value || null) as LineInBrief['role'] | null)}
       >
         <option value="">{roleSet ? 'inferred' : `${line.role}, inferred`}</option>
         {#each roles as role (role)}<option value={role}>{role}</option>{/each}
@@ -88,7 +89,7 @@
         </li>{/each}
     </ul>
   {/if}
-  {#each line.better as better, i (i)}
+  {#each opened.better as better, i (i)}
     <p class="mt-2 border-l-2 border-secondary pl-2 text-plain">
       <span class="font-semibold">Better:</span>
       {better}
@@ -99,12 +100,12 @@
 <section class="rule-b p-4" aria-labelledby="candidates">
   <div class="mb-2 flex items-baseline gap-3">
     <h3 id="candidates" class="flex-1 text-base">Candidates, press a number</h3>
-    <button class="btn btn-xs" disabled={line.candidates.length < 2} onclick={oncompare}
+    <button class="btn btn-xs" disabled={opened.candidates.length < 2} onclick={oncompare}
       >Compare two <span class="keycap">C</span></button
     >
   </div>
   <ol class="grid gap-1">
-    {#each line.candidates as candidate, i (candidate.id)}
+    {#each opened.candidates as candidate, i (candidate.id)}
       {@const taken = candidate.id === chosen?.id}
       <li>
         <button
@@ -138,13 +139,13 @@
       </li>
     {/each}
   </ol>
-  {#if line.ruledOut.length > 0}
+  {#if opened.ruledOut.length > 0}
     <details class="mt-2">
       <summary class="cursor-pointer py-1 text-plain"
-        >{count(line.ruledOut.length, 'exercise')} ruled out, with reasons</summary
+        >{count(opened.ruledOut.length, 'exercise')} ruled out, with reasons</summary
       >
       <ul class="mt-1 grid gap-1 text-plain">
-        {#each line.ruledOut as out (out.exerciseId)}
+        {#each opened.ruledOut as out (out.exerciseId)}
           <li>
             <span class="font-semibold">{out.name}.</span>
             {out.reason}
@@ -238,7 +239,7 @@
       >
     </div>
     <div class="mt-3">
-      {#key `${line.gym.key}/${home.exerciseId}/${doseAsTyped(home.dose, home.externalKg)}`}
+      {#key `${line.gym.key}/${home.exerciseId}/${home.doseAsTyped}`}
         <DoseEditor line={line.gym.key} {home} onedit={(edit) => bench.decide.edit(edit)} />
       {/key}
     </div>

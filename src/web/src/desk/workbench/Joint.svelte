@@ -1,11 +1,10 @@
 <script lang="ts">
-  import type { PartScore } from '../../shared/api/types';
   import { inWords } from '../../shared/words';
-  import { jointInWords, jointShape } from './joint';
+  import { jointInWords, jointShape, type Part } from './joint';
 
   interface Props {
     match: number;
-    parts: PartScore[];
+    parts: Part[];
     width?: number;
     height?: number;
   }
@@ -32,7 +31,10 @@
   <rect class="home" x={width - shape.board} y="0" width={shape.board} {height} />
   {#each shape.teeth as tooth (tooth.part)}
     <g>
-      <title>{inWords(tooth.part)} {Math.round(tooth.score * 100)} %: {tooth.reason}</title>
+      <title
+        >{inWords(tooth.part)}
+        {Math.round(tooth.score * 100)} %{tooth.reason ? `: ${tooth.reason}` : ''}</title
+      >
       {#if tooth.gap.width > 0.5}
         <rect
           x={tooth.gap.x}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import type { HomeLine } from '../../shared/api/types';
+  import type { LineInBrief } from '../../shared/api/types';
   import FigureOf from '../catalogue/FigureOf.svelte';
   import Joint from './Joint.svelte';
   import DoseCell from './DoseCell.svelte';
@@ -11,7 +11,7 @@
 
   interface Props {
     bench: Workbench;
-    line: HomeLine;
+    line: LineInBrief;
     /** Its place in the session: "B2". */
     label: string;
     /** The group that starts with this line: how its exercises alternate. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RebuildResult } from '../../shared/api/types';
+  import type { RebuiltWeek } from '../../shared/api/types';
   import { toasts } from '../toasts.svelte';
   import Dialog from '../ui/Dialog.svelte';
   import PlanCompareTable from './PlanCompareTable.svelte';
@@ -13,7 +13,7 @@
 
   let { bench, open, onclose }: Props = $props();
   let otherId = $state<number | null>(null);
-  let there = $state<RebuildResult | null>(null);
+  let there = $state<RebuiltWeek | null>(null);
 
   const others = $derived(bench.places.filter((p) => p.id !== bench.placeId));
   const other = $derived(others.find((p) => p.id === otherId) ?? others[0]);

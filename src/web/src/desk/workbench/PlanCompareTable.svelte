@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import type { HomeLine, RebuildResult } from '../../shared/api/types';
+  import type { LineInBrief, RebuiltWeek } from '../../shared/api/types';
   import { rest } from '../../shared/words';
   import { byDay, meanMatch } from './days';
   import Joint from './Joint.svelte';
@@ -8,10 +8,10 @@
 
   interface Props {
     /** The plan as it stands. */
-    here: RebuildResult;
+    here: RebuiltWeek;
     hereLabel: string;
     /** The plan it is held against; null while it is being made. */
-    there: RebuildResult | null;
+    there: RebuiltWeek | null;
     thereLabel: Snippet;
     /** Only this day. */
     only?: string;
@@ -19,9 +19,9 @@
 
   let { here, hereLabel, there, thereLabel, only }: Props = $props();
   const days = $derived(byDay((there ?? here).plan).filter((d) => only === undefined || d.name === only));
-  const find = (result: RebuildResult | null, line: HomeLine): HomeLine | undefined =>
+  const find = (result: RebuiltWeek | null, line: LineInBrief): LineInBrief | undefined =>
     result?.plan.lines.find((l) => l.gym.key === line.gym.key);
-  const doses = (line: HomeLine | undefined): string =>
+  const doses = (line: LineInBrief | undefined): string =>
     line?.chosen?.exercises
       .map((e) =>
         e.dose.timed
@@ -30,11 +30,11 @@
       )
       .join(' + ') ?? '';
   const percent = (value: number): string => `${Math.round(value * 100)} %`;
-  const minutes = (result: RebuildResult, day: string): number | undefined =>
+  const minutes = (result: RebuiltWeek, day: string): number | undefined =>
     result.plan.days.find((d) => d.name === day)?.minutes.total;
 </script>
 
-{#snippet cell(line: HomeLine | undefined)}
+{#snippet cell(line: LineInBrief | undefined)}
   {#if line?.chosen}
     <div class="flex items-start gap-2">
       <Joint match={line.chosen.match} parts={line.chosen.parts} width={46} height={24} />

@@ -1,7 +1,11 @@
-import type { Candidate, HomeLine, HomePlan, RoundGroup, StoodBefore } from '../../shared/api/types';
+import type { HomeLine, HomePlan, LineInBrief, RoundGroup, WeekInBrief } from '../../shared/api/types';
+import type { StandingLine, StoodBefore } from '../../shared/api/types';
+
+/** A line of a saved plan, or of one that is worked on. */
+type AnyLine = HomeLine | LineInBrief;
 
 /** A day of a home plan with its lines and where they stand in the whole list. */
-export interface DayOfPlan {
+export interface DayOfPlan<Line extends AnyLine = AnyLine> {
   name: string;
   minutes: number;
   limit: number | null;
@@ -14,7 +18,7 @@ export interface DayOfPlan {
   blocks: RoundGroup[];
   /** Label of each line in the session: "B2" is the second of the second block. */
   labels: Record<number, string>;
-  lines: { line: HomeLine; index: number }[];
+  lines: { line: Line; index: number }[];
 }
 
 /** "A" for a line on its own, "B1" and "B2" for lines in turn. */
@@ -26,14 +30,17 @@ export const labelsOf = (blocks: RoundGroup[]): Record<number, string> =>
   );
 
 /** The lines of a day in the order in which they are done. */
-export function inOrder(day: DayOfPlan): DayOfPlan['lines'] {
+export function inOrder<Line extends AnyLine>(day: DayOfPlan<Line>): DayOfPlan<Line>['lines'] {
   const order = day.blocks.flatMap((b) => b.lines);
   return day.lines.toSorted((a, b) => order.indexOf(a.line.gym.key) - order.indexOf(b.line.gym.key));
 }
 
-/** The lines of a plan day by day. */
-export function byDay(plan: HomePlan): DayOfPlan[] {
-  const days = (plan.days ?? []).map((day, index) => ({
+/** The lines of a plan day by day; how to warm up is known of a saved one. */
+export function byDay(plan: HomePlan): DayOfPlan<HomeLine>[];
+export function byDay(plan: WeekInBrief): DayOfPlan<LineInBrief>[];
+export function byDay(plan: HomePlan | WeekInBrief): DayOfPlan[] {
+  const all: (WeekInBrief['days'][number] & Partial<HomePlan['days'][number]>)[] = plan.days ?? [];
+  const days = all.map((day, index) => ({
     name: day.name,
     minutes: day.minutes.total,
     limit: day.minutes.limit ?? null,
@@ -63,7 +70,7 @@ export function byDay(plan: HomePlan): DayOfPlan[] {
 }
 
 /** What stands in a plan, as what stood before the next one. */
-export const stoodIn = (plan: HomePlan): StoodBefore[] =>
+export const stoodIn = (plan: { standing: StandingLine[] }): StoodBefore[] =>
   plan.standing
     .filter((line) => !line.leftOut)
     .map(({ gymExerciseId, candidateId, day }) => ({
@@ -73,8 +80,9 @@ export const stoodIn = (plan: HomePlan): StoodBefore[] =>
     }));
 
 /** Match of a whole plan: the mean over its lines, a line without substitute counting nothing. */
-export const meanMatch = (plan: HomePlan): number =>
+export const meanMatch = (plan: { lines: AnyLine[] }): number =>
   plan.lines.reduce((sum, line) => sum + (line.chosen?.match ?? 0), 0) / Math.max(1, plan.lines.length);
 
 /** Name of a candidate as it is read. */
-export const nameOf = (candidate: Candidate): string => candidate.exercises.map((e) => e.name).join(' + ');
+export const nameOf = (candidate: { exercises: { name: string }[] }): string =>
+  candidate.exercises.map((e) => e.name).join(' + ');

@@ -1,4 +1,4 @@
-import type { HomeEdit, HomeLine, PlanCommand, RebuildResult, Remedy } from '../../shared/api/types';
+import type { HomeEdit, LineInBrief, PlanCommand, RebuiltWeek, Remedy } from '../../shared/api/types';
 import { toasts } from '../toasts.svelte';
 import { count } from '../../shared/words';
 import type { Decided } from './decided';
@@ -7,11 +7,11 @@ import type { Marks } from './marks.svelte';
 
 /** What decisions are taken on. */
 interface Bench {
-  readonly line: HomeLine | undefined;
+  readonly line: LineInBrief | undefined;
   readonly proposal: {
     readonly decided: Decided;
     /** The plan that a decision would give; nothing here changes. */
-    tried(decision: PlanCommand): Promise<RebuildResult>;
+    tried(decision: PlanCommand): Promise<RebuiltWeek>;
   };
   readonly marks: Marks;
   /** Takes a decision; undo takes it back. False when it was refused. */
@@ -28,7 +28,7 @@ export class Decisions {
   }
 
   /** What the week would be under an approach, for looking before taking. */
-  underApproach(approach: string, day?: string): Promise<RebuildResult> {
+  underApproach(approach: string, day?: string): Promise<RebuiltWeek> {
     return this.#bench.proposal.tried({ kind: 'follow-approach', approach, day });
   }
 
@@ -58,7 +58,7 @@ export class Decisions {
   }
 
   /** Corrects what the selected line is for; null leaves it to be inferred. */
-  async setRole(role: HomeLine['role'] | null): Promise<void> {
+  async setRole(role: LineInBrief['role'] | null): Promise<void> {
     const line = this.#bench.line?.gym.key;
     if (line !== undefined) await this.#bench.take({ kind: 'set-role', line, role });
   }

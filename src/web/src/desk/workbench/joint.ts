@@ -1,10 +1,15 @@
-import type { PartScore } from '../../shared/api/types';
+/** A part of a match; why it has its score is known of a line that is open. */
+export interface Part {
+  part: string;
+  score: number;
+  reason?: string;
+}
 
 /** A tooth of the joint: one part of the match, drawn from the board it belongs to. */
 export interface Tooth {
   part: string;
   score: number;
-  reason: string;
+  reason: string | undefined;
   /** Even teeth grow from the gym board, odd ones from the home board. */
   from: 'gym' | 'home';
   x: number;
@@ -23,7 +28,7 @@ export interface JointShape {
 }
 
 /** Geometry of the joint: a full tooth reaches the other board, a short one leaves a gap. */
-export function jointShape(parts: PartScore[], width: number, height: number, board: number): JointShape {
+export function jointShape(parts: Part[], width: number, height: number, board: number): JointShape {
   const span = width - 2 * board;
   const pitch = height / Math.max(1, parts.length);
   const teeth = parts.map((part, i): Tooth => {
@@ -46,7 +51,7 @@ export function jointShape(parts: PartScore[], width: number, height: number, bo
 }
 
 /** The joint in words, for those who cannot see it. */
-export function jointInWords(match: number, parts: PartScore[]): string {
+export function jointInWords(match: number, parts: Part[]): string {
   const short = parts.filter((p) => p.score < 0.75).map((p) => `${p.part} ${Math.round(p.score * 100)} %`);
   const all = `Match ${Math.round(match * 100)} %`;
   return short.length === 0 ? `${all}, every part fits` : `${all}, short of: ${short.join(', ')}`;

@@ -1,12 +1,15 @@
 import { api, ask } from '../api/client';
 import type {
+  Candidate,
   DecidedPlan,
+  OpenedLine,
   PlanCommand,
   PlanDrifted,
   PlanSummary,
   RebuildRequest,
-  RebuildResult,
+  RebuiltWeek,
   SavedPlan,
+  SeenLine,
   StandingLine,
 } from '../../shared/api/types';
 
@@ -17,16 +20,33 @@ export const plansOf = (clientId: number): Promise<PlanSummary[]> =>
 export const planWith = (id: number): Promise<SavedPlan> =>
   ask(() => api.GET('/api/v1/plans/{id}', { params: { path: { id } } }));
 
-export const rebuilt = (request: RebuildRequest): Promise<RebuildResult> =>
-  ask(() => api.POST('/api/v1/rebuild', { body: request }));
+/**
+ * The week that a request gives, in brief.
+ * @param open Keys of lines of which everything is wanted.
+ */
+export const rebuilt = (request: RebuildRequest, open: number[] = []): Promise<RebuiltWeek> =>
+  ask(() => api.POST('/api/v1/rebuild/brief', { params: { query: { open } }, body: request }));
 
-/** The plan that decisions about it give, with what it is built from then. */
+/** What is known of lines of the week that a request gives. */
+export const openedLines = (request: RebuildRequest, lines: number[]): Promise<OpenedLine[]> =>
+  ask(() => api.POST('/api/v1/rebuild/lines', { body: { request, lines } }));
+
+/** The candidates of a line with all that is known of them. */
+export const candidatesOf = async (request: RebuildRequest, line: number): Promise<Candidate[]> =>
+  (await ask(() => api.POST('/api/v1/rebuild/candidates', { body: { request, lines: [line] } })))[0]
+    ?.candidates ?? [];
+
+/**
+ * The plan that decisions about it give, with what it is built from then.
+ * @param has What the caller has of it: lines that did not change are not sent again; of those that are open everything is.
+ */
 export const decided = (
   request: RebuildRequest,
   standing: StandingLine[],
   decisions: PlanCommand[],
+  has: { seen?: SeenLine[]; open?: number[] } = {},
 ): Promise<DecidedPlan> =>
-  ask(() => api.POST('/api/v1/decisions', { body: { request, standing, decisions } }));
+  ask(() => api.POST('/api/v1/decisions', { body: { request, standing, decisions, ...has } }));
 
 /** What has changed since a plan was made. */
 export const driftOf = (id: number): Promise<PlanDrifted> =>

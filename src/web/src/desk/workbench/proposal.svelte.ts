@@ -1,9 +1,10 @@
 import type {
   DecidedPlan,
-  HomeLine,
+  LineInBrief,
+  OpenedLine,
   PlanCommand,
   RebuildRequest,
-  RebuildResult,
+  RebuiltWeek,
   SavedPlace,
   StandingLine,
 } from '../../shared/api/types';
@@ -13,7 +14,8 @@ import { byDay, stoodIn } from './days';
 import { decidedIn, type Decided } from './decided';
 import type { GymText } from './gymText.svelte';
 import type { OpenClient } from './openClient.svelte';
-import { decided, rebuilt } from './plans';
+import { decided, openedLines, rebuilt } from './plans';
+import { whole } from './whole';
 
 /** What a proposal is made from beside what is decided. */
 interface Basis {
@@ -24,7 +26,10 @@ interface Basis {
 
 /** What the engine proposes for a gym week at a place, under what the coach decided; one request is under way at a time. */
 export class Proposal {
-  result = $state<RebuildResult | null>(null);
+  /** Replaced as a whole and never changed, so that a week of forty lines costs no watching. */
+  result = $state.raw<RebuiltWeek | null>(null);
+  /** Lines of the result that were opened, by their keys. */
+  #open = $state.raw<Record<number, OpenedLine>>({});
   /** What the coach decided, here and now. */
   decided = $state<Decided>(decidedIn());
   selected = $state(0);
@@ -35,17 +40,24 @@ export class Proposal {
   beside = $state<DecidedPlan['beside']>([]);
   /** Decided while the server did not answer: kept, and taken as soon as it does. */
   pending = $state<PlanCommand[]>([]);
+  /** Why the selected line could not be opened; null when it could. */
+  openFailed = $state<unknown>(null);
   /** It is not what is saved. */
   unsaved = $state(false);
 
-  readonly lines = $derived<HomeLine[]>(this.result?.plan.lines ?? []);
+  readonly lines = $derived<LineInBrief[]>(this.result?.plan.lines ?? []);
   readonly days = $derived(this.result ? byDay(this.result.plan) : []);
-  readonly line = $derived<HomeLine | undefined>(this.lines[this.selected]);
+  readonly line = $derived<LineInBrief | undefined>(this.lines[this.selected]);
+  /** All that is known of the selected line; undefined until it has been asked for. */
+  readonly opened = $derived<OpenedLine | undefined>(this.line && this.#open[this.line.gym.key]);
 
   readonly #from: Basis;
   /** What the last decision was taken on. */
   #last: { request: RebuildRequest; standing: StandingLine[]; decisions: PlanCommand[] } | null = null;
   #working: Promise<unknown> = Promise.resolve();
+  /** Lines of the result that are being asked for. */
+  // eslint-disable-next-line svelte/prefer-svelte-reactivity -- nobody watches it
+  readonly #asking = new Map<number, Promise<void>>();
 
   constructor(from: Basis) {
     this.#from = from;
@@ -102,7 +114,10 @@ export class Proposal {
     this.busy = true;
     try {
       const keep: PlanCommand = { kind: 'keep-standing', lines: this.beside.map((line) => line.line) };
-      this.#put(await decided(last.request, last.standing, [...last.decisions, keep]), true);
+      const again = await decided(last.request, last.standing, [...last.decisions, keep], {
+        open: this.line ? [this.line.gym.key] : [],
+      });
+      this.#put(again, true);
       return true;
     } catch (error) {
       toasts.problem(error);
@@ -113,7 +128,7 @@ export class Proposal {
   }
 
   /** The plan that a decision would give, for looking before taking; nothing here changes. */
-  async tried(decision: PlanCommand): Promise<RebuildResult> {
+  async tried(decision: PlanCommand): Promise<RebuiltWeek> {
     return (await this.#decided([decision])).result;
   }
 
@@ -126,8 +141,7 @@ export class Proposal {
   async show(request: RebuildRequest): Promise<void> {
     this.decided = decidedIn(request);
     this.beside = [];
-    this.result = await rebuilt(request);
-    this.#from.gym.readAs(this.result.plan.lines.length, this.result.errors, this.result.rows);
+    this.#show(await rebuilt(request));
     this.editing = false;
     this.unsaved = false;
   }
@@ -135,6 +149,7 @@ export class Proposal {
   /** Nothing is proposed: the gym week is there to be edited. */
   clear(): void {
     this.result = null;
+    this.#open = {};
     this.editing = true;
   }
 
@@ -174,19 +189,64 @@ export class Proposal {
 
   #put({ request, result, beside, dropped }: DecidedPlan, unsaved: boolean): void {
     this.decided = decidedIn(request);
-    this.result = result;
+    this.#show(result);
     this.beside = beside;
-    this.#from.gym.readAs(result.plan.lines.length, result.errors, result.rows);
     this.selected = Math.min(this.selected, Math.max(0, result.plan.lines.length - 1));
     this.unsaved = unsaved;
     for (const { figures, from } of dropped ?? [])
       toasts.done(`${figures}, typed for ${from}, does not go along to the other exercise.`);
   }
 
-  /** The plan that decisions give; without any, of what is decided already. */
+  #show(result: RebuiltWeek): void {
+    this.result = result;
+    this.#asking.clear();
+    this.#open = Object.fromEntries(result.opened.map((line) => [line.line, line]));
+    this.openFailed = null;
+    this.#from.gym.readAs(result.plan.lines.length, result.errors, result.rows);
+  }
+
+  /**
+   * Opens the selected line; those beside it are fetched along, for they are looked at next.
+   * @returns All that is known of it; undefined when it cannot be had, which `openFailed` tells.
+   */
+  async open(): Promise<OpenedLine | undefined> {
+    const { result, line } = this;
+    if (!result || !line) return undefined;
+    const near = [this.selected, this.selected + 1, this.selected - 1]
+      .map((i) => this.lines[i]?.gym.key)
+      .filter((key): key is number => key !== undefined && !this.#open[key] && !this.#asking.has(key));
+    if (near.length > 0) {
+      const asked = this.#ask(result, near);
+      for (const key of near) this.#asking.set(key, asked);
+    }
+    const { key } = line.gym;
+    if (!this.#open[key]) await this.#asking.get(key);
+    return this.result === result ? this.#open[key] : undefined;
+  }
+
+  async #ask(result: RebuiltWeek, keys: number[]): Promise<void> {
+    this.openFailed = null;
+    try {
+      const lines = await openedLines({ ...this.request(), keyed: result.keyed }, keys);
+      if (this.result === result)
+        this.#open = { ...this.#open, ...Object.fromEntries(lines.map((line) => [line.line, line])) };
+    } catch (error) {
+      if (this.result === result) this.openFailed = error;
+    } finally {
+      if (this.result === result) for (const key of keys) this.#asking.delete(key);
+    }
+  }
+
+  /** The plan that decisions give, its lines all there; without any, of what is decided already. */
   async #decided(decisions: PlanCommand[], request = this.request()): Promise<DecidedPlan> {
-    if (decisions.length > 0) return decided(request, this.result?.plan.standing ?? [], decisions);
-    const result = await rebuilt(request);
+    const open = this.line ? [this.line.gym.key] : [];
+    if (decisions.length > 0) {
+      const has = this.result;
+      const seen = (has?.plan.lines ?? []).map(({ gym, mark }) => ({ line: gym.key, mark }));
+      const got = await decided(request, has?.plan.standing ?? [], decisions, { seen, open });
+      return { ...got, result: whole(got.result, has) };
+    }
+    const result = await rebuilt(request, open);
     return { request: { ...request, keyed: result.keyed }, result, beside: [], dropped: [] };
   }
 }

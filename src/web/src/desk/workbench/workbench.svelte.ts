@@ -1,9 +1,9 @@
 import { api, ask } from '../api/client';
 import type {
-  HomeLine,
+  LineInBrief,
   PlanCommand,
   RebuildRequest,
-  RebuildResult,
+  RebuiltWeek,
   SavedClient,
   SavedPlace,
   SavedPlan,
@@ -64,7 +64,7 @@ export class Workbench {
   }
 
   /** The line that is selected. */
-  get line(): HomeLine | undefined {
+  get line(): LineInBrief | undefined {
     return this.proposal.line;
   }
 
@@ -188,7 +188,7 @@ export class Workbench {
   }
 
   /** The plan of the week at another place, for comparing; nothing here changes. */
-  async rebuiltAt(placeId: number): Promise<RebuildResult> {
+  async rebuiltAt(placeId: number): Promise<RebuiltWeek> {
     const { decided } = await this.decidedAt(placeId);
     return rebuilt(this.proposal.request(decided, this.places.find((p) => p.id === placeId) ?? this.place));
   }

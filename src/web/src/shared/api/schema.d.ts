@@ -795,54 +795,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/rebuild": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["RebuildRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RebuildResult"];
-                    };
-                };
-                /** @description Bad Request */
-                400: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["ProblemDetails"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/v1/decisions": {
         parameters: {
             query?: never;
@@ -2972,6 +2924,200 @@ export interface paths {
         };
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/rebuild": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RebuildRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RebuildResult"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/rebuild/brief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    open?: number[];
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RebuildRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RebuiltWeek"];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/rebuild/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LinesToOpen"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OpenedLine"][];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/rebuild/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LinesToOpen"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CandidatesOfLine"][];
+                    };
+                };
+                /** @description Bad Request */
+                400: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["ProblemDetails"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -5653,6 +5799,7 @@ export interface components {
             reserve?: null | number;
             /** Format: double */
             asks?: null | number;
+            doseAsTyped: string;
         };
         BlockDates: {
             /** Format: int64 */
@@ -5893,6 +6040,29 @@ export interface components {
             why: string[];
             lost: string[];
             name: string;
+        };
+        /** @description What is taken for a line, as the sheet shows it. */
+        CandidateInBrief: {
+            /** @description Key by which it is chosen. */
+            id: string;
+            /** @description Name. */
+            name: string;
+            /**
+             * Format: double
+             * @description Weighted match, 0–1.
+             */
+            match: number;
+            /** @description Its parts, for the joint. */
+            parts: components["schemas"]["PartInBrief"][];
+            /** @description One exercise, or the two halves of a pair. */
+            exercises: components["schemas"]["ExerciseInBrief"][];
+        };
+        /** @description The candidates of a line. */
+        CandidatesOfLine: {
+            /** @description Its key. */
+            line: components["schemas"]["LineKey"];
+            /** @description All of them, best first. */
+            candidates: components["schemas"]["Candidate"][];
         };
         /** @enum {unknown} */
         Certainty: "sure" | "probable" | "unknown";
@@ -6225,6 +6395,10 @@ export interface components {
             standing: components["schemas"]["StandingLine"][];
             /** @description What is decided, in order. */
             decisions: components["schemas"]["PlanCommand"][];
+            /** @description Lines that the caller has: they come again only when they change. */
+            seen?: components["schemas"]["SeenLine"][];
+            /** @description Lines that are opened along with the answer. */
+            open?: number[];
         };
         Container: {
             id: string;
@@ -6261,6 +6435,17 @@ export interface components {
              */
             repsLess: number;
         };
+        /** @description A day of the sheet; how to warm up stands on the hand-out. */
+        DayInBrief: {
+            /** @description Its name. */
+            name: string;
+            /** @description Minutes of its session. */
+            minutes: components["schemas"]["SessionMinutes"];
+            /** @description What is done with what, in order. */
+            blocks: components["schemas"]["RoundGroup"][];
+            /** @description What was done to fit the client's minutes. */
+            cut: string[];
+        };
         /** @enum {unknown} */
         DayOfWeek: "sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday";
         /** @description The plan once decisions are taken. */
@@ -6268,7 +6453,7 @@ export interface components {
             /** @description What it is built from now. */
             request: components["schemas"]["RebuildRequest"];
             /** @description The plan. */
-            result: components["schemas"]["RebuildResult"];
+            result: components["schemas"]["RebuiltWeek"];
             /** @description Lines that no decision is about and that it changes all the same; a coach is told before it is kept. */
             beside: components["schemas"]["ChangedLine"][];
             /** @description Figures that a coach had typed and that did not go along to the exercise chosen in place of theirs. */
@@ -6351,6 +6536,27 @@ export interface components {
             minutes: number;
             /** Format: int32 */
             hardSets: number;
+        };
+        /** @description A dose in figures as they are read and typed. */
+        DoseInBrief: {
+            /** @description Sets and reps. */
+            figures: string;
+            /** @description All of it as it is typed into a cell. */
+            typed: string;
+            /** @description Counted in seconds. */
+            timed: boolean;
+            /** @description Tempo. */
+            tempo: components["schemas"]["Tempo"];
+            /**
+             * Format: int32
+             * @description Rest after a set.
+             */
+            restSeconds: number;
+            /**
+             * Format: int32
+             * @description Reps in reserve.
+             */
+            rir: number;
         };
         /** @description What was typed into the cell of a home line. */
         DoseText: {
@@ -6435,6 +6641,31 @@ export interface components {
             client: components["schemas"]["ClientProfile"];
             kit: components["schemas"]["PlaceKit"];
             exerciseId: string;
+        };
+        /** @description A home exercise with its set-up in words and its dose. */
+        ExerciseInBrief: {
+            /** @description The exercise. */
+            exerciseId: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Its set-up. */
+            setupId: string;
+            /** @description Things with which its figure is drawn; null without any. */
+            drawnWith?: null | string;
+            /** @description The set-up in words. */
+            setup: string;
+            /**
+             * Format: double
+             * @description External load, kg.
+             */
+            externalKg: number;
+            /** @description Expected reps to failure in words; null where reps are not the measure. */
+            expectedReps?: null | string;
+            /** @description A coach set figures of it. */
+            editedByCoach: boolean;
+            /** @description What to do. */
+            dose: components["schemas"]["DoseInBrief"];
+            effect?: null | components["schemas"]["DoseEffect"];
         };
         /** @enum {unknown} */
         ExerciseStructure: "compound" | "isolation";
@@ -6619,6 +6850,27 @@ export interface components {
             /** Format: char */
             supersetLetter?: null | string;
         };
+        /** @description Where a gym line stands and what it is called there. */
+        GymLineInBrief: {
+            /** @description What it is known by. */
+            key: components["schemas"]["LineKey"];
+            /**
+             * Format: int32
+             * @description Row of the text, 1 first.
+             */
+            line: number;
+            /**
+             * Format: int32
+             * @description Day of the week, 0 first.
+             */
+            day: number;
+            /** @description Superset label; null when none. */
+            label?: null | string;
+            /** @description Exercise of the catalogue. */
+            exerciseId: string;
+            /** @description Free note; null when none. */
+            note?: null | string;
+        };
         GymReturn: {
             shares: number[];
             weeks: components["schemas"]["ReturnWeek"][];
@@ -6699,6 +6951,7 @@ export interface components {
             stands: boolean;
             restsOn?: null | components["schemas"]["Reason"];
             dose: components["schemas"]["Dose"];
+            doseAsTyped: string;
             steps: string[];
             how?: null | string;
             cues: string[];
@@ -7090,10 +7343,39 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        /** @description A line of the sheet. */
+        LineInBrief: {
+            /** @description The gym line. */
+            gym: components["schemas"]["GymLineInBrief"];
+            /** @description Name of its exercise. */
+            gymExerciseName: string;
+            /** @description Its dose in shorthand. */
+            gymDose: string;
+            /** @description Effort, load, tempo, rest and method of it in shorthand. */
+            gymDetails: string;
+            /** @description What its name says beyond the exercise. */
+            gymSaid: string[];
+            /** @description What it is for. */
+            role: components["schemas"]["LineRole"];
+            chosen?: null | components["schemas"]["CandidateInBrief"];
+            /** @description The client's minutes have no room for it. */
+            leftOut: boolean;
+            /** @description The coach made the choice. */
+            locked: boolean;
+            /** @description Differs when anything of the line does: by it a caller says what it has. */
+            mark: string;
+        };
         /** Format: int32 */
         LineKey: number;
         /** @enum {unknown} */
         LineRole: "main" | "secondary" | "accessory" | "activation";
+        /** @description Lines of a week that are wanted whole. */
+        LinesToOpen: {
+            /** @description What the week is built from. */
+            request: components["schemas"]["RebuildRequest"];
+            /** @description Keys of the lines. */
+            lines: number[];
+        };
         /** @description How it stands with a client's link. */
         LinkState: {
             /**
@@ -7462,6 +7744,18 @@ export interface components {
             advice: components["schemas"]["Reason"];
             lever?: null | components["schemas"]["Lever"];
         };
+        /** @description A line with what is known of it. */
+        OpenedLine: {
+            /** @description Its key. */
+            line: components["schemas"]["LineKey"];
+            chosen?: null | components["schemas"]["Candidate"];
+            /** @description All proposals in brief, best first. */
+            candidates: components["schemas"]["CandidateInBrief"][];
+            /** @description Relevant exercises that cannot be used here, with reasons. */
+            ruledOut: components["schemas"]["RuledOut"][];
+            /** @description What would make the line better. */
+            better: string[];
+        };
         OtherReading: {
             label: string;
             row: string;
@@ -7525,6 +7819,16 @@ export interface components {
         };
         /** @enum {unknown} */
         PairingRule: "none" | "opposite" | "circuit";
+        /** @description A part of a match. */
+        PartInBrief: {
+            /** @description Which part. */
+            part: components["schemas"]["MatchPart"];
+            /**
+             * Format: double
+             * @description 0 nothing kept, 1 fully kept.
+             */
+            score: number;
+        };
         PartScore: {
             part: components["schemas"]["MatchPart"];
             /** Format: double */
@@ -7879,6 +8183,7 @@ export interface components {
             externalKg: number;
             load: string;
             flagsCoach: boolean;
+            doseAsTyped: string;
             toExerciseId?: null | string;
             /** Format: double */
             toKg?: null | number;
@@ -7990,6 +8295,21 @@ export interface components {
             errors: components["schemas"]["ShorthandError"][];
             rows: components["schemas"]["ReadRow"][];
             keyed: components["schemas"]["KeyedLine"][];
+        };
+        /** @description A rebuilt week as far as a sheet shows it; what else is known of a line comes when it is opened. */
+        RebuiltWeek: {
+            /** @description The week. */
+            plan: components["schemas"]["WeekInBrief"];
+            /** @description Lines that could not be read. */
+            errors: components["schemas"]["ShorthandError"][];
+            /** @description Every row of the text as it was understood. */
+            rows: components["schemas"]["ReadRow"][];
+            /** @description The lines with their keys, for the next request. */
+            keyed: components["schemas"]["KeyedLine"][];
+            /** @description Lines that were asked for, with all that is known of what is taken, their candidates and what was ruled out. */
+            opened: components["schemas"]["OpenedLine"][];
+            /** @description Lines that are as the caller has seen them; they are not said again. */
+            same: number[];
         };
         /** @description The recovery codes, told once. */
         RecoveryCodes: {
@@ -8470,6 +8790,13 @@ export interface components {
              */
             codesLeft: number;
         };
+        /** @description A line that a caller has. */
+        SeenLine: {
+            /** @description Its key. */
+            line: components["schemas"]["LineKey"];
+            /** @description Its mark. */
+            mark: string;
+        };
         /** @description Names the revision that was seen, for undo and redo. */
         SeenRevision: {
             /** Format: int32 */
@@ -8851,6 +9178,23 @@ export interface components {
         Venue: "gym" | "home";
         /** @enum {unknown} */
         Verdict: "fine" | "care" | "refused";
+        /** @description A home plan without what only an opened line shows. */
+        WeekInBrief: {
+            /** @description Its lines in the order of the text. */
+            lines: components["schemas"]["LineInBrief"][];
+            /** @description Hard sets per muscle, gym beside home. */
+            hardSets: components["schemas"]["MuscleSets"][];
+            /** @description The days of the week. */
+            days: components["schemas"]["DayInBrief"][];
+            /** @description Work of the gym week that is kept as written. */
+            kept: components["schemas"]["KeptLine"][];
+            /** @description What the coach should know about the whole. */
+            notices: components["schemas"]["PlanNotice"][];
+            /** @description What the plan check finds. */
+            findings: components["schemas"]["Finding"][];
+            /** @description What stands, for the next decision. */
+            standing: components["schemas"]["StandingLine"][];
+        };
         /** @enum {unknown} */
         WeekKind: "build" | "lighter" | "taper" | "event";
         /** @description Rows of one week. */
