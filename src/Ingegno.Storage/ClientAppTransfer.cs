@@ -45,7 +45,7 @@ internal static class ClientAppTransfer
             .. connection
                 .Query<ReleaseRow>(
                     """
-                    SELECT id AS Id, number AS Number, plan_version AS PlanVersion, made_at AS MadeAt, document AS Document
+                    SELECT id AS Id, number AS Number, plan_version AS PlanVersion, made_at AS MadeAt, unpacked(document) AS Document
                     FROM plan_release WHERE plan_id = @planId ORDER BY number
                     """,
                     new { planId }
@@ -191,7 +191,7 @@ internal static class ClientAppTransfer
                 planId,
                 release.PlanVersion,
                 release.Number,
-                document = Write(release.Release),
+                document = PackedDocuments.Pack(release.Release),
                 made = Timestamps.Write(release.MadeAt),
             },
             into.Transaction

@@ -217,7 +217,7 @@ public sealed class ClientTransfer(
             $"""
             WITH own AS (SELECT name, coalesce(json_extract(document, '$.id'), name) AS key FROM {row.Table} WHERE coach_id = @coachId AND id = @Id)
             SELECT EXISTS (SELECT 1 FROM brought_with_client WHERE coach_id = @coachId AND kind = @Table AND row_id = @Id)
-                OR EXISTS (SELECT 1 FROM own, plan_version v WHERE v.coach_id = @coachId AND instr(v.document, '"' || own.key || '"') > 0)
+                OR EXISTS (SELECT 1 FROM own, plan_version v WHERE v.coach_id = @coachId AND instr(unpacked(v.document), '"' || own.key || '"') > 0)
                 OR EXISTS (SELECT 1 FROM own, client c WHERE c.coach_id = @coachId AND instr(c.document, '"' || own.key || '"') > 0)
                 OR EXISTS (SELECT 1 FROM own, gym_week w WHERE w.coach_id = @coachId AND instr(lower(w.document), lower(own.name)) > 0)
             """,

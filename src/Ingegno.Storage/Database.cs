@@ -34,6 +34,7 @@ public sealed class Database
         var connection = new SqliteConnection(_connectionString);
         connection.Open();
         connection.Execute("PRAGMA busy_timeout = 5000; PRAGMA synchronous = FULL; PRAGMA secure_delete = ON;");
+        PackedDocuments.Register(connection);
         return connection;
     }
 

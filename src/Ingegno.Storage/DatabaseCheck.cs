@@ -3,6 +3,7 @@ using Dapper;
 using Ingegno.Core.Clients.Profiles;
 using Ingegno.Core.Equipment.Kit;
 using Ingegno.Core.Foundation.Text;
+using Ingegno.Core.Progress.ClientApp;
 using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
@@ -72,6 +73,7 @@ public static class DatabaseCheck
                 .Concat(Documents<PlaceKit>(connection, "place"))
                 .Concat(Documents<GymWeek>(connection, "gym_week"))
                 .Concat(Documents<PlanDocument>(connection, "plan_version"))
+                .Concat(Documents<Release>(connection, "plan_release"))
         )
         {
             yield return fault;
@@ -85,12 +87,12 @@ public static class DatabaseCheck
             yield break; // An older schema.
         }
 
-        foreach (var (row, document) in connection.Query<(long, string)>($"SELECT rowid, document FROM {table}", buffered: false))
+        foreach (var (row, document) in connection.Query<(long, object)>($"SELECT rowid, document FROM {table}", buffered: false))
         {
             string? wrong = null;
             try
             {
-                _ = JsonSerializer.Deserialize<T>(document, RulesJson.Lenient);
+                _ = JsonSerializer.Deserialize<T>(PackedDocuments.Unpacked(document) ?? string.Empty, RulesJson.Lenient);
             }
             catch (JsonException e)
             {

@@ -106,7 +106,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         using var connection = database.Open();
         return
             connection.QuerySingleOrDefault<string>(
-                "SELECT document FROM plan_version WHERE plan_id = @id AND coach_id = @coachId AND number = @number",
+                "SELECT unpacked(document) FROM plan_version WHERE plan_id = @id AND coach_id = @coachId AND number = @number",
                 new
                 {
                     coachId,
@@ -127,7 +127,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
         [
             .. connection
                 .Query<(long Number, long? Parent, string Note, string Document)>(
-                    "SELECT number, parent, note, document FROM plan_version WHERE plan_id = @id AND coach_id = @coachId ORDER BY number",
+                    "SELECT number, parent, note, unpacked(document) FROM plan_version WHERE plan_id = @id AND coach_id = @coachId ORDER BY number",
                     new { coachId, id }
                 )
                 .Select(v => new PlanVersionInFile(
@@ -291,7 +291,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
                 number,
                 parent,
                 note,
-                document = Write(document),
+                document = PackedDocuments.Pack(document),
                 now,
             },
             transaction
@@ -305,7 +305,7 @@ public sealed class PlanStore(Database database, TimeProvider clock)
             $"""
             SELECT p.id AS Id, p.revision AS Revision, p.client_id AS ClientId, p.place_id AS PlaceId, p.gym_week_id AS GymWeekId, p.head AS Head,
                    (SELECT max(number) FROM plan_version WHERE plan_id = p.id) AS Versions,
-                   {ParentOfHead} AS Parent, {NewestChild} AS Child, v.document AS Document, p.updated_at AS UpdatedAt
+                   {ParentOfHead} AS Parent, {NewestChild} AS Child, unpacked(v.document) AS Document, p.updated_at AS UpdatedAt
             FROM plan p JOIN plan_version v ON v.plan_id = p.id AND v.number = p.head
             WHERE p.coach_id = @coachId AND p.id = @id
             """,

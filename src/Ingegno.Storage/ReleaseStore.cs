@@ -34,7 +34,7 @@ public sealed class ReleaseStore(Database database, TimeProvider clock)
     }
 
     private const string Columns =
-        "r.id AS Id, r.plan_id AS PlanId, r.plan_version AS PlanVersion, r.number AS Number, r.made_at AS MadeAt, r.document AS Document";
+        "r.id AS Id, r.plan_id AS PlanId, r.plan_version AS PlanVersion, r.number AS Number, r.made_at AS MadeAt, unpacked(r.document) AS Document";
 
     /// <summary>Adds a release; null when the plan has no such version, or is not this coach's.</summary>
     /// <param name="coachId">The coach.</param>
@@ -66,7 +66,7 @@ public sealed class ReleaseStore(Database database, TimeProvider clock)
                 coachId,
                 planId,
                 planVersion,
-                document = JsonSerializer.Serialize(release, RulesJson.Lenient),
+                document = PackedDocuments.Pack(release),
                 now = Timestamps.Write(clock.GetUtcNow()),
             },
             transaction

@@ -145,7 +145,14 @@ public sealed class BackupTests : IDisposable
             .Query<string>("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")
             .ToDictionary(
                 t => t,
-                t => connection.Query($"SELECT * FROM {t}").Select(r => string.Join('|', ((IDictionary<string, object>)r).Values)).ToList()
+                t =>
+                    connection
+                        .Query($"SELECT * FROM {t}")
+                        .Select(r => string.Join('|', ((IDictionary<string, object>)r).Values.Select(InText)))
+                        .ToList()
             );
     }
+
+    /// <summary>Packed documents byte by byte.</summary>
+    private static object InText(object value) => value is byte[] packed ? Convert.ToHexString(packed) : value;
 }

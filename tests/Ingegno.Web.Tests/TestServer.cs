@@ -1,3 +1,4 @@
+using System.IO.Compression;
 using System.Net.Http.Json;
 using System.Text.Json;
 using Ingegno.Core.Foundation.Text;
@@ -28,6 +29,7 @@ public sealed class TestServer : WebApplicationFactory<IngegnoOptions>
     });
 
     private bool _begins;
+    private string? _landing;
     private readonly DirectoryInfo _folder = Directory.CreateTempSubdirectory("ingegno-web-");
     private readonly bool _demo;
 
@@ -40,6 +42,10 @@ public sealed class TestServer : WebApplicationFactory<IngegnoOptions>
 
     /// <summary>A server without demo data: nobody can sign in yet.</summary>
     public static TestServer Empty() => new(demo: false);
+
+    /// <summary>A server on the database that an earlier landing left.</summary>
+    /// <param name="landing">The packed database.</param>
+    public static TestServer From(string landing) => new(demo: true) { _landing = landing };
 
     /// <summary>The folder of its database, keys and backups.</summary>
     public string Folder => _folder.FullName;
@@ -69,7 +75,13 @@ public sealed class TestServer : WebApplicationFactory<IngegnoOptions>
 
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
-        if (_demo && !_begins)
+        if (_landing is not null)
+        {
+            using var packed = new GZipStream(File.OpenRead(_landing), CompressionMode.Decompress);
+            using var database = File.Create(Path.Combine(_folder.FullName, "ingegno.db"));
+            packed.CopyTo(database);
+        }
+        else if (_demo && !_begins)
         {
             File.Copy(Club.Value, Path.Combine(_folder.FullName, "ingegno.db"));
         }
