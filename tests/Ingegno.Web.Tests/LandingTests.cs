@@ -11,6 +11,12 @@ public sealed class LandingTests
     public static TheoryData<string> Landings =>
         [.. Directory.EnumerateFiles(Folder, "*.db.gz").Select(f => Path.GetFileName(f)).Order(StringComparer.Ordinal)];
 
+    /// <summary>
+    /// A pull-up of November with 8.3 kg on nothing: such a load was written without what carries it, and the nearest here is 12 kg between
+    /// the feet, 3.4 % more with the body.
+    /// </summary>
+    private const int MostTold = 1;
+
     private static string Folder => Repository.File("tests", "Ingegno.Web.Tests", "Landings");
 
     [Theory]
@@ -46,7 +52,7 @@ public sealed class LandingTests
         Lines(week).Count.ShouldBe(lines.Count);
         week.GetProperty("errors").GetArrayLength().ShouldBe(0);
 
-        // A decision leaves every other line as it stood, to the gram.
+        // A decision leaves every other line as it stood, to the gram; what cannot stay is told.
         var first = lines.First(l => l.TryGetProperty("chosen", out _));
         var exercise = first.GetProperty("chosen").GetProperty("exercises")[0];
         var decided = await coach.Make(
@@ -73,9 +79,10 @@ public sealed class LandingTests
                 },
             }
         );
-        decided.GetProperty("beside").GetArrayLength().ShouldBe(0);
+        var told = decided.GetProperty("beside").EnumerateArray().Select(b => b.GetProperty("line").GetInt32()).ToList();
+        told.Count.ShouldBeLessThanOrEqualTo(MostTold, "lines that change all the same");
         var after = Lines(decided.GetProperty("result")).ToDictionary(Key, Asked);
-        foreach (var line in lines.Where(l => Key(l) != Key(first)))
+        foreach (var line in lines.Where(l => Key(l) != Key(first) && !told.Contains(Key(l))))
         {
             after[Key(line)].ShouldBe(Asked(line));
         }
