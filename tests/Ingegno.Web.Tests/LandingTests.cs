@@ -100,10 +100,7 @@ public sealed class LandingTests
         var version = saved.GetProperty("value").GetProperty("version").GetInt32();
         await coach.Make($"/api/v1/plans/{id}/releases", new { version, sure = true });
         var link = await coach.Make($"/api/v1/clients/{plan.GetProperty("value").GetProperty("clientId")}/link", new { });
-        (await Phone.With(server, Phone.SecretOf(link)).Content())
-            .GetProperty("releases")
-            .GetArrayLength()
-            .ShouldBeGreaterThan(0);
+        (await Phone.With(server, Phone.SecretOf(link)).Content()).GetProperty("releases").GetArrayLength().ShouldBeGreaterThan(0);
         var day = TestClock.Today.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
         (
             await coach.Post(

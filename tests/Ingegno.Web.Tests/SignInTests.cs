@@ -269,4 +269,20 @@ public class SignInTests
         policy.ShouldContain("script-src 'self';");
         policy.ShouldNotContain("unsafe-eval");
     }
+
+    [Fact]
+    public async Task Who_is_signed_in_is_told_the_version_and_nobody_else_is()
+    {
+        using var server = new TestServer();
+
+        (await (await server.Fresh()).Read("/api/v1/session")).TryGetProperty("version", out _).ShouldBeFalse();
+        (await (await server.SignedIn()).Read("/api/v1/session")).GetProperty("version").GetString().ShouldBe(ChangeLog.Newest);
+    }
+
+    /// <summary>What the change log calls the newest version.</summary>
+    private static class ChangeLog
+    {
+        public static string Newest =>
+            File.ReadLines(Repository.File("CHANGELOG.md")).First(line => line.StartsWith("## ", StringComparison.Ordinal))[3..].Trim();
+    }
 }

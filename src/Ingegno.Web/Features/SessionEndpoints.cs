@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Reflection;
 using System.Security.Claims;
 using FluentValidation;
 using Ingegno.Storage;
@@ -15,7 +16,8 @@ namespace Ingegno.Web.Features;
 /// <param name="Coach">The coach, null when nobody is signed in.</param>
 /// <param name="NeedsFirstCoach">True when no coach exists yet: the first start asks to create one.</param>
 /// <param name="Token">Antiforgery token for the header of changing requests.</param>
-public sealed record SessionState(CoachSummary? Coach, bool NeedsFirstCoach, string Token);
+/// <param name="Version">Which Ingegno this is; null for whoever is not signed in.</param>
+public sealed record SessionState(CoachSummary? Coach, bool NeedsFirstCoach, string Token, string? Version = null);
 
 /// <summary>The coach, as far as the interface shows it.</summary>
 /// <param name="Name">Name shown.</param>
@@ -107,6 +109,10 @@ public static class SessionEndpoints
     /// <summary>What this coach did that somebody may have to answer for, newest first.</summary>
     private static Ok<IReadOnlyList<Audited>> Trail(ClaimsPrincipal user, AuditStore audit) => TypedResults.Ok(audit.List(user.CoachId()));
 
+    private static readonly string? Version = typeof(SessionEndpoints)
+        .Assembly.GetCustomAttribute<AssemblyInformationalVersionAttribute>()
+        ?.InformationalVersion;
+
     private static Ok<SessionState> State(HttpContext context, CoachStore coaches, IAntiforgery antiforgery)
     {
         var known = context.User.Identity is { IsAuthenticated: true } ? coaches.Find(context.User.CoachId()) : null;
@@ -114,7 +120,8 @@ public static class SessionEndpoints
             new SessionState(
                 known is null ? null : new CoachSummary(known.Name, known.Email, PageOwner.KeyOf(known.Id)),
                 known is null && coaches.IsEmpty(),
-                antiforgery.GetAndStoreTokens(context).RequestToken!
+                antiforgery.GetAndStoreTokens(context).RequestToken!,
+                known is null ? null : Version
             )
         );
     }

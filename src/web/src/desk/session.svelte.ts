@@ -5,6 +5,8 @@ import type { SessionState } from '../shared/api/types';
 class Session {
   coach = $state<SessionState['coach']>(null);
   needsFirstCoach = $state(false);
+  /** Which Ingegno this is; empty until somebody has signed in. */
+  version = $state('');
   ready = $state(false);
   /** True while somebody has to sign in again without leaving the screen. */
   expired = $state(false);
@@ -22,6 +24,7 @@ class Session {
     this.owner ??= state.coach?.key ?? null;
     this.coach = state.coach ?? null;
     this.needsFirstCoach = state.needsFirstCoach;
+    this.version = state.version ?? '';
     this.token = state.token;
     this.ready = true;
   }

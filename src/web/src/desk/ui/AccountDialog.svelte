@@ -134,4 +134,7 @@
       {/each}
     </ul>
   </div>
+  {#if session.version}<p class="soft mt-4 text-note">
+      Ingegno <span class="figures">{session.version}</span>
+    </p>{/if}
 </Dialog>

@@ -8888,6 +8888,8 @@ export interface components {
             needsFirstCoach: boolean;
             /** @description Antiforgery token for the header of changing requests. */
             token: string;
+            /** @description Which Ingegno this is; null for whoever is not signed in. */
+            version?: null | string;
         };
         /** @description A session to log. */
         SessionToLog: {
