@@ -35,7 +35,7 @@ public static class Compression
                     "text/calendar",
                 ];
             })
-            .Configure<BrotliCompressionProviderOptions>(brotli => brotli.Level = CompressionLevel.Fastest)
+            .Configure<BrotliCompressionProviderOptions>(brotli => brotli.Level = CompressionLevel.Optimal)
             .Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = CompressionLevel.Fastest);
 
     /// <summary>Compresses whatever holds no secret.</summary>

@@ -11,12 +11,14 @@
   }
 
   let { range, most, width = 150, height = 54 }: Props = $props();
+  /** Half of the widest figure: "103.7". */
+  const edge = 24;
   const top = $derived(Math.max(0.1, most ?? range.most) * 1.05);
   const y = (kg: number): number => height - 14 - (kg / top) * (height - 30);
   const points = $derived([
-    { x: 14, kg: range.start, name: 'long' },
+    { x: edge, kg: range.start, name: 'long' },
     { x: width / 2, kg: range.middle, name: 'middle' },
-    { x: width - 14, kg: range.end, name: 'short' },
+    { x: width - edge, kg: range.end, name: 'short' },
   ]);
 </script>
 
