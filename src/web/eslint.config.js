@@ -74,12 +74,22 @@ export default ts.config(
   },
   {
     files: ['**/*.svelte', '**/*.svelte.ts'],
-    languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } },
+    languageOptions: { parserOptions: { parser: ts.parser, svelteConfig } },
     // Links are built by the router's typed p(), which the rule does not know.
     rules: {
       'svelte/no-navigation-without-resolve': 'off',
       // bind: needs an lvalue, which an indexed array only is with the assertion.
       '@typescript-eslint/no-non-null-assertion': 'off',
+    },
+  },
+  {
+    // What needs types to be seen: a promise that nobody waits for loses its error.
+    files: ['src/**/*.ts', 'src/**/*.svelte'],
+    languageOptions: { parserOptions: { projectService: true, extraFileExtensions: ['.svelte'] } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/await-thenable': 'error',
     },
   },
 );

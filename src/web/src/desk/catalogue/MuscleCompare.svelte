@@ -15,16 +15,16 @@
   $effect(() => {
     const [before, now] = [gym, home];
     let here = true;
-    void Promise.all([before, ...now].map((id) => (id ? figureOf({ exerciseId: id }) : null))).then(
-      ([first, ...others]) => {
-        if (!here) return;
-        const all: Record<string, number> = {};
-        for (const figure of others)
-          for (const [muscle, share] of Object.entries(figure?.muscles ?? {}))
-            all[muscle] = Math.max(all[muscle] ?? 0, share);
-        maps = { gym: { ...first?.muscles }, home: all };
-      },
-    );
+    void Promise.all(
+      [before, ...now].map((id) => (id ? figureOf({ exerciseId: id }) : Promise.resolve(null))),
+    ).then(([first, ...others]) => {
+      if (!here) return;
+      const all: Record<string, number> = {};
+      for (const figure of others)
+        for (const [muscle, share] of Object.entries(figure?.muscles ?? {}))
+          all[muscle] = Math.max(all[muscle] ?? 0, share);
+      maps = { gym: { ...first?.muscles }, home: all };
+    });
     return () => {
       here = false;
     };

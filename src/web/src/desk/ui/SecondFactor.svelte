@@ -56,7 +56,7 @@
   }
 </script>
 
-{#snippet withPassword(send: (event: SubmitEvent) => void, label: string, name: string)}
+{#snippet withPassword(send: (event: SubmitEvent) => Promise<void>, label: string, name: string)}
   <form class="mt-2 flex items-end gap-2" onsubmit={send}>
     <label class="flex-1">
       <span class="label-text">{label}</span>
