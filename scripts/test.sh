@@ -70,6 +70,7 @@ run_browser() {
   return $out
 }
 
+begun=$SECONDS
 need_dotnet
 build_web
 need_browser
@@ -80,7 +81,9 @@ part format "$dotnet_print" run_format
 part contract "$(fingerprint src/web/api src/web/src/shared/api)" run_contract
 part dotnet "$dotnet_print" run_dotnet
 part web "$web_print" run_web
+fast=$((SECONDS - begun))
 part browser "$dotnet_print $web_print" run_browser
 
+printf 'all in %s s, without the browser %s s\n' $((SECONDS - begun)) "$fast"
 [ ${#failed_parts[@]} -eq 0 ] || say "Failed: ${failed_parts[*]}"
 cat "$counts"/{build,format,contract,dotnet,web,browser} | awk '{ p += $1; f += $2 } END { print p + 0 " passed, " f + 0 " failed"; exit f > 0 }'
