@@ -86,6 +86,9 @@ public sealed record Dose
         }
     }
 
+    /// <summary>Decimals of a kilogram that is typed: rounder, a dose that is typed again would be set to another load.</summary>
+    private const int Grams = 3;
+
     /// <summary>The dose as it is typed into a cell: <c>3x8-12 @ 20 kg 3-0-1-0 90 s RIR 2</c>.</summary>
     /// <param name="externalKg">Load, kg; 0 for none, which is not written.</param>
     public string AsTyped(double externalKg) =>
@@ -94,7 +97,7 @@ public sealed record Dose
             new[]
             {
                 Scheme is null ? Figures : $"{Sets}x{Target.Max}",
-                externalKg > 0 ? $"@ {Words.Number(externalKg)} kg" : null,
+                externalKg > 0 ? $"@ {Words.Number(externalKg, Grams)} kg" : null,
                 Timed ? null : Tempo.ToString(),
                 $"{RestSeconds} s",
                 Timed ? null : $"RIR {Rir}",

@@ -5,6 +5,7 @@ using Ingegno.Core.Programs.Commands;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Programs.Lines;
 using Ingegno.Core.Rebuilding.Weeks;
+using Ingegno.Core.Tests.Approved.GeneratedClients;
 using Ingegno.Core.Tests.Support;
 
 namespace Ingegno.Core.Tests.Rebuilding.Weeks;
@@ -85,4 +86,26 @@ public class WrittenBackTests
             }
         }
     }
+
+    /// <summary>Who opens the cell of a dose and changes one figure has set no other one: what stands in it reads as what it is.</summary>
+    [Fact]
+    public void A_dose_reads_back_from_its_cell_to_the_gram()
+    {
+        var reader = new DoseShorthand(DomainRules.Shipped.Names);
+        var wrong = (
+            from seed in Enumerable.Range(1, 120)
+            let request = DrawnRequests.Of(seed)
+            from line in Engine.Rebuild(request).Plan.Lines
+            from home in line.Chosen?.Exercises ?? []
+            where home.Dose.Scheme is null && !home.Dose.Target.IsOpen
+            let read = reader.Read(home.DoseAsTyped, line.Gym.Key, home.ExerciseId, home.Name)
+            where Figures(read.Edit) != Figures(HomeEdit.From(line.Gym.Key, home))
+            select $"{seed}: {home.Name} {home.DoseAsTyped} reads as {Figures(read.Edit)} {read.Error?.Said()}"
+        ).ToList();
+
+        wrong.ShouldBeEmpty();
+    }
+
+    private static string Figures(HomeEdit? edit) =>
+        edit is null ? "nothing" : $"{edit.Sets}x{edit.Target?.Min}-{edit.Target?.Max} @ {edit.ExternalKg ?? 0:0.###} {edit.RestSeconds} s";
 }
