@@ -19,6 +19,7 @@ test('a second factor is set up from the account, and sign-in asks for its code'
   page,
   consoleErrors,
 }) => {
+  test.slow(); // The demo is trained anew for it.
   const server = new Server(true); // Its own: others sign in without a code.
   await server.start();
   try {
