@@ -105,9 +105,14 @@ test('two candidates stand side by side, and either can be taken', async ({ page
   await page.locator('body').press('r');
   const inspector = page.getByRole('complementary', { name: 'Inspector' });
   await expect(inspector).toContainText('for Bench press');
+  await page.keyboard.press('f');
+  await page.keyboard.type('5x9');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Set the dose of .*5x9/ })).toBeVisible();
   await page.keyboard.press('c');
   const dialog = page.getByRole('dialog', { name: /Two ways to do/ });
   await expect(dialog.getByRole('button', { name: 'Taken' })).toBeDisabled();
+  await expect(dialog.getByRole('region', { name: /^This/ })).toContainText('5x9');
   await expectAccessible(page);
   await dialog.getByRole('combobox', { name: 'Against this' }).selectOption({ index: 3 });
   const wanted = await dialog
@@ -117,6 +122,37 @@ test('two candidates stand side by side, and either can be taken', async ({ page
   await dialog.getByRole('button', { name: 'Take this one' }).click();
   await expect(inspector.getByRole('heading', { level: 2 })).toHaveText(wanted ?? '');
   await expect(inspector.getByRole('button', { name: /^Kept/ })).toBeVisible();
+});
+
+test('a number that is pressed while a dose is being set takes the candidate of its line', async ({
+  page,
+  server,
+}) => {
+  const id = await addClient(page, 'Quick', { items: home, text: week });
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  await expect(page.getByRole('button', { name: /^Rebuild/ })).toBeEnabled();
+  await page.locator('body').press('r');
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  await expect(inspector).toContainText('for Bench press');
+  // The candidates are slower than the dose: they come when another answer stands already.
+  const slower = (path: string, ms: number): Promise<unknown> =>
+    page.route(path, async (route) => {
+      await new Promise((done) => setTimeout(done, ms));
+      await route.continue();
+    });
+  await slower('**/api/v1/decisions', 1_000);
+  await slower('**/api/v1/rebuild/lines', 2_000);
+  await page.keyboard.press('f');
+  await page.keyboard.type('5x9');
+  await page.keyboard.press('Enter');
+  for (const key of ['ArrowDown', 'ArrowDown', 'ArrowDown', '2']) await page.keyboard.press(key);
+  await expect(inspector.getByRole('button', { name: /^Kept/ })).toBeVisible();
+  await expect(inspector).not.toContainText('for Bench press');
+  await expect(inspector.locator('ol').first().getByRole('button').nth(1)).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect(page.getByRole('button', { name: /^Set the dose of .*5x9/ })).toBeVisible();
 });
 
 test('the same week at two places keeps a plan for each', async ({ page, server }) => {

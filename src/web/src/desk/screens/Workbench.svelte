@@ -156,7 +156,7 @@
   async function take(index: number): Promise<void> {
     const { line } = bench;
     if (!line || bench.proposal.editing) return;
-    const candidate = (await bench.proposal.open())?.candidates[index];
+    const candidate = (await bench.proposal.open(line.gym.key))?.candidates[index];
     if (candidate) await bench.decide.choose(candidate.id, line);
     else if (bench.proposal.openFailed) toasts.problem(bench.proposal.openFailed);
   }

@@ -1,9 +1,9 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Candidate, LineInBrief } from '../../shared/api/types';
   import Dialog from '../ui/Dialog.svelte';
   import { inWords, sentence } from '../../shared/words';
   import CompareColumn from './CompareColumn.svelte';
-  import { candidatesOf } from './plans';
   import type { Workbench } from './workbench.svelte';
 
   interface Props {
@@ -23,14 +23,14 @@
   // What a column shows beyond the list is fetched when the two stand side by side.
   $effect(() => {
     if (!open || !bench.proposal.result) return;
+    let here = true;
     [candidates, failed] = [null, null];
     const asked = key;
-    candidatesOf(bench.proposal.request(), asked).then(
-      (found) => {
-        if (asked === key) candidates = found;
-      },
-      (error: unknown) => (failed = error),
+    untrack(() => bench.proposal.candidates(asked)).then(
+      (found) => here && (candidates = found),
+      (error: unknown) => here && (failed = error),
     );
+    return () => (here = false);
   });
 
   const find = (id: string | null): Candidate | undefined => candidates?.find((c) => c.id === id);

@@ -1,4 +1,5 @@
 import type {
+  Candidate,
   DecidedPlan,
   LineInBrief,
   OpenedLine,
@@ -14,7 +15,7 @@ import { byDay, stoodIn } from './days';
 import { decidedIn, type Decided } from './decided';
 import type { GymText } from './gymText.svelte';
 import type { OpenClient } from './openClient.svelte';
-import { decided, openedLines, rebuilt } from './plans';
+import { candidatesOf, decided, openedLines, rebuilt } from './plans';
 import { whole } from './whole';
 
 /** What a proposal is made from beside what is decided. */
@@ -55,6 +56,8 @@ export class Proposal {
   /** What the last decision was taken on. */
   #last: { request: RebuildRequest; standing: StandingLine[]; decisions: PlanCommand[] } | null = null;
   #working: Promise<unknown> = Promise.resolve();
+  /** What the result was made from. */
+  #madeFrom: RebuildRequest | null = null;
   /** Lines of the result that are being asked for. */
   // eslint-disable-next-line svelte/prefer-svelte-reactivity -- nobody watches it
   readonly #asking = new Map<number, Promise<void>>();
@@ -141,7 +144,7 @@ export class Proposal {
   async show(request: RebuildRequest): Promise<void> {
     this.decided = decidedIn(request);
     this.beside = [];
-    this.#show(await rebuilt(request));
+    this.#show(await rebuilt(request), request);
     this.editing = false;
     this.unsaved = false;
   }
@@ -189,7 +192,7 @@ export class Proposal {
 
   #put({ request, result, beside, dropped }: DecidedPlan, unsaved: boolean): void {
     this.decided = decidedIn(request);
-    this.#show(result);
+    this.#show(result, request);
     this.beside = beside;
     this.selected = Math.min(this.selected, Math.max(0, result.plan.lines.length - 1));
     this.unsaved = unsaved;
@@ -197,8 +200,9 @@ export class Proposal {
       toasts.done(`${figures}, typed for ${from}, does not go along to the other exercise.`);
   }
 
-  #show(result: RebuiltWeek): void {
+  #show(result: RebuiltWeek, from: RebuildRequest): void {
     this.result = result;
+    this.#madeFrom = { ...from, keyed: result.keyed };
     this.#asking.clear();
     this.#open = Object.fromEntries(result.opened.map((line) => [line.line, line]));
     this.openFailed = null;
@@ -206,28 +210,43 @@ export class Proposal {
   }
 
   /**
-   * Opens the selected line; those beside it are fetched along, for they are looked at next.
+   * Opens a line; those beside the selected one are fetched along, for they are looked at next.
+   * @param key Its key; without one, the selected line's. When a decision comes in between, it is opened as it is then.
    * @returns All that is known of it; undefined when it cannot be had, which `openFailed` tells.
    */
-  async open(): Promise<OpenedLine | undefined> {
-    const { result, line } = this;
-    if (!result || !line) return undefined;
-    const near = [this.selected, this.selected + 1, this.selected - 1]
-      .map((i) => this.lines[i]?.gym.key)
-      .filter((key): key is number => key !== undefined && !this.#open[key] && !this.#asking.has(key));
-    if (near.length > 0) {
-      const asked = this.#ask(result, near);
-      for (const key of near) this.#asking.set(key, asked);
+  async open(key = this.line?.gym.key): Promise<OpenedLine | undefined> {
+    if (key === undefined) return undefined;
+    const { result } = this;
+    if (!result?.plan.lines.some((line) => line.gym.key === key)) return undefined;
+    const near = [this.selected, this.selected + 1, this.selected - 1].map((i) => this.lines[i]?.gym.key);
+    const wanted = [key, ...near.filter((k) => k !== key)].filter(
+      (k): k is number => k !== undefined && !this.#open[k] && !this.#asking.has(k),
+    );
+    if (wanted.length > 0) {
+      const asked = this.#ask(wanted);
+      for (const k of wanted) this.#asking.set(k, asked);
     }
-    const { key } = line.gym;
     if (!this.#open[key]) await this.#asking.get(key);
-    return this.result === result ? this.#open[key] : undefined;
+    return this.result === result ? this.#open[key] : this.open(key);
   }
 
-  async #ask(result: RebuiltWeek, keys: number[]): Promise<void> {
+  /** The candidates of a line with all that is known of them, the one that is taken as it stands in the plan. */
+  async candidates(key: number): Promise<Candidate[]> {
+    const [opened, found] = await Promise.all([
+      this.open(key),
+      this.#madeFrom ? candidatesOf(this.#madeFrom, key) : [],
+    ]);
+    const taken = opened?.chosen;
+    const others = found.map((c) => (c.id === taken?.id ? taken : c));
+    return !taken || others.includes(taken) ? others : [taken, ...others];
+  }
+
+  async #ask(keys: number[]): Promise<void> {
+    const { result } = this;
     this.openFailed = null;
     try {
-      const lines = await openedLines({ ...this.request(), keyed: result.keyed }, keys);
+      // What is shown was made from this; what is typed since belongs to the next answer.
+      const lines = this.#madeFrom ? await openedLines(this.#madeFrom, keys) : [];
       if (this.result === result)
         this.#open = { ...this.#open, ...Object.fromEntries(lines.map((line) => [line.line, line])) };
     } catch (error) {
