@@ -131,6 +131,8 @@ public sealed class LandingTests
                 " + ",
                 from home in chosen.GetProperty("exercises").EnumerateArray()
                 let dose = home.GetProperty("dose")
-                select $"{home.GetProperty("exerciseId")} {home.GetProperty("setupId")} {home.GetProperty("externalKg")} kg {dose.GetProperty("figures")} {dose.GetProperty("tempo")} {dose.GetProperty("restSeconds")} s RIR {dose.GetProperty("rir")}"
+                let things = new[] { "exerciseId", "setupId", "externalKg" }.Select(of => home.GetProperty(of))
+                let figures = new[] { "figures", "tempo", "restSeconds", "rir" }.Select(of => dose.GetProperty(of))
+                select string.Join(' ', things.Concat(figures))
             );
 }

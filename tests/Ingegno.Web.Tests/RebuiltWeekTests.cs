@@ -11,10 +11,14 @@ public sealed class RebuiltWeekTests(TestServer server) : IClassFixture<TestServ
     [
         .. new[]
         {
-            "= Monday;Bench press 4x6 @ 70 kg RIR 2;Barbell row 4x8 RIR 2;Overhead press 3x8;Lat pulldown 3x10;Lateral raise 3x15;Triceps pushdown 3x12;Plank 3x45 s",
-            "= Tuesday;Back squat 4x6 @ 90 kg RIR 2;Romanian deadlift 3x8;Leg press 3x12;Lying leg curl 3x12;Standing calf raise 4x12;Hanging leg raise 3x10;Side plank 3x30 s/side",
-            "= Thursday;Incline dumbbell press 4x8;Seated cable row 4x10;Dumbbell shoulder press 3x10;Pull-up 3x8;Cable fly 3x15;Dumbbell curl 3x12;Face pull 3x15",
-            "= Friday;Deadlift 3x5 @ 120 kg;Front squat 3x6;Walking lunge 3x10/side;Hip thrust 3x10;Leg extension 3x15;Seated calf raise 3x15;Dead bug 3x10/side",
+            "= Monday;Bench press 4x6 @ 70 kg RIR 2;Barbell row 4x8 RIR 2;"
+                + "Overhead press 3x8;Lat pulldown 3x10;Lateral raise 3x15;Triceps pushdown 3x12;Plank 3x45 s",
+            "= Tuesday;Back squat 4x6 @ 90 kg RIR 2;Romanian deadlift 3x8;"
+                + "Leg press 3x12;Lying leg curl 3x12;Standing calf raise 4x12;Hanging leg raise 3x10;Side plank 3x30 s/side",
+            "= Thursday;Incline dumbbell press 4x8;Seated cable row 4x10;"
+                + "Dumbbell shoulder press 3x10;Pull-up 3x8;Cable fly 3x15;Dumbbell curl 3x12;Face pull 3x15",
+            "= Friday;Deadlift 3x5 @ 120 kg;Front squat 3x6;"
+                + "Walking lunge 3x10/side;Hip thrust 3x10;Leg extension 3x15;Seated calf raise 3x15;Dead bug 3x10/side",
         }.SelectMany(day => day.Split(';')),
     ];
 

@@ -36,7 +36,7 @@
   {#each points as p, i (i)}
     <circle cx={p.x} cy={y(p.kg)} r="3" class="dot" />
     <text x={p.x} y={y(p.kg) - 6} class="figure">{number(p.kg)}</text>
-    <text x={p.x} y={height - 2} class="name">{p.name}</text>
+    <text x={p.x} y={height - 4} class="name">{p.name}</text>
   {/each}
 </svg>
 
