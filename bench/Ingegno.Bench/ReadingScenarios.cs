@@ -32,6 +32,8 @@ internal static class ReadingScenarios
             var fresh = new Queue<ShorthandParser>(Enumerable.Range(0, 90).Select(_ => Fresh()));
             yield return new Scenario("30 messy lines read, nothing remembered", 60, () => fresh.Dequeue().Parse(week));
             var known = Fresh();
+            var many = string.Join('\n', Enumerable.Repeat(week, 10));
+            yield return new Scenario("300 messy lines", 60, () => known.Parse(many));
             yield return new Scenario("the same 30 lines with every key after", 200, () => known.Parse(week));
             yield return new Scenario($"a line of {longLine.Length:N0} characters", 40, () => known.Parse(longLine));
             var kit = new KitParagraph(new KitShorthand(DomainRules.Shipped.KitKinds, DomainRules.Shipped.ReadyItems));

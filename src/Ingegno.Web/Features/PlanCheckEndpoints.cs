@@ -23,18 +23,21 @@ public sealed record PlanToCheck(ClientProfile Client, string Text);
 /// <param name="Errors">Lines that could not be read.</param>
 /// <param name="Lines">Lines that were checked.</param>
 /// <param name="Exercises">What each of them is, for its figure.</param>
+/// <param name="OnlyFirst">The text holds several weeks, of which the first was checked; null for one week.</param>
 public sealed record CheckedPlan(
     Reason Verdict,
     ImmutableArray<Finding> Findings,
     ImmutableArray<ShorthandError> Errors,
     int Lines,
-    ImmutableArray<CheckedLine> Exercises
+    ImmutableArray<CheckedLine> Exercises,
+    Reason? OnlyFirst
 );
 
 /// <summary>A line of a checked plan.</summary>
 /// <param name="Line">Line of the text, 1 first.</param>
 /// <param name="ExerciseId">Its exercise.</param>
-public sealed record CheckedLine(int Line, string ExerciseId);
+/// <param name="JoinedLines">Further lines of the text that it was read from: they go when it is written anew.</param>
+public sealed record CheckedLine(int Line, string ExerciseId, ImmutableArray<int> JoinedLines);
 
 public sealed class PlanToCheckValidator : AbstractValidator<PlanToCheck>
 {
@@ -58,6 +61,8 @@ public static class PlanCheckEndpoints
     {
         var read = parser.Parse(plan.Text);
         var findings = PlanCheck.Run(AuditedPlan.From(plan.Client, read, domain), []);
+        findings = read.InColumns ? [.. findings.Select(f => f with { Remedy = null })] : findings;
+        var joined = read.Rows.GroupBy(r => r.Line).ToDictionary(g => g.Key, g => g.First().JoinedLines);
         var verdict = read.Lines.IsEmpty ? Reason.Of("verdict.nothing-read") : PlanCheck.Verdict(findings);
         return TypedResults.Ok(
             new CheckedPlan(
@@ -65,7 +70,8 @@ public static class PlanCheckEndpoints
                 findings,
                 read.Errors,
                 read.Lines.Length,
-                [.. read.Lines.Select(l => new CheckedLine(l.Line, l.ExerciseId))]
+                [.. read.Lines.Select(l => new CheckedLine(l.Line, l.ExerciseId, joined.GetValueOrDefault(l.Line, [])))],
+                read.OnlyFirst
             )
         );
     }

@@ -39,7 +39,7 @@ public sealed record RebuiltWeek(WeekInBrief Plan, ImmutableArray<ShorthandError
         bool IsSame(LineInBrief line) => known.GetValueOrDefault(line.Gym.Key) == line.Mark;
         return new RebuiltWeek(WeekInBrief.From(result.Plan, [.. lines.Where(l => !IsSame(l))]), result.Errors)
         {
-            Rows = result.Rows,
+            Rows = [.. result.Rows.Select(r => r with { Fields = [] })], // the words are known from the reading of the text
             Keyed = result.Keyed,
             Opened = OpenedLine.Of(result.Plan, open),
             Same = [.. lines.Where(IsSame).Select(l => l.Gym.Key)],

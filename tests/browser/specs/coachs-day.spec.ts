@@ -38,7 +38,7 @@ test('a gym week becomes a home plan, is handed over, logged, and survives a cra
   await area.fill(
     'Overhead press 3x6 + AMRAP @ 75% 2-0-1-0 180s\nA1 Boathouse special 4x5 @ RPE 8\nA2 Cable face pull 3x15',
   );
-  await expect(page.getByRole('button', { name: 'line 2' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'line 2', exact: true })).toBeVisible();
   await expect(page.getByText('2 good lines, 1 to mend')).toBeVisible();
   await expectAccessible(page);
   // What the practice calls an exercise is said once, and known from then on.

@@ -89,6 +89,38 @@ test('impossible doses are named at their place', async ({ page, server }) => {
   await expect(page.getByText('RPE runs from 1 to 10')).toBeVisible();
 });
 
+test('words light with their field, questions are asked once, weeks are kept one by one', async ({
+  page,
+  server,
+}) => {
+  const id = await addClient(page, 'Whole program');
+  await page.goto(`${server.url}/clients/${id}/workbench`);
+  const area = page.getByLabel('Gym week, one line per exercise');
+  const typed =
+    'Week 1\nBench 185x5, 5, 5\nDeadlift 3x5 @ 405\nLat pull down\n3 x 12\nWeek 2\nBench 185x6, 6, 6';
+  await area.fill(typed);
+  const read = page.getByRole('list', { name: 'As it was read' });
+  await expect(read.getByText('Lat pulldown')).toBeVisible();
+
+  await read.getByText('3x12').hover();
+  await expect(page.locator('.lit-words')).toHaveText('3 x 12');
+  await area.press('Control+Home');
+  await area.press('ArrowDown');
+  await expect(page.locator('.lit-words')).toHaveText('Bench');
+
+  // Pounds or kilograms: one question for three lines.
+  await expect(page.getByText('has no unit and is read as pounds')).toHaveCount(1);
+  await page.getByRole('button', { name: 'That is right, in all 3' }).click();
+  await expect(area).toHaveValue(/Bench 3x5 @ 185 lb\n/);
+  await expect(page.getByText('has no unit and is read as pounds')).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Keep each as a week of its own' }).click();
+  await expect(area).toHaveValue(/^Bench 3x5 @ 185 lb\nDeadlift 3x5 @ 405 lb\nLat pull down\n3 x 12$/);
+  await expect(page.getByRole('combobox').filter({ hasText: 'Week 2' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(area).toHaveValue(/Week 2/);
+});
+
 test('an address that leads nowhere says so', async ({ page, server, consoleErrors }) => {
   await page.goto(`${server.url}/no/such/place`);
   await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();

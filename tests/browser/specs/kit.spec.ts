@@ -37,8 +37,10 @@ test('things are typed in any unit, shown by what they can do, and kept over a r
   await input.fill('sofa 44 kg');
   await expect(page.getByText(/44 kg says nothing about a sofa/)).toBeVisible();
   await input.fill('dumbell 8 kg');
-  await page.getByRole('button', { name: 'Dumbbell', exact: true }).click();
-  await expect(page.getByLabel('Words of this thing')).toHaveValue('8 kg Dumbbell');
+  await expect(page.getByText('Read as Dumbbell.')).toBeVisible();
+  await input.fill('rower');
+  await page.getByRole('button', { name: 'Cable column', exact: true }).click();
+  await expect(page.getByLabel('Words of this thing')).toHaveValue(/Cable column/);
 
   // A whole sentence: each thing by itself, shown before it is taken.
   await input.fill('loop band, chair 45 cm, stairs and some 5s and 10s');

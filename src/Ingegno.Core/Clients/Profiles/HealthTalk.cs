@@ -43,7 +43,7 @@ public static partial class HealthTalk
                     Sign(
                         Pressure,
                         [
-                            "high blood pressure|hypertension|hypertensive|high bp|bp is high|blood pressure is high|blood pressure tablets|bluthochdruck",
+                            "high blood pressure|hypertension|hypertensive|high bp|bp is high|blood pressure is high|blood pressure tablets|blood pressure pills|blood pressure meds|blood pressure medication|blood pressure medicine|blood pressure drugs|bp meds|bp tablets|bp pills|bp medication|bluthochdruck",
                         ],
                         []
                     ),

@@ -59,7 +59,7 @@ public static partial class IntakeSentence
     // "Bench 40 kg x 8" is what somebody lifts, never what he weighs: it is set aside before the body mass is looked for and shown again as
     // not understood.
     private static readonly Regex Lift = new(
-        @"\b(squats?|bench(es)?|press(es)?|deadlifts?|rows?|curls?|thrusts?)\b([ :=-]+(about|around|up|to|with|of|at|is|a|max|1 ?rm|best|now)\b)*[ :=-]*[0-9]{2,3}([.][0-9])? ?((kg|kgs|kilos|kilograms|lbs?|pounds)\b( ?([x×*]|for) ?[0-9]{1,2}\b)?|[x×*] ?[0-9]{1,2}\b)",
+        @"\b(squats?|bench(es)?|press(es)?|deadlifts?|rows?|curls?|thrusts?|ohp|dl|dls|rdls?|bp|cleans?|snatch(es)?|jerks?|pulldowns?|dips?|pull-?ups?|chin-?ups?)\b([ :=-]+(about|around|up|to|with|of|at|is|a|max|1 ?rm|best|now)\b)*[ :=-]*[0-9]{2,3}([.][0-9])? ?((kg|kgs|kilos|kilograms|lbs?|pounds)\b( ?([x×*]|for) ?[0-9]{1,2}\b)?|[x×*] ?[0-9]{1,2}\b)",
         How
     );
     private static readonly Regex Stone = new(@"\b(?<n>[0-9]{1,2}) ?(st|stone)( (?<p>[0-9]{1,2})( ?(lbs?|pounds))?)?\b", How);
@@ -77,21 +77,40 @@ public static partial class IntakeSentence
     private static readonly Regex Minutes = new(@"\b(?<n>[0-9]{2,3})( ?- ?[0-9]{2,3})? ?(minutes|mins|min|')", How);
     private static readonly Regex Hours = new(@"\b(?<n>[12]|an|one|half an|1[.,]5|1½) ?(hours?|hrs?|h)\b", How);
     private static readonly Regex AgeSaid = new(
-        @"\b((age|aged|age:|is|'s|s) ?(?<n>[1-9][0-9])|(?<n>[0-9]{2}) ?(yo|y/o|yrs?( old)?|years?( old| of age)?|year-old|y)|(f|m|female|male|woman|man|lady|guy|she|he|her|him) ?:? ?(?<n>[0-9]{2})|(?<n>[0-9]{2}) ?(f|m|female|male|woman|man))\b",
+        @"\b((age|aged|age:|is|'s|s) ?(?<n>[1-9][0-9])|(?<n>[0-9]{2}) ?(yo|y/o|yrs?( old)?|years?( old| of age)?|year-old|y)|(f|m|female|male|woman|man|lady|guy|she|he|her|him) ?:? ?(?<n>[0-9]{2})|(?<n>[0-9]{2}) ?\(?(f|m|female|male|woman|man)|(boy|girl|lad|man|woman|lady) of (?<n>[1-9][0-9]))\b",
         How
     );
-    private static readonly Regex AgeAlone = new(@"(^|[,;.] ?)(?<n>[1-9][0-9])( ?[,;.]|$)", How);
-    private static readonly Regex Woman = new(@"\b(female|woman|lady|girl|she|her|f)([0-9]{2})?\b|[0-9]{2} ?(f|female|woman)\b", How);
+    private static readonly Regex AgeAlone = new(@"(^|[,;.] ?| / )(?<n>[1-9][0-9])( ?[,;.]| /|$)", How);
+
+    // "No injuries", "otherwise no problems": said, and nothing of it ticks a box or stays to be read as its opposite.
+    private static readonly Regex NothingElse = new(
+        @"\b(no|without|zero)( (other|known|current|existing|real|major|medical|health))*( (injur(y|ies)|problems?|issues?|complications?|complaints?|conditions?|aches|pains?|niggles?))( or (injur(y|ies)|problems?|issues?|complications?|pains?))*\b",
+        How
+    );
+    private static readonly Regex Woman = new(
+        @"\b(female|woman|lady|girl|gal|lass|she|her|f)([0-9]{2})?\b|[0-9]{2} ?(f|female|woman)\b",
+        How
+    );
     private static readonly Regex Mother = new(@"\b(mum|mother|grandmother) (of|to|with)\b|\b(mum|mother|grandmother)\b", How);
     private static readonly Regex Father = new(@"\b(dad|father|grandfather)\b", How);
     private static readonly Regex DeniedBefore = new(@"\b(no|not|never|without|denies|any) ([a-z]+ ){0,2}$", How);
-    private static readonly Regex Man = new(@"\b(male|man|guy|he|his|m|boy)([0-9]{2})?\b|[0-9]{2} ?(m|male|man)\b", How);
+    private static readonly Regex Man = new(
+        @"\b(male|man|guy|bloke|lad|chap|gent|gentleman|he|his|him|m|boy)([0-9]{2})?\b|[0-9]{2} ?(m|male|man)\b",
+        How
+    );
 
     private static readonly ImmutableArray<(Regex Words, Goal Goal)> Goals =
     [
-        (new(@"\b(strength|strong|stronger|powerlift\w*|lift heavier|max(es)?)\b", How), Goal.Strength),
-        (new(@"\b(muscle|muscles|hypertrophy|size|bigger|bulk|tone|toned|toning|physique|bodybuilding|mass)\b", How), Goal.Muscle),
-        (new(@"\b(endurance|stamina|marathon|rowing|running|cycling|triathlon|regatta)\b", How), Goal.Endurance),
+        (new(@"\b(strength|stronger|(get|be|stay|feel|become) strong|powerlift\w*|lift heavier|max(es)?)\b", How), Goal.Strength),
+        (new(@"\b(muscle|muscles|hypertrophy|size|bigger|bulk|tone|toned|toning|physique|bodybuilding)\b", How), Goal.Muscle),
+        (new(@"(^|[,;] ?)(rowing|running|cycling)( ?[,;.]|$)", How), Goal.Endurance),
+        (
+            new(
+                @"\b(endurance|stamina|marathon|triathlon|regatta|((better|faster|fitter) (at|for|in)|for|improve) (her |his |my )?(rowing|running|cycling))\b",
+                How
+            ),
+            Goal.Endurance
+        ),
         (
             new(
                 @"\b(health|healthy|healthier|fit|fitter|fitness|general|lose weight|weight loss|fat loss|feel better|move better|active|wellbeing|shape)\b",
@@ -111,7 +130,10 @@ public static partial class IntakeSentence
             Level.Beginner
         ),
         (
-            new(@"\b(novice|some experience|a few months|[3-9] months|half a year|a year of (training|lifting)|returning)\b", How),
+            new(
+                @"\b(novice|some experience|(a few|[3-9]) months( of)? (training|lifting|experience|in the gym)|(training|lifting|lifted|trained)( for)? (a few|[3-9]) months|half a year of (training|lifting)|a year of (training|lifting)|returning)\b",
+                How
+            ),
             Level.Novice
         ),
         (
@@ -167,7 +189,7 @@ public static partial class IntakeSentence
     ];
 
     private static readonly Regex Idle = new(
-        @"\b(no|never|without|denies|any|or|nor|wants? to|would like to|trains?|training|train|can|has|have|had|and|with|is|a|an|the|to|for|in|of|goal|goals|aim|aims|keep|build|gain|get|be|more|some|about|around|roughly|tall|weighs?|weight|height|year|years|old|yo|left|right|both|session|sessions|each|per|week|client|new|years?|s|as|at|on|likes?|her|his|stay|maintain|improve|increase|cm|kg|lose|body|just|main|mainly|looking|months?|days?|minutes|min|up|a week|only|pain|level|lifter|trainee|person|who|than|but|or|it|this|now|yrs?)\b",
+        @"\b(any|or|nor|wants? to|would like to|trains?|training|train|can|has|have|had|and|with|is|a|an|the|to|for|in|of|goal|goals|aim|aims|keep|build|gain|get|be|more|some|about|around|roughly|tall|weighs?|weight|height|year|years|old|yo|left|right|both|session|sessions|each|per|week|client|new|years?|s|as|at|on|likes?|her|his|stay|maintain|improve|increase|cm|kg|lose|body|just|main|mainly|looking|months?|days?|minutes|min|up|a week|only|level|lifter|trainee|person|who|than|but|or|it|this|now|yrs?)\b",
         How
     );
 
@@ -180,7 +202,8 @@ public static partial class IntakeSentence
             return new Intake { Left = text[..Longest] };
         }
 
-        var left = PlainText.Normalize(text.ReplaceLineEndings(", "));
+        // The m of "I'm" says no sex.
+        var left = PlainText.Normalize(text.ReplaceLineEndings(", ")).Replace("I'm", "I am", StringComparison.OrdinalIgnoreCase);
         var hurt = SoreWords.Where(s => s.Sore.Matches(left).Any(m => !IsDenied(left, m))).ToList();
         var sore = hurt.Select(s =>
                 JointTalk.ReadJoint(
@@ -215,6 +238,7 @@ public static partial class IntakeSentence
             Take(ref left, Minutes) is { } min ? (int?)Figure(min, "n")
             : Take(ref left, Hours) is { } h ? Hour(h.Groups["n"].Value)
             : null;
+        left = NothingElse.Replace(left, ", ");
         var levels = First(ref left, Levels);
         var days = (Take(ref left, Days) ?? Take(ref left, DaysAlone)) is { } d ? (int?)Count(d.Groups["n"].Value) : null;
         foreach (var used in SoreWords.Select(s => s.Sore))

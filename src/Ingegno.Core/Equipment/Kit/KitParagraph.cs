@@ -68,7 +68,13 @@ public sealed class KitParagraph(KitShorthand shorthand)
                 continue;
             }
 
-            if (One(phrase, noun) is { } find)
+            if (OfEach(phrase) is { } each && finds.Count > 0)
+            {
+                CountEach(finds, each);
+                continue;
+            }
+
+            foreach (var find in All(phrase, noun))
             {
                 // A figure behind a thing that is no weight may be said of that thing.
                 var unclear = find.Ask is null && noun is null && before is not null && IsFigure(phrase);
@@ -78,7 +84,88 @@ public sealed class KitParagraph(KitShorthand shorthand)
             }
         }
 
+        ShareNoun(finds);
         return finds.ToImmutable();
+    }
+
+    /// <summary>"One of each", "a pair of each": how many there are of the weights before; null for other phrases.</summary>
+    private static int? OfEach(string phrase)
+    {
+        var words = phrase.ToLowerInvariant().Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        return words is not [.., "of", "each"] and not [.., "each"] ? null
+            : words is ["one" or "1" or "single", ..] or ["just" or "only", "one" or "1", ..] ? 1
+            : words is ["two" or "2" or "pair", ..] or ["a", "pair", ..] ? 2
+            : null;
+    }
+
+    private static void CountEach(ImmutableArray<KitFind>.Builder finds, int each)
+    {
+        var kind = finds[^1].Entry.Item?.Kind;
+        for (var i = finds.Count - 1; i >= 0 && finds[i].Entry.Item is { } item && item.Kind == kind; i--)
+        {
+            finds[i] = finds[i] with { Entry = finds[i].Entry with { Item = item with { Count = each } } };
+        }
+    }
+
+    /// <summary>"2x5 kg, 2x8 kg, 1x12 kg dumbbells": figures without a noun share the one that comes behind them.</summary>
+    private void ShareNoun(ImmutableArray<KitFind>.Builder finds)
+    {
+        for (var i = finds.Count - 2; i >= 0; i--)
+        {
+            if (
+                finds[i].Entry is { Item: null }
+                && KitQuantity.In(finds[i].Source).Any()
+                && !KitQuantity.Without(finds[i].Source).Any(c => char.IsLetter(c) && c is not ('x' or 'X'))
+                && finds[i + 1].Entry.Item is { MassKg: not null, Kind: "dumbbell" or "kettlebell" or "plates" or "medicine-ball" } behind
+            )
+            {
+                finds[i] = Named(finds[i].Source, $"{finds[i].Source} {behind.Kind}", null, null);
+            }
+        }
+    }
+
+    /// <summary>The things of a phrase: what is said to come with the first is one of its own ("rack with a pull-up bar").</summary>
+    private IEnumerable<KitFind> All(string phrase, string? noun)
+    {
+        if (One(phrase, noun) is not { } first)
+        {
+            yield break;
+        }
+
+        // Bands of several pulls in one breath: (20 lb, 30 lb, 40 lb).
+        if (
+            first.Entry.Item is { ForceKg: not null } band
+            && KitQuantity.In(phrase).Where(q => q.Kind == QuantityKind.Mass).ToList() is [_, _, ..] pulls
+        )
+        {
+            foreach (var pull in pulls)
+            {
+                yield return first with
+                {
+                    Entry = first.Entry with { Item = band with { ForceKg = pull.Value } },
+                };
+            }
+
+            yield break;
+        }
+
+        yield return first;
+        var at = phrase.IndexOf(" with ", StringComparison.OrdinalIgnoreCase);
+        if (
+            first.Entry.Item is { } item
+            && at > 0
+            && KitLead.Of(phrase[(at + " with ".Length)..]) is var (count, second)
+            && !shorthand.IsPartOf(second)
+            && shorthand.Read(second).Item is { } also
+            && also.Kind != item.Kind
+        )
+        {
+            yield return new KitFind(
+                phrase,
+                new KitEntry(also with { Id = "new", Count = count ?? also.Count }, true, null, 0, []),
+                Ask(also, second)
+            );
+        }
     }
 
     private static int LastThing(ImmutableArray<KitFind>.Builder finds)
@@ -93,7 +180,7 @@ public sealed class KitParagraph(KitShorthand shorthand)
     }
 
     private static bool IsFigure(string phrase) =>
-        KitQuantity.In(phrase).Any() && !KitQuantity.Without(phrase).Split(' ').Any(w => w.Length > 5);
+        KitQuantity.In(phrase).Any() && !KitQuantity.Without(phrase).Split(' ').Any(w => w.Length > 1 && w.Any(char.IsLetter));
 
     private KitFind? One(string phrase, string? noun)
     {
@@ -111,16 +198,20 @@ public sealed class KitParagraph(KitShorthand shorthand)
 
     private KitFind Named(string phrase, string said, int? count, string? noun)
     {
-        var entry = shorthand.Read(WithUnit(Without(said)));
-        if (entry.Item is null && (shorthand.Within(Without(said)) ?? (TiesTo(said) ? null : shorthand.Within(said))) is { } within)
+        var head = Without(said);
+        var entry = shorthand.Read(WithUnit(head));
+        if (entry.Item is null && noun == "band-loop" && head.ToLowerInvariant().Split(' ').All(w => Colours.Contains(w)))
+        {
+            entry = shorthand.Read($"{head} band");
+        }
+
+        if (entry.Item is null && (shorthand.Within(head) ?? (TiesTo(said) || Denies(said) ? null : shorthand.Within(said))) is { } within)
         {
             entry = within;
         }
 
-        if (entry.Item is null && noun == "band-loop" && said.ToLowerInvariant().Split(' ').All(w => Colours.Contains(w)))
-        {
-            entry = shorthand.Read($"{said} band");
-        }
+        var misspelt = entry.Item is null ? shorthand.Misspelt(WithUnit(head)) : null;
+        entry = misspelt ?? entry;
 
         if (entry.Item is null && noun is not null && KitQuantity.In(said).Any() && KitQuantity.Without(said).Trim().Length < 2)
         {
@@ -138,8 +229,18 @@ public sealed class KitParagraph(KitShorthand shorthand)
             entry = entry with { Item = shorthand.Ruled(item, said) with { Id = "new", Count = pair ?? item.Count } };
         }
 
-        return new KitFind(phrase, entry, Ask(entry.Item, said));
+        return new KitFind(
+            phrase,
+            entry,
+            Ask(entry.Item, said)
+                ?? (misspelt is { Item: { } meant } ? Reason.Of("kit.ask-spelling", ("kind", shorthand.LabelOf(meant.Kind))) : null)
+        );
     }
+
+    /// <summary>What is said not to be there is no thing: a bench without a rack.</summary>
+    private static bool Denies(string said) => Denials.Any(d => said.Contains(d, StringComparison.OrdinalIgnoreCase));
+
+    private static readonly ImmutableArray<string> Denials = [" no ", " not ", " without ", " minus ", " but no "];
 
     /// <summary>What something is tied to is not what is tied: a radiator for the band is no band.</summary>
     private static bool TiesTo(string said) =>
@@ -154,6 +255,11 @@ public sealed class KitParagraph(KitShorthand shorthand)
         foreach (
             var joint in new[]
             {
+                " but no ",
+                " without ",
+                " minus ",
+                " no ",
+                " not ",
                 " to fill",
                 " with ",
                 " in the ",
@@ -173,6 +279,10 @@ public sealed class KitParagraph(KitShorthand shorthand)
                 " to anchor ",
                 " to hook ",
                 " where ",
+                " in ",
+                " on ",
+                " near ",
+                " by ",
             }
         )
         {
@@ -180,7 +290,7 @@ public sealed class KitParagraph(KitShorthand shorthand)
             var rest = at < 0 ? string.Empty : said[at..];
             if (
                 at > 0
-                && !rest.Any(char.IsAsciiDigit)
+                && (!rest.Any(char.IsAsciiDigit) || Denials.Contains(joint))
                 && !rest.Contains("handle", StringComparison.OrdinalIgnoreCase)
                 && !rest.Contains("plate", StringComparison.OrdinalIgnoreCase)
                 && !rest.Contains("strap", StringComparison.OrdinalIgnoreCase)
@@ -231,7 +341,7 @@ public sealed class KitParagraph(KitShorthand shorthand)
             item?.Kind.StartsWith("band", StringComparison.Ordinal) == true
             && said.Split(' ').Any(w => Colours.Contains(w.ToLowerInvariant()))
             && item.ForceKg is null
-            && item.WidthMm is null
+            && !said.Any(char.IsAsciiDigit)
         )
             ? Reason.Of("kit.ask-band")
         : null;

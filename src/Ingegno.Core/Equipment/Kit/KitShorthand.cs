@@ -129,6 +129,77 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
         return Named(Noise().Replace(rest, " ").Trim(), text, quantities, count);
     }
 
+    /// <summary>What a thing is called.</summary>
+    internal string LabelOf(string kind) => kinds.Find(kind)?.Label ?? kind;
+
+    /// <summary>Said to come with a thing and part of it: plates, handles, a strap, wheels, legs, what fills a bag.</summary>
+    internal bool IsPartOf(string words) =>
+        words.Any(char.IsAsciiDigit) || kinds.Hazards.Of(words).Said || Words.Normalise(words).Split(' ').Any(w => Parts.Contains(w));
+
+    private static readonly ImmutableHashSet<string> Parts =
+    [
+        "plate",
+        "handle",
+        "strap",
+        "wheel",
+        "leg",
+        "book",
+        "water",
+        "sand",
+        "arm",
+        "back",
+        "magazine",
+        "cushion",
+        "pillow",
+        "clothes",
+        "towel",
+        "stone",
+    ];
+
+    /// <summary>The thing that is spelt nearly so, or joined and parted otherwise: dumbell, kettle bell; null when none is.</summary>
+    internal KitEntry? Misspelt(string text)
+    {
+        var plain = PlainText.Normalize(text);
+        var words = Words.Normalise(Noise().Replace(KitQuantity.Without(plain), " "));
+        if (words.Length is 0 or > LongestLine)
+        {
+            return null;
+        }
+
+        var parts = words.Split(' ', StringSplitOptions.RemoveEmptyEntries).Where(w => w.Any(char.IsLetter) && w != "x").ToArray();
+        var joined = string.Concat(parts);
+        var meant = _names
+            .FirstOrDefault(n => n.Normal.Length >= LeastJoined && n.Normal.Replace(" ", string.Empty, StringComparison.Ordinal) == joined)
+            .Normal;
+        if (meant is null)
+        {
+            var spelt = parts
+                .Select(w => _vocabulary.Contains(w) || w.Length < LeastJoined ? w : Spelling.Nearest(w, _vocabulary))
+                .ToList();
+            meant = spelt.Exists(w => w is null) || spelt.SequenceEqual(parts) ? null : string.Join(' ', spelt);
+        }
+
+        if (meant is null)
+        {
+            return null;
+        }
+
+        // The figures stay as they are: only the name is put right.
+        var at = plain.IndexOfAny([.. "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ"]);
+        var figures = string.Join(' ', plain.Split(' ').Where(w => w.Any(char.IsAsciiDigit)));
+        var units =
+            at < 0 ? string.Empty : string.Join(' ', plain.Split(' ').Where(w => w is "kg" or "lb" or "lbs" or "cm" or "mm" or "l"));
+        return Read($"{figures} {units} {meant}") is { Item: not null } entry ? entry : null;
+    }
+
+    private const int LeastJoined = 5;
+
+    private readonly ImmutableHashSet<string> _vocabulary =
+    [
+        .. ready.SelectMany(r => r.Synonyms.Prepend(r.Name)).SelectMany(n => Words.Normalise(n).Split(' ')),
+        .. kinds.All.SelectMany(k => k.Synonyms.Prepend(k.Label)).SelectMany(n => Words.Normalise(n).Split(' ')),
+    ];
+
     private KitEntry? InPassing(string text)
     {
         if (text.Length > LongestLine)
@@ -175,8 +246,8 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
         }
 
         var near = _names
-            .Select(n => (n.Name, Likeness: Likeness.Between(normal, n.Normal)))
-            .Where(n => n.Likeness > 0.3)
+            .Select(n => (n.Name, Likeness: Likeness.Between(normal, n.Normal), kinds.Find(n.Item.Kind)!.Bears))
+            .Where(n => n.Likeness > (n.Bears ? LeastOfBearing : LeastLikeness))
             .GroupBy(n => n.Name, n => n.Likeness)
             .OrderByDescending(g => g.Max())
             .ThenBy(g => g.Key, StringComparer.Ordinal)
@@ -186,6 +257,10 @@ public sealed partial class KitShorthand(KitKinds kinds, ImmutableArray<ReadyIte
         var column = Math.Max(1, text.IndexOf(words.Split(' ', StringSplitOptions.RemoveEmptyEntries)[0], StringComparison.Ordinal) + 1);
         return new KitEntry(null, false, Reason.Of("kit.unknown", ("name", Tidy(words))), column, near);
     }
+
+    /// <summary>How like a name must be to be offered; one that somebody would stand or pull on, nearly the same.</summary>
+    private const double LeastLikeness = 0.3,
+        LeastOfBearing = 0.6;
 
     /// <summary>
     /// A thing that bears somebody is only what it is called with words that are known: a detergent box is no box to step on, a card table

@@ -177,8 +177,14 @@ public sealed class ExerciseNames
     {
         var (costs, best) = (_lexicon.Document.Costs, ranked[0]);
         var clear = best.Distance == 0 || ranked.Count == 1 || ranked[1].Distance - best.Distance >= costs.ClearBy;
+        // Words that share a limb or an implement and name no movement are alike, and no more: a single-leg stand is no single-leg squat.
+        var movement = phrase.Movement is not null || best.Distance == 0;
         var asSpelt =
-            best.Distance <= costs.SureUpTo && clear && !best.Name.Nearest && phrase.Unread.All(w => best.Name.Phrase.Unread.Contains(w));
+            best.Distance <= costs.SureUpTo
+            && clear
+            && movement
+            && !best.Name.Nearest
+            && phrase.Unread.All(w => best.Name.Phrase.Unread.Contains(w));
         var sure = asSpelt && !phrase.Corrected;
         return new NameReading(
             best.Exercise,

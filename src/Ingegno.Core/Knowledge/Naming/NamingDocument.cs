@@ -13,6 +13,7 @@ namespace Ingegno.Core.Knowledge.Naming;
 /// <param name="Other">Work that is no exercise of the catalogue.</param>
 /// <param name="Effects">What a modifier changes of a line.</param>
 /// <param name="Costs">How far a reading is from what was written.</param>
+/// <param name="Loads">What loads are taken for where their unit or their whole is not said.</param>
 public sealed record NamingDocument(
     ImmutableSortedDictionary<string, string> Words,
     ImmutableArray<string> Fillers,
@@ -22,8 +23,14 @@ public sealed record NamingDocument(
     ImmutableArray<KnownNames> Names,
     ImmutableArray<OtherWorkNames> Other,
     ImmutableArray<ModifierEffect> Effects,
-    NamingCosts Costs
+    NamingCosts Costs,
+    SpokenLoads Loads
 );
+
+/// <summary>What loads are taken for where their unit or their whole is not said.</summary>
+/// <param name="StrongKg">What a strong member of a club lifts once, kg, by anchor lift: more without a unit is likelier pounds (common practice).</param>
+/// <param name="TrainingMax">Share of the maximum that a training maximum is (published wave of 5/3/1, from memory).</param>
+public sealed record SpokenLoads(ImmutableSortedDictionary<string, double> StrongKg, double TrainingMax);
 
 /// <summary>What a word or short phrase says.</summary>
 public sealed record NameConcept(string Id, NameFeatureKind Kind, ImmutableArray<string> Forms);

@@ -61,7 +61,7 @@ public sealed class ProgramImport(ExerciseNames names, CancellationToken stop = 
 {
     private const int SamplesShown = 3;
 
-    /// <summary>Faulty lines of a text after which it is no program.</summary>
+    /// <summary>Faulty lines of a text that are shown; with more it is hardly a program.</summary>
     private const int MostErrors = 100;
 
     private readonly ProgramRows _rows = new(names, stop);
@@ -104,64 +104,44 @@ public sealed class ProgramImport(ExerciseNames names, CancellationToken stop = 
     public ImportPreview PreviewText(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var weeks = new List<(string Name, List<string> Lines, int First)> { ("Week 1", [], 1) };
-        var lines = text.ReplaceLineEndings("\n").Split('\n');
-        for (var i = 0; i < lines.Length; i++)
-        {
-            if (DayHeading.Week(lines[i]) is { } name)
-            {
-                weeks.Add((name, [], i + 2));
-            }
-            else
-            {
-                weeks[^1].Lines.Add(lines[i]);
-            }
-        }
-
-        var filled = weeks.Where(w => w.Lines.Any(l => !string.IsNullOrWhiteSpace(l))).ToList();
-        var parser = new ShorthandParser(names, stop);
-        var (read, errors) = (new List<((string Name, List<string> Lines, int First) Week, ShorthandResult Result)>(), 0);
-        foreach (var week in filled.TakeWhile(_ => errors < MostErrors))
-        {
-            var result = parser.Parse(string.Join('\n', week.Lines));
-            errors += result.Errors.Length;
-            read.Add((week, result));
-        }
-
+        var read = new ShorthandParser(names, stop).Parse(text);
+        var tooMany = read.Errors.Length > MostErrors;
         return new ImportPreview
         {
-            Notes =
-                read.Count < filled.Count
-                    ?
-                    [
-                        $"More than {MostErrors} lines cannot be read, so reading stopped after \"{read[^1].Week.Name}\". Is it a gym program?",
-                    ]
-                    : [],
-            Weeks = [.. read.Select(r => new ImportedWeek(r.Week.Name, string.Join('\n', r.Week.Lines).Trim('\n'), r.Result.Lines.Length))],
+            Notes = tooMany ? [$"More than {MostErrors} lines cannot be read. Is it a gym program?"] : [],
+            Weeks = read.Weeks.IsEmpty
+                ?
+                [
+                    new ImportedWeek(
+                        read.Rows.FirstOrDefault(r => r.Kind == RowKind.Week)?.Text.TrimStart('=', ' ') ?? "Week 1",
+                        Bare(text, read),
+                        read.Lines.Length
+                    ),
+                ]
+                : [.. read.Weeks.Select(w => new ImportedWeek(w.Name, w.Text, w.Lines))],
             Faults =
             [
-                .. read.SelectMany(r =>
-                    r.Result.Errors.Select(e => new ImportFault(
-                            $"line {r.Week.First + e.Line - 1}",
-                            string.Empty,
-                            ProgramField.Exercise,
-                            e.Message,
-                            e.Suggestions
-                        ))
-                        .Concat(
-                            from row in r.Result.Rows
-                            where row is { Kind: RowKind.Line, Certainty: not Certainty.Sure }
-                            select new ImportFault(
-                                $"line {r.Week.First + row.Line - 1}",
-                                string.Empty,
-                                ProgramField.Exercise,
-                                row.Doubts[0].Message,
-                                [row.ReadAs, .. row.Doubts[0].Others.Select(o => o.Label)]
-                            )
-                        )
+                .. read
+                    .Errors.Take(MostErrors)
+                    .Select(e => new ImportFault($"line {e.Line}", string.Empty, ProgramField.Exercise, e.Message, e.Suggestions)),
+                .. from row in read.Rows
+                where row is { Kind: RowKind.Line, Certainty: not Certainty.Sure }
+                select new ImportFault(
+                    $"line {row.Line}",
+                    string.Empty,
+                    ProgramField.Exercise,
+                    row.Doubts[0].Message,
+                    [row.ReadAs, .. row.Doubts[0].Others.Select(o => o.Label)]
                 ),
             ],
         };
+    }
+
+    /// <summary>The text without the heading of its only week, which is its name.</summary>
+    private static string Bare(string text, ShorthandResult read)
+    {
+        var heading = read.Rows.FirstOrDefault(r => r.Kind == RowKind.Week)?.Line;
+        return string.Join('\n', text.ReplaceLineEndings("\n").Split('\n').Where((_, i) => i + 1 != heading)).Trim('\n');
     }
 
     private void Collect(

@@ -8,6 +8,9 @@ namespace Ingegno.Core.Programs.Lines;
 /// <param name="InAll">Said to be all that is lifted: not what each hand holds.</param>
 public sealed record PlannedLoad(double Kg, int Pieces = 1, bool Added = false, double? ToKg = null, bool InAll = false)
 {
+    /// <summary>It was written in pounds, and is written back so.</summary>
+    public bool Pounds { get; init; }
+
     /// <summary>All pieces together, kg.</summary>
     public double TotalKg => Kg * Pieces;
 }

@@ -59,6 +59,11 @@ public static class Shorthand
             return $"{line.Sets}x{small}{side}";
         }
 
+        if (line is { LastSetOpen: true, Sets: 1 })
+        {
+            return $"1x{Target(line)}{side}+"; // five, and more if they are there
+        }
+
         var sets = line.LastSetOpen ? line.Sets - 1 : line.Sets;
         return $"{sets}x{Target(line)}{side}{(line.LastSetOpen ? " + AMRAP" : string.Empty)}";
     }
@@ -69,6 +74,7 @@ public static class Shorthand
         string Each(Func<PlannedSet, double?> figure, int digits) =>
             string.Join('/', each.Select(s => Words.Number(figure(s) ?? 0, digits)));
         return each.Any(s => s.ShareOfMax is not null) ? $" @ {Each(s => s.ShareOfMax * 100, 2)}%"
+            : !each.IsEmpty && each.All(s => s.Load is { Pounds: true }) ? $" @ {Each(s => s.Load?.Kg / Units.KgPerPound, 1)} lb"
             : each.Any(s => s.Load is not null) ? $" @ {Each(s => s.Load?.Kg, 3)} kg"
             : each.Any(s => s.Rpe is not null) ? $" @ RPE {Each(s => s.Rpe, 2)}"
             : each.Any(s => s.Rir is not null) ? $" RIR {Each(s => s.Rir, 0)}"
@@ -86,62 +92,67 @@ public static class Shorthand
     public static string LoadInWords(PlannedLoad load)
     {
         ArgumentNullException.ThrowIfNull(load);
+        string Figure(double kg) => load.Pounds ? Words.Number(kg / Units.KgPerPound, 1) : Words.Number(kg, 3);
         return (load.Added ? "+" : string.Empty)
             + (load.Pieces > 1 ? load.Pieces + "x" : string.Empty)
-            + Words.Number(load.Kg, 3)
-            + (load.ToKg is { } to ? "-" + Words.Number(to, 3) : string.Empty)
-            + (load.InAll ? " kg total" : " kg");
+            + Figure(load.Kg)
+            + (load.ToKg is { } to ? "-" + Figure(to) : string.Empty)
+            + (load.Pounds ? " lb" : " kg")
+            + (load.InAll ? " total" : string.Empty);
     }
 
     /// <summary>A range or figure of effort: <c>7-8</c>.</summary>
     public static string Span(double from, double? to) =>
         Words.Number(from, 2) + (to is { } upper ? "-" + Words.Number(upper, 2) : string.Empty);
 
-    private static IEnumerable<string> Parts(GymLine line)
+    private static IEnumerable<string> Parts(GymLine line) => PartsOf(line).Select(p => p.Text);
+
+    /// <summary>What stands behind the dose, part by part, with the field that each is.</summary>
+    internal static IEnumerable<(LineField Field, string Text)> PartsOf(GymLine line)
     {
         if (line.ShareOfMax is { } share)
         {
-            yield return $"@ {Span(share * 100, line.ShareOfMaxTo * 100)}%";
+            yield return (LineField.Effort, $"@ {Span(share * 100, line.ShareOfMaxTo * 100)}%");
         }
 
         if (line.Rpe is { } rpe)
         {
-            yield return $"@ RPE {Span(rpe, line.RpeTo)}";
+            yield return (LineField.Effort, $"@ RPE {Span(rpe, line.RpeTo)}");
         }
 
         if (line.Rir is { } rir)
         {
-            yield return $"RIR {Span(rir, line.RirTo)}";
+            yield return (LineField.Effort, $"RIR {Span(rir, line.RirTo)}");
         }
 
         if (line.RepMax is { } most)
         {
-            yield return $"{most}RM";
+            yield return (LineField.Load, $"{most}RM");
         }
 
         if (line.Load is { } load)
         {
-            yield return (load.Added ? string.Empty : "@ ") + LoadInWords(load);
+            yield return (LineField.Load, (load.Added ? string.Empty : "@ ") + LoadInWords(load));
         }
 
         if (line.LoadWord is { } word)
         {
-            yield return InWords(word);
+            yield return (LineField.Load, InWords(word));
         }
 
         if (line.Tempo is { } tempo)
         {
-            yield return tempo.ToString();
+            yield return (LineField.Tempo, tempo.ToString());
         }
 
         if (line.RestSeconds is { } rest)
         {
-            yield return $"{Span(rest, line.RestTo)} s rest";
+            yield return (LineField.Rest, $"{Span(rest, line.RestTo)} s rest");
         }
 
         if (line.Method is { } method && InWords(method, line.MethodFigures) is { } named)
         {
-            yield return named;
+            yield return (LineField.Method, named);
         }
     }
 

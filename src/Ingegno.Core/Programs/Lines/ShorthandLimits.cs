@@ -10,7 +10,7 @@ public static class ShorthandLimits
     public const int LineLength = 400;
 
     /// <summary>Most lines.</summary>
-    public const int Lines = 200;
+    public const int Lines = 2_000;
 
     /// <summary>Most sets of a line.</summary>
     public const int Sets = 20;

@@ -3,6 +3,7 @@ using Ingegno.Core.Equipment.Loading;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.Naming;
 using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.Lines;
 
@@ -26,13 +27,16 @@ internal static class DoseAssembly
     /// <param name="line">Name and exercise.</param>
     /// <param name="draft">What was read.</param>
     /// <param name="exercise">The exercise.</param>
+    /// <param name="spoken">What loads are taken for where they do not say it.</param>
     /// <exception cref="UnreadableRowException">A figure is beyond what a plan can be.</exception>
-    public static GymLine Assemble(GymLine line, LineDraft draft, Exercise exercise)
+    public static GymLine Assemble(GymLine line, LineDraft draft, Exercise exercise, SpokenLoads spoken)
     {
         var rest = draft.Rest;
         var groups = draft.Groups.ToList();
         var holds = exercise.Measure == Measure.Seconds;
         StepOfNextWeek(draft, exercise);
+        LoadsAmongShares(draft, groups);
+        OfTrainingMax(draft, groups, spoken.TrainingMax);
         TwentyOnes(line, draft, groups);
         SettleBare(draft, groups, exercise);
         PairOfTwenties.Settle(draft, groups, exercise);
@@ -62,6 +66,47 @@ internal static class DoseAssembly
             RestSeconds = rest is { } r ? Possible.Figure(r.From, 0, ShorthandLimits.RestSeconds, OutOfRange.Rest) : null,
             RestTo = rest?.Upper is { } to ? Possible.Figure(to, 0, ShorthandLimits.RestSeconds, OutOfRange.Rest) : null,
         };
+    }
+
+    /// <summary>8 @ 60, 6 @ 80, 2x2 @ 100: where one of the figures cannot be a share of the maximum, none is.</summary>
+    private static void LoadsAmongShares(LineDraft draft, List<SetGroup> groups)
+    {
+        var assumed = draft.Doubts.RemoveAll(d =>
+            d.What.Code == "shorthand.share-assumed" && groups.Exists(g => g is { Load: not null, Share: null })
+        );
+        if (assumed == 0)
+        {
+            return;
+        }
+
+        foreach (var group in groups.Where(g => g is { Load: null, Share: not null }))
+        {
+            (group.Load, group.Share) = (draft.WithoutUnit(group.Share!.Value.From), null);
+        }
+
+        draft.Shares.Clear();
+        draft.Load = groups[0].Load;
+        draft.Doubt(0, 1, "shorthand.loads-assumed", ("figures", string.Join('/', groups.Select(g => g.Load!.Kg))));
+    }
+
+    /// <summary>Shares of a training maximum as shares of what can be lifted once; which one is meant is asked.</summary>
+    private static void OfTrainingMax(LineDraft draft, List<SetGroup> groups, double trainingMax)
+    {
+        if (!draft.OfTrainingMax)
+        {
+            return;
+        }
+
+        Span Less(Span share) => new(Math.Round(share.From * trainingMax, 2), Math.Round(share.To * trainingMax, 2));
+        for (var i = 0; i < draft.Shares.Count; i++)
+        {
+            draft.Shares[i] = Less(draft.Shares[i]);
+        }
+
+        foreach (var group in groups)
+        {
+            group.Share = group.Share is { } share ? Less(share) : null;
+        }
     }
 
     private static bool IsLiftOfTheBar(Exercise exercise) =>
@@ -166,12 +211,19 @@ internal static class DoseAssembly
             return false;
         }
 
-        draft.Load = new PlannedLoad(draft.Bare[0].Value.From);
+        draft.Load = draft.WithoutUnit(draft.Bare[0].Value.From);
         for (var i = 0; i < draft.Bare.Count; i++)
         {
             var (value, start, length, _) = draft.Bare[i];
-            groups[i].Load ??= draft.Bare.Count > 1 ? new PlannedLoad(value.From) : null;
-            draft.Doubt(start, length, "shorthand.load-assumed", ("figure", value.From));
+            groups[i].Load ??= draft.Bare.Count > 1 ? draft.WithoutUnit(value.From) : null;
+            if (draft.Habit.Pounds)
+            {
+                draft.Doubt(start, length, "shorthand.read-as-pounds", ("load", value.From));
+            }
+            else
+            {
+                draft.Doubt(start, length, "shorthand.load-assumed", ("figure", value.From));
+            }
         }
 
         draft.Bare.Clear();

@@ -47,10 +47,30 @@ internal static class EffortReader
             return false;
         }
 
-        at.Take("of");
-        if (at.Now is { IsNumber: true, Text: "1" } && at.Ahead(1) is { Text: "rm", Spaced: false })
+        var from = at.Now.Start;
+        var of = at.Take("of");
+        at.TakeAny("your", "the", "my", "a");
+        if (at.TakeAny("tm").Length > 0 || at.TakePhrase("training max"))
+        {
+            draft.OfTrainingMax = true;
+            draft.Doubt(from, at.Before.End - from, "shorthand.training-max", ("share", shares[0].From));
+        }
+        else if (of && at.TakeAnyPhrase("top set", "top single", "top"))
+        {
+            if (shares is [{ To: <= 100 } top] && draft.Current is { } back)
+            {
+                back.OfTop = draft.OfTop = top.From / 100;
+                draft.Method ??= SetMethod.TopSet;
+                return true;
+            }
+        }
+        else if (at.Now is { IsNumber: true, Text: "1" } && at.Ahead(1) is { Text: "rm", Spaced: false })
         {
             at.At += 2;
+        }
+        else if (of && OfAnotherLift(at) is { } lift)
+        {
+            draft.Notes.Add($"{shares[0].From:0.#}% of {lift}");
         }
         else if (!less && at.TakeAny("lighter", "less", "off", "drop").Length > 0)
         {
@@ -58,8 +78,8 @@ internal static class EffortReader
         }
         else
         {
-            at.TakeAny("max", "tm", "rm", "erm", "orm", "m");
-            _ = at.TakeAnyPhrase("training max", "one rep max", "e 1 rm", "effort");
+            at.TakeAny("max", "rm", "erm", "orm", "m");
+            _ = at.TakeAnyPhrase("one rep max", "e 1 rm", "effort");
         }
 
         if (less && shares is [var drop] && drop.To < 60)
@@ -83,6 +103,29 @@ internal static class EffortReader
 
         return true;
     }
+
+    /// <summary>Of the bench 1RM, of front squat max: the words of the lift that a share is of; null when none is named.</summary>
+    private static string? OfAnotherLift(TokenCursor at)
+    {
+        var (start, words) = (at.At, new List<string>());
+        while (at.Now is { Kind: TokenKind.Word, Text: not ("max" or "rm" or "erm") } && words.Count < LongestLift)
+        {
+            words.Add(at.Now.Text);
+            at.At++;
+        }
+
+        var one = at.Now is { IsNumber: true, Text: "1" };
+        at.At += one ? 1 : 0;
+        if (words.Count == 0 || at.TakeAny("max", "rm", "erm").Length == 0)
+        {
+            at.At = start;
+            return null;
+        }
+
+        return $"{string.Join(' ', words)} {(one ? "1RM" : "max")}";
+    }
+
+    private const int LongestLift = 3;
 
     /// <summary>True when a list of figures such as 65/75/85 ends in a percent sign.</summary>
     private static bool HasPercent(TokenCursor at)

@@ -197,6 +197,9 @@ internal static class Figures
                 or "against"
                 or "anchored";
 
+    /// <summary>From so many on a "k" beside sets and reps is kilograms; less is a distance: 2k x 3 is rowed.</summary>
+    public const double LeastHeldK = 8;
+
     /// <summary>A unit of length, in metres; null when none stands here.</summary>
     public static double? Length(TokenCursor at, bool bareM = true)
     {
@@ -204,7 +207,8 @@ internal static class Figures
         {
             "m" when bareM => 1,
             "meter" or "meters" or "metre" or "metres" or "mtr" or "mtrs" => 1,
-            "km" or "kms" or "k" => 1000,
+            "km" or "kms" => 1000,
+            "k" when at.Before.Value < LeastHeldK || !at.Says("x", "*", "sets", "reps") => 1000, // 24k beside sets and reps is a weight
             "yd" or "yds" or "yard" or "yards" => 0.9144,
             "ft" or "feet" or "foot" when !IsOfTheBody(at.Ahead(1)) => 0.3048,
             "mile" or "miles" or "mi" => 1609.344,

@@ -78,7 +78,7 @@ internal static class HeadingReader
             && words[at].Text is "week" or "wk" or "w" or "microcycle"
             && (words[at + 1].IsWhole || HeadingWords.Counts.Contains(words[at + 1].Text))
             && (words[at].Text != "w" || !words[at + 1].Spaced)
-            && !words.Exists(w => w.Text is "day")
+            && !words.Exists(w => w.Text is "day" or "d")
             ? new Heading(HeadingKind.Week, name)
             : null;
     }
@@ -157,10 +157,46 @@ internal static class HeadingReader
             return null;
         }
 
+        var (work, off) = ByTheClock(words);
         var figure = words.FindIndex(w => w.IsWhole && w.Value is >= 1 and <= ShorthandLimits.Sets);
         var counts = figure >= 0 && (words.Exists(w => w.Text is "rounds" or "round" or "rds" or "sets" or "set" or "x" or "times"));
-        return new Heading(HeadingKind.Rounds, text, counts && !NumberOfGroup(words, figure) ? (int)words[figure].Value : null);
+        return new Heading(HeadingKind.Rounds, text, counts && !NumberOfGroup(words, figure) ? (int)words[figure].Value : null, work, off);
     }
+
+    /// <summary>40 s on, 20 s off; work 40 s, rest 20 s; 40/20: seconds of work and of rest in turn.</summary>
+    private static (double? Work, double? Off) ByTheClock(List<LineToken> words)
+    {
+        double? Seconds(params ReadOnlySpan<string> said)
+        {
+            for (var i = 0; i < words.Count; i++)
+            {
+                if (!said.Contains(words[i].Text))
+                {
+                    continue;
+                }
+
+                var before = i > 0 && words[i - 1].Text is "s" or "sec" or "seconds" ? i - 2 : i - 1;
+                if (before >= 0 && words[before].IsWhole && words[i].Text is "on" or "off" or "work")
+                {
+                    return words[before].Value;
+                }
+
+                if (i + 1 < words.Count && words[i + 1].IsWhole && words[i].Text is "work" or "rest")
+                {
+                    return words[i + 1].Value;
+                }
+            }
+
+            return null;
+        }
+
+        var work = Seconds("on", "work");
+        return work is >= LeastWork and <= MostWork ? (work, Seconds("off", "rest")) : (null, null);
+    }
+
+    /// <summary>Seconds of a station by the clock (common practice).</summary>
+    private const double LeastWork = 10,
+        MostWork = 180;
 
     /// <summary>"Superset 1" is the first one, "Superset x3" three sets.</summary>
     private static bool NumberOfGroup(List<LineToken> words, int figure) =>

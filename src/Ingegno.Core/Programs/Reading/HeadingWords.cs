@@ -25,7 +25,9 @@ internal enum HeadingKind
 /// <param name="Kind">What it heads.</param>
 /// <param name="Name">Its name as written, without marks.</param>
 /// <param name="Rounds">Sets that hold for the lines below it; null when it names none.</param>
-internal sealed record Heading(HeadingKind Kind, string Name, int? Rounds = null);
+/// <param name="Work">Seconds of work by the clock that hold for them; null when it names none.</param>
+/// <param name="Off">Seconds of rest between them; null when it names none.</param>
+internal sealed record Heading(HeadingKind Kind, string Name, int? Rounds = null, double? Work = null, double? Off = null);
 
 /// <summary>Words that head a day, a week or a part of a day (common practice).</summary>
 internal static class HeadingWords
@@ -52,9 +54,63 @@ internal static class HeadingWords
         "satur",
         "sunday",
         "sun",
+        // As gyms elsewhere write them.
+        "montag",
+        "dienstag",
+        "mittwoch",
+        "donnerstag",
+        "freitag",
+        "samstag",
+        "sonntag",
+        "lundi",
+        "mardi",
+        "mercredi",
+        "jeudi",
+        "vendredi",
+        "samedi",
+        "dimanche",
+        "lunes",
+        "martes",
+        "miércoles",
+        "miercoles",
+        "jueves",
+        "viernes",
+        "sábado",
+        "sabado",
+        "domingo",
+        "lunedì",
+        "martedì",
+        "mercoledì",
+        "giovedì",
+        "venerdì",
+        "sabato",
+        "domenica",
+        "maandag",
+        "dinsdag",
+        "woensdag",
+        "donderdag",
+        "vrijdag",
+        "zaterdag",
+        "zondag",
     ];
 
-    public static readonly ImmutableHashSet<string> Numbered = ["day", "session", "workout", "training", "tag", "d", "lift"];
+    public static readonly ImmutableHashSet<string> Numbered =
+    [
+        "day",
+        "session",
+        "workout",
+        "training",
+        "tag",
+        "d",
+        "lift",
+        "jour",
+        "séance",
+        "seance",
+        "día",
+        "dia",
+        "einheit",
+        "giorno",
+    ];
 
     public static readonly ImmutableHashSet<string> Counts =
     [
@@ -241,6 +297,13 @@ internal static class HeadingWords
         "emom",
         "amrap",
         "repeat",
+        "on",
+        "off",
+        "work",
+        "station",
+        "stations",
+        "each",
+        "exercise",
         "complete",
         "perform",
         "ss",

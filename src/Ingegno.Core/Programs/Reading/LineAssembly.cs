@@ -12,10 +12,14 @@ namespace Ingegno.Core.Programs.Reading;
 /// <param name="Line">The exercise with its dose; null when it is none.</param>
 /// <param name="Kept">Other work; null when it is none.</param>
 /// <param name="Error">Why it cannot be read; null when it can.</param>
-internal sealed record AssembledRow(ReadRow Row, GymLine? Line = null, KeptLine? Kept = null, ShorthandError? Error = null);
+internal sealed record AssembledRow(ReadRow Row, GymLine? Line = null, KeptLine? Kept = null, ShorthandError? Error = null)
+{
+    /// <summary>Its load has no unit and is more than a strong member lifts in kilograms.</summary>
+    public bool Beyond { get; init; }
+}
 
 /// <summary>Makes a line of what was read of a row, with what is in doubt and what else it could be.</summary>
-internal sealed class LineAssembly(ExerciseNames names, string? usual)
+internal sealed class LineAssembly(ExerciseNames names, Habit habit)
 {
     /// <summary>Metres or seconds from which a row without a load is on the machine (common practice).</summary>
     private const double OnTheMachineMetres = 200;
@@ -29,8 +33,8 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
     /// <param name="label">Label before it.</param>
     public AssembledRow Of(string row, int number, LineDraft draft, string? label)
     {
-        var name = NameInRow.Find(row, draft, names, usual);
-        if (usual is null && InEachHand(row, draft, name) is { } pair)
+        var name = NameInRow.Find(row, draft, names, habit.Implement);
+        if (habit.Implement is null && InEachHand(row, draft, name) is { } pair)
         {
             name = pair;
         }
@@ -81,7 +85,7 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             ? pair
             : null;
 
-    private static AssembledRow Read(string row, int number, LineDraft draft, string? label, NameInRow name, Exercise exercise)
+    private AssembledRow Read(string row, int number, LineDraft draft, string? label, NameInRow name, Exercise exercise)
     {
         var line = new GymLine
         {
@@ -93,20 +97,58 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             Target = SetTarget.Open,
             Modifiers = name.Reading.Modifiers,
         };
-        line = DoseAssembly.Assemble(line, draft, exercise);
+        var spoken = names.Lexicon.Document.Loads;
+        line = DoseAssembly.Assemble(line, draft, exercise, spoken);
+        var beyond =
+            draft.Unitless && line.Each.Select(s => s.Load).Append(line.Load).Any(load => LoadWithoutUnit.IsBeyond(exercise, load, spoken));
+        AskForUnit(draft, line, beyond);
         line = line with { Note = draft.Notes.Count > 0 ? string.Join("; ", draft.Notes) : null }; // the dose may leave something to be said
+        var written = Shorthand.Write(line);
+        var account = RowAccount.Of(draft, name, line, written);
         return new AssembledRow(
-            new ReadRow(number, RowKind.Line, Shorthand.Write(line))
+            new ReadRow(number, RowKind.Line, written)
             {
+                Fields = LineFields.Of(line, number, account, exercise.Name),
                 ReadAs = exercise.Name,
                 Said = [.. line.Modifiers.Where(m => m.Kind != NameFeatureKind.Word).Select(m => m.InWords)],
                 ExerciseId = exercise.Id,
                 Name = name.Text,
                 Certainty = name.Reading.Certainty,
-                Doubts = [.. NameDoubt(line, name, exercise), .. draft.Doubts.Select(d => Doubt(d, row, line)), .. Unlikely(line, row)],
+                Doubts =
+                [
+                    .. NameDoubt(line, name, exercise),
+                    .. draft.Doubts.Select(d => Doubt(d, row, line)),
+                    .. Unlikely(line, row),
+                    .. NotUsed(account, draft, row),
+                ],
             },
             line
-        );
+        )
+        {
+            Beyond = beyond,
+        };
+    }
+
+    /// <summary>A load without a unit that was taken for pounds, or is more than a strong member lifts in kilograms, is asked about.</summary>
+    private static void AskForUnit(LineDraft draft, GymLine line, bool beyond)
+    {
+        if (!draft.Unitless || LoadOf(line) is not { } load || !(beyond || draft.Habit.Pounds))
+        {
+            return;
+        }
+
+        draft.Doubts.RemoveAll(d => d.What.Code is "shorthand.load-unit" or "shorthand.load-assumed" or "shorthand.loads-assumed");
+        if (!draft.Doubts.Exists(d => d.What.Code == "shorthand.read-as-pounds"))
+        {
+            var claim = draft.Claims.Find(c => c.Field == LineField.Load);
+            var figure = load.Pounds ? Math.Round(load.Kg / Foundation.Quantities.Units.KgPerPound, 1) : load.Kg;
+            draft.Doubt(
+                claim.Start,
+                Math.Max(1, claim.End - claim.Start),
+                draft.Habit.Pounds ? "shorthand.read-as-pounds" : "shorthand.heavy-for-kilograms",
+                ("load", figure)
+            );
+        }
     }
 
     private static IEnumerable<ReadingDoubt> NameDoubt(GymLine line, NameInRow name, Exercise exercise)
@@ -127,7 +169,7 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
         };
     }
 
-    private static ReadingDoubt Doubt(DraftDoubt doubt, string row, GymLine line)
+    private ReadingDoubt Doubt(DraftDoubt doubt, string row, GymLine line)
     {
         var others = doubt.What.Code switch
         {
@@ -135,6 +177,11 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             "shorthand.load-assumed" when doubt.What["figure"] is double figure => Units(figure, line with { Load = null })
                 .Where(o => !o.Label.EndsWith(" kg", StringComparison.Ordinal)),
             "shorthand.loads-assumed" when line.Each.All(s => s.Load is { Kg: >= LeastShare and <= MostShare }) => [Shares(line)],
+            "shorthand.load-unit" or "shorthand.heavy-for-kilograms" or "shorthand.read-as-pounds" when LoadOf(line) is not null =>
+            [
+                OtherUnit(line),
+            ],
+            "shorthand.training-max" => [OfTheMaximum(line)],
             "shorthand.in-all" => [EachSide(line)],
             "shorthand.rest-or-pair" => [Pair(line)],
             "shorthand.load-or-sets" when line.Load is { } held => [MoreSets(line, held)],
@@ -152,6 +199,30 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
     {
         var shares = line with { Each = [.. line.Each.Select(s => new PlannedSet(s.Target) { ShareOfMax = s.Load!.Kg / 100 })] };
         return new OtherReading($"{string.Join('/', line.Each.Select(s => $"{s.Load!.Kg:0.#}"))} %", Shorthand.Write(shares));
+    }
+
+    /// <summary>The same figures, pounds for kilograms.</summary>
+    private static OtherReading OtherUnit(GymLine line)
+    {
+        var other = LoadWithoutUnit.InTheOtherUnit(line);
+        return new OtherReading(Shorthand.LoadInWords(LoadOf(other)!), Shorthand.Write(other));
+    }
+
+    /// <summary>The load of all sets, or of the first that has one.</summary>
+    private static PlannedLoad? LoadOf(GymLine line) => line.Load ?? line.Each.Select(s => s.Load).FirstOrDefault(l => l is not null);
+
+    /// <summary>The same share of what can be lifted once.</summary>
+    private OtherReading OfTheMaximum(GymLine line)
+    {
+        double? More(double? share) => share is { } s ? Math.Round(s / names.Lexicon.Document.Loads.TrainingMax, 4) : null;
+        var whole = line with
+        {
+            ShareOfMax = More(line.ShareOfMax),
+            ShareOfMaxTo = More(line.ShareOfMaxTo),
+            Each = [.. line.Each.Select(s => s with { ShareOfMax = More(s.ShareOfMax) })],
+        };
+        var share = whole.ShareOfMax ?? whole.Each.Select(s => s.ShareOfMax).FirstOrDefault(s => s is not null) ?? 0;
+        return new OtherReading($"{share * 100:0.#} % of the maximum", Shorthand.Write(whole));
     }
 
     /// <summary>The same figure, counted for each side.</summary>
@@ -196,7 +267,12 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             yield return new OtherReading($"{figure:0.#} kg", Shorthand.Write(line with { Load = new PlannedLoad(figure) }));
             yield return new OtherReading(
                 $"{figure:0.#} lb",
-                Shorthand.Write(line with { Load = new PlannedLoad(Math.Round(figure * Foundation.Quantities.Units.KgPerPound, 3)) })
+                Shorthand.Write(
+                    line with
+                    {
+                        Load = new PlannedLoad(Math.Round(figure * Foundation.Quantities.Units.KgPerPound, 3)) { Pounds = true },
+                    }
+                )
             );
         }
 
@@ -205,6 +281,18 @@ internal sealed class LineAssembly(ExerciseNames names, string? usual)
             yield return new OtherReading($"{figure:0} s rest", Shorthand.Write(line with { RestSeconds = (int)figure }));
         }
     }
+
+    /// <summary>Figures that stand in the row and in nothing that was made of it, unless they are asked about already.</summary>
+    private static IEnumerable<ReadingDoubt> NotUsed(ImmutableArray<Claim> account, LineDraft draft, string row) =>
+        from claim in account
+        where claim.Field == LineField.NotPlaced && claim.Start < row.Length
+        where !draft.Doubts.Exists(d => d.Start < claim.End && claim.Start < d.Start + d.Length)
+        select new ReadingDoubt(
+            claim.Start + 1,
+            claim.End - claim.Start,
+            Reason.Of("reading.not-used", ("words", row[claim.Start..Math.Min(claim.End, row.Length)])),
+            []
+        );
 
     /// <summary>Figures that are possible and that nobody plans.</summary>
     private static IEnumerable<ReadingDoubt> Unlikely(GymLine line, string row)

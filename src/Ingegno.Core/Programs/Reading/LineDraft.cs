@@ -43,6 +43,28 @@ internal sealed class LineDraft
 
     public double? OfTop { get; set; }
 
+    /// <summary>Shares are of a training maximum.</summary>
+    public bool OfTrainingMax { get; set; }
+
+    /// <summary>What loads without a unit are.</summary>
+    public required Habit Habit { get; init; }
+
+    /// <summary>A load without a unit was read.</summary>
+    public bool Unitless { get; set; }
+
+    /// <summary>Its load stood before the first sets, so what follows goes the same way.</summary>
+    public bool LoadLed { get; set; }
+
+    /// <summary>The load of the sets that come next; null when none stands before them.</summary>
+    public PlannedLoad? NextLoad { get; set; }
+
+    /// <summary>A load that has no unit.</summary>
+    public PlannedLoad WithoutUnit(double figure, int pieces = 1)
+    {
+        Unitless = true;
+        return new PlannedLoad(Math.Round(figure * Habit.KgOfUnit, 3), pieces) { Pounds = Habit.Pounds };
+    }
+
     public Tempo? Tempo { get; set; }
 
     public Span? Rest { get; set; }
@@ -77,6 +99,12 @@ internal sealed class LineDraft
     public List<string> Notes { get; } = [];
 
     public List<DraftDoubt> Doubts { get; } = [];
+
+    /// <summary>The words and figures of the row.</summary>
+    public IReadOnlyList<LineToken> Tokens { get; set; } = [];
+
+    /// <summary>Which of them belong to which field, in their order; those of the name are found later.</summary>
+    public List<Claim> Claims { get; } = [];
 
     public bool HasDose => Groups.Count > 0;
 

@@ -34,6 +34,7 @@ internal static class LineTokens
             (spaced, i) = (c == '\t', end);
         }
 
+        ForeignWords.Settle(tokens);
         NumberWords.Settle(tokens);
         return tokens;
     }

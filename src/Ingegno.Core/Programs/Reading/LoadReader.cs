@@ -55,11 +55,15 @@ internal static class LoadReader
 
         var per = at.Now.Text switch
         {
+            // 24k beside sets and reps; elsewhere it is a distance.
+            "k" when !at.Now.Spaced && range.From >= Figures.LeastHeldK && at.Says("x", "*", "sets", "reps") => 1.0,
             "kg" or "kgs" or "kilos" or "kilo" or "kilograms" or "kilogram" or "kilogramm" => 1.0,
             "lb" or "lbs" or "pounds" or "pound" or "#" => Units.KgPerPound,
 
             // 2x20s: a pair of twenties, of the unit of the gym.
-            "s" when marked && !at.Now.Spaced && (pieces > 1 || Twenties(draft, range, signed || (asked && IsNoRest(at, range)))) => 1.0,
+            "s" when marked && !at.Now.Spaced && (pieces > 1 || Twenties(draft, range, signed || (asked && IsNoRest(at, range)))) => draft
+                .Habit
+                .KgOfUnit,
             _ => 0,
         };
         if (per > 0 && at.Now.Is("s"))
@@ -75,12 +79,12 @@ internal static class LoadReader
             && at.Now.Text is not ("x" or "*" or "reps" or "sets" or "%" or "sec")
         )
         {
-            return Take(draft, range, 1, pieces, added: false); // 3x40 m @ 2x24, 3x10 2x22.5
+            return Unitless(at, draft, range, pieces); // 3x40 m @ 2x24, 3x10 2x22.5
         }
 
         if (per == 0 && signed && !crossed && range.Upper is null && !IsOtherwise(at.Now) && IsNoShare(draft, range.From))
         {
-            return Take(draft, range, 1, pieces, added: false); // 4x6 @ 100
+            return Unitless(at, draft, range, pieces); // 4x6 @ 100
         }
 
         if (per == 0)
@@ -91,7 +95,7 @@ internal static class LoadReader
                 && range.Upper is null
                 && at.Now.Text is not ("x" or "*" or "sets" or "%")
                 && !IsMoreWork(at.Now)
-                && Bare(draft, range, pieces);
+                && Bare(at, draft, range, pieces);
         }
 
         at.At++;
@@ -100,7 +104,13 @@ internal static class LoadReader
         at.TakeAny("dumbbells", "dbs", "db", "kb", "kbs", "kettlebell", "kettlebells", "bells", "plate", "vest");
         var inAll = pieces == 1 && (at.TakePhrase("in total") || at.TakePhrase("in all"));
         inAll |= at.TakeAny("total", "altogether", "combined").Length > 0 && pieces == 1;
-        return Take(draft, range, per, pieces, added, inAll, leads: at.Now.Text is "x" or "*" && at.Ahead(1).IsNumber);
+        return Take(at, draft, range, per, pieces, added, inAll);
+    }
+
+    private static bool Unitless(TokenCursor at, LineDraft draft, Span range, int pieces)
+    {
+        draft.Unitless = true;
+        return Take(at, draft, range, draft.Habit.KgOfUnit, pieces, added: false);
     }
 
     /// <summary>
@@ -206,7 +216,7 @@ internal static class LoadReader
         if (per == 0 && loads.Count > 2 && loads.Count == draft.Current?.Sets && AreLoads(at, draft.Current, loads))
         {
             draft.Doubt(from, at.Before.End - from, "shorthand.loads-assumed", ("figures", string.Join('/', loads)));
-            per = 1;
+            per = draft.Habit.KgOfUnit;
         }
 
         if (loads.Count < 3 || per == 0)
@@ -214,8 +224,12 @@ internal static class LoadReader
             return at.Back(start);
         }
 
-        draft.Loads.AddRange(loads.Select(l => new PlannedLoad(Kg(l, per))));
-        draft.Load ??= new PlannedLoad(Kg(loads.Min(), per), ToKg: loads.Max() > loads.Min() ? Kg(loads.Max(), per) : null);
+        var pounds = per is not 1;
+        draft.Loads.AddRange(loads.Select(l => new PlannedLoad(Kg(l, per)) { Pounds = pounds }));
+        draft.Load ??= new PlannedLoad(Kg(loads.Min(), per), ToKg: loads.Max() > loads.Min() ? Kg(loads.Max(), per) : null)
+        {
+            Pounds = pounds,
+        };
         return true;
     }
 
@@ -253,7 +267,8 @@ internal static class LoadReader
                 or "minute";
 
     /// <summary>+10 without a unit is added in kilograms.</summary>
-    private static bool Bare(LineDraft draft, Span range, int pieces) => draft.HasDose && Take(draft, range, 1, pieces, added: true);
+    private static bool Bare(TokenCursor at, LineDraft draft, Span range, int pieces) =>
+        draft.HasDose && Take(at, draft, range, draft.Habit.KgOfUnit, pieces, added: true);
 
     private static int Hands(TokenCursor at, int pieces)
     {
@@ -279,15 +294,29 @@ internal static class LoadReader
         return pieces;
     }
 
-    private static bool Take(LineDraft draft, Span range, double per, int pieces, bool added, bool inAll = false, bool leads = false)
+    private static bool Take(TokenCursor at, LineDraft draft, Span range, double per, int pieces, bool added, bool inAll = false)
     {
-        var load = new PlannedLoad(Kg(range.From, per), pieces, added, range.Upper is { } to ? Kg(to, per) : null, inAll);
+        var load = new PlannedLoad(Kg(range.From, per), pieces, added, range.Upper is { } to ? Kg(to, per) : null, inAll)
+        {
+            Pounds = per is not 1,
+        };
+        var first = draft.Load;
         draft.Load ??= load;
-        if (leads)
+        if (at.Now.Text is "x" or "*" && at.Ahead(1).IsNumber)
         {
             draft.LeadLoad = load;
         }
-        else if (draft.Current is { } group)
+        else if (draft.Current is not { } group)
+        {
+            draft.LoadLed = true;
+        }
+        else if (draft.LoadLed && first is not null && at.Now.IsWhole && at.Ahead(1).Text is "x" or "*" or "sets")
+        {
+            // 100 kg 3x3, 90 kg 3x6: every load stands before its sets.
+            group.Load ??= first;
+            draft.NextLoad = load;
+        }
+        else
         {
             group.Load ??= load;
         }
@@ -393,6 +422,6 @@ internal static class LoadReader
         var per = at.TakeAny("lb", "lbs", "pounds").Length > 0 ? Units.KgPerPound : 1;
         at.TakeAny("kg", "kgs", "kilos");
         draft.LoadWord = null;
-        return Take(draft, more, per, 1, added: true);
+        return Take(at, draft, more, per, 1, added: true);
     }
 }

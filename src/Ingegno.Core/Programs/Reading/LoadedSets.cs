@@ -26,26 +26,64 @@ internal static class LoadedSets
 
         if (!draft.HasDose)
         {
-            draft.Doubt(load.Start, load.Text.Length, "shorthand.load-unit", ("load", load.Value));
+            draft.Doubt(
+                load.Start,
+                load.Text.Length,
+                draft.Habit.Pounds ? "shorthand.read-as-pounds" : "shorthand.load-unit",
+                ("load", load.Value)
+            );
         }
 
-        draft.Load ??= new PlannedLoad(load.Value);
+        var held = draft.WithoutUnit(load.Value);
+        draft.Load ??= held;
         var reps = at.Ahead(2).Value;
         at.At += 3;
         int? sets = at.Now.Text is "x" or "*" && at.Ahead(1).IsWhole ? (int)at.Ahead(1).Value : null;
         at.At += sets is null ? 0 : 2;
         var several = draft.HasDose || at.Ahead(1) is { IsNumber: true, Value: >= LeastLoadFirst } && at.Ahead(2).Text is "x" or "*";
         several |= at.Now is { IsNumber: true, Value: >= LeastLoadFirst } && at.Ahead(1).Text is "x" or "*";
+        if (sets is null && MoreReps(at) is [_, ..] more)
+        {
+            // 185x5, 5, 5: as many sets as figures.
+            draft.Groups.Add(
+                new SetGroup
+                {
+                    Sets = more.Count + 1,
+                    Counts = [new Span(reps, reps), .. more],
+                    Load = held,
+                    LoadFirst = true,
+                }
+            );
+            return true;
+        }
+
         draft.Groups.Add(
             new SetGroup
             {
                 Sets = sets ?? (several ? 1 : null),
                 Counts = [new Span(reps, reps)],
-                Load = new PlannedLoad(load.Value),
+                Load = held,
                 LoadFirst = true,
             }
         );
         return true;
+    }
+
+    /// <summary>The figures of further sets with the same load.</summary>
+    private static List<Span> MoreReps(TokenCursor at)
+    {
+        var more = new List<Span>();
+        while (
+            at.Now.Text is "," or "/"
+            && at.Ahead(1) is { IsWhole: true, Value: >= 1 and < LeastLoadFirst }
+            && at.Ahead(2) is { Kind: TokenKind.End } or { Text: "," or "/" or "@" or "rest" or "rpe" or ";" }
+        )
+        {
+            more.Add(new Span(at.Ahead(1).Value, at.Ahead(1).Value));
+            at.At += 2;
+        }
+
+        return more;
     }
 
     /// <summary>70%x5, 80%x3, 90%x1+: a share before its reps, and perhaps its sets.</summary>

@@ -42,7 +42,7 @@ internal static class MethodReader
         {
             (every, at.At) = (60 * minutes.Value, at.At + 3);
         }
-        else if (at.TakePhrase("every minute on the minute"))
+        else if (at.TakeAnyPhrase("every minute on the minute", "on the minute", "otm"))
         {
             // spelt out
         }
@@ -326,13 +326,42 @@ internal static class MethodReader
             "style",
             "format"
         );
+        if (at.Before.Is("last") && at.Now.IsWhole && at.Ahead(1).Is("sets"))
+        {
+            draft.Notes.Add($"last {at.Now.Value:0} sets"); // of all of them
+            at.At += 2;
+        }
+
         at.TakeAny(":");
+        if (method == SetMethod.DropSet)
+        {
+            Lighter(at, draft);
+        }
+
         if (method == SetMethod.DropSet && at.Now.Text is "x" or "*" && at.Ahead(1) is { IsWhole: true, Value: <= MostDrops })
         {
-            at.At += 2; // last set drop x2: twice lighter
+            draft.Notes.Add($"drop x{at.Ahead(1).Value:0}"); // twice lighter
+            at.At += 2;
         }
 
         return Set(draft, method.Value);
+    }
+
+    /// <summary>Drop set -20 %, drop 10 kg: by how much it is made lighter is said beside it.</summary>
+    private static void Lighter(TokenCursor at, LineDraft draft)
+    {
+        var start = at.At;
+        at.TakeAny("-", "by", "of");
+        at.TakeAny("-");
+        if (Figures.Range(at) is { } by && at.TakeAny("%", "kg", "lb", "lbs") is { Length: > 0 } unit)
+        {
+            var to = by.Upper is { } upper ? $"-{upper:0.#}" : string.Empty;
+            draft.Notes.Add($"drop by {by.From:0.#}{to}{(unit == "%" ? string.Empty : " ")}{unit}");
+            at.TakeAny("each", "off", "less");
+            return;
+        }
+
+        at.At = start;
     }
 
     /// <summary>So often a set is made lighter at most.</summary>

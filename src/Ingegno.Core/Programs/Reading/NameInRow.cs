@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ingegno.Core.Knowledge.Naming;
 using Ingegno.Core.Programs.Lines;
 
@@ -11,6 +12,9 @@ namespace Ingegno.Core.Programs.Reading;
 /// <param name="Notes">What stands beside it.</param>
 internal sealed record NameInRow(string Text, int Start, int Length, NameReading Reading, List<string> Notes)
 {
+    /// <summary>The stretches of words of the row: the name, what says how, what is said beside it, and what joins them.</summary>
+    public ImmutableArray<Claim> Claims { get; private init; } = [];
+
     /// <summary>Finds the name: the first stretch of words that is one, with what others say about how it is done.</summary>
     public static NameInRow Find(string row, LineDraft draft, ExerciseNames names, string? usual)
     {
@@ -33,10 +37,14 @@ internal sealed record NameInRow(string Text, int Start, int Length, NameReading
         at = at < 0 ? runs.FindIndex(r => !r.Run.Bracketed && r.Text.Any(char.IsLetter)) : at;
         if (at < 0)
         {
-            return new NameInRow(string.Empty, 0, 0, nothing, [.. runs.Select(r => r.Text)]);
+            return new NameInRow(string.Empty, 0, 0, nothing, [.. runs.Select(r => r.Text)])
+            {
+                Claims = [.. runs.Select(r => Of(r.Run, LineField.Remark))],
+            };
         }
 
         var (text, reading, notes) = (runs[at].Text, readings[at], new List<string>());
+        var claims = new List<Claim> { Of(runs[at].Run, LineField.Name) };
         for (var i = 0; i < runs.Count; i++)
         {
             if (i == at)
@@ -54,15 +62,26 @@ internal sealed record NameInRow(string Text, int Start, int Length, NameReading
             )
             {
                 (text, reading) = (joined, better);
+                claims.Add(Of(runs[i].Run, LineField.Name));
             }
-            else if (!runs[i].Text.Split(' ').All(w => Fillers.Contains(w.ToLowerInvariant())))
+            else if (IsFiller(runs[i].Text))
+            {
+                claims.Add(Of(runs[i].Run, LineField.Filler));
+            }
+            else
             {
                 notes.Add(runs[i].Text);
+                claims.Add(Of(runs[i].Run, LineField.Remark));
             }
         }
 
-        return new NameInRow(text, runs[at].Run.Start, runs[at].Run.End - runs[at].Run.Start, reading, notes);
+        return new NameInRow(text, runs[at].Run.Start, runs[at].Run.End - runs[at].Run.Start, reading, notes) { Claims = [.. claims] };
     }
+
+    /// <summary>Nothing but words that say nothing.</summary>
+    public static bool IsFiller(string words) => words.Split(' ').All(w => Fillers.Contains(w.ToLowerInvariant()));
+
+    private static Claim Of(Run run, LineField field) => new(field, run.Start, run.End);
 
     private static readonly string[] Either = [" or ", "/"];
 
@@ -93,7 +112,10 @@ internal sealed record NameInRow(string Text, int Start, int Length, NameReading
             var text = Trim(row[start..end]);
             if (names.Find(text) is not null)
             {
-                return new NameInRow(text, start, end - start, names.Read(text), [.. runs.Skip(count).Select(r => r.Text)]);
+                return new NameInRow(text, start, end - start, names.Read(text), [.. runs.Skip(count).Select(r => r.Text)])
+                {
+                    Claims = [new Claim(LineField.Name, start, end), .. runs.Skip(count).Select(r => Of(r.Run, LineField.Remark))],
+                };
             }
         }
 
@@ -101,7 +123,8 @@ internal sealed record NameInRow(string Text, int Start, int Length, NameReading
     }
 
     /// <summary>Words that say nothing once the figures beside them are read: "stop 2 short of failure", "then 3x5".</summary>
-    private static readonly HashSet<string> Fillers = ["of", "then", "that", "the", "and", "with", "for", "in", "to", "a", "do", "it"];
+    private static readonly HashSet<string> Fillers = ["of", "then", "that", "the", "and", "with", "w", "for", "in", "to", "a", "do", "it"];
 
-    private static string Trim(string text) => text.Trim(' ', '-', ':', ',', '.', '/', '&', '\'', '"', ';', '|', '\t', '–', '—');
+    private static string Trim(string text) =>
+        text.Trim(' ', '-', ':', ',', '.', '/', '&', '\'', '"', ';', '|', '\t', '–', '—', '(', '[', ')', ']');
 }

@@ -51,7 +51,10 @@ internal static class RestReader
         var end = at.Before.End;
         var plural = at.Before is { Text: "s", Spaced: false };
         at.TakeAny("-");
-        if (at.TakeAny("rest", "rests", "recovery", "break", "off", "ri", "r").Length > 0 || at.TakeAny("between", "btw", "bw").Length > 0)
+        if (
+            at.TakeAny("rest", "rests", "recovery", "break", "off", "ri", "r", "pause").Length > 0
+            || at.TakeAny("between", "btw", "bw").Length > 0
+        )
         {
             return Take(draft, time) && Between(at);
         }

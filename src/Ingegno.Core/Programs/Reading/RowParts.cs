@@ -221,6 +221,14 @@ internal static partial class RowParts
 
     private static bool Named(string part, ExerciseNames names)
     {
+        if (
+            LineTokens.Tokenize(part) is [{ Text: "side" or "leg" or "arm" or "per" or "each" }, .. var behind]
+            && behind is [] or [{ Kind: not TokenKind.Word }, ..]
+        )
+        {
+            return false; // 3 x 8 / side
+        }
+
         var draft = RowReader.Read(part).Draft;
         var run = draft.Runs.Find(r => !r.Bracketed);
         return run is not null && names.Read(part[run.Start..run.End]) is { Exercise: not null, Certainty: Certainty.Sure };

@@ -15,11 +15,14 @@ internal static class RowReader
     /// <summary>What was read, and the label before it.</summary>
     /// <param name="row">The row.</param>
     /// <param name="names">Names that are taken whole where a row begins with one: "Deep squat rest 3x60 s" has no rest.</param>
-    public static (LineDraft Draft, string? Label) Read(string row, ExerciseNames? names = null)
+    /// <param name="habit">What goes without saying in the program; null for a gym with a bar and kilograms.</param>
+    public static (LineDraft Draft, string? Label) Read(string row, ExerciseNames? names = null, Habit? habit = null)
     {
-        var at = new TokenCursor(LineTokens.Tokenize(row), row.Length);
+        var tokens = LineTokens.Tokenize(row);
+        var at = new TokenCursor(tokens, row.Length);
         var label = RowMarks.Read(at);
-        var draft = new LineDraft();
+        var draft = new LineDraft { Tokens = tokens, Habit = habit ?? Habit.Plain };
+        Claimed(0, LineField.Label);
         var (depth, runStart, runEnd) = (0, -1, -1);
         if (names is not null && WholeName(at, row, names) is { } whole)
         {
@@ -28,8 +31,11 @@ internal static class RowReader
 
         while (!at.AtEnd)
         {
+            var start = at.At;
             if (Comment(at, row, draft))
             {
+                at.At = at.Count;
+                Claimed(start, LineField.Remark);
                 break;
             }
 
@@ -44,7 +50,6 @@ internal static class RowReader
                 continue;
             }
 
-            var start = at.At;
             if (NameFigures.Read(at))
             {
                 runStart = runStart < 0 ? StartOf(at, start) : runStart;
@@ -69,12 +74,14 @@ internal static class RowReader
             {
                 Flush();
                 draft.Notes.Add(plate);
+                Claimed(start, LineField.Remark);
                 continue;
             }
 
-            if (Part(at, draft))
+            if (Part(at, draft) is { } field)
             {
                 Flush();
+                Claimed(start, field);
                 continue;
             }
 
@@ -97,7 +104,8 @@ internal static class RowReader
             };
             if (token.IsNumber)
             {
-                Bare(at, draft);
+                var bare = Bare(at, draft);
+                Claimed(start, bare, bare == LineField.Sets);
             }
             else
             {
@@ -113,6 +121,14 @@ internal static class RowReader
         }
 
         return (draft, label);
+
+        void Claimed(int from, LineField field, bool bare = false)
+        {
+            if (at.At > from)
+            {
+                draft.Claims.Add(new Claim(field, tokens[from].Start, at.Before.End, bare));
+            }
+        }
 
         void Flush()
         {
@@ -198,15 +214,17 @@ internal static class RowReader
         return start;
     }
 
-    private static bool Part(TokenCursor at, LineDraft draft) =>
-        TempoReader.Read(at, draft)
-        || MethodReader.Read(at, draft)
-        || SetsReader.Read(at, draft)
-        || EffortReader.Read(at, draft)
-        || LoadReader.Read(at, draft)
-        || SideReader.Read(at, draft)
-        || RestReader.Read(at, draft)
-        || LoneOpen(at, draft);
+    /// <summary>Takes what can be told by its own form, and says which field it is; null when nothing here can be.</summary>
+    private static LineField? Part(TokenCursor at, LineDraft draft) =>
+        TempoReader.Read(at, draft) ? LineField.Tempo
+        : MethodReader.Read(at, draft) ? LineField.Method
+        : SetsReader.Read(at, draft) ? LineField.Sets
+        : EffortReader.Read(at, draft) ? LineField.Effort
+        : LoadReader.Read(at, draft) ? LineField.Load
+        : SideReader.Read(at, draft) ? LineField.Side
+        : RestReader.Read(at, draft) ? LineField.Rest
+        : LoneOpen(at, draft) ? LineField.Sets
+        : null;
 
     /// <summary>AMRAP on its own: the sets are open, or another open one comes on top (3x6 + AMRAP).</summary>
     private static bool LoneOpen(TokenCursor at, LineDraft draft)
@@ -223,6 +241,11 @@ internal static class RowReader
             }
 
             at.At = start;
+        }
+
+        if (at.Now.Is("max") && at.Ahead(1).Is("effort") && draft.Current is { Counts.Count: > 0 })
+        {
+            return false; // how hard, and no set more
         }
 
         var onTop = at.Take("+");
@@ -283,7 +306,8 @@ internal static class RowReader
         return true;
     }
 
-    private static void Bare(TokenCursor at, LineDraft draft)
+    /// <summary>A figure that nothing claims; what it belongs to is settled with the whole row.</summary>
+    private static LineField Bare(TokenCursor at, LineDraft draft)
     {
         var (start, signed) = (at.Now.Start, at.Before.Is("@"));
         var setting = at.Before.Text is "lvl" or "level" or "pin" or "hole" or "setting" or "notch" or "seat" ? at.Before.Text : null;
@@ -292,14 +316,14 @@ internal static class RowReader
             if (setting is not null)
             {
                 draft.Notes.Add($"{setting} {range.From:0.#}"); // of a machine: it weighs nothing
-                return;
+                return LineField.Remark;
             }
 
             if (at.TakeAny("partials", "partial", "pulses", "halves", "negatives", "half") is { Length: > 0 } more)
             {
                 var reps = more == "half" && at.TakeAny("reps", "rep").Length > 0 ? " reps" : string.Empty;
                 draft.Notes.Add($"+ {range.From:0} {more}{reps}"); // done after the set
-                return;
+                return LineField.Remark;
             }
 
             if (at.TakeAny("cm", "mm", "inch", "inches", "ft", "feet") is { Length: > 0 } unit)
@@ -319,7 +343,7 @@ internal static class RowReader
                     "apart"
                 );
                 draft.Notes.Add($"{(range.Upper is { } to ? $"{range.From:0.#}-{to:0.#}" : $"{range.From:0.#}")} {unit} {what}".TrimEnd());
-                return;
+                return LineField.Remark;
             }
 
             draft.Bare.Add(new BareFigure(range, start, at.Before.End - start, signed));
@@ -328,5 +352,7 @@ internal static class RowReader
         {
             at.At++;
         }
+
+        return LineField.Sets;
     }
 }

@@ -11,6 +11,18 @@ internal static class RowText
         var text = new StringBuilder(row);
         for (var i = 0; i < text.Length; i++)
         {
+            if (text[i] == Keycap)
+            {
+                // 1️⃣ is a bullet, and no figure of a dose.
+                var digit = i > 1 && text[i - 1] == Variation ? i - 2 : i - 1;
+                for (var at = Math.Max(0, digit); at <= i; at++)
+                {
+                    text[at] = ' ';
+                }
+
+                continue;
+            }
+
             var pair = text[i] is '*' or '_' && i + 1 < text.Length && text[i + 1] == text[i];
             if (pair)
             {
@@ -28,6 +40,9 @@ internal static class RowText
 
         return text.ToString();
     }
+
+    private const char Keycap = '\u20e3',
+        Variation = '\ufe0f';
 
     /// <summary>A star between figures or words of a dose is a cross.</summary>
     private static bool BetweenFigures(StringBuilder text, int at)

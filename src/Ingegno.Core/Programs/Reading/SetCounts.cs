@@ -301,6 +301,12 @@ internal static class SetCounts
         {
             draft.Groups.Add(group);
         }
+
+        if (draft is { NextLoad: { } next, Current: { } current })
+        {
+            current.Load ??= next;
+            draft.NextLoad = null;
+        }
     }
 
     public static bool OpenWord(LineToken token) =>

@@ -25,14 +25,72 @@ public sealed class ShorthandParser(ExerciseNames names, CancellationToken stop 
             );
         }
 
-        var rows = text.ReplaceLineEndings("\n").Split('\n');
-        if (rows.Count(r => !string.IsNullOrWhiteSpace(r)) > ShorthandLimits.Lines)
+        if (text.AsSpan().Count('\n') >= ShorthandLimits.Lines)
         {
             return Nothing("shorthand.too-many-lines", Reason.Of("shorthand.too-many-lines", ("most", ShorthandLimits.Lines)));
         }
 
-        var read = new WeekReader(names, usual: null, stop).Read(rows);
-        return Usual(read) is { } usual ? new WeekReader(names, usual, stop).Read(rows) : read;
+        var weeks = new ProgramLayout(names).Weeks(text);
+        var read = weeks.Select(w => Week(w.Rows)).ToList();
+        return read is [var only] ? only : Several(text.ReplaceLineEndings("\n").Split('\n'), weeks, read);
+    }
+
+    private ShorthandResult Week(ImmutableArray<LaidOutRow> rows)
+    {
+        var reader = new WeekReader(names, Habit.Plain, stop);
+        var read = reader.Read(rows);
+        var habit = new Habit(Usual(read), InPounds(rows, reader.Beyond));
+        return habit == Habit.Plain ? read : new WeekReader(names, habit, stop).Read(rows);
+    }
+
+    /// <summary>Loads without a unit are pounds where the text speaks of pounds alone, or of no unit and of more than anybody lifts.</summary>
+    private static bool InPounds(ImmutableArray<LaidOutRow> rows, bool beyond)
+    {
+        var (kilograms, pounds) = (false, false);
+        foreach (var token in rows.Where(r => !r.Blank && !r.Remark).SelectMany(r => LineTokens.Tokenize(r.Text)))
+        {
+            kilograms |= token.Text is "kg" or "kgs" or "kilo" or "kilos";
+            pounds |= token.Text is "lb" or "lbs" or "pounds";
+        }
+
+        return !kilograms && (pounds || beyond);
+    }
+
+    /// <summary>Several weeks are read as weeks: the lines are those of the first, and nothing that is in doubt of the others is hidden.</summary>
+    private static ShorthandResult Several(string[] text, ImmutableArray<LaidOutWeek> weeks, List<ShorthandResult> read)
+    {
+        var columns = weeks[^1].Line == 0 && weeks.Length > 1 && weeks[0].Rows[^1].Number == weeks[^1].Rows[^1].Number;
+        return read[0] with
+        {
+            Errors = [.. read.SelectMany(r => r.Errors).Distinct()],
+            Rows = columns ? read[0].Rows : [.. read.SelectMany(r => r.Rows)],
+            Weeks =
+            [
+                .. weeks.Zip(
+                    read,
+                    (week, r) =>
+                        new ReadWeek(
+                            week.Name,
+                            week.Line,
+                            columns ? r.InOwnForm : AsTyped(text, weeks, week),
+                            r.Lines.Length,
+                            [.. r.Days.Select(d => d.Name).Where(n => n.Length > 0)]
+                        )
+                ),
+            ],
+        };
+    }
+
+    /// <summary>The rows of a week as they were typed, to the first of the next one, without its heading.</summary>
+    private static string AsTyped(string[] text, ImmutableArray<LaidOutWeek> weeks, LaidOutWeek week)
+    {
+        var at = weeks.IndexOf(week);
+        var end = at + 1 < weeks.Length ? weeks[at + 1].Rows[0].Number : text.Length + 1;
+        var heading = week.Rows.FirstOrDefault(r =>
+            r.Number == week.Line && r.Heading is { Kind: HeadingKind.Week or HeadingKind.Section }
+        );
+        var rows = Enumerable.Range(week.Rows[0].Number, end - week.Rows[0].Number).Where(n => n != heading?.Number);
+        return string.Join('\n', rows.Select(n => text[n - 1])).Trim('\n');
     }
 
     /// <summary>

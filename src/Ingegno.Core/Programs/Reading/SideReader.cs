@@ -11,7 +11,7 @@ internal static class SideReader
         at.Take("(");
         var said =
             Slash(at, draft)
-            || (at.TakeAny("per").Length > 0 && Part(at))
+            || (at.TakeAny("per").Length > 0 && at.TakeAny("/").Length >= 0 && Part(at))
             || (at.Before is { IsNumber: true } or { Text: "reps" or "s" or "sec" or "m" or "min" } && at.Take("a") && Part(at))
             || Each(at)
             || at.TakeAnyPhrase("both sides", "every side", "every leg", "every arm")

@@ -6,17 +6,22 @@ using Ingegno.Core.Programs.Lines;
 namespace Ingegno.Core.Programs.Reading;
 
 /// <summary>Reads the rows of a week in order, and knows the day, part and group that each stands in.</summary>
-internal sealed class WeekReader(ExerciseNames names, string? usual, CancellationToken stop)
+internal sealed class WeekReader(ExerciseNames names, Habit habit, CancellationToken stop)
 {
     private readonly ImmutableArray<GymLine>.Builder _lines = ImmutableArray.CreateBuilder<GymLine>();
     private readonly ImmutableArray<ShorthandError>.Builder _errors = ImmutableArray.CreateBuilder<ShorthandError>();
     private readonly ImmutableArray<ReadRow>.Builder _rows = ImmutableArray.CreateBuilder<ReadRow>();
     private readonly ImmutableArray<KeptLine>.Builder _kept = ImmutableArray.CreateBuilder<KeptLine>();
     private readonly List<GymDay> _days = [];
-    private readonly LineAssembly _assembly = new(names, usual);
+    private readonly LineAssembly _assembly = new(names, habit);
     private bool _daysFollow;
-    private TableHead? _table;
     private int? _rounds;
+
+    /// <summary>A load without a unit is more than a strong member lifts in kilograms.</summary>
+    public bool Beyond { get; private set; }
+
+    /// <summary>How the lines of a group are done, where its heading says so.</summary>
+    private Heading? _form;
 
     /// <summary>Rounds of an AMRAP by the clock, which nobody counted.</summary>
     private int? _guessed;
@@ -24,37 +29,41 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
     private int _inGroup;
     private bool _grouped;
 
-    public ShorthandResult Read(string[] rows)
+    public ShorthandResult Read(ImmutableArray<LaidOutRow> rows)
     {
-        var headings = rows.Select(HeadingReader.Read).ToArray();
-        var leads = rows.Select((row, i) => headings[i] is null ? LeadIn.TryRead(row, names) : null).ToArray();
-        _daysFollow = headings.Concat(leads.Select(l => l?.Heading)).Any(h => h?.Kind is HeadingKind.Day or HeadingKind.Split);
-        var daysSaid = headings.Concat(leads.Select(l => l?.Heading)).Any(h => h?.Kind == HeadingKind.Day);
-        for (var i = 0; i < rows.Length && _errors.Count < ShorthandLimits.Errors; i++)
+        var leads = rows.Select(r => r.Heading is null && !r.Remark && !r.Blank ? LeadIn.TryRead(r.Text, names) : null).ToArray();
+        var headings = rows.Select((r, i) => r.Heading ?? leads[i]?.Heading).ToList();
+        _daysFollow = headings.Exists(h => h?.Kind is HeadingKind.Day or HeadingKind.Split);
+        var daysSaid = headings.Exists(h => h?.Kind == HeadingKind.Day);
+        for (var i = 0; i < rows.Length; i++)
         {
             stop.ThrowIfCancellationRequested();
-            if (string.IsNullOrWhiteSpace(rows[i]))
+            var (text, number) = (rows[i].Text, rows[i].Number);
+            if (rows[i].Blank)
             {
-                (_grouped, _rounds, _guessed) = (false, null, null);
-                continue;
+                (_grouped, _rounds, _form, _guessed) = (false, null, null, null);
             }
-
-            if (leads[i] is { } lead)
+            else if (leads[i] is { } lead)
             {
-                Led(lead, rows[i], i + 1, daysSaid);
+                Led(lead, rows[i], daysSaid);
             }
-            else if (Heads(headings[i], rows[i], i + 1, daysSaid))
+            else if (rows[i].Remark)
             {
-                _guessed = headings[i] switch
-                {
-                    null => _guessed, // a comment
-                    { Kind: HeadingKind.Rounds, Rounds: null } rounds => LeadIn.InTheTime(rounds.Name, [.. Below(rows, headings, i)]),
-                    _ => null,
-                };
+                _rows.Add(new ReadRow(number, RowKind.Comment, text.Trim()));
+            }
+            else if (rows[i].Heading is { } heading)
+            {
+                Heads(heading, number, daysSaid);
+                _guessed = heading is { Kind: HeadingKind.Rounds, Rounds: null }
+                    ? LeadIn.InTheTime(
+                        heading.Name,
+                        [.. rows.Skip(i + 1).TakeWhile(r => r.Heading is null && !r.Blank).Select(r => r.Text)]
+                    )
+                    : null;
             }
             else
             {
-                One(rows[i], i + 1);
+                One(rows[i], text);
             }
         }
 
@@ -66,17 +75,10 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
         };
     }
 
-    /// <summary>The rows of a group: to the next heading, or an empty row.</summary>
-    private static IEnumerable<string> Below(string[] rows, Heading?[] headings, int heading) =>
-        Enumerable
-            .Range(heading + 1, rows.Length - heading - 1)
-            .TakeWhile(i => headings[i] is null && !string.IsNullOrWhiteSpace(rows[i]))
-            .Select(i => rows[i]);
-
     /// <summary>Takes a heading and the exercises that follow it in its row; rounds end with the row.</summary>
-    private void Led(LeadIn lead, string row, int number, bool daysSaid)
+    private void Led(LeadIn lead, LaidOutRow row, bool daysSaid)
     {
-        Heads(lead.Heading, row, number, daysSaid);
+        Heads(lead.Heading, row.Number, daysSaid);
         if (lead.Heading.Kind == HeadingKind.Rounds)
         {
             // Written out by itself it would head the rows below as well: sets and labels of its lines say it.
@@ -85,63 +87,50 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
 
         if (LeadIn.TryRead(lead.Rest, names) is { } inner)
         {
-            Led(inner, row, number, daysSaid);
+            Led(inner, row, daysSaid);
             return;
         }
 
         _guessed = lead.Guessed;
-        One(lead.Rest, number, listed: lead.Heading.Kind is HeadingKind.Rounds or HeadingKind.Section);
+        One(row, lead.Rest, listed: lead.Heading.Kind is HeadingKind.Rounds or HeadingKind.Section);
         _guessed = null;
-        (_grouped, _rounds) = lead.Heading.Kind == HeadingKind.Rounds ? (false, null) : (_grouped, _rounds);
+        if (lead.Heading.Kind == HeadingKind.Rounds)
+        {
+            (_grouped, _rounds, _form) = (false, null, null);
+        }
     }
 
-    /// <summary>Takes a row that heads something, or that is said beside the program.</summary>
-    private bool Heads(Heading? heading, string row, int number, bool daysSaid)
+    /// <summary>Takes a row that heads something.</summary>
+    private void Heads(Heading heading, int number, bool daysSaid)
     {
-        if (heading is null && RowMarks.IsComment(row))
-        {
-            _rows.Add(new ReadRow(number, RowKind.Comment, row.Trim()));
-            return true;
-        }
-
         switch (heading)
         {
-            case null:
-                return false;
             case { Kind: HeadingKind.Week }:
-                _errors.Add(
-                    new ShorthandError(
-                        number,
-                        1,
-                        row.Length,
-                        "shorthand.several-weeks",
-                        Reason.Of("shorthand.several-weeks", ("week", heading.Name)),
-                        []
-                    )
-                );
+                (_grouped, _rounds, _form) = (false, null, null);
                 _rows.Add(new ReadRow(number, RowKind.Week, "== " + heading.Name));
-                return true;
+                break;
             case { Kind: HeadingKind.Section }:
             case { Kind: HeadingKind.Split } when daysSaid:
-                (_grouped, _rounds) = (false, null);
+                (_grouped, _rounds, _form) = (false, null, null);
                 _rows.Add(new ReadRow(number, RowKind.Section, heading.Name));
-                return true;
+                break;
             case { Kind: HeadingKind.Rounds }:
-                (_grouped, _rounds, _inGroup) = (true, heading.Rounds, 0);
+                (_grouped, _rounds, _form, _inGroup) = (true, heading.Rounds, heading, 0);
                 _group = Free((char)(_group + 1));
                 _rows.Add(new ReadRow(number, RowKind.Section, heading.Name));
-                return true;
+                break;
             default:
-                (_grouped, _rounds, _table) = (false, null, null);
+                (_grouped, _rounds, _form) = (false, null, null);
                 _group = '@';
                 _days.Add(new GymDay(_days.Count, Unused(heading.Name), number));
                 _rows.Add(new ReadRow(number, RowKind.Day, DayHeading.Write(_days[^1].Name)));
-                return true;
+                break;
         }
     }
 
-    private void One(string row, int number, bool listed = false)
+    private void One(LaidOutRow from, string row, bool listed = false)
     {
+        var number = from.Number;
         if (row.Length > ShorthandLimits.LineLength)
         {
             _errors.Add(
@@ -158,21 +147,19 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
             return;
         }
 
-        if (TableHead.TryRead(row) is { } head)
-        {
-            _table = head;
-            _rows.Add(new ReadRow(number, RowKind.Comment, row.Trim()));
-            return;
-        }
-
-        var plain = RowText.Plain(_table?.Spelt(row) ?? row);
+        var plain = RowText.Plain(row);
         var letter = Free('S');
         foreach (var part in RowParts.Apart(plain, names, listed))
         {
-            var (draft, label) = RowReader.Read(part.Row, names);
+            var (draft, label) = RowReader.Read(part.Row, names, habit);
             if (_rounds is { } rounds && draft.Groups.TrueForAll(g => g.Sets is null))
             {
                 WithRounds(draft, rounds);
+            }
+
+            if (_form is { } form)
+            {
+                WithForm(draft, form);
             }
 
             if (_guessed is { } likely && draft.Groups.TrueForAll(g => g.Sets is null))
@@ -188,8 +175,53 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
                 continue;
             }
 
+            read = InText(read, from);
+            Beyond |= read.Beyond;
             Take(read, number, part.Place);
         }
+    }
+
+    /// <summary>What was read, with the places of the text that was given and not of the row that was joined or spelt out of it.</summary>
+    private static AssembledRow InText(AssembledRow read, LaidOutRow from)
+    {
+        if (from.Pieces.IsEmpty && from.Cells is null)
+        {
+            return read;
+        }
+
+        // A doubt stands at its row: what it is about in a further one is shown at the first.
+        ReadingDoubt Doubt(ReadingDoubt doubt)
+        {
+            var place = from.Place(doubt.Column - 1, doubt.Length);
+            return place.Line == from.Number
+                ? doubt with
+                {
+                    Column = place.Column,
+                    Length = place.Length,
+                }
+                : doubt with
+                {
+                    Column = 1,
+                    Length = 1,
+                };
+        }
+
+        ShorthandError Error(ShorthandError error)
+        {
+            var place = from.Place(error.Column - 1, error.Length);
+            return error with { Line = place.Line, Column = place.Column, Length = place.Length };
+        }
+
+        return read with
+        {
+            Row = read.Row with
+            {
+                JoinedLines = [.. from.Pieces.Select(p => p.Line).Where(l => l != from.Number).Distinct()],
+                Doubts = [.. read.Row.Doubts.Select(Doubt)],
+                Fields = [.. read.Row.Fields.Select(f => f with { Words = [.. f.Words.Select(w => from.Place(w.Column - 1, w.Length))] })],
+            },
+            Error = read.Error is { } error ? Error(error) : null,
+        };
     }
 
     /// <summary>
@@ -214,6 +246,19 @@ internal sealed class WeekReader(ExerciseNames names, string? usual, Cancellatio
         else
         {
             draft.Groups.Add(new SetGroup { Sets = rounds });
+        }
+    }
+
+    /// <summary>Work and rest by the clock that the heading of a group names hold for its lines: 40 s on, 20 s off.</summary>
+    private static void WithForm(LineDraft draft, Heading form)
+    {
+        var counted = draft.Groups.Exists(g => g.Counts.Count > 0 || g.Open) || draft.Durations.Count > 0 || draft.Bare.Count > 0;
+        if (form.Work is { } work && !counted)
+        {
+            var sets = draft.Current ?? new SetGroup();
+            draft.Groups.Clear();
+            draft.Groups.Add(sets with { Counts = [new Span(work, work)], Unit = CountUnit.Seconds });
+            draft.Rest ??= form.Off is { } off ? new Span(off, off) : null;
         }
     }
 

@@ -3,6 +3,7 @@ using Ingegno.Core.Clients.Profiles;
 using Ingegno.Core.Clients.Strength;
 using Ingegno.Core.Equipment.Loading;
 using Ingegno.Core.Foundation.Body;
+using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Foundation.Text;
 using Ingegno.Core.Knowledge.Exercises;
@@ -79,7 +80,9 @@ public sealed class BackToGym(DomainRules domain)
     {
         ArgumentNullException.ThrowIfNull(text);
         ArgumentNullException.ThrowIfNull(home);
-        var read = new ShorthandParser(domain.Names).Parse(text);
+        var parser = new ShorthandParser(domain.Names);
+        var whole = parser.Parse(text);
+        (text, var read) = LineByLine(text, whole, parser);
         var held = home.Change.Count == 0 || home.Change.Values.Average() >= 0;
         var shares = Ramp(home.WeeksAway, home.Adherence >= KeptUp && held);
         var lines = read
@@ -93,7 +96,24 @@ public sealed class BackToGym(DomainRules domain)
         var weeks = shares.Select(
             (share, week) => new ReturnWeek($"Back, week {week + 1} of {shares.Length}", Week(text, read, lines, week, shares))
         );
-        return new GymReturn(shares, [.. weeks], lines, [.. Notes(home, shares, lines)]);
+        return new GymReturn(
+            shares,
+            [.. weeks],
+            lines,
+            [.. whole.OnlyFirst is { } first ? [first] : ImmutableArray<Reason>.Empty, .. Notes(home, shares, lines)]
+        );
+    }
+
+    /// <summary>One week with a row for each exercise: what was joined from several rows would leave its old load below the new one.</summary>
+    private static (string Text, ShorthandResult Read) LineByLine(string text, ShorthandResult read, ShorthandParser parser)
+    {
+        if (read.Weeks.Length > 1)
+        {
+            text = read.Weeks[0].Text;
+            read = parser.Parse(text);
+        }
+
+        return read.Rows.Any(r => !r.JoinedLines.IsEmpty) ? (read.InOwnForm, parser.Parse(read.InOwnForm)) : (text, read);
     }
 
     private ReturnLine Line(GymLine line, ImmutableArray<double> shares, TimeAtHome home)
@@ -198,6 +218,12 @@ public sealed class BackToGym(DomainRules domain)
         return string.Join('\n', rows);
     }
 
+    /// <summary>Of what was written in pounds down to five of them, as plates come there (common practice).</summary>
+    private static double InPlates(double kg, PlannedLoad load) =>
+        load.Pounds ? Math.Round(Math.Floor((kg / Units.KgPerPound / PoundsOfPlates) + 1e-6) * PoundsOfPlates * Units.KgPerPound, 3) : kg;
+
+    private const double PoundsOfPlates = 5;
+
     /// <summary>The line in the way that it was written: kilograms in kilograms, percent in percent, RPE in RPE, waves set by set; the first week
     /// is easier.</summary>
     private static GymLine AsWritten(GymLine line, ReturnLine back, ImmutableArray<double> shares, int week)
@@ -212,7 +238,7 @@ public sealed class BackToGym(DomainRules domain)
         return line with
         {
             Load =
-                line.Load is { } load ? load with { Kg = kg ?? load.Kg, ToKg = null }
+                line.Load is { } load ? load with { Kg = InPlates(kg ?? load.Kg, load), ToKg = null }
                 : old is null && kg is { } estimated ? new PlannedLoad(estimated)
                 : null,
             ShareOfMax = Scaled(line.ShareOfMax),

@@ -80,16 +80,95 @@ internal static partial class LogPhrases
     [GeneratedRegex(@"^\s*(?:did\s+)?(?<n>[0-9]{1,2})\s*rounds?\s*(?:of|:|-|,)?\s+", RegexOptions.IgnoreCase, Patterns.TimeoutMs)]
     public static partial Regex Rounds();
 
+    /// <summary>1:30, 0:45: minutes and seconds, and no time of day.</summary>
+    [GeneratedRegex(@"(?<!\bat )\b(?<m>[0-9]{1,2}):(?<s>[0-5][0-9])\b", RegexOptions.None, Patterns.TimeoutMs)]
+    private static partial Regex Clock();
+
+    /// <summary>8 each x3: so many sets of them.</summary>
+    [GeneratedRegex(
+        @"\b(?<reps>[0-9]{1,3})\s*(?:each|ea|per side|a side|/ ?side)\s*x\s*(?<sets>[0-9]{1,2})\b",
+        RegexOptions.None,
+        Patterns.TimeoutMs
+    )]
+    private static partial Regex EachTimes();
+
+    /// <summary>1min x3, 2 min: minutes of a hold.</summary>
+    [GeneratedRegex(@"\b(?<m>[1-5])\s*min(?:ute)?s?\b(?:\s*x\s*(?<sets>[0-9]{1,2})\b)?", RegexOptions.None, Patterns.TimeoutMs)]
+    private static partial Regex Minutes();
+
+    /// <summary>After the 2nd set: which it was, and no reps.</summary>
+    [GeneratedRegex(@"\b[0-9]{1,2}(?:st|nd|rd|th)\b", RegexOptions.None, Patterns.TimeoutMs)]
+    private static partial Regex Ordinal();
+
+    /// <summary>60 kg x 5 x 3: the reps, then the sets.</summary>
+    [GeneratedRegex(
+        @"\b(?<load>[0-9]{1,3}(?:\.[0-9]+)?\s*(?:kg|kgs|kilos|lb|lbs))\s*x\s*(?<reps>[0-9]{1,3})\s*x\s*(?<sets>[0-9]{1,2})\b",
+        RegexOptions.None,
+        Patterns.TimeoutMs
+    )]
+    private static partial Regex LoadFirst();
+
+    /// <summary>Could have done 3 more, 2 more in me: what was left.</summary>
+    [GeneratedRegex(
+        $@"\b(?:could(?:\s+have|ve|\s+of)?\s+(?:easily\s+)?(?:done|do|did|managed|got)\s+(?:another\s+)?(?<n>{Number})(?:\s+more)?(?:\s+reps?)?\b|(?<n>{Number})\s+more\s+in\s+me\b)",
+        RegexOptions.None,
+        Patterns.TimeoutMs
+    )]
+    private static partial Regex CouldMore();
+
+    /// <summary>w 16, w/ 12s, with 12s: what it was done with.</summary>
+    [GeneratedRegex(
+        @"\b(?:w/?|with)\s*(?<n>[0-9]{1,3}(?:\.[0-9]+)?)s?\b(?!\s*(?:left|more|reps?|sec))",
+        RegexOptions.None,
+        Patterns.TimeoutMs
+    )]
+    private static partial Regex With();
+
+    /// <summary>Were 4/10 hard, felt 6/10: how hard it was of ten, and no sets.</summary>
+    [GeneratedRegex(
+        @"\b(?:was|were|felt|feels|feel|about)\s+(?:like\s+)?(?:an?\s+)?(?<n>10|[1-9])\s*(?:/|out of)\s*10\b(?:\s+(?:hard|effort|easy))?|\b(?<n>10|[1-9])\s*(?:/|out of)\s*10\s+(?:hard|effort|difficulty)\b",
+        RegexOptions.None,
+        Patterns.TimeoutMs
+    )]
+    private static partial Regex OfTen();
+
+    /// <summary>10/9: one side and the other, where sides are spoken of.</summary>
+    [GeneratedRegex(@"\b(?<a>[0-9]{1,3})\s*/\s*(?<b>[0-9]{1,3})\b", RegexOptions.None, Patterns.TimeoutMs)]
+    private static partial Regex BothSides();
+
+    /// <summary>Speaks of one side and the other.</summary>
+    public static bool OfSides(string text) => Sides().IsMatch(text);
+
+    /// <summary>Efforts of ten as what was left of it.</summary>
+    public static string EffortsOfTen(string text) => OfTen().Replace(text, m => $" rir {10 - Of(m.Groups["n"].Value)} ");
+
     /// <summary>The text with figures where there were words, lower case in and out.</summary>
-    public static string InFigures(string text)
+    /// <param name="sides">Sides were spoken of before: 10/9 is one and the other.</param>
+    public static string InFigures(string text, bool sides = false)
     {
         text = text.Replace("good morning", "good-morning", StringComparison.Ordinal); // a name, and not how it felt
         text = Numbered().Replace(text, " ");
+        text = Ordinal().Replace(text, " ");
+        text = Clock().Replace(text, m => $"{(60 * Of(m.Groups["m"].Value)) + Of(m.Groups["s"].Value)}s");
+        text = EachTimes().Replace(text, Times);
+        text = Minutes()
+            .Replace(
+                text,
+                m => $"{(m.Groups["sets"].Success ? $"{m.Groups["sets"].Value}x" : string.Empty)}{60 * Of(m.Groups["m"].Value)}s"
+            );
+        text = LoadFirst().Replace(text, m => $"{m.Groups["load"].Value} {m.Groups["sets"].Value}x{m.Groups["reps"].Value}");
+        text = CouldMore().Replace(text, m => $" rir {Of(m.Groups["n"].Value)} ");
+        text = With().Replace(text, m => $"with {m.Groups["n"].Value}");
         text = LastFew().Replace(text, "last one");
         text = InARow().Replace(text, m => Of(m.Groups["n"].Value).ToString(CultureInfo.InvariantCulture));
         text = LeftInSet().Replace(text, m => $"{m.Groups["reps"].Value}{Reserve}{LeftIn(m)} ");
 
         // The weaker side is what is progressed from (common practice).
+        text =
+            sides || Sides().IsMatch(text)
+                ? BothSides()
+                    .Replace(text, m => Math.Min(Of(m.Groups["a"].Value), Of(m.Groups["b"].Value)).ToString(CultureInfo.InvariantCulture))
+                : text;
         text = Sides()
             .Replace(text, m => Math.Min(Of(m.Groups["a"].Value), Of(m.Groups["b"].Value)).ToString(CultureInfo.InvariantCulture));
         text = SetsOf().Replace(text, Times);

@@ -142,6 +142,74 @@ internal static class LogVocabulary
     /// <summary>Words that leave one out of what was done as planned.</summary>
     public static readonly ImmutableArray<string> Exceptions = ["except", "except for", "apart from", "other than", "but not", "besides"];
 
+    /// <summary>Words that speak of all there was to do, or of all that is left of it.</summary>
+    public static readonly ImmutableArray<string> Whole =
+    [
+        "everything",
+        "all done",
+        "all of it",
+        "all as",
+        "all good",
+        "all sets",
+        "the rest",
+        "rest of",
+        "whole session",
+        "whole thing",
+        "did it all",
+        "did all",
+    ];
+
+    /// <summary>Words that say that it went as it should.</summary>
+    public static readonly ImmutableHashSet<string> Fine = ["fine", "ok", "okay", "good", "done", "planned", "written", "easy", "same"];
+
+    /// <summary>All the words that a sentence about a whole day is made of, beside those and the names of days.</summary>
+    public static readonly ImmutableHashSet<string> OfWhole =
+    [
+        "everything",
+        "all",
+        "else",
+        "rest",
+        "whole",
+        "thing",
+        "session",
+        "workout",
+        "training",
+        "of",
+        "the",
+        "it",
+        "its",
+        "is",
+        "was",
+        "were",
+        "as",
+        "did",
+        "do",
+        "i",
+        "a",
+        "and",
+        "just",
+        "sets",
+        "reps",
+        "exercises",
+        "prescribed",
+        "today",
+        "yesterday",
+        "went",
+        "felt",
+        "really",
+        "pretty",
+        "very",
+        "in",
+        "plan",
+        "per",
+        "this",
+        "thanks",
+        "yes",
+        "so",
+        "for",
+        "to",
+    ];
+
     /// <summary>Words behind a figure that say how it was done.</summary>
     public static readonly ImmutableArray<string> BehindFigures =
     [

@@ -55,15 +55,23 @@ internal sealed record LogWords
     /// <summary>It says nothing that a log can hold.</summary>
     public bool IsEmpty => Reps.IsEmpty && InTurn.IsEmpty && LoadKg is null && Rir is null && !LastSetHard && !AsPlanned;
 
-    public static LogWords Read(string piece)
+    /// <summary>One side and the other are spoken of.</summary>
+    public bool OfSides { get; private init; }
+
+    /// <summary>Reads a piece of a message.</summary>
+    /// <param name="piece">The piece.</param>
+    /// <param name="sides">Sides were spoken of just before it.</param>
+    public static LogWords Read(string piece, bool sides = false)
     {
         var text = piece.ToLowerInvariant().Replace("'", string.Empty, StringComparison.Ordinal);
-        text = $" {LogPhrases.InFigures(text).Replace('(', ' ').Replace(')', ' ')} ";
+        var ofSides = sides || LogPhrases.OfSides(text);
+        text = $" {LogPhrases.InFigures(text, ofSides).Replace('(', ' ').Replace(')', ' ')} ";
         if (Session(text) is { } whole)
         {
             return new LogWords { SessionEffort = whole };
         }
 
+        text = LogPhrases.EffortsOfTen(text);
         var eachHand = LogPhrases.OfEachHand().IsMatch(text);
         text = LogPhrases.OfEachHand().Replace(text, "${unit} ");
         var (inTurn, plain) = EachReserve(text);
@@ -83,6 +91,7 @@ internal sealed record LogWords
             Reps = [.. figures.Sets.Select(s => s.Reps)],
             Reserves = [.. figures.Sets.Select(s => s.Left)],
             InSeconds = figures.InSeconds,
+            OfSides = ofSides,
             EverySet = LogVocabulary.EverySet.Any(e => Has(left, e)) && !LogVocabulary.OfASide.Any(left.Contains),
             LoadKg = figures.LoadKg,
             LoadIsBare = figures.LoadIsBare,
@@ -91,7 +100,7 @@ internal sealed record LogWords
             OfEachHand = eachHand,
             Rir = reserve ?? (effort.Words is null ? null : effort.Rir),
             LastSetHard = lastHard,
-            Skipped = skipped && instead is null,
+            Skipped = (skipped || (figures.Sets.IsEmpty && LogVocabulary.Exceptions.Any(e => Has(left, e)))) && instead is null,
             AsPlanned = LogMessage.SaysAsPlanned(left) && !LogVocabulary.Exceptions.Any(e => Has(left, e)),
             InsteadOf = instead,
         };
@@ -219,7 +228,11 @@ internal sealed record LogWords
                     loads[i] ??= latest; // 12 @ 10, 10 @ 12
                 }
             }
-            else if (number.Value is >= 0 and <= 500 && number.Value % 1 == 0 && unit is not ("set" or "sets"))
+            else if (
+                number.Value is >= 0 and <= 500
+                && number.Value % 1 == 0
+                && unit is not ("set" or "sets" or "min" or "mins" or "minutes" or "hr" or "hrs" or "hours")
+            )
             {
                 inSeconds |= unit is "s" or "sec" or "secs" or "seconds";
                 var times = Math.Clamp(number.Times, 1, 10);

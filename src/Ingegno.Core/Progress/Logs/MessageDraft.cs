@@ -74,7 +74,10 @@ internal sealed class MessageDraft(
         var reps = all.SelectMany(w => w.Reps).ToList();
         if (reps.Count == 0 && (all.Exists(w => w.AsPlanned) || all.Exists(w => w.Rir is not null)))
         {
-            return LogShorthand.AsPlanned(home);
+            var planned = LogShorthand.AsPlanned(home);
+            return all.Select(w => w.Rir).LastOrDefault(r => r is not null) is { } felt
+                ? LogShorthand.Write([.. LogShorthand.Read(planned).Sets.Select(s => s with { Rir = felt })])
+                : planned;
         }
 
         if (reps.Count == 0)

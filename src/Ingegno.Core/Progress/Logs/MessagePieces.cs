@@ -15,7 +15,7 @@ internal static class MessagePieces
                 continue;
             }
 
-            var goesOn = pieces.Count > 0 && char.IsAsciiDigit(piece[0]) && !LogWords.Read(piece).NameAfterFigures;
+            var goesOn = pieces.Count > 0 && char.IsAsciiDigit(piece[0]) && !LogWords.Read(WithoutAside(piece)).NameAfterFigures;
             if (goesOn)
             {
                 pieces[^1] += ", " + piece;
@@ -28,6 +28,10 @@ internal static class MessagePieces
 
         return pieces;
     }
+
+    /// <summary>"7 (last one a grinder)" names nothing behind its figure.</summary>
+    private static string WithoutAside(string piece) =>
+        piece.IndexOf('(', StringComparison.Ordinal) is > 0 and var at ? piece[..at] : piece;
 
     private static IEnumerable<string> Split(string text)
     {
@@ -48,14 +52,41 @@ internal static class MessagePieces
                 && string.Compare(text, i, " and ", 0, 5, StringComparison.OrdinalIgnoreCase) == 0
                 && i + 5 < text.Length
                 && char.IsLetter(text[i + 5]);
-            if (ends || and)
+            var then =
+                !ends
+                && !and
+                && text[i] == ' '
+                && string.Compare(text, i, " then ", 0, 6, StringComparison.OrdinalIgnoreCase) == 0
+                && i + 6 < text.Length
+                && char.IsLetter(text[i + 6]);
+            if (then)
+            {
+                yield return text[start..i];
+                start = i + 6;
+                i = start - 1;
+            }
+            else if (ends || and)
             {
                 yield return text[start..i];
                 start = Math.Min(text.Length, i + (and ? 5 : 1));
                 i = Math.Max(i, start - 1);
             }
+            else if (i > start && Excepts(text, i))
+            {
+                yield return text[start..i];
+                start = i; // what is excepted is said with its word
+            }
         }
     }
+
+    /// <summary>"all as planned except the lunges": the exception is a piece of its own.</summary>
+    private static bool Excepts(string text, int at) =>
+        text[at] == ' '
+        && LogVocabulary.Exceptions.Any(e =>
+            string.Compare(text, at + 1, e, 0, e.Length, StringComparison.OrdinalIgnoreCase) == 0
+            && at + 1 + e.Length < text.Length
+            && text[at + 1 + e.Length] == ' '
+        );
 
     /// <summary>"left 12, right 10" is one set.</summary>
     private static bool OtherSide(ReadOnlySpan<char> rest)

@@ -9,7 +9,7 @@ internal static class PainVocabulary
     public static readonly ImmutableHashSet<string> Pain = Words(
         """
         sore pain pains painful painfull hurt hurts hurting hurted ache aches ached aching achy niggle niggles
-        niggling niggly tweak tweaked twinge twinges twinged sharp stabbing stabbed stab agony excruciating bothers
+        niggling niggly tweak tweaked twinge twinges twinged twinging twingy sharp stabbing stabbed stab agony excruciating bothers
         bothered bothering killing pinch pinches pinched pinching grumbly grumbling complained complaining complains
         discomfort schmerz schmerzen dolor douleur dolore
         """

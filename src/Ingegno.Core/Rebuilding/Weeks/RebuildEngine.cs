@@ -86,7 +86,12 @@ public sealed class RebuildEngine(DomainRules domain, CancellationToken stop = d
             HardSets = PlanFigures.HardSets(lines, domain.Catalogue),
             Days = days,
             Kept = parsed.Kept,
-            Notices = [.. PlanNotices.For(request, kit, lines, days, domain), .. asked.Select(PlanNotices.ToAsk)],
+            Notices =
+            [
+                .. PlanNotices.For(request, kit, lines, days, domain),
+                .. asked.Select(PlanNotices.ToAsk),
+                .. parsed.OnlyFirst is { } first ? [PlanNotices.ToAsk(first)] : ImmutableArray<PlanNotice>.Empty,
+            ],
         };
         plan = plan with { Findings = PlanCheck.Run(AuditedPlan.From(request, plan, kit, domain), request.Accepted) };
         return new RebuildResult(plan, parsed.Errors) { Rows = parsed.Rows, Keyed = LineKeys.Remembered(parsed, request.Keyed) };

@@ -20,6 +20,15 @@ public class KitParagraphTests
         (1 - (wrong.Count / (double)rows.Count)).ShouldBeGreaterThanOrEqualTo(0.98, string.Join('\n', wrong));
     }
 
+    /// <summary>A box that nobody knows is never offered as one to stand on; what is spelt nearly so is taken and asked.</summary>
+    [Fact]
+    public void What_is_not_known_is_asked_and_never_bears_anybody()
+    {
+        Reader.Read("cereal boxes").ShouldHaveSingleItem().Entry.Suggestions.ShouldBeEmpty();
+        Reader.Read("dumbell 8 kg").ShouldHaveSingleItem().Ask!.Code.ShouldBe("kit.ask-spelling");
+        Reader.Read("bands light, medium, heavy").ShouldAllBe(f => f.Ask!.Code == "kit.ask-band");
+    }
+
     [Fact]
     public void The_sentence_of_a_coach_is_split_into_things_and_nothing_is_merged()
     {

@@ -53,12 +53,14 @@ public class DayHeadingTests
             .ShouldBe(["Upper", "Upper (2)"]);
 
     [Fact]
-    public void A_second_week_is_named_as_what_it_is_and_the_rest_is_read()
+    public void A_second_week_is_a_week_of_its_own_and_the_lines_are_those_of_the_first()
     {
         var read = new ShorthandParser(DomainRules.Shipped.Names).Parse("= A\nBench press 4x8\n== Week 2\n= A\nBench press 4x9");
 
-        read.Errors.ShouldHaveSingleItem().Code.ShouldBe("shorthand.several-weeks");
-        read.Lines.Length.ShouldBe(2);
+        read.Errors.ShouldBeEmpty();
+        read.Weeks.Select(w => w.Name).ShouldBe(["Week 1", "Week 2"]);
+        read.Weeks[1].Text.ShouldBe("= A\nBench press 4x9");
+        read.Lines.ShouldHaveSingleItem().Target.Max.ShouldBe(8);
     }
 
     [Fact]

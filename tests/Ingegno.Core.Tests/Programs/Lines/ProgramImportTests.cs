@@ -146,7 +146,7 @@ public class ProgramImportTests
     }
 
     [Fact]
-    public void A_text_that_is_no_program_is_given_up_with_a_word()
+    public void Of_a_text_that_is_no_program_a_hundred_faults_are_shown_with_a_word()
     {
         var preview = Import.PreviewText(
             string.Join(
@@ -155,8 +155,8 @@ public class ProgramImportTests
             )
         );
 
-        preview.Weeks.Length.ShouldBe(5, "five weeks of twenty faults make a hundred");
-        preview.Notes.ShouldHaveSingleItem().ShouldContain("Week 5");
+        preview.Faults.Length.ShouldBe(100);
+        preview.Notes.ShouldHaveSingleItem().ShouldContain("More than 100");
     }
 
     [Fact]

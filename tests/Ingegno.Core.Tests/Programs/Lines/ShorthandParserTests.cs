@@ -149,7 +149,7 @@ public class ShorthandParserTests
     {
         Parser.Parse(new string('x', 5_000_000)).Errors.ShouldHaveSingleItem().Code.ShouldBe("shorthand.too-long");
         Parser
-            .Parse(string.Concat(Enumerable.Repeat("Plank 3x30 s\n", 201)))
+            .Parse(string.Concat(Enumerable.Repeat("Plank 3x30 s\n", 2001)))
             .Errors.ShouldHaveSingleItem()
             .Code.ShouldBe("shorthand.too-many-lines");
         Parser.Parse("Bench press 3x8 # " + new string('n', 500)).Errors.ShouldHaveSingleItem().Code.ShouldBe("shorthand.line-too-long");

@@ -29,6 +29,32 @@ public class BackToGymTests
     public void The_ramp_is_as_long_as_the_break(int weeks, bool keptUp, string shares) =>
         string.Join(' ', BackToGym.Ramp(weeks, keptUp).Select(s => Words.Number(s))).ShouldBe(shares);
 
+    /// <summary>Nothing of the old load stays below the new one, and of several weeks one is gone back to, with a word.</summary>
+    [Fact]
+    public void Rows_that_were_read_together_leave_no_old_load_behind()
+    {
+        var back = new BackToGym(DomainRules.Shipped).Plan(
+            "Back squat\n4x6 @ 100 kg\nBench press 3x5 @ 185 lb",
+            new TimeAtHome(4, null, ImmutableDictionary<string, double>.Empty)
+        );
+
+        back.Weeks[0].Text.ShouldNotContain("100 kg");
+        back.Weeks[0].Text.ShouldContain("125 lb");
+        back.Weeks[0].Text.Split('\n').Length.ShouldBe(2);
+    }
+
+    [Fact]
+    public void Of_several_weeks_the_first_is_gone_back_to_and_that_is_said()
+    {
+        var back = new BackToGym(DomainRules.Shipped).Plan(
+            "Week 1\nBack squat 4x6 @ 100 kg\nWeek 2\nBack squat 4x6 @ 105 kg",
+            new TimeAtHome(4, null, ImmutableDictionary<string, double>.Empty)
+        );
+
+        back.Weeks[0].Text.ShouldNotContain("105 kg");
+        back.Notes[0].Code.ShouldBe("notice.several-weeks");
+    }
+
     [Fact]
     public void Loads_rise_to_the_old_ones_and_keep_what_was_gained()
     {

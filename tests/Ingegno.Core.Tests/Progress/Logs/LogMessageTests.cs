@@ -27,6 +27,54 @@ public class LogMessageTests
     public void Done_as_planned_is_what_the_plan_says() =>
         LogShorthand.Read(Reader.Read("squats as planned").Parts.ShouldHaveSingleItem().Text).Sets.Length.ShouldBe(3);
 
+    /// <summary>Figures that are none of the reps: which set it was, a time, how hard it was of ten, the load that comes first.</summary>
+    [Theory]
+    [InlineData("squats were 4/10 hard", 1, "11,11,11 r6")]
+    [InlineData("curls 10kg x 12 x 2", 6, "12,12 @20kg")]
+    [InlineData("plank 1:00, 0:50", 4, "60,50")]
+    [InlineData("calf raises 8 each x3", 5, "8,8,8")]
+    [InlineData("plank 1min x3", 4, "60,60,60")]
+    [InlineData("press: 8,8,7 (last one ok)", 3, "8,8,7 r2")]
+    [InlineData("curls 3x10 w 8", 6, "10,10,10 @16kg")]
+    [InlineData("calf raises 15 15, could have done 3 more", 5, "15,15 r3")]
+    public void A_figure_is_what_it_is_said_to_be(string text, int line, string sets)
+    {
+        var part = Reader.Read(text).Parts.ShouldHaveSingleItem();
+
+        part.Line!.Value.Value.ShouldBe(line);
+        LogShorthand.Read(part.Text).Sets.Select(s => (s.Reps, s.Rir)).ShouldBe(LogShorthand.Read(sets).Sets.Select(s => (s.Reps, s.Rir)));
+    }
+
+    [Theory]
+    [InlineData("dizzy after the 2nd set of squats so sat down")]
+    [InlineData("only did the first 2 sets of everything")]
+    [InlineData("knee is all good now")]
+    [InlineData("couldn't get everything done")]
+    [InlineData("not everything done as planned")]
+    [InlineData("sleep all good")]
+    public void What_cannot_be_placed_is_a_note(string text)
+    {
+        var read = Reader.Read(text);
+
+        read.Parts.ShouldBeEmpty();
+        read.Note.ShouldNotBeEmpty();
+    }
+
+    /// <summary>The rest of the day was done as the plan says; what is excepted was not.</summary>
+    [Theory]
+    [InlineData("did everything as planned", 7, 0)]
+    [InlineData("all done!!", 7, 0)]
+    [InlineData("everything as planned except the calf raises", 7, 1)]
+    [InlineData("plank 30 30 20, the rest as written", 7, 0)]
+    public void Everything_as_planned_fills_the_day(string text, int lines, int skipped)
+    {
+        var parts = Reader.Read(text).Parts;
+
+        parts.Length.ShouldBe(lines);
+        parts.Count(p => p.Skipped).ShouldBe(skipped);
+        parts.Where(p => !p.Skipped).ShouldAllBe(p => LogShorthand.Read(p.Text).Error == null);
+    }
+
     [Fact]
     public void What_is_read_is_in_the_shorthand_of_the_log()
     {

@@ -70,7 +70,9 @@
   }
 
   function remedy(of: Remedy): void {
-    replace(rewritten(text, of), `Done: ${of.label}.`);
+    const joined = (line: number): number[] =>
+      checked?.exercises.find((e) => e.line === line)?.joinedLines ?? [];
+    replace(rewritten(text, of, joined), `Done: ${of.label}.`);
   }
 
   async function open(file: File): Promise<void> {
@@ -179,6 +181,7 @@
   <section aria-label="Verdict" aria-live="polite" class="sheet content-start p-5">
     {#if checked}
       <h2 class="text-2xl">{checked.verdict}</h2>
+      {#if checked.onlyFirst}<p class="mt-2 border-l-4 border-l-warning pl-3">{checked.onlyFirst}</p>{/if}
       <p class="soft mb-3 text-plain">
         {count(checked.lines, 'line')} read{checked.errors.length > 0
           ? `, ${checked.errors.length} to mend`

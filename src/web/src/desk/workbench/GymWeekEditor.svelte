@@ -7,6 +7,7 @@
   import { domainRules } from '../domainRules.svelte';
   import { count, number } from '../../shared/words';
   import DoubtList from './DoubtList.svelte';
+  import { fieldAt, stretches, type LitField } from './wordMarks';
   import ReadRows from './ReadRows.svelte';
   import { TaughtNames } from './taughtNames.svelte';
   import TaughtNamesDialog from './TaughtNamesDialog.svelte';
@@ -28,6 +29,26 @@
   onMount(() => void names.load().catch(toasts.problem));
 
   const typed = $derived(bench.gym.text.split('\n'));
+  /** The field that the mouse is over, or that the caret stands in. */
+  let lit = $state.raw<LitField | null>(null);
+  let scrolled = $state(0);
+  const marked = $derived(stretches(typed, bench.gym.rows, lit));
+
+  function lightCaret(): void {
+    const before = (area?.value ?? '').slice(0, area?.selectionStart ?? 0).split('\n');
+    lit = fieldAt(bench.gym.rows, before.length, (before.at(-1)?.length ?? 0) + 1);
+  }
+
+  async function partWeeks(): Promise<void> {
+    const many = bench.gym.severalWeeks.length;
+    try {
+      const undo = await bench.gym.partWeeks();
+      toasts.done(`${count(many, 'week')} kept, the first is open.`, () => void undo().catch(toasts.problem));
+    } catch (error) {
+      toasts.problem(error);
+    }
+  }
+
   const height = $derived(Math.max(8, typed.length + 1));
 
   function goTo(line: number, column: number, length: number): void {
@@ -79,6 +100,20 @@
     else bench.gym.take(new Map([[row, other.row]]));
   }
 
+  const rowsAsked = (question: string): { row: ReadRow; doubt: ReadingDoubt }[] =>
+    bench.gym.doubtful.flatMap((row) =>
+      row.doubts.filter((d) => d.question === question).map((doubt) => ({ row, doubt })),
+    );
+
+  /** Answers a question about the whole text at once: the rows are written as they were read. */
+  const keepAll = (question: string): void =>
+    bench.gym.take(new Map(rowsAsked(question).map(({ row }) => [row, row.text])));
+
+  const takeAll = (question: string): void =>
+    bench.gym.take(
+      new Map(rowsAsked(question).map(({ row, doubt }) => [row, doubt.others[0]?.row ?? row.text])),
+    );
+
   /** Rows of which nothing but the spelling of a name is in doubt: they are settled at once. Nothing is taught, and no question is answered. */
   const misspelt = $derived(bench.gym.doubtful.filter((row) => row.doubts.every((d) => d.onlySpelling)));
 
@@ -124,20 +159,44 @@
     role="group"
     aria-label="Gym week beside its reading"
   >
-    <textarea
-      id="gym-day"
-      bind:this={area}
-      class="block w-full resize-none overflow-x-auto overflow-y-hidden bg-base-100 px-3 py-2 leading-7 whitespace-pre"
-      style:height={`${height * 28 + 16}px`}
-      spellcheck="false"
-      wrap="off"
-      aria-describedby="gym-day-help"
-      placeholder={example}
-      value={bench.gym.text}
-      oninput={(event) => typedIn(event.currentTarget)}
-      onkeydown={pressed}></textarea>
+    <div class="relative overflow-hidden bg-base-100">
+      <div
+        class="pointer-events-none absolute inset-0 px-3 py-2 leading-7 whitespace-pre text-transparent"
+        style:transform={`translateX(${-scrolled}px)`}
+        aria-hidden="true"
+      >
+        {#each marked as parts, i (i)}<div class="h-7">
+            {#each parts as part, n (n)}<span
+                class={[part.lit && 'lit-words', part.unplaced && 'unplaced-words']}>{part.text}</span
+              >{/each}
+          </div>{/each}
+      </div>
+      <textarea
+        id="gym-day"
+        bind:this={area}
+        class="relative block w-full resize-none overflow-x-auto overflow-y-hidden bg-transparent px-3 py-2 leading-7 whitespace-pre"
+        style:height={`${height * 28 + 16}px`}
+        spellcheck="false"
+        wrap="off"
+        aria-describedby="gym-day-help"
+        placeholder={example}
+        value={bench.gym.text}
+        oninput={(event) => typedIn(event.currentTarget)}
+        onscroll={(event) => (scrolled = event.currentTarget.scrollLeft)}
+        onkeyup={lightCaret}
+        onclick={lightCaret}
+        onblur={() => (lit = null)}
+        onkeydown={pressed}></textarea>
+    </div>
     <div class="bg-base-200 py-2 font-sans">
-      <ReadRows {typed} rows={bench.gym.rows} errors={bench.gym.errors} onrow={toDoubt} />
+      <ReadRows
+        {typed}
+        rows={bench.gym.rows}
+        errors={bench.gym.errors}
+        onrow={toDoubt}
+        {lit}
+        onlight={(on) => (lit = on)}
+      />
     </div>
   </div>
   {#if tooLong}<p class="mt-2 text-error" role="alert">{tooLong}</p>{/if}
@@ -146,6 +205,16 @@
     order. Headings such as <span class="figures">Day 1</span> or <span class="figures">Mon – Lower</span> part
     the days.
   </p>
+  {#if bench.gym.severalWeeks.length > 1}
+    <div class="sheet mt-3 flex flex-wrap items-center gap-3 border-l-4 border-l-info p-3" role="status">
+      <p>
+        The text holds {count(bench.gym.severalWeeks.length, 'week')}: {bench.gym.severalWeeks
+          .map((w) => w.name)
+          .join(', ')}. {bench.gym.severalWeeks[0]?.name} is rebuilt here.
+      </p>
+      <button class="btn btn-sm" onclick={() => void partWeeks()}>Keep each as a week of its own</button>
+    </div>
+  {/if}
   <div class="mt-3 flex flex-wrap items-center gap-3">
     <button
       class="btn btn-primary"
@@ -183,6 +252,9 @@
       onreplace={replace}
       misspelt={misspelt.length}
       onmend={() => void mendAll()}
+      ontakeall={takeAll}
+      onkeepall={keepAll}
+      columns={bench.gym.severalWeeks.length > 1 && bench.gym.severalWeeks[0]?.line === 0}
     />
   </div>
 </section>

@@ -1,7 +1,8 @@
 import { api, ask } from '../api/client';
-import type { ReadRow, SavedWeek, ShorthandError } from '../../shared/api/types';
+import type { ReadRow, ReadWeek, SavedWeek, ShorthandError } from '../../shared/api/types';
 import type { NotYet } from '../autosave/saver.svelte';
 import { keeping } from '../autosave/autosave.svelte';
+import { Problem } from '../api/problem';
 import { toasts } from '../toasts.svelte';
 import { written } from './readRows';
 
@@ -13,6 +14,8 @@ export class GymText {
   errors = $state<ShorthandError[]>([]);
   /** Every row of the text as the server understood it. */
   rows = $state.raw<ReadRow[]>([]);
+  /** The weeks of a text that holds several; the lines are those of the first. */
+  severalWeeks = $state.raw<ReadWeek[]>([]);
   /** How many lines could be read as exercises. */
   good = $state(0);
   conflict = $state<SavedWeek | null>(null);
@@ -65,7 +68,9 @@ export class GymText {
     const text = this.text;
     try {
       const read = await ask(() => api.POST('/api/v1/shorthand', { body: { text } }));
-      if (text === this.text) this.readAs(read.lines.length, read.errors, read.rows);
+      if (text !== this.text) return;
+      this.readAs(read.lines.length, read.errors, read.rows);
+      this.severalWeeks = read.weeks;
     } catch (error) {
       toasts.problem(error);
     }
@@ -73,20 +78,62 @@ export class GymText {
 
   /** Takes what the server made of the text. */
   readAs(good: number, errors: ShorthandError[], rows: ReadRow[]): void {
-    [this.good, this.errors, this.rows] = [good, errors, rows];
+    // A rebuilt week tells no words: those of the same row, read before, still hold.
+    const before = this.rows;
+    const worded = rows.map((r) =>
+      r.fields.length > 0
+        ? r
+        : { ...r, fields: before.find((b) => b.line === r.line && b.text === r.text)?.fields ?? [] },
+    );
+    [this.good, this.errors, this.rows] = [good, errors, worded];
   }
 
   /** Rows that were read as the likeliest and could be meant otherwise. */
   readonly doubtful = $derived(this.rows.filter((r) => r.doubts.length > 0));
 
-  /** Puts other rows in the place of some, by their line. */
-  replace(rows: Map<number, string>): void {
+  /** Puts other rows in the place of some, by their line; null takes one out. */
+  replace(rows: Map<number, string | null>): void {
     this.typed(
       this.text
         .split('\n')
-        .map((row, i) => rows.get(i + 1) ?? row)
+        .map((row, i) => (rows.has(i + 1) ? rows.get(i + 1)! : row))
+        .filter((row) => row !== null)
         .join('\n'),
     );
+  }
+
+  /** Keeps each of several weeks as a week of its own, all or none; the first stays open. Gives back how to undo it. */
+  async partWeeks(): Promise<() => Promise<void>> {
+    const [first, ...others] = this.severalWeeks;
+    if (!first) return async () => {};
+    this.severalWeeks = [];
+    await this.keeper.flush();
+    const [before, openWeek] = [this.text, this.weekId];
+    const added = await ask(() =>
+      api.POST('/api/v1/clients/{clientId}/program', {
+        params: { path: { clientId: this.#clientId } },
+        body: { weeks: others.map(({ name, text }) => ({ name, text })) },
+      }),
+    ).catch(async (error: unknown) => {
+      await this.read(); // it can be pressed again
+      throw error;
+    });
+    this.weeks = [...this.weeks, ...added];
+    this.typed(first.text);
+    return async () => {
+      // Another week, or another client's, is never written over.
+      if (this.weekId !== openWeek)
+        throw new Problem(
+          0,
+          'gym.other-week',
+          'Another week is open',
+          'Open the week that held them to take that back.',
+        );
+      for (const week of added)
+        await ask(() => api.DELETE('/api/v1/gym-weeks/{id}', { params: { path: { id: week.id } } }));
+      this.weeks = this.weeks.filter((w) => !added.some((a) => a.id === w.id));
+      this.typed(before);
+    };
   }
 
   /** Takes readings of rows. */

@@ -10,6 +10,8 @@ const row = (line: number, text: string): ReadRow => ({
   said: [],
   certainty: 'sure',
   doubts: [],
+  fields: [],
+  joinedLines: [],
 });
 
 describe('readings taken of a text', () => {
@@ -32,5 +34,17 @@ describe('readings taken of a text', () => {
         ]),
       ),
     ).toEqual(new Map([[1, '= Mon\na\nb']]));
+  });
+});
+
+describe('a row that was joined from several', () => {
+  it('takes their place', () => {
+    const joined = { ...row(1, 'Lat pulldown 3x12'), joinedLines: [2] };
+    expect(written([joined], new Map([[joined, 'Lat pulldown 3x12']]))).toEqual(
+      new Map<number, string | null>([
+        [2, null],
+        [1, 'Lat pulldown 3x12'],
+      ]),
+    );
   });
 });

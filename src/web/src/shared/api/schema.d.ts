@@ -6133,6 +6133,8 @@ export interface components {
             line: number;
             /** @description Its exercise. */
             exerciseId: string;
+            /** @description Further lines of the text that it was read from: they go when it is written anew. */
+            joinedLines: number[];
         };
         /** @description What the check says. */
         CheckedPlan: {
@@ -6149,6 +6151,7 @@ export interface components {
             lines: number;
             /** @description What each of them is, for its figure. */
             exercises: components["schemas"]["CheckedLine"][];
+            onlyFirst?: null | components["schemas"]["Reason"];
         };
         /** @description Times that a client chose. */
         ChosenTimes: {
@@ -7343,6 +7346,8 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        /** @enum {unknown} */
+        LineField: "label" | "name" | "sets" | "side" | "load" | "effort" | "tempo" | "rest" | "method" | "remark" | "filler" | "not-placed";
         /** @description A line of the sheet. */
         LineInBrief: {
             /** @description The gym line. */
@@ -8077,6 +8082,7 @@ export interface components {
             toKg?: null | number;
             /** @default false */
             inAll: boolean;
+            pounds: boolean;
             /** Format: double */
             totalKg: number;
         };
@@ -8236,6 +8242,11 @@ export interface components {
             edit: null | components["schemas"]["HomeEdit"];
             error: null | components["schemas"]["Reason"];
         };
+        ReadField: {
+            field: components["schemas"]["LineField"];
+            text: string;
+            words: components["schemas"]["TextPlace"][];
+        };
         ReadProgram: {
             form: components["schemas"]["ProgramForm"];
             separator?: null | string;
@@ -8252,10 +8263,21 @@ export interface components {
             name?: null | string;
             certainty: components["schemas"]["Certainty"];
             doubts: components["schemas"]["ReadingDoubt"][];
+            joinedLines: number[];
+            fields: components["schemas"]["ReadField"][];
         };
         ReadSets: {
             sets: components["schemas"]["LoggedSet"][];
             error?: null | components["schemas"]["Reason"];
+        };
+        ReadWeek: {
+            name: string;
+            /** Format: int32 */
+            line: number;
+            text: string;
+            /** Format: int32 */
+            lines: number;
+            days: string[];
         };
         ReadingDoubt: {
             /** Format: int32 */
@@ -8264,6 +8286,7 @@ export interface components {
             length: number;
             message: components["schemas"]["Reason"];
             others: components["schemas"]["OtherReading"][];
+            question: string;
             onlySpelling: boolean;
         };
         ReadyItem: {
@@ -9026,6 +9049,7 @@ export interface components {
             errors: components["schemas"]["ShorthandError"][];
             days: components["schemas"]["GymDay"][];
             rows: components["schemas"]["ReadRow"][];
+            weeks: components["schemas"]["ReadWeek"][];
             kept: components["schemas"]["KeptLine"][];
         };
         /** @description Text to read as shorthand. */
@@ -9122,6 +9146,14 @@ export interface components {
             caution?: null | string;
         };
         Tempo: string;
+        TextPlace: {
+            /** Format: int32 */
+            line: number;
+            /** Format: int32 */
+            column: number;
+            /** Format: int32 */
+            length: number;
+        };
         ThingValue: {
             itemId: string;
             /** Format: int32 */
