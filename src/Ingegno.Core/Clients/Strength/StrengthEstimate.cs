@@ -54,10 +54,12 @@ public sealed class ClientStrength
 
     private readonly ClientProfile _client;
     private readonly StrengthTables _tables;
-    private readonly double? _scale;
+
+    /// <summary>Known over expected, as the mean of logarithms, for each region of which something is known.</summary>
+    private readonly Dictionary<LiftRegion, double> _known;
 
     /// <summary>Asked for every exercise by every line of a week.</summary>
-    private readonly ConcurrentDictionary<Exercise, StrengthEstimate?> _known = new(ReferenceEqualityComparer.Instance);
+    private readonly ConcurrentDictionary<Exercise, StrengthEstimate?> _estimates = new(ReferenceEqualityComparer.Instance);
 
     public ClientStrength(ClientProfile client, StrengthTables tables)
     {
@@ -65,7 +67,7 @@ public sealed class ClientStrength
         ArgumentNullException.ThrowIfNull(tables);
         _client = client;
         _tables = tables;
-        _scale = ScaleFromKnownLifts();
+        _known = KnownOverExpected();
     }
 
     public double BodyMassKg => _client.BodyMassKg ?? AssumedBody.MassKg;
@@ -79,7 +81,7 @@ public sealed class ClientStrength
     public StrengthEstimate? For(Exercise exercise)
     {
         ArgumentNullException.ThrowIfNull(exercise);
-        return _known.GetOrAdd(exercise, Estimated);
+        return _estimates.GetOrAdd(exercise, Estimated);
     }
 
     private StrengthEstimate? Estimated(Exercise exercise)
@@ -97,8 +99,7 @@ public sealed class ClientStrength
         var basis = _client.Learned.FirstOrDefault(l => l.ExerciseId is null && l.Anchor == anchor.Id) is { } family
             ? new StrengthEstimate(family.OneRepMaxKg, Math.Max(family.Spread, SpreadKnown), family.RestsOn)
             : ForAnchor(anchor);
-        var ratio = _client.Level == Level.Beginner ? relation.BeginnerRatio ?? relation.Ratio : relation.Ratio;
-        return basis with { OneRepMaxKg = basis.OneRepMaxKg * ratio };
+        return basis with { OneRepMaxKg = basis.OneRepMaxKg * relation.At(_client.Level) };
     }
 
     /// <summary>
@@ -142,10 +143,8 @@ public sealed class ClientStrength
         var body = anchor.BodyShare(_client.Sex) * BodyMassKg;
         if (_client.KnownLifts.LastOrDefault(k => k.Anchor == anchor.Id) is { } known)
         {
-            var curve = anchor.BodyShareMale > 0.5 ? CurveKind.Lower : CurveKind.Middle;
-            var external = RepMaxCurve.OneRepMax(known.LoadKg + body, known.Reps, curve);
             return new StrengthEstimate(
-                external,
+                ExternalOf(known, anchor) + body,
                 SpreadKnown,
                 known.Line is { } line
                     ? Reason.Of("strength.gym-line", ("line", line))
@@ -153,28 +152,52 @@ public sealed class ClientStrength
             );
         }
 
-        var byLevel = (anchor.ExternalShare(_client.Level, _client.Sex) * BodyMassKg * AgeFactor()) + body;
-        return _scale is { } scale
-            ? new StrengthEstimate(byLevel * scale, SpreadRelated, Reason.Of("strength.related-lifts"))
-            : new StrengthEstimate(byLevel, SpreadLevel, Reason.Of(_client.BodyMassKg is null ? "strength.level-alone" : "strength.level"));
+        // The body is as heavy as before: it is added to what is scaled.
+        var external = Expected(anchor);
+        var power = anchor.BodyIncluded ? _tables.Related.WithBody : 1;
+        if (_known.TryGetValue(anchor.Region, out var own))
+        {
+            var times = Math.Clamp(Math.Exp(own * power), LeastScale, MostScale);
+            return new StrengthEstimate((external * times) + body, SpreadRelated, Reason.Of("strength.related-lifts"));
+        }
+
+        if (_known.Count > 0)
+        {
+            var most = _tables.Related.MostAcross;
+            var across = Math.Clamp(Math.Exp(_known.Values.Average() * _tables.Related.Across * power), 1 - most, 1 + most);
+            return new StrengthEstimate((external * across) + body, _tables.Related.SpreadAcross, Reason.Of("strength.related-lifts"));
+        }
+
+        var why = _client.BodyMassKg is null ? "strength.level-alone" : "strength.level";
+        return new StrengthEstimate(external + body, SpreadLevel, Reason.Of(why));
+    }
+
+    /// <summary>Farthest that known lifts of a region move its others, down and up.</summary>
+    private const double LeastScale = 0.4;
+    private const double MostScale = 2.5;
+
+    /// <summary>What the table says of an anchor's external load, kg.</summary>
+    private double Expected(AnchorLift anchor) =>
+        anchor.ExternalShare(_client.Level, _client.Sex) * _tables.Mass.Of(BodyMassKg, StatureCm, _client.Sex) * AgeFactor();
+
+    /// <summary>What a known lift says of its anchor's external one-rep maximum, kg.</summary>
+    private double ExternalOf(KnownLift known, AnchorLift anchor)
+    {
+        var body = anchor.BodyShare(_client.Sex) * BodyMassKg;
+        return RepMaxCurve.OneRepMax(known.LoadKg + body, known.Reps, anchor.Curve) - body;
     }
 
     /// <summary>About 1 % less a year past 40 (docs/domain/strength-relations, common practice), never below half.</summary>
     private double AgeFactor() => Math.Max(0.5, 1 - (0.01 * Math.Max(0, (_client.AgeYears ?? 0) - 40)));
 
-    /// <summary>Geometric mean of known over expected lifts: how this client compares with the table.</summary>
-    private double? ScaleFromKnownLifts()
-    {
-        var ratios = new List<double>();
-        foreach (var known in _client.KnownLifts)
-        {
-            if (_tables.Find(known.Anchor) is { } anchor)
-            {
-                var expected = anchor.ExternalShare(_client.Level, _client.Sex) * BodyMassKg * AgeFactor();
-                ratios.Add(RepMaxCurve.OneRepMax(known.LoadKg, known.Reps, CurveKind.Middle) / expected);
-            }
-        }
-
-        return ratios.Count == 0 ? null : Math.Clamp(Math.Exp(ratios.Average(Math.Log)), 0.4, 2.5);
-    }
+    /// <summary>How this client compares with the table, region by region.</summary>
+    private Dictionary<LiftRegion, double> KnownOverExpected() =>
+        _client
+            .KnownLifts.Select(known => (Known: known, Anchor: _tables.Find(known.Anchor)))
+            .Where(k => k.Anchor is not null)
+            .GroupBy(k => k.Anchor!.Region)
+            .ToDictionary(
+                region => region.Key,
+                region => region.Average(k => Math.Log(ExternalOf(k.Known, k.Anchor!) / Expected(k.Anchor!)))
+            );
 }

@@ -76,6 +76,18 @@ public sealed class BodyShares(BodySegments segments, double statureCm, Leverage
         return BodyShareOverRep.Even(model.BodyShare, model.BodyShare > 0, Reason.Of("basis.statics"));
     }
 
+    /// <summary>
+    /// What a weight in hand or on the back counts for: on a step as much as the body, for over a part of the range a leg lifts more of both; 1
+    /// anywhere else.
+    /// </summary>
+    public double OfWeight(LoadModel model, ImmutableArray<Binding> bindings)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        return model.Leverage is { Model: LeverageKind.AboveTheKnees, Step: { } role } && HeightOf(role, bindings) is { } step
+            ? Interpolation.Linear(tables.Step, step).Value
+            : 1;
+    }
+
     private BodyShareOverRep Leverage(BodyLeverage leverage, ImmutableArray<Binding> bindings) =>
         leverage.Model switch
         {

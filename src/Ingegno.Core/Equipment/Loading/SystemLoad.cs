@@ -27,7 +27,7 @@ public sealed class SystemLoads(BodyShares shares, double bodyMassKg)
         ArgumentNullException.ThrowIfNull(external);
         var share = shares.Of(model, bindings);
         var body = share.Of(bodyMassKg);
-        var range = body.Plus(ResistanceRange.Even(external.WeightKg), model.External?.Share ?? 1);
+        var range = body.Plus(ResistanceRange.Even(external.WeightKg), (model.External?.Share ?? 1) * shares.OfWeight(model, bindings));
         if (external.Band is { } band)
         {
             range = range.Plus(band, model.Band is { Assists: true } ? -1 : 1);

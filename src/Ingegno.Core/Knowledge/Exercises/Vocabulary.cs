@@ -91,6 +91,10 @@ public enum Measure
 /// <summary>Kind of rep-maximum curve that fits the movement (docs/domain/progression).</summary>
 public enum CurveKind
 {
+    /// <summary>Both legs under body and bar together: a squat.</summary>
+    TwoLegs,
+
+    /// <summary>Both legs or hips against a load that is nearly all that moves: a press stack, a thrust.</summary>
     Lower,
     Middle,
     SingleJoint,

@@ -200,6 +200,8 @@ public sealed record HomeEdit
     public bool AsksTheSameAs(HomeEdit other)
     {
         ArgumentNullException.ThrowIfNull(other);
-        return AsAsked() == other.AsAsked() && (Techniques ?? []).SequenceEqual(other.Techniques ?? []);
+        // In whichever order the techniques are named.
+        return AsAsked() == other.AsAsked()
+            && (Techniques ?? []).Order(StringComparer.Ordinal).SequenceEqual((other.Techniques ?? []).Order(StringComparer.Ordinal));
     }
 }

@@ -189,7 +189,7 @@ public sealed class BackToGym(DomainRules domain)
         }
 
         var reps = line.Target.Max + (line.Reserve ?? domain.Dose.Unsaid.Rir);
-        var share = RepMaxCurve.Constant(relation.Curve) / (RepMaxCurve.Constant(relation.Curve) + reps);
+        var share = 1 / RepMaxCurve.MaxOverLoad(reps, relation.Curve);
         var kg = weight.PieceKg(estimate.OneRepMaxKg * share);
         return kg <= 0
             ? null

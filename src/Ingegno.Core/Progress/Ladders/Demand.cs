@@ -21,7 +21,7 @@ public static class Demand
             return systemKg / oneRepMaxKg / shareLeft;
         }
 
-        var reps = RepMaxCurve.Constant(curve) * ((oneRepMaxKg / systemKg) - 1) * shareLeft;
+        var reps = RepMaxCurve.Reps(oneRepMaxKg / systemKg, curve) * shareLeft;
         return OfReps(reps);
     }
 

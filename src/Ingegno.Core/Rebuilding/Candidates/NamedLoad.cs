@@ -11,40 +11,49 @@ internal sealed class NamedLoad(ClientAtPlace at)
     private ResistanceRules Rules => at.DomainRules.Match.Resistance;
 
     /// <summary>
-    /// What the line says is done in every set of it, not in a fresh one alone: a lighter load of the same exercise is no harder, and nobody
-    /// takes six kilograms where ten are here for one who does three twelves with fourteen (common practice). By how much more reps the line
-    /// speaks than the estimate; 1 where it says nothing of this load, or logs or a typed lift know better.
+    /// Reps to failure that are expected, with what the line says of its own load: it is done in every set of it, so the first, fresh one has
+    /// some more in it (common practice). Read once into a maximum that holds for every load, so that a lighter one is never harder. What is
+    /// known better, by logs or a typed lift, stands; a small muscle's load and a stack's are nowhere measured but in the line.
     /// </summary>
-    public double InEverySet(Exercise exercise, Way way, LineToMatch line)
+    /// <param name="exercise">What is done here.</param>
+    /// <param name="way">How it is loaded here.</param>
+    /// <param name="line">The line.</param>
+    /// <param name="straight">Reps by the estimate alone.</param>
+    public RepRange Reps(Exercise exercise, Way way, LineToMatch line, RepRange straight)
     {
         if (
-            exercise.Id != line.Exercise.Id
-            || line.Line is not { Load: { } told, Timed: false, Target.IsOpen: false }
-            || exercise is not { Structure: ExerciseStructure.Compound, Strength: { } relation }
-            || way.Load is not { Band: null, MassKg: var here }
-            || TypedLoad.TotalKg(told, exercise) is var named && here > named
-            || line.Effort.Aim <= line.Effort.Low
-            || at.Client.Learned.Any(l => l.Anchor == relation.Anchor)
-            || at.Client.KnownLifts.Any(k => k.Anchor == relation.Anchor && k.Line is null)
+            line.Line is not { Load: not null, Timed: false, Target.IsOpen: false }
+            || Kg(exercise, way, line) is not { } named
+            || line.Effort.Aim <= 0
+            || exercise.Strength is not { } relation
             || at.Strength.For(exercise) is not { } estimate
+            || (line.Exercise is { IsOnStack: false, Structure: ExerciseStructure.Compound } && IsKnownBetter(relation))
         )
         {
-            return 1;
+            return straight;
         }
 
-        var atNamed = ClientStrength.RepsAt(estimate, way.System.Kg + named - here, relation.Curve).Mid;
-        return atNamed <= 0 ? 1 : Math.Clamp(line.Effort.Aim / atNamed, 1, line.Effort.Aim / line.Effort.Low);
+        var body = way.System.Kg - way.Load.MassKg;
+        var told = RepMaxCurve.OneRepMax(Math.Max(0, body + named), line.Effort.Aim, relation.Curve);
+        if (!line.Exercise.IsOnStack)
+        {
+            // Past what is likely, up or down, it is a slip of the pen.
+            var likely = 1 + (at.DomainRules.Strength.Evidence.MostSpreads * estimate.Spread);
+            told = Math.Clamp(told, estimate.OneRepMaxKg / likely, estimate.OneRepMaxKg * likely);
+        }
+
+        if (!(told > 0))
+        {
+            return straight;
+        }
+
+        var (effort, mid) = (line.Effort, RepMaxCurve.RepsAt(way.System.Kg, told, relation.Curve));
+        return new RepRange(mid * effort.Low / effort.Aim, mid, mid * Math.Max(effort.High, effort.Aim) / effort.Aim);
     }
 
-    /// <summary>
-    /// A small muscle's load is nowhere measured but in the line: who does fifteen with it in the gym does not fail at five here, whatever the
-    /// usual relations between lifts say. What a stack weighs is told by nothing but the line either.
-    /// </summary>
-    public static RepRange AsSaid(LineToMatch line, RepRange straight) =>
-        line.Line.Load is not null
-        && (line.Exercise.IsOnStack || (line.Exercise.Structure == ExerciseStructure.Isolation && straight.Mid < line.Effort.Low))
-            ? new RepRange(line.Effort.Low, line.Effort.Aim, Math.Max(line.Effort.High, line.Effort.Aim))
-            : straight;
+    private bool IsKnownBetter(StrengthRelation relation) =>
+        at.Client.Learned.Any(l => l.Anchor == relation.Anchor)
+        || at.Client.KnownLifts.Any(k => k.Anchor == relation.Anchor && k.Line is null);
 
     /// <summary>
     /// A small muscle's weight that is the next on the rack: who raises a pair of six for fifteen takes sevens for fewer, and nobody looks
@@ -57,14 +66,6 @@ internal sealed class NamedLoad(ClientAtPlace at)
             && line.Exercise.Structure == ExerciseStructure.Isolation
             && way.Load.Band is null
             && Math.Abs(way.Load.MassKg - namedKg) <= (Rules.NextWeightKg * hands) + 1e-9;
-    }
-
-    /// <summary>Reps to failure at a load, from those that the line names with another.</summary>
-    public static RepRange FromNamed(Exercise exercise, LineToMatch line, double namedKg, double kg)
-    {
-        var (effort, curve) = (line.Effort, exercise.Strength?.Curve ?? CurveKind.SingleJoint);
-        var mid = RepMaxCurve.RepsAt(kg, RepMaxCurve.OneRepMax(namedKg, effort.Aim, curve), curve);
-        return new RepRange(mid * effort.Low / effort.Aim, mid, mid * Math.Max(effort.High, effort.Aim) / effort.Aim);
     }
 
     /// <summary>External load in kg that the line itself names, where its own exercise is done: in kg, or as a share of the bar's

@@ -86,7 +86,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     }
 
     private static double BeyondCounting(StrengthEstimate estimate, double kg, CurveKind curve) =>
-        kg <= 0 ? 1 : Math.Max(1, RepMaxCurve.Constant(curve) * ((estimate.OneRepMaxKg / kg) - 1) / RepMaxCurve.MostReps);
+        kg <= 0 ? 1 : Math.Max(1, RepMaxCurve.Reps(estimate.OneRepMaxKg / kg, curve) / RepMaxCurve.MostReps);
 
     private Prepared Prepare(Exercise exercise, SetupHere here)
     {
@@ -209,8 +209,10 @@ public sealed class ResistanceMatch(ClientAtPlace at)
     {
         var way = here.Way;
         var (effort, high) = (line.Effort, pair.High);
-        straight = straight.Times(_named.InEverySet(exercise, way, line));
-        var techniques = TechniqueChoice.For(sets, straight.Mid, effort.Low, high, pair.Limits);
+        // What is hung on in the gym is hung on here as far as it can be, before anything is made of less.
+        var hung = line.Line.Load is { Added: true } && exercise.Id == line.Exercise.Id;
+        straight = _named.Reps(exercise, way, line, straight);
+        var techniques = TechniqueChoice.For(hung ? [] : sets, straight.Mid, effort.Low, high, pair.Limits);
         var reps = Scale(straight, techniques.RepsLeft);
         var closeness = pair.IsFast
             ? Fast(exercise, way, line, Math.Min(reps.Mid, high), high)
@@ -222,12 +224,9 @@ public sealed class ResistanceMatch(ClientAtPlace at)
             asNamed = Bell(Math.Log((way.Load.MassKg + 1) / (named + 1)), Rules.LoadSpread);
             isNamed = asNamed >= Rules.NearlyNamed; // what the line says goes before what would suit it even better
             (closeness, techniques, reps) =
-                isNamed ? (1, TechniqueSet.None, NamedLoad.AsSaid(line, straight))
-                : _named.IsNextWeight(way, named, line)
-                && NamedLoad.FromNamed(exercise, line, named, way.Load.MassKg) is var next
-                && next.Mid > reps.Mid
-                    ? (Math.Max(closeness, Rules.NextWeight), TechniqueSet.None, next)
-                : asNamed >= closeness ? (asNamed.Value, TechniqueSet.None, NamedLoad.AsSaid(line, straight))
+                isNamed ? (1, TechniqueSet.None, straight)
+                : _named.IsNextWeight(way, named, line) ? (Math.Max(closeness, Rules.NextWeight), TechniqueSet.None, straight)
+                : asNamed >= closeness ? (asNamed.Value, TechniqueSet.None, straight)
                 : (closeness, techniques, reps);
         }
 
@@ -243,7 +242,7 @@ public sealed class ResistanceMatch(ClientAtPlace at)
 
         // Where every load is a toy the heaviest is taken, whatever it takes to build; where it is moved fast, the heaviest that is handy.
         var toy = pair.IsFast || reps.Mid >= RepMaxCurve.MostReps / 2;
-        var rig = toy && !pair.IsFast ? 1 : 1 - (at.DomainRules.Match.RigCost * things);
+        var rig = hung || (toy && !pair.IsFast) ? 1 : 1 - (at.DomainRules.Match.RigCost * things);
         var nearer =
             isNamed ? asNamed!.Value
             : toy ? way.System.Kg / (way.System.Kg + MiddlingKg)

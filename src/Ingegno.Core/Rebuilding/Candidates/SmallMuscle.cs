@@ -33,8 +33,5 @@ public static class SmallMuscle
     }
 
     /// <summary>How much heavier the one is lifted than the other, as a share: one hand's weight of that of two is about a half.</summary>
-    public static double Times(Exercise home, Exercise gym, Level level) => Ratio(home, level) / Ratio(gym, level);
-
-    private static double Ratio(Exercise exercise, Level level) =>
-        level == Level.Beginner ? exercise.Strength!.BeginnerRatio ?? exercise.Strength.Ratio : exercise.Strength!.Ratio;
+    public static double Times(Exercise home, Exercise gym, Level level) => home.Strength!.At(level) / gym.Strength!.At(level);
 }

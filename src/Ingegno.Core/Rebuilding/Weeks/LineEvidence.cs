@@ -6,6 +6,7 @@ using Ingegno.Core.Equipment.Loading;
 using Ingegno.Core.Foundation.Quantities;
 using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Exercises;
+using Ingegno.Core.Knowledge.Naming;
 using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Core.Knowledge.SetSchemes;
 using Ingegno.Core.Programs.HomePlans;
@@ -73,7 +74,7 @@ public static class LineEvidence
                     known.Add(most.Lift with { LoadKg = Math.Round(Math.Max(1, (likely * expected.OneRepMaxKg) - body), 1) });
                 }
             }
-            else if (typed is null && !(most.AtLeast && apart < 1) && !client.Learned.Any(l => l.Anchor == family.Key))
+            else if (typed is null && !(apart < 1 && !most.IsLimit) && !client.Learned.Any(l => l.Anchor == family.Key))
             {
                 known.Add(most.Lift);
             }
@@ -99,10 +100,11 @@ public static class LineEvidence
     /// <param name="Lift">The lift as it would be typed.</param>
     /// <param name="SystemKg">The anchor's one-rep maximum that follows, kg.</param>
     /// <param name="Text">The line.</param>
-    /// <param name="AtLeast">It says what the client does at least: fifteen bridges may be all that was asked. A hang is near the limit.</param>
+    /// <param name="IsLimit">It says what the client does at most: its effort was named and nothing heavier was wanting, or it is a hang, which
+    /// is near the limit for most. Any other says at least: fifteen bridges, or tens with the kettlebell that was there, may be all that was asked.</param>
     /// <param name="HasLoad">Its load was written down.</param>
     /// <param name="IsTheLift">It is the anchor itself, or as good as it: both sides together, and nearly its load.</param>
-    private sealed record Told(KnownLift Lift, double SystemKg, string Text, bool AtLeast, bool HasLoad, bool IsTheLift);
+    private sealed record Told(KnownLift Lift, double SystemKg, string Text, bool IsLimit, bool HasLoad, bool IsTheLift);
 
     /// <summary>What one's own body weighs in an exercise that needs nothing but floor and wall, kg; null for any other.</summary>
     private static double? OwnBody(Exercise exercise, ClientAtPlace anywhere) =>
@@ -139,16 +141,15 @@ public static class LineEvidence
             : line.Modifiers.Any(m => m.Id == Weighted) ? domain.Strength.Evidence.LeastHung * strength.BodyMassKg
             : 0;
         var reps = line.Target.Min + (line.Reserve ?? domain.Dose.Unsaid.Rir);
-        var ratio = client.Level == Level.Beginner ? relation.BeginnerRatio ?? relation.Ratio : relation.Ratio;
         // A lunge moves three quarters of body and bar: the share of its own set-up, or of the same movement's at home.
         var moved = (external > 0 ? anywhere.Ways.Carrying(WithSetup(exercise, domain), external) : null) ?? (external + body);
-        var system = RepMaxCurve.OneRepMax(moved, Math.Min(reps, 20), relation.Curve) / ratio;
+        var system = RepMaxCurve.OneRepMax(moved, Math.Min(reps, 20), relation.Curve) / relation.At(client.Level);
         var bar = Math.Max(1, system - (anchor.BodyShare(client.Sex) * strength.BodyMassKg));
         return new Told(
             new KnownLift(relation.Anchor, Math.Round(bar, 1)) { Line = Shorthand.Write(line) },
             system,
             Shorthand.Write(line),
-            AtLeast: own is not null && !hangs && line.Load is null,
+            IsLimit: hangs || (line.Reserve <= domain.Strength.Evidence.StatedReserve && IsLoadedAsWanted(line, exercise)),
             HasLoad: line.Load is not null,
             IsTheLift: exercise.Sides == Sides.Bilateral
                 && Math.Abs(relation.Ratio - 1) <= domain.Strength.Evidence.AsGoodAs
@@ -168,6 +169,14 @@ public static class LineEvidence
     private static bool IsLoadedLikeALift(Exercise exercise) =>
         exercise.GymLoad is LoadSource.Bar or LoadSource.TrapBar or LoadSource.Pair
         || exercise.Setups.Any(s => s.Load.External?.From.Any(f => f is LoadSource.Bar or LoadSource.TrapBar or LoadSource.Pair) == true);
+
+    /// <summary>A bar takes any weight; a dumbbell, a kettlebell, a bag may have been the heaviest there.</summary>
+    private static bool IsLoadedAsWanted(GymLine line, Exercise exercise) =>
+        line.Modifiers.All(m => m.Kind != NameFeatureKind.Implement || m.Id.Contains("bar", StringComparison.Ordinal))
+        && (
+            exercise.GymLoad is LoadSource.Bar or LoadSource.TrapBar
+            || exercise.Setups.Any(s => s.Load.External?.From.Any(f => f is LoadSource.Bar or LoadSource.TrapBar) == true)
+        );
 
     /// <summary>A name that says that weight is hung on the body, not how much.</summary>
     private const string Weighted = "weighted";

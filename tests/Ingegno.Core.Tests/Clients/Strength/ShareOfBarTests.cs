@@ -57,9 +57,9 @@ public class ShareOfBarTests
             return new ClientStrength(client, DomainRules.Shipped.Strength).ForAnchor(anchor)!.OneRepMaxKg / (100 + body);
         }
 
-        Share("back-squat").ShouldBe(RepMaxCurve.OneRepMax(1, 5, CurveKind.Lower), 1e-9);
+        Share("back-squat").ShouldBe(RepMaxCurve.OneRepMax(1, 5, CurveKind.TwoLegs), 1e-9);
         Share("bench-press").ShouldBe(RepMaxCurve.OneRepMax(1, 5, CurveKind.Middle), 1e-9);
-        Share("deadlift").ShouldBe(RepMaxCurve.OneRepMax(1, 5, CurveKind.Middle), 1e-9);
+        Share("deadlift").ShouldBe(RepMaxCurve.OneRepMax(1, 5, CurveKind.Lower), 1e-9);
         Share("back-squat").ShouldBeLessThan(Share("bench-press"));
     }
 }

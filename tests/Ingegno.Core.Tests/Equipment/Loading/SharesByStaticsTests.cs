@@ -20,6 +20,16 @@ public class SharesByStaticsTests
     /// <summary>Half of the trunk hangs between shoulders and hips, half of each thigh between hips and knees; the rest lies or stands.</summary>
     private static readonly double Bridge = (Trunk / 2) + Thigh;
 
+    /// <summary>One leg stands; the other is held up, the thigh level and the shank hanging.</summary>
+    private static readonly double BridgeOnOneLeg =
+        (Trunk / 2)
+        + (Thigh / 2)
+        + new RodFigure()
+            .Rod(Thigh, TrunkLength, TrunkLength + ThighLength)
+            .Rod(Shank, TrunkLength + ThighLength, TrunkLength + ThighLength)
+            .Rod(Foot, TrunkLength + ThighLength, TrunkLength + ThighLength)
+            .At(TrunkLength);
+
     /// <summary>The knees half bent: the feet are a long way off and the legs are one rod from hip to heel.</summary>
     private static readonly double LongBridge =
         (Trunk / 2)
@@ -100,9 +110,7 @@ public class SharesByStaticsTests
                 Bridge,
                 [
                     "glute-bridge",
-                    "single-leg-glute-bridge",
                     "hip-thrust-from-a-seat",
-                    "single-leg-hip-thrust",
                     "barbell-hip-thrust",
                     "weighted-hip-thrust-floor",
                     "feet-raised-bridge",
@@ -110,6 +118,10 @@ public class SharesByStaticsTests
                     "marching-bridge",
                     "frog-bridge",
                 ]
+            ),
+            (
+                BridgeOnOneLeg,
+                ["single-leg-glute-bridge", "single-leg-hip-thrust", "mini-band-single-leg-hip-thrust", "single-leg-feet-raised-bridge"]
             ),
             (LongBridge, ["heel-dig-bridge", "edge-heel-dig"]),
             (StraightLeg, ["straight-leg-raise", "side-lying-leg-raise", "side-lying-adduction", "prone-leg-lift"]),

@@ -44,7 +44,7 @@ public class WhatNobodyDecidedTests
                 from figures in shown
                 let held = now[proposal.Line].Figures.FirstOrDefault(f => f.ExerciseId == figures.ExerciseId)
                 where held is null || !SameDose(held, figures)
-                select $"{week.Of} {proposal.Decision}: {figures.ExerciseId} {figures.InShorthand} -> {held?.InShorthand}"
+                select $"{week.Of} {proposal.Decision}: {figures} {string.Join(' ', figures.Techniques ?? [])} -> {held} {string.Join(' ', held?.Techniques ?? [])}"
             );
             twice.AddRange(
                 from proposal in week.Again

@@ -28,8 +28,8 @@ public class BlockPlannerTests
         squat.Select(c => c.Asks!.Value).Take(5).ShouldBeInOrder(SortDirection.Ascending);
         squat[4]
             .Asks!.Value.ShouldBeGreaterThan(
-                1.02,
-                "four reps more than today, of which the reserve bears a part: k = 50, (1 + 14/50) / (1 + 12/50) is 1.03"
+                1.01,
+                "four reps more than today, of which the reserve bears a part: k = 75, (1 + 14/75) / (1 + 12/75) is 1.02"
             );
     }
 

@@ -25,7 +25,7 @@ public class BlockRowsTests
             .ShouldSatisfyAllConditions(
                 r => r.Exercise.ShouldBe(cell.Name),
                 r => (r.Sets, r.Reps).ShouldBe(("3", "9")),
-                r => r.Load.ShouldBe("18.86 kg"),
+                r => r.Load.ShouldBe("26.55 kg"),
                 r => (r.Tempo, r.Rest, r.Rir).ShouldBe((cell.Dose.Tempo.ToString(), "180 s", "2")),
                 r => r.Note.ShouldBe("from 2026-11-30")
             );

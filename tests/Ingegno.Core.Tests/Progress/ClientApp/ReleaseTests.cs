@@ -106,9 +106,9 @@ public class ReleaseTests
     {
         var turns = Of("garage").Days[0].Courses[0].Turns.Where(t => t.Group == "D").ToList();
 
-        turns.Select(t => t.Exercise.Split('-', 2)[0]).ShouldBe(["5", "6", "5", "6"]);
+        turns.Select(t => t.Exercise.Split('-', 2)[0]).ShouldBe(["5", "6", "5", "6", "5"]);
         turns[0].RestSeconds.ShouldBeLessThan(turns[1].RestSeconds);
-        turns[0].Rounds.ShouldBe(2);
+        turns[0].Rounds.ShouldBe(3);
     }
 
     [Fact]

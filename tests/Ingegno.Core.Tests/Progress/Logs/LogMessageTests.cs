@@ -1,6 +1,7 @@
 using CsCheck;
 using Ingegno.Core.Clients.Profiles;
 using Ingegno.Core.Equipment.Kit;
+using Ingegno.Core.Foundation.Body;
 using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Core.Programs.HomePlans;
 using Ingegno.Core.Progress.Logs;
@@ -29,7 +30,7 @@ public class LogMessageTests
 
     /// <summary>Figures that are none of the reps: which set it was, a time, how hard it was of ten, the load that comes first.</summary>
     [Theory]
-    [InlineData("squats were 4/10 hard", 1, "11,11,11 r6")]
+    [InlineData("squats were 4/10 hard", 1, "13,13,13 r6")]
     [InlineData("curls 10kg x 12 x 2", 6, "12,12 @20kg")]
     [InlineData("plank 1:00, 0:50", 4, "60,50")]
     [InlineData("calf raises 8 each x3", 5, "8,8,8")]
@@ -155,6 +156,7 @@ public class LogMessageTests
                     {
                         Level = Level.Intermediate,
                         Goal = Goal.Muscle,
+                        Sex = Sex.Male,
                         BodyMassKg = 80,
                         StatureCm = 180,
                     },

@@ -77,8 +77,8 @@ public class ReplacementTests
     {
         var request = Request with
         {
-            Kit = Examples.KitOf("8 kg kettlebell; ottoman 40 cm; band 104 cm 22 mm"),
-            GymLines = ["Leg press 3x10"],
+            Kit = Examples.KitOf("24 kg kettlebell; ottoman 40 cm; band 104 cm 22 mm"),
+            GymLines = ["Back squat 3x12"],
         };
         var plan = Engine.Rebuild(request).Plan;
         var home = plan.Lines[0].Chosen!.Exercises[0];

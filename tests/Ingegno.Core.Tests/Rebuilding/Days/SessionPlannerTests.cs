@@ -76,7 +76,10 @@ public class SessionPlannerTests
 
         pairs.ShouldNotBeEmpty();
         pairs.ShouldAllBe(b => b.Kind == RoundKind.Superset && b.Why!.Said().Length > 10);
-        pairs.ShouldContain(b => b.Lines.OrderBy(l => l.Value).SequenceEqual(new[] { new LineKey(4), new LineKey(5) }), "push-up and row");
+        pairs.ShouldContain(
+            b => b.Lines.OrderBy(l => l.Value).SequenceEqual(new[] { new LineKey(2), new LineKey(6) }),
+            "curl and pushdown"
+        );
         pairs.ShouldNotContain(
             b => b.Lines.Contains(new LineKey(3)) && b.Lines.Contains(new LineKey(7)),
             "squat and leg curl want the one band in two ways"

@@ -23,7 +23,13 @@ public class PairRowTests
         StatureCm = 183,
         AgeYears = 29,
         MinutesPerSession = 75,
-        KnownLifts = [new KnownLift("bench-press", 120), new KnownLift("back-squat", 160), new KnownLift("deadlift", 200)],
+        KnownLifts =
+        [
+            new KnownLift("bench-press", 120),
+            new KnownLift("back-squat", 160),
+            new KnownLift("deadlift", 200),
+            new KnownLift("barbell-row", 105),
+        ],
     };
     private static readonly ClientProfile Lifts = Strong with
     {

@@ -220,7 +220,8 @@
             <label>
               <span class="label-text">Reps at a share of the maximum</span>
               <select class="select select-sm w-full" bind:value={draft.strength.curve}>
-                <option value="lower">many: large lower-body lift</option>
+                <option value="two-legs">most: both legs under body and bar</option>
+                <option value="lower">many: press stack, thrust</option>
                 <option value="middle">usual: upper-body compound</option>
                 <option value="single-joint">few: one joint</option>
               </select>

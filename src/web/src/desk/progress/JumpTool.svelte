@@ -8,7 +8,7 @@
     fromKg: number;
     toKg: number;
     wantedReps?: number;
-    curve?: 'lower' | 'middle' | 'single-joint';
+    curve?: 'two-legs' | 'lower' | 'middle' | 'single-joint';
   }
 
   let { fromKg, toKg, wantedReps = 8, curve = 'middle' }: Props = $props();
