@@ -28,6 +28,12 @@ public sealed record LoadModel
     /// <summary>Band that adds to the load or takes off it.</summary>
     public BandLoad? Band { get; init; }
 
+    /// <summary>
+    /// Most that hands and arms bear at the chest, the pull of a band included, as a share of body mass (common practice: about .4); null where
+    /// the load lies elsewhere.
+    /// </summary>
+    public double? BearableShare { get; init; }
+
     /// <summary>Nothing but a band resists: neither body nor weight is lifted.</summary>
     public bool IsBandAlone => Band is not null && External is null && Leverage is null && BodyShareByHeight is null && BodyShare == 0;
 }

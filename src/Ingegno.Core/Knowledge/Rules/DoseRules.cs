@@ -12,6 +12,9 @@ public sealed record DoseRules
     /// <summary>Rests of a line that names none.</summary>
     public required ImmutableArray<GoalRest> UsualRests { get; init; }
 
+    /// <summary>Rest of a few reps at a stated effort, whatever the goal.</summary>
+    public required StatedEffortRest StatedEffort { get; init; }
+
     /// <summary>Rests to which a day that is too long is cut.</summary>
     public required ImmutableArray<GoalRest> ShortestRests { get; init; }
 
@@ -47,6 +50,11 @@ public sealed record DoseRules
         return UsualRests.First(r => r.Goal == goal && (r.UpToReps is not { } reps || (!target.IsOpen && target.Max <= reps))).Seconds;
     }
 }
+
+/// <summary>Rest of a few reps at a stated effort.</summary>
+/// <param name="UpToReps">At most so many reps.</param>
+/// <param name="Seconds">Shortest usual rest, s.</param>
+public sealed record StatedEffortRest(int UpToReps, int Seconds);
 
 /// <summary>What is taken for parts of a dose that nobody wrote.</summary>
 /// <param name="Sets">Sets.</param>

@@ -6,7 +6,7 @@ using Ingegno.Core.Knowledge.Rules;
 namespace Ingegno.Core.Rebuilding.Candidates;
 
 /// <summary>What the load that a line names says of other loads of its exercise.</summary>
-internal sealed class NamedLoad(ClientAtPlace at)
+public sealed class NamedLoad(ClientAtPlace at)
 {
     private ResistanceRules Rules => at.DomainRules.Match.Resistance;
 

@@ -225,11 +225,11 @@ public sealed class Ways
         if (!_options.TryGetValue(model, out var options))
         {
             var (weights, bands) = (ExternalOf(model), BandsOf(model));
+            var bearable = model.BearableShare * _strength.BodyMassKg ?? double.PositiveInfinity;
             _options[model] = options = [
-                .. Unloaded(model),
-                .. weights,
-                .. bands.Where(_ => model.External is not { Required: true }),
-                .. Both(weights, bands),
+                .. new[] { Unloaded(model), weights, bands.Where(_ => model.External is not { Required: true }), Both(weights, bands) }
+                    .SelectMany(loads => loads)
+                    .Where(l => l.WeightKg + (l.Band?.Most ?? 0) <= bearable + 1e-9),
             ];
         }
 

@@ -30,7 +30,7 @@ public static class DosePrescriber
         ArgumentNullException.ThrowIfNull(client);
         ArgumentNullException.ThrowIfNull(domain);
         var (line, home, effort, expected, techniques, approach) = asked;
-        var rest = line.RestSeconds ?? domain.Dose.UsualRest(client.Goal, line.Target);
+        var rest = line.RestSeconds ?? LineRest.Usual(line, client.Goal, domain.Dose);
         var repsToFailure = expected?.Mid;
         var standard = home.Measure == Measure.Reps && !line.Target.IsOpen && !asked.Loaded ? approach.Standard(home.Rung) : null;
         var power = home.IsForPower && domain.Catalogue.Find(line.ExerciseId) is { IsForPower: true };

@@ -90,7 +90,7 @@ public sealed record WantedEffort(double Low, double High, int Rir)
     /// <summary>Share of the first set's reps to failure that the planned sets have on average, and the last of them.</summary>
     private static (double Average, double Last) Left(GymLine line, int rir, ClientProfile client, DomainRules domain)
     {
-        var rest = line.RestSeconds ?? domain.Dose.UsualRest(client.Goal, line.Target);
+        var rest = line.RestSeconds ?? LineRest.Usual(line, client.Goal, domain.Dose);
         var sets = domain.Fatigue.BySet(1, Math.Max(1, line.LastSetOpen ? line.Sets - 1 : line.Sets), rest, rir);
         return (sets.Average(), sets[^1]);
     }

@@ -162,7 +162,7 @@ public sealed class HomeEdits(ImmutableArray<HomeEdit> edits, ClientAtPlace at, 
     private static string? FiguresOf(Technique technique, GymLine gym) =>
         SetSchemeChoice.TakesUp(technique.Scheme, gym.Method) ? gym.MethodFigures : null;
 
-    private int UsualRest(GymLine gym) => gym.RestSeconds ?? at.DomainRules.Dose.UsualRest(at.Client.Goal, gym.Target);
+    private int UsualRest(GymLine gym) => gym.RestSeconds ?? LineRest.Usual(gym, at.Client.Goal, at.DomainRules.Dose);
 
     private HomeExercise Load(HomeExercise home, double kg)
     {

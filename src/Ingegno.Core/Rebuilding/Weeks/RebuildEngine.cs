@@ -157,7 +157,7 @@ public sealed class RebuildEngine(DomainRules domain, CancellationToken stop = d
         var approach = request.ApproachOn(day, domain);
         var meant = AsWritten.Read(line, exercise, domain.Lexicon);
         var intent = GentleDose.Soften(
-            approach.Intent(meant.Line, role, domain.Dose.UsualRest(request.Client.Goal, line.Target)),
+            approach.Intent(meant.Line, role, LineRest.Usual(line, request.Client.Goal, domain.Dose)),
             request.Client,
             domain.Dose
         );

@@ -119,8 +119,8 @@ public class BandRigTests
         BandSolver.Solve(Loop13, Curl, new BandGrip(), 180, BandKnob.Choke, 60).ShouldBeNull();
 
     [Fact]
-    public void Past_three_times_its_length_it_warns() =>
-        BandRig.Rep(Loop13, Row, new BandGrip(AnchorCm: 270), 180).Warning!.Said().ShouldContain("3");
+    public void Past_three_times_its_length_it_is_not_offered() =>
+        Should.Throw<StretchLimitException>(() => BandRig.Rep(Loop13, Row, new BandGrip(AnchorCm: 270), 180));
 
     [Fact]
     public void A_grip_that_leaves_nothing_of_the_band_says_so() =>

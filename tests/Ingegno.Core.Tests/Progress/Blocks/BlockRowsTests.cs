@@ -1,3 +1,5 @@
+using Ingegno.Core.Clients.Profiles;
+using Ingegno.Core.Foundation.Reasons;
 using Ingegno.Core.Knowledge.Rules;
 using Ingegno.Core.Programs.Exchange;
 using Ingegno.Core.Programs.HomePlans;
@@ -32,7 +34,11 @@ public class BlockRowsTests
         var light = BlockExamples.Beginner with
         {
             Kit = Examples.Kit("dumbbell 4 x2"),
-            Client = BlockExamples.Beginner.Client with { Level = Level.Novice },
+            Client = BlockExamples.Beginner.Client with
+            {
+                Level = Level.Novice,
+                Learned = [new LearnedLift("back-squat", null, 90, 0.1, Reason.Text("sessions of squats"))],
+            },
         };
         BlockRows.Build(BlockExamples.Block(light, Setup), BlockExamples.Plan(light))[0].Note.ShouldBe("from 2026-11-23, one and a half");
         rows[^1].Note.ShouldContain("lighter", customMessage: "the last week is half of the one before");

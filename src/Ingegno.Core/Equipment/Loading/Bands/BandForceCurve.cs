@@ -45,7 +45,7 @@ public sealed record BandForceCurve(
     public const double WarnStretch = 3;
 
     /// <summary>Stretch that nobody should use, and the end of what the law is trusted with when nothing was measured.</summary>
-    public const double MostStretch = 3.5;
+    public const double MostStretch = 3.0;
 
     /// <summary>How far beyond the largest measured stretch the curve may be used.</summary>
     public const double BeyondMeasured = 1.2;
