@@ -69,9 +69,13 @@ internal static class Rigging
             .Select(t => t.InWords)
             .Distinct()
             .ToList();
-        if (untested.Count > 0 && way.Setup.Checks.Any(c => c.Kind != CheckKind.HeightFits))
+        if (untested.Count > 0 && way.Setup.Checks.Any(BearsTheBody))
         {
             yield return Reason.Of("caution.untested", ("things", FactList.Of(untested)));
         }
     }
+
+    /// <summary>A hand or a foot on it is tried by every rep; what carries all of somebody is tried before.</summary>
+    private static bool BearsTheBody(SetupCheck check) =>
+        check.Kind != CheckKind.HeightFits && !(check.Kind == CheckKind.Bears && check.Body is not >= 1);
 }

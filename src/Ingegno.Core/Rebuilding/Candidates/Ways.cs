@@ -213,7 +213,7 @@ public sealed class Ways
             .. from check in setup.Checks
             let binding = bindings.FirstOrDefault(b => b.Role == check.Role)
             where binding is not null
-            select ObjectChecks.Run(check, binding.Thing, onIt, _strength.StatureCm),
+            select ObjectChecks.Run(check, binding.Thing, check.ReactionKg(onIt, _strength.BodyMassKg, load.WeightKg), _strength.StatureCm),
             .. Lifted(setup.Load, load),
         ];
         return new Way(setup, bindings, load, system, checks);

@@ -22,15 +22,39 @@ public enum CheckKind
 
     /// <summary>It can be lifted to where it is needed.</summary>
     Lifted,
+
+    /// <summary>Somebody sits, steps, lies or leans on it: what the maker says it carries holds a margin already.</summary>
+    Bears,
 }
 
 /// <summary>A check that a set-up asks for.</summary>
 /// <param name="Role">Role of the object.</param>
 /// <param name="Kind">What is checked.</param>
-/// <param name="Share">Share of the system load that it carries.</param>
+/// <param name="Share">Share of the system load that it carries, where <paramref name="Body"/> is not given.</param>
 /// <param name="LowShare">Height: lowest that suits, as a share of stature.</param>
 /// <param name="HighShare">Height: highest that suits, as a share of stature.</param>
-public sealed record SetupCheck(string Role, CheckKind Kind, double Share = 1, double LowShare = 0, double HighShare = 1);
+/// <param name="Body">
+/// How much of the whole body it carries, whatever helps: 1 for a bar that one hangs from, for a foot may slip and a band hangs from the same
+/// bar; 1.2 for a seat or a step, which is come down upon; .57 for the edge of a thrust (statics).
+/// </param>
+/// <param name="Load">How much of the weight in hand or on the body it carries with it.</param>
+public sealed record SetupCheck(
+    string Role,
+    CheckKind Kind,
+    double Share = 1,
+    double LowShare = 0,
+    double HighShare = 1,
+    double? Body = null,
+    double Load = 0
+)
+{
+    /// <summary>What it carries, kg.</summary>
+    /// <param name="systemKg">What the limbs move.</param>
+    /// <param name="bodyKg">The whole body.</param>
+    /// <param name="weightKg">Weight in hand or on the body.</param>
+    public double ReactionKg(double systemKg, double bodyKg, double weightKg) =>
+        Body is { } body ? (body * bodyKg) + (Load * weightKg) : Share * systemKg;
+}
 
 /// <summary>How a check ends.</summary>
 public enum Verdict
@@ -80,14 +104,23 @@ public static class ObjectChecks
     public const double RefusedBelow = 1.5;
     public const double CareBelow = 2;
 
-    /// <summary>Runs a check for a system load in kg and a stature in cm.</summary>
-    public static ObjectVerdict Run(SetupCheck check, Thing thing, double systemKg, double statureCm)
+    /// <summary>A maker's greatest mass of a user holds a margin already: refused below what is asked, with care near it (common practice).</summary>
+    public const double MakersRefusedBelow = 1;
+    public const double MakersCareBelow = 1.2;
+
+    /// <summary>Runs a check.</summary>
+    /// <param name="check">The check.</param>
+    /// <param name="thing">What is checked.</param>
+    /// <param name="loadKg">What it carries, kg (<see cref="SetupCheck.ReactionKg"/>).</param>
+    /// <param name="statureCm">Stature of the client, cm.</param>
+    public static ObjectVerdict Run(SetupCheck check, Thing thing, double loadKg, double statureCm)
     {
         ArgumentNullException.ThrowIfNull(check);
         ArgumentNullException.ThrowIfNull(thing);
-        var load = check.Share * systemKg;
+        var load = loadKg;
         return check.Kind switch
         {
+            CheckKind.Bears => Bears(thing, load),
             CheckKind.Tipping => Tipping(thing, load),
             CheckKind.Rated => Rated(thing, load),
             CheckKind.ChairBack => ChairBack(thing, load),
@@ -121,6 +154,37 @@ public static class ObjectChecks
         };
     }
 
+    /// <summary>
+    /// What sits, steps, lies or leans on it against what its maker says it carries. What is only usual for its kind is nothing that was
+    /// measured: it never refuses, and asks for a test where it is near.
+    /// </summary>
+    public static ObjectVerdict Bears(Thing thing, double loadKg)
+    {
+        ArgumentNullException.ThrowIfNull(thing);
+        if (double.IsPositiveInfinity(thing.MaxLoadKg) || loadKg <= 0)
+        {
+            return new ObjectVerdict(thing.InWords, CheckKind.Bears, Verdict.Fine, null, Reason.Of("check.not-entered"), Reason.None);
+        }
+
+        var entered = thing.Item.MaxLoadKg is not null;
+        var factor = thing.MaxLoadKg / loadKg;
+        var verdict =
+            entered && factor < MakersRefusedBelow ? Verdict.Refused
+            : factor < (entered ? MakersCareBelow : MakersRefusedBelow) ? Verdict.Care
+            : Verdict.Fine;
+        var advice = verdict == Verdict.Fine ? Reason.None : Reason.Of(entered ? "check.rated-advice" : "check.test-first");
+        return new ObjectVerdict(thing.InWords, CheckKind.Bears, verdict, factor, RatedSum(thing, loadKg, factor), advice);
+    }
+
+    private static Reason RatedSum(Thing thing, double loadKg, double factor) =>
+        Reason.Of(
+            "check.rated",
+            ("carries", Quantity.Kg(thing.MaxLoadKg, 0)),
+            ("entered", thing.Item.MaxLoadKg is not null),
+            ("load", Quantity.Kg(loadKg, 0)),
+            ("factor", Told(factor))
+        );
+
     /// <summary>What it carries over what hangs or stands on it.</summary>
     public static ObjectVerdict Rated(Thing thing, double loadKg)
     {
@@ -131,14 +195,7 @@ public static class ObjectChecks
         }
 
         var factor = thing.MaxLoadKg / loadKg;
-        var sum = Reason.Of(
-            "check.rated",
-            ("carries", Quantity.Kg(thing.MaxLoadKg, 0)),
-            ("entered", thing.Item.MaxLoadKg is not null),
-            ("load", Quantity.Kg(loadKg, 0)),
-            ("factor", Told(factor))
-        );
-        return Judge(thing, CheckKind.Rated, factor, sum, Reason.Of("check.rated-advice"));
+        return Judge(thing, CheckKind.Rated, factor, RatedSum(thing, loadKg, factor), Reason.Of("check.rated-advice"));
     }
 
     /// <summary>Half the load at the back edge of each of two chairs; gives the counterweight for each seat.</summary>

@@ -6123,7 +6123,7 @@ export interface components {
             after: string;
         };
         /** @enum {unknown} */
-        CheckKind: "tipping" | "rated" | "chair-back" | "height-fits" | "lifted";
+        CheckKind: "tipping" | "rated" | "chair-back" | "height-fits" | "lifted" | "bears";
         /** @description A line of a checked plan. */
         CheckedLine: {
             /**
@@ -6423,7 +6423,7 @@ export interface components {
             turns: components["schemas"]["Turn"][];
         };
         /** @enum {unknown} */
-        CurveKind: "lower" | "middle" | "single-joint";
+        CurveKind: "two-legs" | "lower" | "middle" | "single-joint";
         DayApproach: {
             day: string;
             approach: string;
@@ -7457,6 +7457,8 @@ export interface components {
             assistedShare?: number;
             external?: null | components["schemas"]["ExternalLoad"];
             band?: null | components["schemas"]["BandLoad"];
+            /** Format: double */
+            bearableShare?: null | number;
             isBandAlone?: boolean;
         };
         LoadRecipe: {
@@ -9008,6 +9010,13 @@ export interface components {
              * @default 1
              */
             highShare: number;
+            /** Format: double */
+            body?: null | number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            load: number;
         };
         SetupRange: {
             exerciseId: string;
