@@ -34,7 +34,7 @@ public sealed class NamedLoad(ClientAtPlace at)
         }
 
         var body = way.System.Kg - way.Load.MassKg;
-        var told = RepMaxCurve.OneRepMax(Math.Max(0, body + named), line.Effort.Aim, relation.Curve);
+        var told = RepMaxCurve.OneRepMax(Math.Max(0, body + named), Math.Max(1, line.Effort.Aim), relation.Curve);
         if (!line.Exercise.IsOnStack)
         {
             // Past what is likely, up or down, it is a slip of the pen.
